@@ -1,0 +1,121 @@
+/**
+ * An instrument as the arithmetic sees it: a list of string positions, each with a head end, a tail end, geometry and
+ * a place in a partial order. Nothing here is special to one family.
+ */
+import type { Note } from '../pitch/note'
+import type { HeadFastening, TailFastening } from '../knots/fastenings'
+import { outerGauge, type Construction } from '../strings/construction'
+import type { Span } from '../strings/stretch'
+import { frequency } from '../pitch/note'
+import type { TuningPin } from '../winding/pin'
+
+export const FAMILIES = [
+  'pedal harp', 'lever harp', 'lap harp', 'wire-strung harp', 'lap zither', 'loop-end zither', 'long zither',
+  'scroll-head zither', 'lyre',
+] as const
+export type Family = (typeof FAMILIES)[number]
+
+export type StringColour = 'red' | 'black' | 'blue' | 'natural'
+export type Mechanism = 'lever' | 'disc'
+export type TensionClass = 'concert' | 'lever' | 'folk' | 'wire'
+
+/** A point in the plane of the strings, m: seen from the side they are wound on, x to the right, y toward the pins. */
+export interface Point {
+  readonly x: number
+  readonly y: number
+}
+
+export interface HeadEnd {
+  readonly fastening: HeadFastening
+  readonly pin: TuningPin
+}
+
+export interface TailEnd {
+  readonly fastening: TailFastening
+  /** Through which the string passes to its end knot, m; zero where there is none. */
+  readonly boardThickness: number
+  /** Bore of the eyelet, m; null where the string goes through none. */
+  readonly eyeletBore: number | null
+  /** Diameter of the hitch pin or post, m; null where there is none. */
+  readonly postDiameter: number | null
+}
+
+export interface StringPosition {
+  /** Counted from the top: 1 is the shortest. */
+  readonly number: number
+  readonly makerLabel: string | null
+  /** As it sounds at rest: the letter with the rest tuning's accidental. */
+  readonly note: Note
+  readonly colour: StringColour
+  readonly construction: Construction
+  /** With nothing engaged, m. */
+  readonly speakingLength: number
+  /** From end knot (or post) to tuning pin, m. */
+  readonly freeLength: number
+  readonly mechanism: Mechanism | null
+  readonly head: HeadEnd
+  readonly tail: TailEnd
+  /** Where the string meets the board or bridge, its bridge pin or nut, and its tuning pin. */
+  readonly at: { readonly tail: Point; readonly bridge: Point; readonly pin: Point }
+  /** Positions with one piece number are served by one and the same string. */
+  readonly piece: number
+}
+
+/** One string lies over another: what lies over it must come off first. Numbers of positions. */
+export interface Covering {
+  readonly over: number
+  readonly under: number
+}
+
+export interface Instrument {
+  readonly slug: string
+  readonly name: string
+  readonly family: Family
+  /** As the owner wrote them. */
+  readonly maker: string
+  readonly model: string
+  readonly owner: string
+  readonly tensionClass: TensionClass
+  readonly restTuning: string
+  /** Frequency of A4, Hz. */
+  readonly referenceA: number
+  /** How it lies while it is strung. */
+  readonly lies: string
+  /** Ordered by number. */
+  readonly positions: readonly StringPosition[]
+  readonly coverings: readonly Covering[]
+}
+
+/**
+ * The position with a number.
+ *
+ * @throws RangeError with a sentence that can be shown, when the instrument has none
+ */
+export function positionAt(instrument: Instrument, number: number): StringPosition {
+  const found = instrument.positions.find((p) => p.number === number)
+  if (!found) {
+    throw new RangeError(`${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`)
+  }
+  return found
+}
+
+/** All positions served by the string that serves this one, itself included, shortest first. */
+export function samePiece(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
+  return instrument.positions.filter((p) => p.piece === position.piece)
+}
+
+/** Frequency at rest, Hz. */
+export function restPitch(instrument: Instrument, position: StringPosition): number {
+  return frequency(position.note, instrument.referenceA)
+}
+
+/** The lengths and pitch that stretch is reckoned from, for the charted string or for another one put in its place. */
+export function spanOf(instrument: Instrument, position: StringPosition, construction = position.construction): Span {
+  const { speakingLength, freeLength } = position
+  return { construction, speakingLength, freeLength, pitch: restPitch(instrument, position) }
+}
+
+/** Charted outer diameter of a position's string, m. */
+export function gaugeOf(position: StringPosition): number {
+  return outerGauge(position.construction)
+}

@@ -1,0 +1,87 @@
+/**
+ * Notes in scientific pitch. The octave belongs to the letter: C-flat 4 sounds a semitone below C4.
+ */
+
+export const LETTERS = ['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const
+export type Letter = (typeof LETTERS)[number]
+export type Accidental = -1 | 0 | 1
+
+declare const scientific: unique symbol
+/** An octave number of scientific pitch, where 4 begins at middle C. */
+export type ScientificOctave = number & { readonly [scientific]: true }
+
+export interface Note {
+  readonly letter: Letter
+  readonly accidental: Accidental
+  readonly octave: ScientificOctave
+}
+
+const SEMITONES: Record<Letter, number> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 }
+
+/**
+ * @param value - a whole number from −1 to 9
+ * @throws RangeError otherwise
+ */
+export function scientificOctave(value: number): ScientificOctave {
+  if (!Number.isInteger(value) || value < -1 || value > 9) {
+    throw new RangeError(`octave: expected a whole number from -1 to 9, got ${value}.`)
+  }
+  return value as ScientificOctave
+}
+
+/** A note from its parts; throws RangeError for an octave outside −1 to 9. */
+export function note(letter: Letter, octave: number, accidental: Accidental = 0): Note {
+  return { letter, octave: scientificOctave(octave), accidental }
+}
+
+/** Semitones above C−1, so that A4 is 69. */
+export function semitoneNumber({ letter, accidental, octave }: Note): number {
+  return 12 * (octave + 1) + SEMITONES[letter] + accidental
+}
+
+/** Place in the row of letters, counted in steps of the scale: C4 is 28, D4 29. Accidentals do not count. */
+export function letterStep({ letter, octave }: Pick<Note, 'letter' | 'octave'>): number {
+  return 7 * octave + LETTERS.indexOf(letter)
+}
+
+/** The natural note at a place in the row of letters; the inverse of {@link letterStep}. */
+export function noteAtStep(step: number): Note {
+  const letter = LETTERS[((step % 7) + 7) % 7] as Letter
+  return note(letter, Math.floor(step / 7))
+}
+
+/**
+ * Frequency in equal temperament.
+ *
+ * @param n - the note
+ * @param referenceA - frequency of A4, Hz
+ * @returns Hz
+ */
+export function frequency(n: Note, referenceA = 440): number {
+  return referenceA * 2 ** ((semitoneNumber(n) - 69) / 12)
+}
+
+const ACCIDENTAL_WORDS: Record<Accidental, string> = { [-1]: '-flat', 0: '', 1: '-sharp' }
+
+/** The letter with its accidental in words: `C-flat`, `G`. */
+export function noteWord({ letter, accidental }: Pick<Note, 'letter' | 'accidental'>): string {
+  return letter + ACCIDENTAL_WORDS[accidental]
+}
+
+/** Scientific pitch without the label that must stand beside it: `G4`, `C-flat 4`. */
+export function scientificWord(n: Note): string {
+  return n.accidental === 0 ? `${n.letter}${n.octave}` : `${noteWord(n)} ${n.octave}`
+}
+
+/**
+ * Reads scientific pitch: `G4`, `Cb4`, `C-flat 4`, `F#5`, `f sharp 5`.
+ *
+ * @throws RangeError with a sentence that can be shown, when the text is not a note
+ */
+export function parseNote(text: string): Note {
+  const found = /^([a-g])\s*-?\s*(flat|b|♭|sharp|#|♯|natural)?\s*(-?\d)$/i.exec(text.trim())
+  if (!found) throw new RangeError(`Expected a note such as “G4” or “C-flat 4”, got “${text.trim()}”.`)
+  const sign = (found[2] ?? '').toLowerCase()
+  const accidental = ['flat', 'b', '♭'].includes(sign) ? -1 : ['sharp', '#', '♯'].includes(sign) ? 1 : 0
+  return note((found[1] as string).toUpperCase() as Letter, Number(found[3]), accidental)
+}

@@ -1,0 +1,38 @@
+import { driftCents, nextRetune, readyFrom, retunePlan, STARTING_TAU, type DriftLaw } from './drift'
+import { judgeReading, refitDrift } from './readings'
+
+const gut: DriftLaw = { perDecade: 45, tau: STARTING_TAU }
+
+test('worked figures of the drift law', () => {
+  expect(nextRetune(gut, 1, 10)).toBeCloseTo(1.7015, 4)
+  expect(readyFrom(gut, 5, 2)).toBeCloseTo(6.81, 2)
+  expect(driftCents(gut, 0.25, 6)).toBeCloseTo(-58.71, 2)
+})
+
+test('each retune in a plan falls due when the string has fallen by just the tolerance', () => {
+  const plan = retunePlan(gut, 0.25, 10, 200, 50)
+  expect(plan.length).toBeGreaterThan(5)
+  plan.forEach((age, i) => expect(driftCents(gut, plan[i - 1] ?? 0.25, age)).toBeCloseTo(-10, 9))
+  expect(plan.at(-1)).toBeLessThanOrEqual(200)
+  expect(retunePlan(gut, 0.25, 10, 200, 3)).toHaveLength(3)
+})
+
+test('a string that falls twice as far as its material pulls the law its way, the more the more it is read', () => {
+  const readings = [1, 3, 9, 27].map((tuned) => ({ tuned, age: tuned * 2, cents: 2 * driftCents(gut, tuned, tuned * 2) }))
+  const one = refitDrift(gut, readings.slice(0, 1))
+  const all = refitDrift(gut, readings)
+  expect(one.perDecade).toBeCloseTo(45 * 1.25, 6)
+  expect(all.perDecade).toBeGreaterThan(one.perDecade)
+  expect(all.perDecade).toBeLessThan(90)
+  expect(refitDrift(gut, [])).toBe(gut)
+})
+
+test('a fall far past the law is a slip, an ordinary one is not', () => {
+  const reading = { tuned: 2, age: 6, cents: -22 }
+  expect(judgeReading(gut, reading).slip).toBe(false)
+  expect(judgeReading(gut, { ...reading, cents: -80 })).toMatchObject({ slip: true })
+})
+
+test('a nonsense tolerance is refused by name', () => {
+  expect(() => nextRetune(gut, 1, 0)).toThrow('tolerance: expected a number greater than zero, got 0.')
+})

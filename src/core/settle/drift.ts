@@ -1,0 +1,67 @@
+/**
+ * How a new string falls in pitch: creep at held tension goes with the logarithm of age, and retuning does not
+ * restart it. Ages in hours, falls in cents.
+ */
+import { expectNotNegative, expectPositive } from '../expect'
+
+/** Early time constant to start with, h. */
+export const STARTING_TAU = 0.05
+
+export interface DriftLaw {
+  /** a: fall per decade of age, cents. */
+  readonly perDecade: number
+  /** τ, h. */
+  readonly tau: number
+}
+
+/** Decades of age between two ages, log10((t + τ) / (t0 + τ)). */
+export function decadesBetween(tuned: number, now: number, tau: number): number {
+  return Math.log10((expectNotNegative('age', now) + tau) / (expectNotNegative('age when tuned', tuned) + tau))
+}
+
+/**
+ * Where a string stands at an age when it was tuned at an earlier one, cents; negative is flat.
+ *
+ * @example driftCents({ perDecade: 45, tau: 0.05 }, 0.25, 6) // -58.71
+ */
+export function driftCents(law: DriftLaw, tuned: number, now: number): number {
+  return -law.perDecade * decadesBetween(tuned, now, law.tau)
+}
+
+/**
+ * Age at which a string tuned at `tuned` will have fallen by a tolerance, (t0 + τ) · 10^(ε/a) − τ, h.
+ *
+ * @param tolerance - ε, cents
+ */
+export function nextRetune(law: DriftLaw, tuned: number, tolerance: number): number {
+  return (expectNotNegative('age when tuned', tuned) + law.tau) * growth(law, tolerance) - law.tau
+}
+
+/**
+ * Age from which a string, tuned then, holds within a tolerance for a window, max(0, W / (10^(ε/a) − 1) − τ), h.
+ *
+ * @param tolerance - ε, cents
+ * @param window - W, h
+ */
+export function readyFrom(law: DriftLaw, tolerance: number, window: number): number {
+  return Math.max(0, expectPositive('window', window) / (growth(law, tolerance) - 1) - law.tau)
+}
+
+/**
+ * The ages at which to retune, each when the string has fallen by the tolerance since the last.
+ *
+ * @param tuned - age at the last tuning, h
+ * @param until - age to stop at, h
+ * @param most - how many at the most
+ */
+export function retunePlan(law: DriftLaw, tuned: number, tolerance: number, until: number, most: number): number[] {
+  const ages: number[] = []
+  for (let age = nextRetune(law, tuned, tolerance); age <= until && ages.length < most; age = nextRetune(law, age, tolerance)) {
+    ages.push(age)
+  }
+  return ages
+}
+
+function growth(law: DriftLaw, tolerance: number): number {
+  return 10 ** (expectPositive('tolerance', tolerance) / expectPositive('drift per decade', law.perDecade))
+}

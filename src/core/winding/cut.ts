@@ -1,0 +1,83 @@
+/**
+ * What to cut: the sum along a string from its tag to the end of its tail.
+ */
+import { expectNotNegative } from '../expect'
+
+/** One stretch of the string, in the order they lie along it. Lengths in m. */
+export interface CutPart {
+  readonly what: 'tag and knot' | 'through the board' | 'up to the pin' | 'slack' | 'hole' | 'tail' | 'round the posts'
+  readonly length: number
+}
+
+export interface CutSum {
+  readonly parts: readonly CutPart[]
+  readonly total: number
+}
+
+/** What lies between fastening and pin for one sounding string, m. */
+export interface Run {
+  /** From end knot to tuning pin, the board's thickness included. */
+  readonly freeLength: number
+  readonly boardThickness: number
+  readonly slack: number
+  readonly pinDiameter: number
+  readonly tail: number
+}
+
+/**
+ * The cut for a string knotted at one end and wound at the other:
+ * tag and knot + through the board + free length up to the pin + slack + hole + tail.
+ *
+ * @param run - the lengths along the string
+ * @param knot - what tag and knot take up, m
+ */
+export function cutForKnottedString(run: Run, knot: number): CutSum {
+  return sum([
+    { what: 'tag and knot', length: knot },
+    { what: 'through the board', length: run.boardThickness },
+    { what: 'up to the pin', length: run.freeLength - run.boardThickness },
+    ...pinEnd(run),
+  ])
+}
+
+/**
+ * The cut for one wire that goes round two posts and has a tuning pin at both ends: the way from the posts to the
+ * pin twice, and the way round between them.
+ *
+ * @param first - the run to the pin that is wound first
+ * @param second - the run to the other pin
+ * @param roundPosts - from where the wire meets the first post to where it leaves the second, m
+ */
+export function cutForPairedWire(first: Run, second: Run, roundPosts: number): CutSum {
+  return sum([
+    ...pinEnd(first).reverse(),
+    { what: 'up to the pin', length: first.freeLength },
+    { what: 'round the posts', length: roundPosts },
+    { what: 'up to the pin', length: second.freeLength },
+    ...pinEnd(second),
+  ])
+}
+
+/**
+ * The way of a wire round two hitch posts: half the way round each and the gap between them.
+ *
+ * @param spacing - centre to centre, m
+ * @param postDiameter - m
+ * @param gauge - of the wire, m
+ */
+export function wayRoundPosts(spacing: number, postDiameter: number, gauge: number): number {
+  return spacing + (Math.PI / 2) * (postDiameter + gauge)
+}
+
+function pinEnd(run: Run): CutPart[] {
+  return [
+    { what: 'slack', length: run.slack },
+    { what: 'hole', length: run.pinDiameter },
+    { what: 'tail', length: run.tail },
+  ]
+}
+
+function sum(parts: CutPart[]): CutSum {
+  for (const part of parts) expectNotNegative(part.what, part.length)
+  return { parts, total: parts.reduce((total, part) => total + part.length, 0) }
+}

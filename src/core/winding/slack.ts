@@ -1,0 +1,33 @@
+/**
+ * Slack: how much string to leave loose before winding so that the wanted wraps lie on the pin at pitch.
+ */
+import { expectNotNegative, expectPositive } from '../expect'
+import { drawnPerTurn } from './pin'
+
+/**
+ * Slack for a number of wraps at pitch, N · π (D + d) − ΔL, m. Negative when the stretch alone winds on more.
+ *
+ * @param wraps - wanted at pitch
+ * @param pin - diameter of the tuning pin, m
+ * @param gauge - outer diameter of the string, m
+ * @param stretch - elongation from slack to pitch, m
+ */
+export function slackForWraps(wraps: number, pin: number, gauge: number, stretch: number): number {
+  return expectNotNegative('wraps', wraps) * drawnPerTurn(pin, gauge) - expectNotNegative('stretch', stretch)
+}
+
+/** Wraps at pitch from a slack; the inverse of {@link slackForWraps}. */
+export function wrapsFromSlack(slack: number, pin: number, gauge: number, stretch: number): number {
+  return (expectNotNegative('slack', slack) + expectNotNegative('stretch', stretch)) / drawnPerTurn(pin, gauge)
+}
+
+/**
+ * How far the loose string can be pulled sideways at mid-length, ½ √((L0 + s)² − L0²), m.
+ *
+ * @param freeLength - L0, m
+ * @param slack - s, m
+ */
+export function sidewaysPull(freeLength: number, slack: number): number {
+  const straight = expectPositive('free length', freeLength)
+  return Math.sqrt((straight + expectNotNegative('slack', slack)) ** 2 - straight ** 2) / 2
+}
