@@ -6,7 +6,7 @@ import {
 } from '../instrument/instrument'
 import { lengthOfPins, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
 import { isKnotted, knotConsumption, needsAnchor } from '../knots/fastenings'
-import { driftCents, STARTING_TAU } from '../settle/drift'
+import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
 import { stretchPerSemitone, stretchToBreaking, stretchToPitch, stretchWhileSettling } from '../strings/stretch'
 import { marginWord, semitonesToBreaking, tension, utilisation, type Margin } from '../strings/tension'
@@ -73,8 +73,6 @@ export interface FittingFigures {
 
 /** Two weeks: by then a new string has done most of its settling. */
 const SETTLING_HOURS = 336
-/** Age at which a string is first brought to pitch, h. */
-const FIRST_TUNED = 0.25
 
 /**
  * Works out a fitting.

@@ -78,3 +78,8 @@ export function needsAnchor(fastening: TailFastening, gauge: number, eyeletBore:
 export function isKnotted(fastening: TailFastening): boolean {
   return ['knot', 'bead', 'toggle'].includes(TAILS[fastening].hold)
 }
+
+/** The end a string must be ordered with. */
+export function endToOrder(fastening: TailFastening): 'plain' | 'loop' {
+  return TAILS[fastening].hold === 'loop' ? 'loop' : 'plain'
+}

@@ -7,6 +7,9 @@ import { expectNotNegative, expectPositive } from '../expect'
 /** Early time constant to start with, h. */
 export const STARTING_TAU = 0.05
 
+/** Age at which a new string is first at pitch, h: a quarter of an hour of winding and tuning. */
+export const FIRST_TUNED = 0.25
+
 export interface DriftLaw {
   /** a: fall per decade of age, cents. */
   readonly perDecade: number

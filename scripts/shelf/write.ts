@@ -1,0 +1,35 @@
+/**
+ * Writes the Lantern Shelf as open files into demo/: `npm run demo:write`.
+ */
+import { mkdirSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import Papa from 'papaparse'
+import { designInstrument } from '@/core/instrument/design'
+import { toInstrumentFile } from '@/data/instrument-file'
+import { fennel } from './fennel'
+import { historyLines, OCCASIONS } from './history'
+import { lovage } from './lovage'
+import { coilLines } from './stores'
+import { teasel } from './teasel'
+
+export const DESIGNS = [lovage, fennel, teasel]
+
+/** Every file of the shelf by its path under demo/. */
+export function shelfFiles(): ReadonlyMap<string, string> {
+  const instruments = DESIGNS.map(designInstrument)
+  const json = (value: unknown) => `${JSON.stringify(value, null, 1)}\n`
+  return new Map([
+    ...instruments.map((i) => [`instruments/${i.slug}.json`, json(toInstrumentFile(i))] as const),
+    ['coils.csv', `${Papa.unparse([...coilLines(instruments)], { newline: '\n' })}\n`],
+    ['history.json', json(historyLines())],
+    ['occasions.json', json(OCCASIONS)],
+  ])
+}
+
+if (process.argv[1]?.endsWith('write.ts')) {
+  for (const [name, text] of shelfFiles()) {
+    const file = path.join('demo', name)
+    mkdirSync(path.dirname(file), { recursive: true })
+    writeFileSync(file, text)
+  }
+}

@@ -1,0 +1,41 @@
+/**
+ * A string's construction as columns in millimetres, and back. Every table that holds one uses these names.
+ */
+import { outerGauge, type Construction } from '@/core/strings/construction'
+import type { Material } from '@/core/strings/materials'
+import { inMm, metres } from './millimetres'
+
+export interface ConstructionColumns {
+  readonly material: Material
+  readonly gaugeMm: number
+  readonly coreMm: number | null
+  readonly beddingMaterial: Material | null
+  readonly beddingMm: number | null
+  readonly wrapMaterial: Material | null
+  readonly wrapMm: number | null
+}
+
+/** Columns of a construction; the material is the core's. */
+export function constructionColumns(c: Construction): ConstructionColumns {
+  if (c.kind === 'plain') {
+    return { material: c.material, gaugeMm: inMm(c.gauge), coreMm: null, beddingMaterial: null, beddingMm: null, wrapMaterial: null, wrapMm: null }
+  }
+  return {
+    material: c.core.material, gaugeMm: inMm(outerGauge(c)), coreMm: inMm(c.core.diameter),
+    beddingMaterial: c.bedding?.material ?? null, beddingMm: c.bedding ? inMm(c.bedding.thickness) : null,
+    wrapMaterial: c.wrap.material, wrapMm: inMm(c.wrap.diameter),
+  }
+}
+
+/** The construction that columns hold. */
+export function constructionFrom(row: ConstructionColumns): Construction {
+  if (row.wrapMaterial === null || row.wrapMm === null || row.coreMm === null) {
+    return { kind: 'plain', material: row.material, gauge: metres(row.gaugeMm) }
+  }
+  return {
+    kind: 'wound',
+    core: { material: row.material, diameter: metres(row.coreMm) },
+    bedding: row.beddingMaterial === null || row.beddingMm === null ? null : { material: row.beddingMaterial, thickness: metres(row.beddingMm) },
+    wrap: { material: row.wrapMaterial, diameter: metres(row.wrapMm) },
+  }
+}

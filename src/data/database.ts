@@ -1,0 +1,62 @@
+/**
+ * The database file: opened once a process, migrated at once, with every action journaled.
+ */
+import { mkdirSync } from 'node:fs'
+import path from 'node:path'
+import Database from 'better-sqlite3'
+import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
+import { houseClock } from './clock'
+import { Journal, type ActionDetails, type Done } from './journal'
+import * as schema from './schema'
+
+export type { Done }
+
+export interface Store {
+  readonly rows: BetterSQLite3Database<typeof schema>
+  /** Carries out one action in one transaction, journaled. */
+  act<T>(details: ActionDetails, write: () => T): Done<T>
+  undo(actionId: number): Done<void>
+  /** ms since 1970 by the house's clock. */
+  now(): number
+  close(): void
+}
+
+export interface OpenOptions {
+  /** Folder that holds the database file; made when it is missing. */
+  readonly folder: string
+  readonly demoDate?: string | undefined
+  /** The machine's clock, ms; for tests. */
+  readonly machine?: () => number
+}
+
+/** Opens a store and brings its tables up to date. */
+export function openStore({ folder, demoDate, machine }: OpenOptions): Store {
+  mkdirSync(folder, { recursive: true })
+  const db = new Database(path.join(folder, 'taut-pinset.sqlite'))
+  db.pragma('journal_mode = WAL')
+  db.pragma('synchronous = FULL')
+  db.pragma('foreign_keys = ON')
+  const rows = drizzle(db, { schema })
+  migrate(rows, { migrationsFolder: path.join(process.cwd(), 'drizzle') })
+  const now = houseClock(db, demoDate, machine)
+  const journal = new Journal(db, now)
+  return {
+    rows,
+    now,
+    act: (details, write) => journal.act(details, write),
+    undo: (actionId) => journal.undo(actionId),
+    close: () => db.close(),
+  }
+}
+
+const held = globalThis as { tautStore?: Store }
+
+/** The running server's store; `TAUT_DATA` names its folder, `TAUT_DEMO_DATE` the demo's today. */
+export function store(): Store {
+  held.tautStore ??= openStore({
+    folder: process.env.TAUT_DATA ?? path.join(process.cwd(), 'data'),
+    demoDate: process.env.TAUT_DEMO_DATE,
+  })
+  return held.tautStore
+}

@@ -1,0 +1,125 @@
+/**
+ * Lays the Lantern Shelf's two years of history before the day of loading, through the same functions that a person's
+ * clicks go through.
+ */
+import { fittingFigures } from '@/core/fitting/figures'
+import { DEFAULT_HABITS } from '@/core/fitting/habits'
+import type { StringPosition } from '@/core/instrument/instrument'
+import { offersFor } from '@/core/stores/offers'
+import { addCoil, shelf } from '../coils'
+import { constructionFrom } from '../construction-columns'
+import type { Store } from '../database'
+import { fitString, stringsOn } from '../fitted'
+import { addInstrument, instrumentBySlug, positionId, type StoredInstrument } from '../instruments'
+import { chooseCoil, finishJob, jobById, logBreak, openJobs, putOnNeedList } from '../jobs'
+import { metres } from '../millimetres'
+import { occasions } from '../schema'
+import { logReading } from '../settling'
+import type { CoilLine, HistoryLine, ShelfFiles } from './shelf-files'
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+
+interface Happening {
+  readonly at: number
+  readonly happen: () => void
+}
+
+/**
+ * @param store - empty, its clock the one given
+ * @param files - the shelf
+ * @param today - the day of loading, ms
+ * @param setClock - moves the store's clock
+ */
+export function loadShelf(store: Store, files: ShelfFiles, today: number, setClock: (at: number) => void): void {
+  setClock(today - 760 * DAY)
+  store.act({ kind: 'shelf', summary: 'The Lantern Shelf’s instruments put on the shelf' }, () => {
+    for (const instrument of files.instruments) addInstrument(store, instrument)
+  })
+  const happenings = [
+    ...files.coils.map((line) => bookedIn(store, line, today)),
+    ...files.history.flatMap((line) => happeningsOf(store, line, today)),
+  ].sort((a, b) => a.at - b.at)
+  for (const { at, happen } of happenings) {
+    setClock(at)
+    happen()
+  }
+  setClock(today)
+  store.act({ kind: 'occasions', summary: 'Two dates set' }, () => {
+    for (const { name, daysAhead, time } of files.occasions) {
+      const day = new Date(today + daysAhead * DAY)
+      const [hours, minutes] = time.split(':').map(Number) as [number, number]
+      store.rows.insert(occasions).values({ name, at: day.setHours(hours, minutes, 0, 0) }).run()
+    }
+  })
+}
+
+function bookedIn(store: Store, line: CoilLine, today: number): Happening {
+  const at = today - line.boughtDaysAgo * DAY - HOUR
+  return {
+    at,
+    happen: () => store.act({ kind: 'stores', summary: `${line.label} booked in` }, () => addCoil(store, {
+      label: line.label, construction: constructionFrom(line), colour: line.colour, tensionClass: line.tensionClass,
+      maker: line.maker, line: line.line, place: line.place, boughtAt: at, boughtLength: metres(line.lengthMm),
+    })),
+  }
+}
+
+function happeningsOf(store: Store, line: HistoryLine, today: number): Happening[] {
+  const at = today - line.daysAgo * DAY
+  const on = () => instrumentBySlug(store, line.instrument)
+  switch (line.do) {
+    case 'new set': return [{ at, happen: () => fitSet(store, on()) }]
+    case 'reading': return [{ at, happen: () => read(store, on(), line) }]
+    case 'need': return [{ at, happen: () => putOnNeedList(store, openJobOn(store, on(), line.string)) }]
+    case 'break': return [
+      { at, happen: () => void logBreak(store, on(), line.string, line.site) },
+      ...(line.mendedAfterHours === null ? [] : [{ at: at + line.mendedAfterHours * HOUR, happen: () => mend(store, on(), line.string) }]),
+    ]
+  }
+}
+
+function fitSet(store: Store, stored: StoredInstrument): void {
+  const pieces = new Map<number, StringPosition[]>()
+  for (const p of stored.instrument.positions) pieces.set(p.piece, [...(pieces.get(p.piece) ?? []), p])
+  store.act({ kind: 'new set', summary: `A whole new set on ${stored.instrument.name}`, instrumentId: stored.id }, () => {
+    for (const served of pieces.values()) {
+      fitString(store, {
+        instrumentId: stored.id, coilId: null, at: store.now(), construction: (served[0] as StringPosition).construction,
+        positionIds: served.map((p) => positionId(stored, p.number)),
+      })
+    }
+  })
+}
+
+function openJobOn(store: Store, stored: StoredInstrument, number: number): number {
+  const id = positionId(stored, number)
+  const job = openJobs(store).find((open) => open.positionId === id)
+  if (!job) throw new RangeError(`history.json: expected an open job on string ${number} of ${stored.instrument.name}.`)
+  return job.id
+}
+
+function mend(store: Store, stored: StoredInstrument, number: number): void {
+  const job = jobById(store, openJobOn(store, stored, number))
+  const cutOf = (construction: typeof job.position.construction) => fittingFigures(job.instrument, job.position, DEFAULT_HABITS, construction).cut.total
+  const [best] = offersFor(shelf(store), job.position, job.instrument.tensionClass, (coil) => cutOf(coil.construction))
+  const coilId = best && best.leaves >= 0 && best.fit.grade === 'exact' ? best.coil.id : buySingle(store, job.instrument.name, job.position, job.instrument.tensionClass, cutOf(job.position.construction))
+  chooseCoil(store, job.jobId, coilId)
+  const figures = jobById(store, job.jobId).figures
+  finishJob(store, job.jobId, { cut: figures.cut.total, wraps: Math.round((figures.strings[0]?.wraps ?? 3) * 4) / 4, gauge: null })
+}
+
+/** A single string bought for one job where the stores had none. */
+function buySingle(store: Store, name: string, position: StringPosition, tensionClass: CoilLine['tensionClass'], length: number): number {
+  return store.act({ kind: 'stores', summary: `A single string bought for string ${position.number} of ${name}` }, () => addCoil(store, {
+    label: `Single for ${name} ${position.number}`, construction: position.construction, colour: position.colour, tensionClass, maker: 'Fold & Fell', line: 'Singles',
+    place: 'Tray', boughtAt: store.now(), boughtLength: Math.ceil(length * 100) / 100,
+  })).result
+}
+
+function read(store: Store, stored: StoredInstrument, line: HistoryLine): void {
+  const id = positionId(stored, line.string)
+  const fitted = stringsOn(store, stored.id).find((string) => string.positionIds.includes(id))
+  if (!fitted) throw new RangeError(`history.json: expected a string on position ${line.string} of ${line.instrument}.`)
+  logReading(store, { fittedId: fitted.id, positionId: id, cents: line.cents, broughtBack: line.broughtBack })
+}

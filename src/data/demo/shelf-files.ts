@@ -1,0 +1,83 @@
+/**
+ * The Lantern Shelf's open files, read and checked.
+ */
+import 'reflect-metadata'
+import { readFileSync, readdirSync } from 'node:fs'
+import path from 'node:path'
+import { plainToInstance } from 'class-transformer'
+import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsNumber, IsOptional, IsPositive, Matches, Max, Min, validateSync } from 'class-validator'
+import Papa from 'papaparse'
+import type { Instrument, StringColour, TensionClass } from '@/core/instrument/instrument'
+import { MATERIALS } from '@/core/strings/materials'
+import { BREAK_SITES, type BreakSite } from '@/core/wear/break-sites'
+import type { ConstructionColumns } from '../construction-columns'
+import { fromInstrumentFile } from '../instrument-file'
+
+export class CoilLine implements ConstructionColumns {
+  @IsNotEmpty() label!: string
+  @IsIn(MATERIALS) material!: ConstructionColumns['material']
+  @IsPositive() @Max(12) gaugeMm!: number
+  @IsOptional() @IsPositive() coreMm!: number | null
+  @IsOptional() @IsIn(MATERIALS) beddingMaterial!: ConstructionColumns['beddingMaterial']
+  @IsOptional() @IsPositive() beddingMm!: number | null
+  @IsOptional() @IsIn(MATERIALS) wrapMaterial!: ConstructionColumns['wrapMaterial']
+  @IsOptional() @IsPositive() wrapMm!: number | null
+  @IsIn(['red', 'black', 'blue', 'natural']) colour!: StringColour
+  @IsIn(['concert', 'lever', 'folk', 'wire']) tensionClass!: TensionClass
+  @IsNotEmpty() maker!: string
+  @IsNotEmpty() line!: string
+  @IsNotEmpty() place!: string
+  @IsInt() @Min(0) boughtDaysAgo!: number
+  @IsPositive() lengthMm!: number
+}
+
+export class HistoryLine {
+  @IsIn(['new set', 'break', 'reading', 'need']) do!: 'new set' | 'break' | 'reading' | 'need'
+  @IsNumber() @Min(0) daysAgo!: number
+  @IsNotEmpty() instrument!: string
+  @IsOptional() @IsInt() string!: number
+  @IsOptional() @IsIn(BREAK_SITES) site!: BreakSite
+  @IsOptional() @IsPositive() mendedAfterHours!: number | null
+  @IsOptional() @IsNumber() cents!: number
+  @IsOptional() @IsBoolean() broughtBack!: boolean
+}
+
+export class OccasionLine {
+  @IsNotEmpty() name!: string
+  @IsInt() daysAhead!: number
+  @Matches(/^\d\d:\d\d$/) time!: string
+}
+
+export interface ShelfFiles {
+  readonly instruments: readonly Instrument[]
+  readonly coils: readonly CoilLine[]
+  readonly history: readonly HistoryLine[]
+  readonly occasions: readonly OccasionLine[]
+}
+
+/**
+ * Reads the whole shelf.
+ *
+ * @param folder - of the open files
+ * @throws RangeError that names the file and the row, when one can't be used
+ */
+export function readShelf(folder: string): ShelfFiles {
+  const text = (name: string) => readFileSync(path.join(folder, name), 'utf8')
+  const names = readdirSync(path.join(folder, 'instruments')).filter((name) => name.endsWith('.json')).sort()
+  const csv = Papa.parse<Record<string, string>>(text('coils.csv'), { header: true, skipEmptyLines: true, dynamicTyping: true, transform: (value) => (value === '' ? null : value) as string })
+  return {
+    instruments: names.map((name) => fromInstrumentFile(JSON.parse(text(path.join('instruments', name))))),
+    coils: checked('coils.csv', CoilLine, csv.data),
+    history: checked('history.json', HistoryLine, JSON.parse(text('history.json'))),
+    occasions: checked('occasions.json', OccasionLine, JSON.parse(text('occasions.json'))),
+  }
+}
+
+function checked<T extends object>(file: string, line: new () => T, rows: readonly unknown[]): readonly T[] {
+  return rows.map((row, i) => {
+    const read = plainToInstance(line, row)
+    const [error] = validateSync(read)
+    if (error) throw new RangeError(`${file}, row ${i + 1}: ${Object.values(error.constraints ?? {})[0]}, got ${JSON.stringify(error.value)}.`)
+    return read
+  })
+}

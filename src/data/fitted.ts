@@ -1,0 +1,57 @@
+/**
+ * Fitted strings: which one is on a position now, and what has been on it.
+ */
+import { and, eq, inArray, isNull } from 'drizzle-orm'
+import type { Construction } from '@/core/strings/construction'
+import { constructionColumns, constructionFrom } from './construction-columns'
+import type { Store } from './database'
+import { fittedPositions, fittedStrings } from './schema'
+
+export interface FittedString {
+  readonly id: number
+  readonly instrumentId: number
+  readonly construction: Construction
+  readonly fittedAt: number
+  readonly endedAt: number | null
+  readonly positionIds: readonly number[]
+}
+
+/** Puts a string on its positions; belongs inside an action. Returns its row id. */
+export function fitString(store: Store, string: { instrumentId: number; coilId: number | null; construction: Construction; at: number; positionIds: readonly number[] }): number {
+  const { id } = store.rows.insert(fittedStrings)
+    .values({ instrumentId: string.instrumentId, coilId: string.coilId, ...constructionColumns(string.construction), fittedAt: string.at })
+    .returning({ id: fittedStrings.id }).get()
+  for (const positionId of string.positionIds) store.rows.insert(fittedPositions).values({ fittedId: id, positionId }).run()
+  return id
+}
+
+/** Ends the string that is on any of the positions; belongs inside an action. Returns the ended ids. */
+export function endStringsOn(store: Store, positionIds: readonly number[], at: number): readonly number[] {
+  const ids = [...new Set(store.rows.select({ id: fittedStrings.id }).from(fittedStrings)
+    .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
+    .where(and(inArray(fittedPositions.positionId, [...positionIds]), isNull(fittedStrings.endedAt))).all().map((row) => row.id))]
+  for (const id of ids) store.rows.update(fittedStrings).set({ endedAt: at }).where(eq(fittedStrings.id, id)).run()
+  return ids
+}
+
+/** Strings on an instrument now. */
+export function stringsOn(store: Store, instrumentId: number): readonly FittedString[] {
+  return read(store, and(eq(fittedStrings.instrumentId, instrumentId), isNull(fittedStrings.endedAt)))
+}
+
+/** Every string on every instrument now. */
+export function stringsOnNow(store: Store): readonly FittedString[] {
+  return read(store, isNull(fittedStrings.endedAt))
+}
+
+function read(store: Store, where: ReturnType<typeof and>): readonly FittedString[] {
+  const strings = store.rows.select().from(fittedStrings).where(where).all()
+  const served = new Map<number, number[]>()
+  for (const row of store.rows.select().from(fittedPositions).orderBy(fittedPositions.id).all()) {
+    served.set(row.fittedId, [...(served.get(row.fittedId) ?? []), row.positionId])
+  }
+  return strings.map((row) => ({
+    id: row.id, instrumentId: row.instrumentId, construction: constructionFrom(row), fittedAt: row.fittedAt, endedAt: row.endedAt,
+    positionIds: served.get(row.id) ?? [],
+  }))
+}

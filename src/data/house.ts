@@ -1,0 +1,46 @@
+/**
+ * What the house has set: units, habits, tolerances.
+ */
+import { DEFAULT_HABITS, type Habits } from '@/core/fitting/habits'
+import type { Store } from './database'
+import { house } from './schema'
+
+export interface House {
+  readonly name: string
+  readonly unit: 'mm' | 'in'
+  readonly timeZone: string
+  readonly habits: Habits
+  /** A settling string is brought back when it has fallen so far, cents. */
+  readonly retuneAtCents: number
+  /** What counts as in tune before people, cents. */
+  readonly holdsWithinCents: number
+}
+
+const STARTING: House = {
+  name: 'The Lantern Shelf',
+  unit: 'mm',
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  habits: DEFAULT_HABITS,
+  retuneAtCents: 15,
+  holdsWithinCents: 5,
+}
+
+/** The house's settings; what was never set keeps its default. */
+export function houseSettings(store: Store): House {
+  const row = store.rows.select().from(house).get()
+  if (!row) return STARTING
+  return {
+    name: row.name, unit: row.unit, timeZone: row.timeZone,
+    habits: { ...DEFAULT_HABITS, ...(JSON.parse(row.habits) as Partial<Habits>) },
+    retuneAtCents: row.retuneAtCents, holdsWithinCents: row.holdsWithinCents,
+  }
+}
+
+/** Changes settings, as one action. */
+export function changeHouse(store: Store, change: Partial<House>) {
+  const next = { ...houseSettings(store), ...change }
+  const row = { ...next, habits: JSON.stringify(next.habits) }
+  return store.act({ kind: 'house', summary: 'House settings changed' }, () => {
+    store.rows.insert(house).values({ id: 1, ...row }).onConflictDoUpdate({ target: house.id, set: row }).run()
+  })
+}

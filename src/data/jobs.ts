@@ -1,0 +1,183 @@
+/**
+ * Jobs: one string replaced, from the break to the logged fitting. Each function here is one action.
+ */
+import { asc, eq, isNull } from 'drizzle-orm'
+import { fittingFigures, type FittingFigures } from '@/core/fitting/figures'
+import type { Habits } from '@/core/fitting/habits'
+import { fittingSteps } from '@/core/fitting/steps'
+import type { Step } from '@/core/fitting/step'
+import { samePiece, type StringPosition } from '@/core/instrument/instrument'
+import { leadingNames } from '@/core/instrument/names'
+import { endToOrder } from '@/core/knots/fastenings'
+import { FIRST_TUNED } from '@/core/settle/drift'
+import { fitOf } from '@/core/stores/fits'
+import { sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
+import { coilById, cutCoil, type Coil } from './coils'
+import { constructionColumns } from './construction-columns'
+import type { Done, Store } from './database'
+import { endStringsOn, fitString } from './fitted'
+import { houseSettings } from './house'
+import { byPositionId, positionId, type StoredInstrument } from './instruments'
+import { inMm } from './millimetres'
+import { found, Refusal } from './refusal'
+import { breaks, fittings, jobs, jobSteps, needs } from './schema'
+
+const HOUR = 3_600_000
+/** Lengths are kept to a nanometre; less than this is no difference, m. */
+const DUST = 1e-6
+
+export interface Job extends StoredInstrument {
+  readonly jobId: number
+  readonly position: StringPosition
+  readonly site: BreakSite | null
+  readonly openedAt: number
+  readonly finishedAt: number | null
+  readonly coil: Coil | null
+  readonly onNeedList: boolean
+  readonly habits: Habits
+  readonly figures: FittingFigures
+  readonly steps: readonly Step[]
+  readonly doneSteps: readonly string[]
+}
+
+/** `3rd-octave G of Lovage`, for the history. */
+export function stringOf({ instrument }: StoredInstrument, position: StringPosition): string {
+  return `${leadingNames(position).name} of ${instrument.name}`
+}
+
+/** Logs a break and opens the job that mends it. A string that serves two positions is gone from both. */
+export function logBreak(store: Store, stored: StoredInstrument, number: number, site: BreakSite): Done<{ jobId: number }> {
+  const id = positionId(stored, number)
+  const position = stored.instrument.positions.find((p) => p.number === number) as StringPosition
+  if (!sitesFor(position).includes(site)) {
+    throw new Refusal(400, `A string of ${stored.instrument.name} can’t give way there: it has no such place.`, 'site')
+  }
+  const served = samePiece(stored.instrument, position).map((p) => positionId(stored, p.number))
+  const open = openJobs(store).find((job) => served.includes(job.positionId))
+  if (open) throw new Refusal(409, `The ${stringOf(stored, position)} is already logged as broken; its job is open.`, 'string')
+  const both = served.length > 1 ? ', both strings of the wire' : ''
+  return store.act({ kind: 'break', summary: `${stringOf(stored, position)} gave way: ${siteWord(site, position).toLowerCase()}${both}`, instrumentId: stored.id }, () => {
+    const at = store.now()
+    const [fittedId] = endStringsOn(store, served, at)
+    const broken = store.rows.insert(breaks).values({ positionId: id, fittedId: fittedId ?? null, at, site }).returning({ id: breaks.id }).get()
+    return { jobId: store.rows.insert(jobs).values({ positionId: id, breakId: broken.id, openedAt: at }).returning({ id: jobs.id }).get().id }
+  })
+}
+
+/** Jobs that are not finished, oldest first. */
+export function openJobs(store: Store) {
+  return store.rows.select().from(jobs).where(isNull(jobs.finishedAt)).orderBy(asc(jobs.openedAt)).all()
+}
+
+/** One job with everything worked out for it; Refusal 404 when there is none. */
+export function jobById(store: Store, jobId: number): Job {
+  const row = found(store.rows.select().from(jobs).where(eq(jobs.id, jobId)).get(), `There is no job ${jobId}.`)
+  const stored = byPositionId(store, row.positionId)
+  const broken = row.breakId === null ? undefined : store.rows.select().from(breaks).where(eq(breaks.id, row.breakId)).get()
+  const coil = row.coilId === null ? null : coilById(store, row.coilId)
+  const house = houseSettings(store)
+  const habits = { ...house.habits, ...(row.wraps === null ? {} : { wraps: row.wraps }) }
+  const figures = fittingFigures(stored.instrument, stored.position, habits, coil?.construction)
+  const site = broken?.site ?? null
+  return {
+    ...stored, jobId, site, coil, habits, figures,
+    openedAt: row.openedAt,
+    finishedAt: row.finishedAt,
+    onNeedList: store.rows.select().from(needs).where(eq(needs.jobId, jobId)).all().some((need) => need.closedAt === null),
+    steps: fittingSteps({ instrument: stored.instrument, position: stored.position, figures, habits, site }),
+    doneSteps: store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).orderBy(asc(jobSteps.id)).all().map((s) => s.step),
+  }
+}
+
+/** Sets the coil that the new string will be cut from. */
+export function chooseCoil(store: Store, jobId: number, coilId: number): Done<void> {
+  const job = unfinished(jobById(store, jobId))
+  const coil = coilById(store, coilId)
+  const fit = fitOf(coil, job.position, job.instrument.tensionClass)
+  if (fit.grade === 'refused') throw new Refusal(400, `${coil.label} can’t serve the ${stringOf(job, job.position)}. ${fit.because ?? ''}`, 'coilId')
+  const { total } = fittingFigures(job.instrument, job.position, job.habits, coil.construction).cut
+  if (coil.lengthLeft < total - DUST) {
+    throw new Refusal(409, `${coil.label} has ${Math.round(coil.lengthLeft * 1000)} mm left, and the cut is ${Math.ceil(total * 1000)} mm.`, 'coilId')
+  }
+  return store.act({ kind: 'coil', summary: `${coil.label} chosen for the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => {
+    store.rows.update(jobs).set({ coilId }).where(eq(jobs.id, jobId)).run()
+    closeNeeds(store, jobId)
+  })
+}
+
+/** Puts the string on the need list, with all that an order must say. */
+export function putOnNeedList(store: Store, jobId: number): Done<void> {
+  const job = unfinished(jobById(store, jobId))
+  if (job.onNeedList) throw new Refusal(409, `The ${stringOf(job, job.position)} is on the need list already.`)
+  const { position, instrument } = job
+  const charted = fittingFigures(instrument, position, job.habits)
+  return store.act({ kind: 'need', summary: `${stringOf(job, position)} put on the need list`, instrumentId: job.id }, () => {
+    store.rows.insert(needs).values({
+      jobId, positionId: positionId(job, position.number), ...constructionColumns(position.construction),
+      colour: position.colour, tensionClass: instrument.tensionClass, end: endToOrder(position.tail.fastening), lengthMm: Math.ceil(inMm(charted.cut.total)), openedAt: store.now(),
+    }).run()
+  })
+}
+
+/** Sets the wraps wanted on this one job. */
+export function setWraps(store: Store, jobId: number, wraps: number): Done<void> {
+  const job = unfinished(jobById(store, jobId))
+  return store.act({ kind: 'wraps', summary: `${wraps} wraps wanted on the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => {
+    store.rows.update(jobs).set({ wraps }).where(eq(jobs.id, jobId)).run()
+  })
+}
+
+/** Marks a step done, or not done; progress, so not an action to undo. */
+export function markStep(store: Store, jobId: number, step: string, done: boolean): void {
+  const job = unfinished(jobById(store, jobId))
+  if (!job.steps.some((s) => s.key === step)) throw new Refusal(404, `This job has no step “${step}”.`, 'step')
+  if (!done) store.rows.delete(jobSteps).where(eq(jobSteps.id, stepRow(store, jobId, step) ?? -1)).run()
+  else store.rows.insert(jobSteps).values({ jobId, step, doneAt: store.now() }).onConflictDoNothing().run()
+}
+
+export interface Finish {
+  /** What was really cut from the coil, m. */
+  readonly cut: number
+  /** Wraps on the pin at pitch. */
+  readonly wraps: number
+  /** Measured gauge of the new string, m; null when it was not measured. */
+  readonly gauge: number | null
+}
+
+/** Logs the fitting: the coil is cut, the string stands on its positions, the job is over. */
+export function finishJob(store: Store, jobId: number, { cut, wraps, gauge }: Finish): Done<{ fittedId: number }> {
+  const job = unfinished(jobById(store, jobId))
+  const { coil, figures } = job
+  if (!coil) throw new Refusal(409, 'Choose the coil that the string was cut from first.')
+  const served = samePiece(job.instrument, job.position).map((p) => positionId(job, p.number))
+  return store.act({ kind: 'fitting', summary: `${stringOf(job, job.position)} fitted from ${coil.label}`, instrumentId: job.id }, () => {
+    const at = store.now()
+    cutCoil(store, coil.id, cut, jobId)
+    endStringsOn(store, served, at)
+    const fittedId = fitString(store, {
+      instrumentId: job.id, coilId: coil.id, construction: coil.construction, at: at - FIRST_TUNED * HOUR, positionIds: served,
+    })
+    store.rows.insert(fittings).values({
+      jobId, fittedId, at, cutMm: inMm(cut), wraps, gaugeMm: gauge === null ? null : inMm(gauge),
+      predictedCutMm: inMm(figures.cut.total), predictedWraps: figures.strings[0]?.wraps ?? null,
+    }).run()
+    store.rows.update(jobs).set({ finishedAt: at }).where(eq(jobs.id, jobId)).run()
+    closeNeeds(store, jobId)
+    return { fittedId }
+  })
+}
+
+function closeNeeds(store: Store, jobId: number): void {
+  for (const need of store.rows.select().from(needs).where(eq(needs.jobId, jobId)).all()) {
+    if (need.closedAt === null) store.rows.update(needs).set({ closedAt: store.now() }).where(eq(needs.id, need.id)).run()
+  }
+}
+
+function stepRow(store: Store, jobId: number, step: string): number | undefined {
+  return store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).all().find((row) => row.step === step)?.id
+}
+
+function unfinished(job: Job): Job {
+  if (job.finishedAt !== null) throw new Refusal(409, `The ${stringOf(job, job.position)} is fitted already; undo that first.`)
+  return job
+}

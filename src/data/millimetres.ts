@@ -1,0 +1,9 @@
+/** Metres as millimetres for the tables and the open files, free of binary dust below a nanometre. */
+export function inMm(metres: number): number {
+  return Math.round(metres * 1e9) / 1e6
+}
+
+/** Millimetres as metres. */
+export function metres(mm: number): number {
+  return mm / 1000
+}

@@ -1,0 +1,235 @@
+/**
+ * The tables. Lengths carry their unit in their names; times are milliseconds since 1970 in UTC. Every table that a
+ * person's action writes to has an integer `id`, which the journal needs to undo it.
+ */
+import { sql } from 'drizzle-orm'
+import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { Family, Mechanism, StringColour, TensionClass } from '@/core/instrument/instrument'
+import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
+import type { Material } from '@/core/strings/materials'
+import type { Turning } from '@/core/winding/pin'
+import type { BreakSite } from '@/core/wear/break-sites'
+
+const id = () => integer('id').primaryKey()
+
+/** What a string is made of; a plain string leaves core, bedding and wrap empty. */
+const construction = () => ({
+  material: text('material').$type<Material>().notNull(),
+  gaugeMm: real('gauge_mm').notNull(),
+  coreMm: real('core_mm'),
+  beddingMaterial: text('bedding_material').$type<Material>(),
+  beddingMm: real('bedding_mm'),
+  wrapMaterial: text('wrap_material').$type<Material>(),
+  wrapMm: real('wrap_mm'),
+})
+
+/** One row: what the house has set. */
+export const house = sqliteTable('house', {
+  id: id(),
+  name: text('name').notNull(),
+  unit: text('unit').$type<'mm' | 'in'>().notNull(),
+  timeZone: text('time_zone').notNull(),
+  habits: text('habits').notNull(),
+  retuneAtCents: real('retune_at_cents').notNull(),
+  holdsWithinCents: real('holds_within_cents').notNull(),
+})
+
+/** One row: how far the demo's clock runs from the machine's. */
+export const clock = sqliteTable('clock', {
+  id: id(),
+  demoDate: text('demo_date').notNull(),
+  offsetMs: integer('offset_ms').notNull(),
+})
+
+export const instruments = sqliteTable('instrument', {
+  id: id(),
+  slug: text('slug').notNull().unique(),
+  name: text('name').notNull(),
+  family: text('family').$type<Family>().notNull(),
+  maker: text('maker').notNull(),
+  model: text('model').notNull(),
+  owner: text('owner').notNull(),
+  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  restTuning: text('rest_tuning').notNull(),
+  referenceA: real('reference_a_hz').notNull(),
+  lies: text('lies').notNull(),
+})
+
+export const positions = sqliteTable('string_position', {
+  id: id(),
+  instrumentId: integer('instrument_id').notNull().references(() => instruments.id),
+  number: integer('number').notNull(),
+  makerLabel: text('maker_label'),
+  note: text('note').notNull(),
+  colour: text('colour').$type<StringColour>().notNull(),
+  ...construction(),
+  speakingMm: real('speaking_mm').notNull(),
+  freeMm: real('free_mm').notNull(),
+  mechanism: text('mechanism').$type<Mechanism>(),
+  piece: integer('piece').notNull(),
+  headFastening: text('head_fastening').$type<HeadFastening>().notNull(),
+  tailFastening: text('tail_fastening').$type<TailFastening>().notNull(),
+  boardMm: real('board_mm').notNull(),
+  eyeletBoreMm: real('eyelet_bore_mm'),
+  postMm: real('post_mm'),
+  pinMm: real('pin_mm').notNull(),
+  gearRatio: real('gear_ratio').notNull(),
+  tightens: text('tightens').$type<Turning>().notNull(),
+  threadMm: real('thread_mm'),
+  pinHeightMm: real('pin_height_mm').notNull(),
+  heightDatum: text('height_datum').$type<'top of pin' | 'string hole'>().notNull(),
+  holeToEndMm: real('hole_to_end_mm').notNull(),
+  bridgeHeightMm: real('bridge_height_mm').notNull(),
+  toBridgeMm: real('to_bridge_mm').notNull(),
+  tailX: real('tail_x_mm').notNull(),
+  tailY: real('tail_y_mm').notNull(),
+  bridgeX: real('bridge_x_mm').notNull(),
+  bridgeY: real('bridge_y_mm').notNull(),
+  pinX: real('pin_x_mm').notNull(),
+  pinY: real('pin_y_mm').notNull(),
+}, (t) => [
+  uniqueIndex('position_number').on(t.instrumentId, t.number),
+  check('position_lengths', sql`${t.speakingMm} > 0 AND ${t.freeMm} >= ${t.speakingMm} AND ${t.gaugeMm} > 0`),
+])
+
+/** Partial order: the upper string lies over the lower one and must come off first. */
+export const coverings = sqliteTable('covering', {
+  overId: integer('over_id').notNull().references(() => positions.id),
+  underId: integer('under_id').notNull().references(() => positions.id),
+}, (t) => [primaryKey({ columns: [t.overId, t.underId] }), check('covering_other', sql`${t.overId} <> ${t.underId}`)])
+
+/** One length of string in the stores: a packet's, a coil's or a remainder's. */
+export const coils = sqliteTable('coil', {
+  id: id(),
+  label: text('label').notNull(),
+  ...construction(),
+  colour: text('colour').$type<StringColour>().notNull(),
+  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  maker: text('maker').notNull(),
+  line: text('line').notNull(),
+  place: text('place').notNull(),
+  boughtAt: integer('bought_at').notNull(),
+  openedAt: integer('opened_at'),
+  boughtMm: real('bought_mm').notNull(),
+  leftMm: real('left_mm').notNull(),
+}, (t) => [check('coil_never_below_zero', sql`${t.leftMm} >= 0 AND ${t.boughtMm} > 0 AND ${t.gaugeMm} > 0`)])
+
+export const cuts = sqliteTable('coil_cut', {
+  id: id(),
+  coilId: integer('coil_id').notNull().references(() => coils.id),
+  jobId: integer('job_id').references(() => jobs.id),
+  at: integer('at').notNull(),
+  lengthMm: real('length_mm').notNull(),
+}, (t) => [check('cut_positive', sql`${t.lengthMm} > 0`)])
+
+/** One physical string while it is on its positions. */
+export const fittedStrings = sqliteTable('fitted_string', {
+  id: id(),
+  instrumentId: integer('instrument_id').notNull().references(() => instruments.id),
+  coilId: integer('coil_id').references(() => coils.id),
+  ...construction(),
+  fittedAt: integer('fitted_at').notNull(),
+  endedAt: integer('ended_at'),
+})
+
+export const fittedPositions = sqliteTable('fitted_position', {
+  id: id(),
+  fittedId: integer('fitted_id').notNull().references(() => fittedStrings.id),
+  positionId: integer('position_id').notNull().references(() => positions.id),
+}, (t) => [index('fitted_position_at').on(t.positionId)])
+
+export const breaks = sqliteTable('string_break', {
+  id: id(),
+  /** Where it was seen to give way. */
+  positionId: integer('position_id').notNull().references(() => positions.id),
+  fittedId: integer('fitted_id').references(() => fittedStrings.id),
+  at: integer('at').notNull(),
+  site: text('site').$type<BreakSite>().notNull(),
+}, (t) => [index('break_at').on(t.positionId)])
+
+/** Replacing one string: from the break, or from the wish to replace it, to the logged fitting. */
+export const jobs = sqliteTable('job', {
+  id: id(),
+  positionId: integer('position_id').notNull().references(() => positions.id),
+  breakId: integer('break_id').references(() => breaks.id),
+  openedAt: integer('opened_at').notNull(),
+  coilId: integer('coil_id').references(() => coils.id),
+  /** Wraps wanted on this job, where they differ from the house's habit. */
+  wraps: real('wraps'),
+  finishedAt: integer('finished_at'),
+})
+
+/** How far a job has got: one row for each step done. */
+export const jobSteps = sqliteTable('job_step', {
+  id: id(),
+  jobId: integer('job_id').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+  step: text('step').notNull(),
+  doneAt: integer('done_at').notNull(),
+}, (t) => [uniqueIndex('job_step_once').on(t.jobId, t.step)])
+
+/** What was predicted and what was measured. */
+export const fittings = sqliteTable('fitting', {
+  id: id(),
+  jobId: integer('job_id').references(() => jobs.id),
+  fittedId: integer('fitted_id').notNull().references(() => fittedStrings.id),
+  at: integer('at').notNull(),
+  predictedCutMm: real('predicted_cut_mm'),
+  cutMm: real('cut_mm'),
+  predictedWraps: real('predicted_wraps'),
+  wraps: real('wraps'),
+  gaugeMm: real('measured_gauge_mm'),
+})
+
+/** What must be bought, with all that an order has to say. */
+export const needs = sqliteTable('need', {
+  id: id(),
+  jobId: integer('job_id').references(() => jobs.id),
+  positionId: integer('position_id').notNull().references(() => positions.id),
+  ...construction(),
+  colour: text('colour').$type<StringColour>().notNull(),
+  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  end: text('end').notNull(),
+  lengthMm: real('length_mm').notNull(),
+  openedAt: integer('opened_at').notNull(),
+  closedAt: integer('closed_at'),
+})
+
+/** How far a string stood from pitch, and whether it was brought back. */
+export const readings = sqliteTable('cents_reading', {
+  id: id(),
+  fittedId: integer('fitted_id').notNull().references(() => fittedStrings.id),
+  positionId: integer('position_id').notNull().references(() => positions.id),
+  at: integer('at').notNull(),
+  cents: real('cents').notNull(),
+  broughtBack: integer('brought_back', { mode: 'boolean' }).notNull(),
+}, (t) => [index('reading_of').on(t.fittedId)])
+
+/** A day the strings must be ready for. */
+export const occasions = sqliteTable('occasion', {
+  id: id(),
+  name: text('name').notNull(),
+  at: integer('at').notNull(),
+})
+
+/** What a person did, in one transaction. Appended to, never changed. */
+export const actions = sqliteTable('action', {
+  id: id(),
+  at: integer('at').notNull(),
+  kind: text('kind').notNull(),
+  summary: text('summary').notNull(),
+  instrumentId: integer('instrument_id'),
+  undoes: integer('undoes'),
+}, (t) => [uniqueIndex('undone_once').on(t.undoes)])
+
+/** Every row an action wrote, before and after. Appended to, never changed. */
+export const changes = sqliteTable('change', {
+  id: id(),
+  actionId: integer('action_id').notNull().references(() => actions.id),
+  tableName: text('table_name').notNull(),
+  rowId: integer('row_id').notNull(),
+  before: text('before'),
+  after: text('after'),
+}, (t) => [index('change_of').on(t.actionId)])
+
+/** Tables whose rows the journal follows. */
+export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, fittings, needs, readings, instruments, positions, occasions } as const
