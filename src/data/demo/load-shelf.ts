@@ -106,7 +106,7 @@ function mend(store: Store, stored: StoredInstrument, number: number): void {
   const coilId = best && best.leaves >= 0 && best.fit.grade === 'exact' ? best.coil.id : buySingle(store, job.instrument.name, job.position, job.instrument.tensionClass, cutOf(job.position.construction))
   chooseCoil(store, job.jobId, coilId)
   const figures = jobById(store, job.jobId).figures
-  finishJob(store, job.jobId, { cut: figures.cut.total, wraps: Math.round((figures.strings[0]?.wraps ?? 3) * 4) / 4, gauge: null })
+  finishJob(store, job.jobId, { cut: Math.ceil(figures.cut.total * 1000) / 1000, wraps: Math.round((figures.strings[0]?.wraps ?? 3) * 4) / 4, gauge: null })
 }
 
 /** A single string bought for one job where the stores had none. */

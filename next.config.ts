@@ -1,0 +1,10 @@
+import type { NextConfig } from 'next'
+
+const config: NextConfig = {
+  serverExternalPackages: ['better-sqlite3'],
+  poweredByHeader: false,
+  devIndicators: false,
+  typescript: { ignoreBuildErrors: true }, // `npm run typecheck` covers every file, tests included
+}
+
+export default config

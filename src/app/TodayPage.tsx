@@ -1,0 +1,15 @@
+'use client'
+
+import type { TodayView } from '@/data/today'
+import { RetuneRow } from '@/features/settling/RetuneRow'
+import { TodaySheet } from '@/features/today/TodaySheet'
+
+/** Today, with the settling strings' own rows put into it. */
+export function TodayPage({ view, now, tolerance }: { view: TodayView; now: number; tolerance: number }) {
+  return (
+    <TodaySheet
+      view={view} now={now} tolerance={tolerance}
+      retuneRow={(settling) => <RetuneRow key={`${settling.fitted.id}-${settling.positionId}`} settling={settling} now={now} tolerance={tolerance} />}
+    />
+  )
+}

@@ -1,0 +1,12 @@
+import { HouseRequest } from '@/features/house/requests'
+import { store } from '@/data/database'
+import { changeHouse } from '@/data/house'
+import { handle } from '@/data/http/handle'
+import { lengthOf } from '@/data/http/length-text'
+
+export function PATCH(request: Request) {
+  return handle(request, HouseRequest, ({ unit, retuneAtCents, holdsWithinCents, tail, ...habits }) => {
+    const { actionId } = changeHouse(store(), { unit, retuneAtCents, holdsWithinCents, habits: { ...habits, tail: lengthOf(tail, unit) } })
+    return { actionId }
+  })
+}

@@ -1,0 +1,41 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { shelf } from '@/data/coils'
+import { store } from '@/data/database'
+import { houseSettings } from '@/data/house'
+import { instrumentView } from '@/data/instrument-view'
+import { instrumentBySlug, type StoredInstrument } from '@/data/instruments'
+import { Refusal } from '@/data/refusal'
+import { sparesOf } from '@/data/spares'
+import { InstrumentPage } from './InstrumentPage'
+
+interface Props {
+  readonly params: Promise<{ slug: string }>
+  readonly searchParams: Promise<{ string?: string }>
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  return { title: stored((await params).slug).instrument.name }
+}
+
+export default async function Page({ params, searchParams }: Props) {
+  const onDesk = stored((await params).slug)
+  const asked = Number((await searchParams).string)
+  const { length } = onDesk.instrument.positions
+  const start = Number.isInteger(asked) && asked >= 1 && asked <= length ? asked : Math.ceil(length / 2)
+  return (
+    <InstrumentPage
+      view={instrumentView(store(), onDesk)} start={start} now={store().now()}
+      spares={sparesOf(shelf(store()), onDesk.instrument, houseSettings(store()).habits)}
+    />
+  )
+}
+
+function stored(slug: string): StoredInstrument {
+  try {
+    return instrumentBySlug(store(), slug)
+  } catch (error) {
+    if (error instanceof Refusal && error.status === 404) notFound()
+    throw error
+  }
+}

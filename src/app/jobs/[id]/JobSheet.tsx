@@ -1,0 +1,16 @@
+import type { ReactNode } from 'react'
+import type { Job } from '@/data/jobs'
+import { JobHeader, type Stage } from '@/features/jobs/JobHeader'
+
+/** The sheet that every stage of a job is written on. */
+export function JobSheet({ job, stage, children }: { job: Job; stage: Stage; children: ReactNode }) {
+  return (
+    <div className="sheet p-4 md:p-6">
+      <JobHeader
+        jobId={job.jobId} instrumentName={job.instrument.name} slug={job.instrument.slug} position={job.position} strings={job.figures.strings.length}
+        stage={stage} hasCoil={job.coil !== null} finished={job.finishedAt !== null}
+      />
+      {children}
+    </div>
+  )
+}

@@ -1,0 +1,26 @@
+import type { Metadata } from 'next'
+import { redirect } from 'next/navigation'
+import { shelf } from '@/data/coils'
+import { store } from '@/data/database'
+import { houseSettings } from '@/data/house'
+import { orderLinesFor } from '@/data/order-lines'
+import { offersAt } from '@/data/spares'
+import { CoilChoice } from '@/features/jobs/CoilChoice'
+import { JobSheet } from '../JobSheet'
+import { loadJob } from '../load-job'
+
+export const metadata: Metadata = { title: 'Coil' }
+
+export default async function CoilPage({ params }: { params: Promise<{ id: string }> }) {
+  const job = await loadJob(params)
+  if (job.finishedAt !== null) redirect(`/jobs/${job.jobId}/done`)
+  return (
+    <JobSheet job={job} stage="coil">
+      <CoilChoice
+        jobId={job.jobId} chosenId={job.coil?.id ?? null} onNeedList={job.onNeedList}
+        offers={offersAt(shelf(store()), job.instrument, job.position, job.habits)}
+        orderLines={orderLinesFor(job.instrument, job.position, job.habits, houseSettings(store()).unit)}
+      />
+    </JobSheet>
+  )
+}

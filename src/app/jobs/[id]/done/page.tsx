@@ -1,0 +1,26 @@
+import type { Metadata } from 'next'
+import { redirect } from 'next/navigation'
+import { store } from '@/data/database'
+import { houseSettings } from '@/data/house'
+import { jobOutcome } from '@/data/job-outcome'
+import { OutcomeSheet } from '@/features/jobs/OutcomeSheet'
+import { JobSheet } from '../JobSheet'
+import { loadJob } from '../load-job'
+
+export const metadata: Metadata = { title: 'Fitted' }
+
+export default async function DonePage({ params }: { params: Promise<{ id: string }> }) {
+  const { jobId } = await loadJob(params)
+  const finished = jobOutcome(store(), jobId)
+  if (!finished) redirect(`/jobs/${jobId}`)
+  const { job, ...outcome } = finished
+  const { retuneAtCents, holdsWithinCents } = houseSettings(store())
+  return (
+    <JobSheet job={job} stage="done">
+      <OutcomeSheet
+        outcome={outcome} now={store().now()} tolerance={retuneAtCents} holdsWithin={holdsWithinCents}
+        coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft }}
+      />
+    </JobSheet>
+  )
+}

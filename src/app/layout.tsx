@@ -1,0 +1,35 @@
+import '@fontsource-variable/besley'
+import '@fontsource-variable/public-sans'
+import '@fontsource-variable/source-serif-4'
+import './globals.css'
+import type { Metadata, Viewport } from 'next'
+import { cookies } from 'next/headers'
+import type { ReactNode } from 'react'
+import { store } from '@/data/database'
+import { houseSettings } from '@/data/house'
+import { DoneBar } from '@/ui/shell/DoneBar'
+import { KeyList } from '@/ui/shell/KeyList'
+import { Navigation } from '@/ui/shell/Navigation'
+import { HouseProvider } from '@/ui/units'
+
+export const metadata: Metadata = { title: { default: 'Taut Pinset', template: '%s · Taut Pinset' }, description: 'Which string it is, what to cut, how to fit it, when it will hold.' }
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
+export const dynamic = 'force-dynamic'
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const light = (await cookies()).get('light')?.value === 'backstage' ? 'backstage' : 'day'
+  const { name, unit, timeZone } = houseSettings(store())
+  return (
+    <html lang="en-GB" data-light={light}>
+      <body>
+        <HouseProvider house={{ name, unit, timeZone }}>
+          <DoneBar>
+            <Navigation light={light} />
+            <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10">{children}</main>
+            <KeyList />
+          </DoneBar>
+        </HouseProvider>
+      </body>
+    </html>
+  )
+}

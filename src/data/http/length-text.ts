@@ -1,0 +1,56 @@
+/**
+ * Lengths as people type them, checked at the boundary.
+ */
+import { registerDecorator } from 'class-validator'
+import { parseLength, type LengthUnit } from '@/core/units/length'
+
+export interface LengthBounds {
+  /** What it is, to begin a sentence with: `The cut`. */
+  readonly what: string
+  /** m */
+  readonly least: number
+  /** m */
+  readonly most: number
+}
+
+/** Longest cut there is: a paired wire of a long zither. */
+export const CUT: LengthBounds = { what: 'The cut', least: 0.05, most: 8 }
+export const COIL: LengthBounds = { what: 'The length', least: 0.01, most: 200 }
+export const GAUGE: LengthBounds = { what: 'The gauge', least: 0.0001, most: 0.012 }
+
+/** The length in metres, or a sentence that says what is wrong. */
+export function readLength(text: unknown, bare: LengthUnit, { what, least, most }: LengthBounds): number | string {
+  if (typeof text !== 'string' || text.trim() === '') return `${what} is missing.`
+  let metres: number
+  try {
+    metres = parseLength(text, bare)
+  } catch (error) {
+    return (error as RangeError).message
+  }
+  if (metres <= 0) return `${what} must be more than nothing; “${text.trim()}” is not.`
+  const mm = (m: number) => `${Number((m * 1000).toPrecision(6))} mm`
+  if (metres < least || metres > most) return `${what} of ${mm(metres)} can’t be right; expected ${mm(least)} to ${mm(most)}.`
+  return metres
+}
+
+/** Marks a text field that must read as a length; the sibling field `unit` says how to read a bare number. */
+export function IsLengthText(bounds: LengthBounds): PropertyDecorator {
+  return (target, propertyKey) => {
+    const problem = (value: unknown, object: object) => {
+      const read = readLength(value, (object as { unit?: LengthUnit }).unit ?? 'mm', bounds)
+      return typeof read === 'string' ? read : null
+    }
+    registerDecorator({
+      name: 'isLengthText', target: target.constructor, propertyName: String(propertyKey),
+      validator: {
+        validate: (value, args) => problem(value, args?.object ?? {}) === null,
+        defaultMessage: (args) => problem(args?.value, args?.object ?? {}) ?? '',
+      },
+    })
+  }
+}
+
+/** The metres of a text that was checked with {@link IsLengthText}. */
+export function lengthOf(text: string, unit: LengthUnit): number {
+  return parseLength(text, unit)
+}

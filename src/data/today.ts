@@ -1,0 +1,61 @@
+/**
+ * What needs a hand now.
+ */
+import { asc, gte } from 'drizzle-orm'
+import { leadingNames } from '@/core/instrument/names'
+import { siteWord } from '@/core/wear/break-sites'
+import type { Store } from './database'
+import { openJobs, jobById } from './jobs'
+import { occasions } from './schema'
+import { settlingStrings, type Settling } from './settling'
+
+const DAY = 86_400_000
+
+export interface OpenJob {
+  readonly jobId: number
+  readonly name: string
+  readonly instrumentName: string
+  readonly openedAt: number
+  readonly site: string | null
+  /** What to do next, in a few words. */
+  readonly next: string
+}
+
+export interface Ahead {
+  readonly name: string
+  readonly at: number
+  /** Strings that will not hold by then, of those settling. */
+  readonly notReady: readonly string[]
+}
+
+export interface TodayView {
+  readonly jobs: readonly OpenJob[]
+  /** Slipping first, then by when they fall due. */
+  readonly settling: readonly Settling[]
+  readonly ahead: readonly Ahead[]
+}
+
+/** The day's work. */
+export function todayView(store: Store): TodayView {
+  const settling = settlingStrings(store)
+  return {
+    jobs: openJobs(store).map(({ id }) => openJob(store, id)),
+    settling: [...settling.filter((s) => s.slipping), ...settling.filter((s) => !s.slipping)],
+    ahead: store.rows.select().from(occasions).where(gte(occasions.at, store.now() - DAY / 2)).orderBy(asc(occasions.at)).all().map(({ name, at }) => ({
+      name, at, notReady: settling.filter((s) => s.readyAt > at || s.slipping).map((s) => `${s.name} of ${s.instrumentName}`),
+    })),
+  }
+}
+
+function openJob(store: Store, id: number): OpenJob {
+  const job = jobById(store, id)
+  const left = job.steps.length - job.doneSteps.length
+  return {
+    jobId: id,
+    name: leadingNames(job.position).name,
+    instrumentName: job.instrument.name,
+    openedAt: job.openedAt,
+    site: job.site === null ? null : siteWord(job.site, job.position).toLowerCase(),
+    next: job.coil ? (job.doneSteps.length > 0 ? `${left} steps to go` : `${job.coil.label} set aside`) : job.onNeedList ? 'on the need list' : 'choose a coil',
+  }
+}

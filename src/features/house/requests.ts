@@ -1,0 +1,52 @@
+import { IsIn, IsNumber, Max, Min } from 'class-validator'
+import {
+  ANCHOR_PLACES, BECKETS, CUTTINGS, KNOT_SETTINGS, SLACK_INTERVALS, SPACING_RULES, TAIL_TRIMS, THREADINGS, type Habits, type SlackInterval,
+} from '@/core/fitting/habits'
+import { IsLengthText } from '@/data/http/length-text'
+
+export class HouseRequest {
+  @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
+  unit!: 'mm' | 'in'
+
+  @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
+  @Min(1, { message: 'One wrap is the least that holds.' })
+  @Max(8, { message: 'More than eight wraps only add stretch and an untidy pin.' })
+  wraps!: number
+
+  @IsIn(Object.keys(SLACK_INTERVALS), { message: 'Slack by pins: a fifth, half an octave or an octave.' })
+  slackInterval!: SlackInterval
+
+  @IsIn(SPACING_RULES, { message: 'Spacing: along the neck or square across.' })
+  spacing!: Habits['spacing']
+
+  @IsIn(BECKETS, { message: 'The becket is set before turning or after half a turn.' })
+  becket!: Habits['becket']
+
+  @IsIn(THREADINGS, { message: 'Threading: from inside or from the front.' })
+  threading!: Habits['threading']
+
+  @IsIn(ANCHOR_PLACES, { message: 'The anchor sits in front of the bight or behind it.' })
+  anchorPlace!: Habits['anchorPlace']
+
+  @IsIn(KNOT_SETTINGS, { message: 'The knot is set by a hard pull or drawn up by tuning.' })
+  knotSet!: Habits['knotSet']
+
+  @IsIn(CUTTINGS, { message: 'Cutting: choose one of the three ways.' })
+  cutting!: Habits['cutting']
+
+  @IsIn(TAIL_TRIMS, { message: 'The tail is trimmed at once, after hours or after settling.' })
+  tailTrim!: Habits['tailTrim']
+
+  @IsLengthText({ what: 'The tail', least: 0.01, most: 0.3 })
+  tail!: string
+
+  @IsNumber({}, { message: 'Retune at: expected a number of cents.' })
+  @Min(2, { message: 'Nobody retunes for less than two cents.' })
+  @Max(60, { message: 'Let no string fall by more than 60 cents before it is brought back.' })
+  retuneAtCents!: number
+
+  @IsNumber({}, { message: 'Holds within: expected a number of cents.' })
+  @Min(1, { message: 'One cent is the least that can be held.' })
+  @Max(30, { message: 'More than 30 cents is out of tune to anyone.' })
+  holdsWithinCents!: number
+}

@@ -1,0 +1,65 @@
+'use client'
+
+import Link from 'next/link'
+import { useState, type ReactNode } from 'react'
+import type { StringPosition } from '@/core/instrument/instrument'
+import type { InstrumentView } from '@/data/instrument-view'
+import { CloseUp } from '@/ui/field/CloseUp'
+import { NameBox } from './NameBox'
+import { PickableField } from './PickableField'
+import { Plate } from './Plate'
+import { useStringPicker } from './use-string-picker'
+
+interface InstrumentDeskProps {
+  readonly view: InstrumentView
+  readonly start: number
+  readonly now: number
+  /** By position number, in a few words. */
+  readonly spares: Readonly<Record<number, string>>
+  /** The question where it gave way; the page that composes this desk gives it. */
+  readonly askSite: (position: StringPosition, onCancel: () => void) => ReactNode
+}
+
+/** An instrument on the desk: its string field, the close-up, and the plate of the picked string. */
+export function InstrumentDesk({ view, start, now, spares, askSite }: InstrumentDeskProps) {
+  const { instrument, broken, positions } = view
+  const picker = useStringPicker(instrument, start)
+  const [asking, setAsking] = useState(false)
+  const position = instrument.positions[picker.selected - 1] as StringPosition
+  const here = positions[picker.selected] ?? { fittedAt: null, jobId: null, history: [] }
+  const paired = instrument.positions.some((p) => p !== position && p.piece === position.piece)
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
+      <div className="sheet grid grid-rows-[auto_minmax(0,1fr)] gap-3 p-4 md:p-5">
+        <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+          <div>
+            <h1 className="text-2xl font-semibold">{instrument.name}</h1>
+            <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings, {instrument.tensionClass} tension; at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz</p>
+          </div>
+          <div className="w-full sm:w-80"><NameBox instrument={instrument} onPick={picker.pick} /></div>
+        </header>
+        <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.15fr)_minmax(16rem,1fr)]">
+          <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[21rem] md:h-[min(35rem,calc(100dvh-13rem))]" />
+          <figure className="self-center">
+            <CloseUp instrument={instrument} selected={picker.selected} broken={broken} onPick={picker.pick} />
+            <figcaption className="mt-2 text-center text-xs text-soft">Close-up, longer strings to the left; gauges drawn wide enough to tell apart.</figcaption>
+            <div className="mt-3 flex justify-center gap-2">
+              <button type="button" className="button" onClick={() => picker.pick(picker.selected + 1)}>← Longer</button>
+              <button type="button" className="button" onClick={() => picker.pick(picker.selected - 1)}>Shorter →</button>
+            </div>
+          </figure>
+        </div>
+      </div>
+      <Plate instrument={instrument} position={position} view={here} now={now} spare={spares[picker.selected] ?? 'nothing that fits'}>
+        {here.jobId !== null && <Link href={`/jobs/${here.jobId}`} className="button button-main">Go on with its fitting</Link>}
+        {here.jobId === null && asking && askSite(position, () => setAsking(false))}
+        {here.jobId === null && !asking && (
+          <div>
+            <button type="button" className="button button-main w-full" onClick={() => setAsking(true)}>This string broke</button>
+            {paired && <p className="mt-1 text-sm text-soft">One wire is two strings here: breaking one takes both.</p>}
+          </div>
+        )}
+      </Plate>
+    </div>
+  )
+}

@@ -1,0 +1,57 @@
+'use client'
+
+import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { samePiece, type Instrument } from '@/core/instrument/instrument'
+import { leadingNames } from '@/core/instrument/names'
+import { FieldDrawing, FieldFrame } from '@/ui/field/FieldDrawing'
+import { fieldShape } from '@/ui/field/field-shape'
+import { ScaleBar } from '@/ui/field/ScaleBar'
+import { SelectedString } from '@/ui/field/SelectedString'
+import { useHouse } from '@/ui/units'
+import type { StringPicker } from './use-string-picker'
+
+interface PickableFieldProps {
+  readonly instrument: Instrument
+  readonly broken: readonly number[]
+  readonly picker: StringPicker
+  readonly className?: string
+}
+
+/** The string field: point at a string, drag along them, or use the arrow keys. */
+export function PickableField({ instrument, broken, picker, className }: PickableFieldProps) {
+  const shape = useMemo(() => fieldShape(instrument), [instrument])
+  const svg = useRef<SVGSVGElement>(null)
+  const { unit } = useHouse()
+  const picked = instrument.positions[picker.selected - 1]
+  const served = picked ? [picked, ...samePiece(instrument, picked).filter((p) => p !== picked)] : []
+  const drawn = served.flatMap((p) => shape.strings.filter((s) => s.position === p))
+
+  const pickAt = (event: PointerEvent) => {
+    const matrix = svg.current?.getScreenCTM()?.inverse()
+    if (!matrix) return
+    const { x } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix)
+    const nearest = shape.strings.reduce((best, s) => (Math.abs(s.x - x) < Math.abs(best.x - x) ? s : best))
+    picker.pick(nearest.position.number)
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (!event.altKey && !event.ctrlKey && !event.metaKey && picker.moveBy(event.key)) event.preventDefault()
+  }
+
+  return (
+    <div
+      role="slider" tabIndex={0} aria-label={`String field of ${instrument.name}`} aria-orientation="horizontal"
+      aria-valuemin={1} aria-valuemax={instrument.positions.length} aria-valuenow={picker.selected}
+      aria-valuetext={picked ? `${leadingNames(picked).name}, ${leadingNames(picked).beside}, number ${picked.number} from the top` : ''}
+      onKeyDown={onKeyDown}
+      onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); pickAt(event) }}
+      onPointerMove={(event) => { if (event.buttons > 0) pickAt(event) }}
+      className={`cursor-crosshair touch-pan-y select-none ${className ?? ''}`}
+    >
+      <FieldFrame ref={svg} shape={shape} title={`${instrument.name}, drawn to scale`} className="h-full w-full">
+        <FieldDrawing shape={shape} broken={broken} />
+        <SelectedString shape={shape} strings={drawn} unit={unit} />
+        <ScaleBar shape={shape} unit={unit} />
+      </FieldFrame>
+    </div>
+  )
+}

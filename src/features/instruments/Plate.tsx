@@ -1,0 +1,89 @@
+'use client'
+
+import { differenceInDays } from 'date-fns'
+import type { ReactNode } from 'react'
+import { restFigures } from '@/core/fitting/figures'
+import { marginWorking, tensionWorking } from '@/core/fitting/workings'
+import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { shortestFNotice, stringNames } from '@/core/instrument/names'
+import { measure } from '@/core/measure'
+import { materialWord } from '@/core/strings/construction'
+import type { PositionView } from '@/data/instrument-view'
+import { Figure } from '@/ui/figure/Figure'
+import { MarginBar } from '@/ui/figure/MarginBar'
+import { measureText } from '@/ui/format/measure'
+import { dateText } from '@/ui/format/time'
+import { useHouse } from '@/ui/units'
+
+const COLOUR_WORDS = { red: 'red, a C string', black: 'black, an F string', blue: 'blue, an F string', natural: 'natural' } as const
+
+interface PlateProps {
+  readonly instrument: Instrument
+  readonly position: StringPosition
+  readonly view: PositionView
+  readonly now: number
+  /** What is on the shelf for it, in a few words. */
+  readonly spare: string
+  readonly children: ReactNode
+}
+
+/** The picked string's identity and figures, engraved like the plate on an instrument. */
+export function Plate({ instrument, position, view, now, spare, children }: PlateProps) {
+  const names = stringNames(instrument, position)
+  const figures = restFigures(instrument, position)
+  const { timeZone, unit } = useHouse()
+  const notice = position.note.letter === 'F' ? shortestFNotice(instrument) : null
+  const swatch = position.colour === 'red' ? 'bg-string-c' : position.colour === 'natural' ? 'bg-rule' : 'bg-string-f'
+  return (
+    <section aria-label="Plate of the picked string" className="sheet flex flex-col gap-4 p-5">
+      <div>
+        <h2 className="flex items-center gap-3 text-3xl leading-none font-semibold" aria-live="polite">
+          <span className={`inline-block h-7 w-2 ${swatch}`} aria-hidden /> {names.harpOctave}
+        </h2>
+        <p className="mt-2 text-soft">{names.scientific} (scientific), {COLOUR_WORDS[position.colour]}{names.within ? `; ${names.within}` : ''}</p>
+        <dl className="mt-3 grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 gap-y-1 text-sm">
+          <dt className="text-soft">from the top</dt><dd className="font-semibold">{names.fromTop}</dd>
+          <dt className="text-soft">sounds at rest</dt><dd className="font-semibold">{names.sounding}</dd>
+          <dt className="text-soft">from the bottom</dt><dd className="font-semibold">{names.fromBottom}</dd>
+          <dt className="text-soft">maker’s label</dt><dd className="font-semibold">{names.maker ?? 'none'}</dd>
+        </dl>
+        {notice && <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">{notice}</p>}
+      </div>
+      <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-y border-ink py-3">
+        <Figure label="Gauge" measure={measure('gauge', figures.gauge)} note={materialWord(position.construction)} />
+        <Figure label="Speaking length" measure={measure('length', position.speakingLength)} note={`free length ${measureText(measure('length', position.freeLength), unit)}`} />
+        <Figure label="Frequency at rest" measure={measure('frequency', figures.pitch)} />
+        <Figure label="Tension" measure={measure('force', figures.tension)} working={tensionWorking(instrument, position)} />
+        <div className="col-span-2">
+          <Figure label="Margin to breaking" measure={measure('semitones', figures.semitonesToBreaking)} working={marginWorking(instrument, position)} />
+          <MarginBar utilisation={figures.utilisation} margin={figures.margin} />
+        </div>
+      </div>
+      {children}
+      <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
+        <dt className="text-soft">On it now</dt>
+        <dd>{view.fittedAt === null ? <strong className="text-ochre">no string</strong> : `fitted ${dateText(view.fittedAt, timeZone)}, ${ageWord(view.fittedAt, now)}`}</dd>
+        <dt className="text-soft">On the shelf</dt><dd>{spare}</dd>
+      </dl>
+      <details className="text-sm">
+        <summary className="min-h-8 font-semibold">History of this position ({view.history.length})</summary>
+        <ul className="ruled mt-1">
+          {view.history.map((entry) => (
+            <li key={`${entry.at}${entry.what}`} className="grid grid-cols-[6.5rem_3.5rem_1fr] gap-2 py-1">
+              <time className="text-soft">{dateText(entry.at, timeZone)}</time>
+              <span className={entry.what === 'broke' ? 'font-semibold text-ochre' : 'text-soft'}>{entry.what}</span>
+              <span>{entry.text}</span>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </section>
+  )
+}
+
+function ageWord(at: number, now: number): string {
+  const days = differenceInDays(now, at)
+  if (days < 1) return 'today'
+  if (days < 60) return `${days} ${days === 1 ? 'day' : 'days'} old`
+  return days < 700 ? `${Math.round(days / 30.44)} months old` : `${(days / 365.25).toFixed(1)} years old`
+}

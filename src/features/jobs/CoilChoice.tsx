@@ -1,0 +1,105 @@
+'use client'
+
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import type { Offer } from '@/core/stores/offers'
+import { outerGauge, materialWord } from '@/core/strings/construction'
+import { measure } from '@/core/measure'
+import type { Coil } from '@/data/coils'
+import { CoilBar } from '@/ui/drawings/CoilBar'
+import { measureText } from '@/ui/format/measure'
+import { useAnnounce } from '@/ui/shell/DoneBar'
+import { send } from '@/ui/shell/send'
+import { useHouse } from '@/ui/units'
+
+interface CoilChoiceProps {
+  readonly jobId: number
+  readonly offers: readonly Offer<Coil>[]
+  readonly chosenId: number | null
+  readonly onNeedList: boolean
+  /** What an order has to say, line by line. */
+  readonly orderLines: readonly (readonly [what: string, text: string])[]
+}
+
+/** Coils that fit, a remainder long enough first; or what to order when none does. */
+export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: CoilChoiceProps) {
+  const [problem, setProblem] = useState<string | null>(null)
+  const router = useRouter()
+  const announce = useAnnounce()
+  const longEnough = offers.filter((o) => o.leaves >= 0)
+  const tooShort = offers.filter((o) => o.leaves < 0 && o.coil.lengthLeft > 0.1)
+
+  const act = async (path: string, body: object, sentence: string, next: string | null) => {
+    setProblem(null)
+    const answer = await send<{ actionId: number }>(`/api/jobs/${jobId}/${path}`, body)
+    if (!answer.ok) return setProblem(answer.sentence)
+    announce(sentence, answer.value.actionId)
+    if (next) router.push(next)
+    router.refresh()
+  }
+  const choose = (coil: Coil) => act('coil', { coilId: coil.id }, `${coil.label} is set aside for this string.`, `/jobs/${jobId}/figures`)
+
+  return (
+    <section aria-label="Coils that fit">
+      {longEnough.length > 0 && <p className="mt-3 max-w-prose">{longEnough.length === 1 ? 'One coil fits.' : `${longEnough.length} coils fit; the first leaves the shelf in the best order.`} Nothing is cut in the stores until the fitting is logged.</p>}
+      <ol className="ruled mt-2">
+        {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}
+      </ol>
+      {longEnough.length === 0 && (
+        <div className="mt-4 grid gap-5 border-l-4 border-ochre bg-ochre-wash p-4 md:grid-cols-[1fr_1.2fr]">
+          <div>
+            <h2 className="text-lg font-semibold">{onNeedList ? 'It is on the need list.' : 'Nothing on the shelf is long enough and fits.'}</h2>
+            <p className="mt-1">{onNeedList ? 'When a packet comes, book it in under Stores; it is then offered here.' : 'Put it on the need list. It carries all that an order must say.'}</p>
+            <div className="mt-3 flex flex-wrap gap-2">
+              {!onNeedList && <button type="button" className="button button-main" onClick={() => act('need', {}, 'Put on the need list.', null)}>Put it on the need list</button>}
+              <Link className={`button ${onNeedList ? 'button-main' : ''}`} href="/stores#book-in">Book in a packet</Link>
+            </div>
+          </div>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
+            {orderLines.map(([what, text]) => [<dt key={what} className="text-soft">{what}</dt>, <dd key={`${what}=`} className="font-semibold">{text}</dd>])}
+          </dl>
+        </div>
+      )}
+      {problem && <p role="alert" className="mt-3 font-semibold text-ochre">{problem}</p>}
+      {tooShort.length > 0 && (
+        <details className="mt-4 text-sm">
+          <summary className="min-h-8">Right, but too short ({tooShort.length})</summary>
+          <ul className="ruled">{tooShort.map((offer) => <OfferRow key={offer.coil.id} offer={offer} first={false} chosen={false} onChoose={null} />)}</ul>
+        </details>
+      )}
+    </section>
+  )
+}
+
+interface OfferRowProps {
+  readonly offer: Offer<Coil>
+  readonly first: boolean
+  readonly chosen: boolean
+  readonly onChoose: (() => void) | null
+}
+
+function OfferRow({ offer: { coil, fit, leaves, yields }, first, chosen, onChoose }: OfferRowProps) {
+  const { unit } = useHouse()
+  const text = (length: number) => measureText(measure('length', length), unit)
+  const planned = coil.lengthLeft - leaves
+  return (
+    <li className="grid items-center gap-x-5 gap-y-2 py-3 md:grid-cols-[13rem_minmax(0,1fr)_9rem_auto]">
+      <div>
+        <h3 className="text-lg font-semibold">{coil.label}</h3>
+        <p className="text-sm text-soft">{coil.place} · {materialWord(coil.construction)} {measureText(measure('gauge', outerGauge(coil.construction)), unit)}, {coil.colour}</p>
+        <p className="text-sm text-soft">{coil.maker} {coil.line}</p>
+      </div>
+      <div>
+        <CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={planned} />
+        <p className="mt-1 text-sm">{coil.opened ? 'A remainder.' : 'A fresh coil.'} {fit.because}{fit.tensionChange !== 0 && ` Tension ${fit.tensionChange > 0 ? '+' : '−'}${Math.abs(fit.tensionChange * 100).toFixed(1)} %.`}</p>
+      </div>
+      <p className={`text-sm ${leaves < 0 ? 'text-ochre' : ''}`}>
+        <span className="label block">{leaves < 0 ? 'too short by' : 'leaves'}</span>
+        <span className="plate-figure text-xl">{text(Math.abs(leaves))}</span>
+        {yields > 1 && <span className="label block">holds {yields} such cuts</span>}
+      </p>
+      {onChoose && <button type="button" className={`button ${first ? 'button-main' : ''}`} onClick={onChoose}>{chosen ? 'Keep this one' : 'Cut from this'}</button>}
+    </li>
+  )
+}

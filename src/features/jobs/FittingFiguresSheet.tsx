@@ -1,0 +1,122 @@
+'use client'
+
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { Minus, Plus } from 'lucide-react'
+import { WRAPS_BAND, type Habits } from '@/core/fitting/habits'
+import type { FittingFigures } from '@/core/fitting/figures'
+import { holdWorking, marginWorking, slackWorking, snugToPitchWorking } from '@/core/fitting/workings'
+import type { Instrument } from '@/core/instrument/instrument'
+import { measure } from '@/core/measure'
+import { surfaceMaterial } from '@/core/strings/construction'
+import { CutDrawing } from '@/ui/drawings/CutDrawing'
+import { KeyDial } from '@/ui/drawings/KeyDial'
+import { PinDrawing } from '@/ui/drawings/PinDrawing'
+import { SlackDrawing } from '@/ui/drawings/SlackDrawing'
+import { Figure } from '@/ui/figure/Figure'
+import { ShowWorking } from '@/ui/figure/ShowWorking'
+import { measureText } from '@/ui/format/measure'
+import { useAnnounce } from '@/ui/shell/DoneBar'
+import { send } from '@/ui/shell/send'
+import { useHouse } from '@/ui/units'
+
+interface FittingFiguresSheetProps {
+  readonly jobId: number
+  readonly instrument: Instrument
+  readonly figures: FittingFigures
+  readonly habits: Habits
+  readonly begun: boolean
+}
+
+/** Every figure of the fitting on one sheet: what to cut, the slack, the wraps on the pin, the way of the key. */
+export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun }: FittingFiguresSheetProps) {
+  const { unit } = useHouse()
+  const router = useRouter()
+  const announce = useAnnounce()
+  const [problem, setProblem] = useState<string | null>(null)
+  const string = figures.strings[0]
+  if (!string) return null
+  const { slack, key, bank } = string
+  const text = (quantity: 'length' | 'gauge' | 'wraps' | 'pins' | 'angle', value: number) => measureText(measure(quantity, value), unit)
+  const each = figures.strings.length > 1 ? ' at each pin' : ''
+
+  const changeWraps = async (by: number) => {
+    setProblem(null)
+    const answer = await send<{ actionId: number }>(`/api/jobs/${jobId}/wraps`, { wraps: habits.wraps + by })
+    if (!answer.ok) return setProblem(answer.sentence)
+    announce(`${text('wraps', habits.wraps + by)} wanted on this job.`, answer.value.actionId)
+    router.refresh()
+  }
+
+  return (
+    <div>
+      <section className="mt-4" aria-label="What to cut">
+        <div className="flex flex-wrap items-baseline gap-x-6">
+          <h2 className="text-xl font-semibold">Cut</h2>
+          <p className="text-sm text-soft">The length is set on the instrument; this sum is the check, and says which coil holds it.{figures.needsAnchor && ' This knot needs an anchor.'}</p>
+        </div>
+        <CutDrawing cut={figures.cut} />
+      </section>
+      <div className="mt-4 grid border-t border-ink md:grid-cols-3 md:divide-x md:divide-rule">
+        <section className="py-4 md:pr-5" aria-label="Slack">
+          <h2 className="text-xl font-semibold">Slack{each}</h2>
+          <div className="mt-1 flex flex-wrap items-end gap-x-6">
+            <Figure label="Past the pin" measure={measure('length', slack.length)} size="huge" working={slackWorking(string, habits)} />
+            <Figure label="By pins" measure={measure('pins', slack.reach.pins)} />
+            <Figure label="Sideways pull" measure={measure('length', slack.pull)} />
+          </div>
+          {slack.stretchAloneIsMore && <p className="mt-1 text-sm text-ochre">The stretch alone winds on more than {text('wraps', habits.wraps)}; leave no slack.</p>}
+          <SlackDrawing instrument={instrument} figures={string} className="mt-3" />
+          <p className={`mt-2 text-sm ${slack.rule.within ? '' : 'border-l-4 border-ochre bg-ochre-wash px-3 py-2'}`}>
+            By the house’s rule, {habits.slackInterval} or {text('pins', slack.rule.pins)}, you would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
+            {slack.rule.within ? '.' : `: outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${text('pins', slack.reach.pins)} instead.`}
+          </p>
+        </section>
+        <section className="border-t border-rule py-4 md:border-t-0 md:px-5" aria-label="Wraps on the pin">
+          <h2 className="text-xl font-semibold">Wraps{each}</h2>
+          <div className="mt-1 flex flex-wrap items-end gap-x-6">
+            <Figure label="At pitch" measure={measure('wraps', string.wraps)} size="huge" />
+            <div className="flex gap-1 pb-2">
+              <button type="button" className="button size-11 p-0" aria-label="Half a wrap fewer" onClick={() => changeWraps(-0.5)}><Minus size={18} aria-hidden /></button>
+              <button type="button" className="button size-11 p-0" aria-label="Half a wrap more" onClick={() => changeWraps(0.5)}><Plus size={18} aria-hidden /></button>
+            </div>
+          </div>
+          {problem && <p role="alert" className="text-sm font-semibold text-ochre">{problem}</p>}
+          <PinDrawing figures={string} className="mx-auto mt-2 h-72 w-full" />
+          <p className="mt-2 text-sm">
+            {bank.fits ? `The bank is ${text('gauge', bank.width)} wide and fits.` : <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>} The string leaves {sideWord(bank.sideAngle)}; {text('wraps', bank.straightestWraps)} would bring it nearest to straight.
+          </p>
+          <p className="mt-1 text-sm">
+            {(string.pullLeftAtHole * 100).toFixed(1)} % of the tension is left to pull at the hole. <ShowWorking working={holdWorking(string, surfaceMaterial(figures.construction).friction)} />
+          </p>
+          {string.standHigher !== null && <p className="mt-1 text-sm font-semibold">Before winding, each pin stands {text('gauge', string.standHigher)} higher: its thread sinks it by that.</p>}
+        </section>
+        <section className="border-t border-rule py-4 md:border-t-0 md:pl-5" aria-label="The key">
+          <h2 className="text-xl font-semibold">Key</h2>
+          <div className="mt-1 flex flex-wrap items-end gap-x-6">
+            <Figure label="Semitones to breaking" measure={measure('semitones', string.semitonesToBreaking)} size="huge" working={marginWorking(instrument, string.position, figures.construction)} />
+          </div>
+          <KeyDial keyFigures={key} clockwise={string.position.head.pin.tightens === 'clockwise'} className="mx-auto h-56" />
+          <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4 md:grid-cols-2">
+            <Figure label="Snug to pitch" measure={measure('angle', key.snugToPitch)} working={snugToPitchWorking(string, figures.construction)} />
+            <Figure label="One semitone" measure={measure('angle', key.perSemitone)} />
+            <Figure label="Pitch to breaking" measure={measure('angle', key.toBreaking)} note="an estimate" />
+            <Figure label="Settling, two weeks" measure={measure('angle', key.settling)} note="winds on later" />
+          </div>
+          {string.knotUtilisation !== null && string.knotUtilisation > 1 && <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">It would break at its knot before it reached pitch. Ask the maker before fitting it.</p>}
+          {Math.abs(figures.againstChart) > 0.005 && <p className="mt-2 text-sm">Against the charted string its tension is {figures.againstChart > 0 ? 'higher' : 'lower'} by {Math.abs(figures.againstChart * 100).toFixed(1)} %.</p>}
+        </section>
+      </div>
+      <div className="flex flex-wrap items-center justify-between gap-3 border-t border-ink pt-4">
+        <p className="max-w-prose text-sm text-soft">Estimates from the lengths and values entered; the maker’s string chart comes first. A change of tension class is a matter for the maker.</p>
+        <Link href={`/jobs/${jobId}/steps`} className="button button-main min-h-12 px-6 text-lg">{begun ? 'Go on with the fitting' : 'Start the fitting'}</Link>
+      </div>
+    </div>
+  )
+}
+
+function sideWord(angle: number): string {
+  if (Math.abs(angle) < 0.5) return 'straight toward its bridge pin'
+  return `at ${Math.abs(angle).toFixed(1)}° to its bridge pin, ${angle > 0 ? 'too far out' : 'too near the wood'}`
+}

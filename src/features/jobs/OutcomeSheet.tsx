@@ -1,0 +1,49 @@
+'use client'
+
+import Link from 'next/link'
+import { measure } from '@/core/measure'
+import type { JobOutcome } from '@/data/job-outcome'
+import { DriftCurve } from '@/ui/drawings/DriftCurve'
+import { Figure } from '@/ui/figure/Figure'
+import { nearText } from '@/ui/format/time'
+import { useHouse } from '@/ui/units'
+
+interface OutcomeSheetProps {
+  readonly outcome: Omit<JobOutcome, 'job'>
+  readonly now: number
+  readonly tolerance: number
+  readonly holdsWithin: number
+  readonly coil: { readonly label: string; readonly left: number } | null
+}
+
+/** What was logged, what is left of the coil, and when to tune it again. */
+export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, coil }: OutcomeSheetProps) {
+  const { timeZone } = useHouse()
+  const first = outcome.settling[0]
+  return (
+    <div className="grid gap-6 pt-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
+      <section aria-label="What was logged">
+        <h2 className="text-xl font-semibold">Fitted and logged</h2>
+        <div className="mt-2 grid grid-cols-2 gap-4">
+          {outcome.cutMm !== null && <Figure label="Cut" measure={measure('length', outcome.cutMm / 1000)} note={`worked out ${Math.round(outcome.predictedCutMm ?? 0)} mm`} />}
+          {outcome.wraps !== null && <Figure label="Wraps" measure={measure('wraps', outcome.wraps)} note={`worked out ${(outcome.predictedWraps ?? 0).toFixed(1)}`} />}
+          {coil && <Figure label={`Left of ${coil.label}`} measure={measure('length', coil.left)} />}
+        </div>
+        <p className="mt-4"><Link href="/" className="button button-main">Back to Today</Link></p>
+      </section>
+      {first && (
+        <section aria-label="Settling">
+          <h2 className="text-xl font-semibold">Tune it again</h2>
+          <p className="text-sm text-soft">Each time it has fallen by {tolerance} cents. Every interval is a fixed multiple of the last.</p>
+          <ol className="ruled mt-2">
+            {[first.nextAt, ...first.planAt.slice(1)].map((at, i) => (
+              <li key={at} className={`flex justify-between py-1.5 ${i === 0 ? 'text-lg font-semibold' : ''}`}><span>{i === 0 ? 'Next' : `Then`}</span><time>{nearText(at, now, timeZone)}</time></li>
+            ))}
+            <li className="flex justify-between py-1.5 text-verdigris"><span>Holds within {holdsWithin} cents through a concert of two hours</span><time>from {nearText(first.readyAt, now, timeZone)}</time></li>
+          </ol>
+          <DriftCurve law={first.law} tolerance={tolerance} readings={first.readings} age={(now - first.fitted.fittedAt) / 3_600_000} className="mt-3 w-full" />
+        </section>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,74 @@
+'use client'
+
+import 'reflect-metadata'
+import { classValidatorResolver } from '@hookform/resolvers/class-validator'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useForm } from 'react-hook-form'
+import { TriangleAlert } from 'lucide-react'
+import { measure } from '@/core/measure'
+import type { Settling } from '@/data/settling'
+import { ReadingRequest } from './requests'
+import { measureText } from '@/ui/format/measure'
+import { distanceText, nearText } from '@/ui/format/time'
+import { useAnnounce } from '@/ui/shell/DoneBar'
+import { send } from '@/ui/shell/send'
+import { useHouse } from '@/ui/units'
+
+interface RetuneRowProps {
+  readonly settling: Settling
+  readonly now: number
+  readonly tolerance: number
+}
+
+/** One settling string: where it should stand, when it is due, and a place for the cents that were read. */
+export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
+  const { timeZone, unit } = useHouse()
+  const due = s.nextAt <= now
+  return (
+    <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_8rem_auto]">
+      <div>
+        <Link href={`/instruments/${s.slug}?string=${s.position.number}`} className="font-semibold hover:underline">{s.name} of {s.instrumentName}</Link>
+        <span className="ml-2 text-sm text-soft">no. {s.position.number}, {s.lawIsOwn ? 'its own drift' : 'starting drift'} {s.law.perDecade.toFixed(0)} cents a decade</span>
+        {s.slipping && (
+          <p className="flex items-start gap-1.5 text-sm font-semibold text-ochre">
+            <TriangleAlert size={16} className="mt-0.5 shrink-0" aria-hidden /> Fell further than settling can: look at knot and pin before you retune it.
+          </p>
+        )}
+      </div>
+      <div className="text-sm">
+        <span className="block">stands near <strong>{measureText(measure('cents', s.expectedNow), unit)}</strong></span>
+        <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>{due ? `due since ${distanceText(s.nextAt, now).replace(' ago', '')}` : nearText(s.nextAt, now, timeZone)}</span>
+      </div>
+      <ReadingForm settling={s} tolerance={tolerance} />
+    </li>
+  )
+}
+
+function ReadingForm({ settling: s, tolerance }: { settling: Settling; tolerance: number }) {
+  const router = useRouter()
+  const announce = useAnnounce()
+  const { register, handleSubmit, reset, setError, formState: { errors, isSubmitting } } = useForm<ReadingRequest>({
+    resolver: classValidatorResolver(ReadingRequest),
+    defaultValues: { fittedId: s.fitted.id, positionId: s.positionId, broughtBack: true },
+  })
+  const log = handleSubmit(async (form) => {
+    const answer = await send<{ actionId: number; slip: boolean; expected: number }>('/api/readings', form)
+    if (!answer.ok) return setError('cents', { message: answer.sentence })
+    const { actionId, slip, expected } = answer.value
+    announce(slip
+      ? `That is more than settling: ${expected.toFixed(0)} cents was to be expected. Look at knot and pin.`.replace('-', '−')
+      : `Logged; ${expected.toFixed(0)} cents was to be expected. It is due again when it has fallen by ${tolerance}.`.replace('-', '−'), actionId)
+    reset({ fittedId: s.fitted.id, positionId: s.positionId, broughtBack: true })
+    router.refresh()
+  })
+  const name = `${s.name} of ${s.instrumentName}, number ${s.position.number}`
+  return (
+    <form onSubmit={log} noValidate className="flex flex-wrap items-center gap-2">
+      <input type="number" step="any" className="entry w-20" aria-label={`Cents read on the ${name}`} placeholder="cents" aria-invalid={errors.cents !== undefined} {...register('cents', { valueAsNumber: true })} />
+      <label className="flex min-h-11 items-center gap-1.5 text-sm"><input type="checkbox" className="size-5 accent-verdigris" {...register('broughtBack')} /> brought back</label>
+      <button type="submit" className="button" disabled={isSubmitting} aria-label={`Log the reading of the ${name}`}>Log</button>
+      {errors.cents && <p role="alert" className="w-full text-sm font-semibold text-ochre">{errors.cents.message}</p>}
+    </form>
+  )
+}

@@ -1,0 +1,83 @@
+'use client'
+
+import Link from 'next/link'
+import type { ReactNode } from 'react'
+import type { Settling } from '@/data/settling'
+import type { TodayView } from '@/data/today'
+import { dayText, distanceText, nearText } from '@/ui/format/time'
+import { useHouse } from '@/ui/units'
+
+interface TodaySheetProps {
+  readonly view: TodayView
+  readonly now: number
+  readonly tolerance: number
+  /** A settling string's row, with the form for its reading. */
+  readonly retuneRow: (settling: Settling) => ReactNode
+}
+
+/** What needs a hand now, with one thing to do when a string breaks. */
+export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps) {
+  const { name, timeZone } = useHouse()
+  const due = view.settling.filter((s) => s.slipping || s.nextAt <= now)
+  const later = view.settling.filter((s) => !s.slipping && s.nextAt > now)
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="sheet p-5">
+        <header className="flex flex-wrap items-center justify-between gap-4 border-b border-ink pb-4">
+          <div>
+            <h1 className="text-2xl font-semibold">{dayText(now, timeZone)}</h1>
+            <p className="text-soft">{name}</p>
+          </div>
+          <Link href="/broke" className="button button-main min-h-16 w-full px-8 text-2xl font-plate sm:w-auto">A string broke</Link>
+        </header>
+        <section aria-labelledby="retunes" className="pt-4">
+          <h2 id="retunes" className="text-xl font-semibold">Retune now</h2>
+          {due.length === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.{later[0] && ` Next: ${later[0].name} of ${later[0].instrumentName}, ${nearText(later[0].nextAt, now, timeZone)}.`}</p>}
+          <ul className="ruled mt-1">{due.map(retuneRow)}</ul>
+          {later.length > 0 && (
+            <>
+              <h3 className="mt-5 text-lg font-semibold">Later</h3>
+              <ul className="ruled mt-1">{later.map(retuneRow)}</ul>
+            </>
+          )}
+        </section>
+      </div>
+      <div className="flex flex-col gap-4">
+        <section className="sheet p-5" aria-labelledby="broken">
+          <h2 id="broken" className="text-xl font-semibold">Broken</h2>
+          {view.jobs.length === 0 && <p className="mt-1 text-soft">Every position has its string.</p>}
+          <ul className="ruled">
+            {view.jobs.map((job) => (
+              <li key={job.jobId} className="py-3">
+                <Link href={`/jobs/${job.jobId}`} className="group flex items-center gap-3">
+                  <svg viewBox="0 0 20 44" className="h-11 w-5 shrink-0" aria-hidden><path d="M10,0V14q0,4 5,6M10,44V30q0,-4 -5,-6" fill="none" stroke="var(--ochre)" strokeWidth={2.5} strokeLinecap="round" /></svg>
+                  <span>
+                    <span className="block font-semibold group-hover:underline">{job.name} of {job.instrumentName}</span>
+                    <span className="block text-sm text-soft">{job.site}, {distanceText(job.openedAt, now)}</span>
+                    <span className="block text-sm font-semibold text-ochre">{job.next}</span>
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section className="sheet p-5" aria-labelledby="ahead">
+          <h2 id="ahead" className="text-xl font-semibold">Ahead</h2>
+          {view.ahead.length === 0 && <p className="mt-1 text-soft">No date is set.</p>}
+          <ul className="ruled">
+            {view.ahead.map((date) => (
+              <li key={date.name} className="grid grid-cols-[4.5rem_1fr] gap-3 py-3">
+                <span className="plate-figure text-3xl leading-none">{Math.max(0, Math.round((date.at - now) / 86_400_000))}<span className="ml-1 font-text text-sm text-soft">days</span></span>
+                <span>
+                  <span className="block font-semibold">{date.name}</span>
+                  <span className="block text-sm text-soft">{nearText(date.at, now, timeZone)}</span>
+                  <span className={`block text-sm ${date.notReady.length ? 'text-ochre' : 'text-verdigris'}`}>{date.notReady.length ? `Not ready by then: ${date.notReady.join(', ')}` : 'Every settling string will hold by then.'}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </div>
+  )
+}

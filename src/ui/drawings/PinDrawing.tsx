@@ -1,0 +1,77 @@
+'use client'
+
+import type { StringFigures } from '@/core/fitting/figures'
+import { measure } from '@/core/measure'
+import { holeHeight } from '@/core/winding/pin'
+import { measureText } from '../format/measure'
+import { useHouse } from '../units'
+
+/** How much of the way to the bridge pin is drawn, mm. */
+const RUN = 15
+const LABEL = 1.55
+
+/** The tuning pin with its wraps at pitch, to scale: a harp's lies across, a zither's stands. Millimetres. */
+export function PinDrawing({ figures, className }: { figures: StringFigures; className?: string }) {
+  const { unit } = useHouse()
+  const { pin } = figures.position.head
+  const upright = pin.threadPitch !== null
+  const d = figures.gauge * 1000
+  const D = pin.diameter * 1000
+  const hole = holeHeight(pin) * 1000
+  const end = hole + pin.holeToEnd * 1000
+  const exit = figures.bank.exitHeight * 1000
+  const bridge = pin.bridgeHeight * 1000
+  const share = RUN / (pin.toBridge * 1000)
+  const edge = D / 2 + d
+  const point = (axial: number, across: number) => (upright ? `${across},${-axial}` : `${axial},${across}`)
+  const at = (axial: number, across: number) => (upright ? { x: across, y: -axial } : { x: axial, y: across })
+  const wraps = Array.from({ length: Math.ceil(figures.wraps - 0.05) }, (_, i) => ({ from: hole - i * d, width: Math.min(1, figures.wraps - i) * d }))
+  const box = upright ? { x: -15, y: -end - 3, width: 36, height: end + 10 } : { x: -7, y: -D / 2 - 7, width: end + 15, height: D + RUN + 15 }
+  const text = (metres: number) => measureText(measure('gauge', metres), unit)
+  const dimension = upright ? -D / 2 - 3 : -D / 2 - 3.2
+  return (
+    <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className={className} role="img" aria-label={`Tuning pin to scale: ${measureText(measure('wraps', figures.wraps), unit)}, ${text(figures.bank.width)} wide, on a pin of ${text(pin.diameter)}`}>
+      <path d={`M${point(0, -D / 2 - 6)}L${point(0, D / 2 + RUN)}L${point(-6, D / 2 + RUN)}L${point(-6, -D / 2 - 6)}Z`} fill="var(--wood)" />
+      <path d={`M${point(0, -D / 2 - 6)}L${point(0, D / 2 + RUN)}`} stroke="var(--wood-line)" strokeWidth={0.35} />
+      <path d={`M${point(-4, -D / 2)}L${point(end, -D / 2)}L${point(end, D / 2)}L${point(-4, D / 2)}`} fill="var(--paper)" stroke="var(--ink)" strokeWidth={0.25} />
+      {upright && Array.from({ length: 4 }, (_, i) => <path key={i} d={`M${point(0.4 + i * 0.9, -D / 2)}L${point(0.9 + i * 0.9, D / 2)}`} stroke="var(--line)" strokeWidth={0.18} />)}
+      <path d={`M${point(hole, 0)}L${point(hole + 0.2, -edge - 2.2)}`} stroke="var(--verdigris)" strokeWidth={Math.max(0.3, d)} strokeLinecap="round" />
+      {wraps.map((wrap) => {
+        const corner = at(wrap.from - (upright ? 0 : wrap.width), -edge)
+        return (
+          <rect
+            key={wrap.from} x={upright ? -edge : corner.x} y={upright ? -wrap.from : -edge}
+            width={upright ? edge * 2 : wrap.width} height={upright ? wrap.width : edge * 2} rx={Math.min(wrap.width, d) / 2.2}
+            fill="var(--verdigris-wash)" stroke="var(--verdigris)" strokeWidth={0.22}
+          />
+        )
+      })}
+      <circle cx={at(hole, 0).x} cy={at(hole, 0).y} r={Math.max(0.55, d * 0.6)} fill="var(--ink)" />
+      <path d={`M${point(exit, edge - d / 2)}L${point(exit + (bridge - exit) * share, edge + RUN)}`} stroke="var(--verdigris)" strokeWidth={Math.max(0.3, d)} strokeLinecap="round" />
+      <path d={`M${point(bridge, D / 2)}L${point(bridge, edge + RUN)}`} stroke="var(--soft)" strokeWidth={0.18} strokeDasharray="0.8 0.6" />
+      <g stroke="var(--ink)" strokeWidth={0.18} fill="none">
+        <path d={`M${point(hole, dimension)}L${point(exit, dimension)}M${point(hole, dimension - 0.8)}L${point(hole, -D / 2)}M${point(exit, dimension - 0.8)}L${point(exit, -D / 2)}`} />
+        <path d={`M${point(end + 1.2, -D / 2)}L${point(end + 1.2, D / 2)}M${point(end, -D / 2)}L${point(end + 2, -D / 2)}M${point(end, D / 2)}L${point(end + 2, D / 2)}`} />
+      </g>
+      <g fontSize={LABEL} fill="var(--ink)">
+        {upright
+          ? (
+            <>
+              <text x={dimension - 0.8} y={-(hole + exit) / 2} textAnchor="end" dominantBaseline="central">{text(figures.bank.width)}</text>
+              <text x={0} y={-end - 1.7} textAnchor="middle">pin {text(pin.diameter)}</text>
+              <text x={edge + RUN + 0.2} y={-bridge - 0.8} textAnchor="end" fill="var(--soft)">to the bridge</text>
+              <text x={-14.6} y={3.6} fill="var(--soft)">wood</text>
+            </>
+          )
+          : (
+            <>
+              <text x={(hole + exit) / 2} y={dimension - 1.2} textAnchor="middle">{text(figures.bank.width)}</text>
+              <text x={end + 2.4} y={0} dominantBaseline="central">{text(pin.diameter)}</text>
+              <text x={bridge + 0.9} y={edge + RUN - 0.6} fill="var(--soft)">to the bridge pin</text>
+              <text x={-6.6} y={-D / 2 - 4.2} fill="var(--soft)">wood</text>
+            </>
+          )}
+      </g>
+    </svg>
+  )
+}

@@ -1,0 +1,103 @@
+/**
+ * The shapes of a string field in millimetres of the drawing, y downward, from an instrument's geometry.
+ */
+import { curveMonotoneX, line } from 'd3-shape'
+import { gaugeOf, type Instrument, type Point, type StringPosition } from '@/core/instrument/instrument'
+import { spacingAt } from '@/core/instrument/neck'
+import { isKnotted } from '@/core/knots/fastenings'
+
+export interface DrawnString {
+  readonly position: StringPosition
+  readonly x: number
+  /** Lower fastening, end of the speaking length, tuning pin. */
+  readonly foot: number
+  readonly tail: number
+  readonly bridge: number
+  readonly pin: number
+  /** Stroke width: by gauge, heavier than life so that it can be told apart. */
+  readonly weight: number
+}
+
+export interface FieldShape {
+  readonly viewBox: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+  readonly strings: readonly DrawnString[]
+  /** Outlines of the wood, as SVG paths, back to front. */
+  readonly wood: readonly string[]
+  /** Lines along the bridge pins and the board. */
+  readonly lines: readonly string[]
+  /** Hitch posts, where there are some. */
+  readonly posts: readonly { readonly x: number; readonly y: number; readonly r: number }[]
+}
+
+const MM = 1000
+
+/** Works out the drawing of an instrument. */
+export function fieldShape(instrument: Instrument): FieldShape {
+  const top = Math.max(...instrument.positions.map((p) => p.at.pin.y))
+  const flip = (y: number) => (top - y) * MM
+  const strings = instrument.positions.map((position): DrawnString => {
+    const { tail, bridge, pin } = position.at
+    const below = position.freeLength - position.speakingLength - (pin.y - bridge.y)
+    return {
+      position, x: tail.x * MM, foot: flip(tail.y - below), tail: flip(tail.y), bridge: flip(bridge.y), pin: flip(pin.y),
+      weight: spacingAt(instrument, position) * MM * (0.13 + 0.13 * gaugeOf(position) * MM),
+    }
+  })
+  const knotted = instrument.positions.some((p) => isKnotted(p.tail.fastening))
+  const { wood, lines, margin } = knotted ? harpWood(strings) : zitherWood(strings)
+  const xs = strings.map((s) => s.x)
+  const bottom = Math.max(...strings.map((s) => s.foot))
+  const box = { x: Math.min(...xs) - margin.left, y: -margin.top, right: Math.max(...xs) + margin.right, bottom: bottom + margin.bottom }
+  return {
+    strings, wood, lines,
+    viewBox: { x: box.x, y: box.y, width: box.right - box.x, height: box.bottom - box.y },
+    posts: strings.flatMap((s) => (s.position.tail.postDiameter === null ? [] : [{ x: s.x, y: s.foot, r: (s.position.tail.postDiameter * MM) / 2 }])),
+  }
+}
+
+const smooth = line<Point>().x((p) => p.x).y((p) => p.y).curve(curveMonotoneX)
+
+function along(strings: readonly DrawnString[], y: (s: DrawnString) => number): Point[] {
+  return [...strings].sort((a, b) => a.x - b.x).map((s) => ({ x: s.x, y: y(s) }))
+}
+
+function reversed(path: readonly Point[]): string {
+  return smooth([...path].reverse())?.replace(/^M/, 'L') ?? ''
+}
+
+/** Soundbox, column and neck of a harp, suggested from the lines of its strings' ends. */
+function harpWood(strings: readonly DrawnString[]) {
+  const [bass, treble] = [strings.at(-1) as DrawnString, strings[0] as DrawnString]
+  const reach = treble.x - bass.x
+  const column = { left: bass.x - reach * 0.085, right: bass.x - reach * 0.04 }
+  const below = along(strings, (s) => s.bridge + 16)
+  const above = along(strings, (s) => s.pin - 22)
+  const neckEnd = { x: treble.x + reach * 0.1, y: treble.tail - reach * 0.02 }
+  const neckStart = { x: column.left, y: (above[0] as Point).y }
+  const neck = `${smooth([neckStart, ...above, { x: neckEnd.x, y: (above.at(-1) as Point).y + 30 }])}L${neckEnd.x},${neckEnd.y}${reversed([{ x: column.left, y: (below[0] as Point).y + 26 }, ...below])}Z`
+  const board = along(strings, (s) => s.tail)
+  const depth = reach * 0.26
+  const box = `${smooth([{ x: column.left, y: bass.tail + 30 }, ...board, { x: neckEnd.x, y: neckEnd.y }])}L${neckEnd.x + depth * 0.22},${neckEnd.y + depth * 0.2}L${bass.x + depth * 1.35},${bass.tail + 62}L${column.left},${bass.tail + 62}Z`
+  const columnPath = `M${column.left},${neckStart.y + 20}L${column.right},${neckStart.y + 20}L${column.right},${bass.tail + 40}L${column.left},${bass.tail + 40}Z`
+  return {
+    wood: [box, columnPath, neck],
+    lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? ''],
+    margin: { left: reach * 0.12, right: reach * 0.18, top: 40, bottom: 60 },
+  }
+}
+
+/** Body, bridge and nut of a flat zither. */
+function zitherWood(strings: readonly DrawnString[]) {
+  const [bass, treble] = [strings.at(-1) as DrawnString, strings[0] as DrawnString]
+  const side = 22
+  const body = `M${bass.x - side},${bass.pin - 34}L${treble.x + side},${treble.pin - 34}L${treble.x + side},${treble.foot + 20}L${bass.x - side},${bass.foot + 20}Z`
+  const reachTo = (s: DrawnString, y: number, by: number) => `${s.x + by},${y}`
+  return {
+    wood: [body],
+    lines: [
+      `M${reachTo(bass, bass.tail, -10)}L${reachTo(treble, treble.tail, 10)}`,
+      `M${reachTo(bass, bass.bridge, -10)}L${reachTo(treble, treble.bridge, 10)}`,
+    ],
+    margin: { left: side + 40, right: side + 20, top: 44, bottom: 34 },
+  }
+}

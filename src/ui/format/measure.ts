@@ -1,0 +1,59 @@
+/**
+ * Figures of the core in the units and the rounding a person reads them in.
+ */
+import type { Measure, Phrase, Quantity } from '@/core/measure'
+import { lengthFigure } from '@/core/units/length'
+
+export interface Shown {
+  readonly figure: string
+  readonly unit: string
+}
+
+const INCH = 0.0254
+
+type Show = (value: number, unit: 'mm' | 'in') => Shown
+
+const fixed = (unit: string, digits: number, scale = 1): Show => (value) => ({ figure: (value * scale).toFixed(digits).replace('-', '−'), unit })
+
+const SHOW: Record<Quantity, Show> = {
+  length: (value, unit) => (unit === 'mm'
+    ? { figure: lengthFigure(value, { unit: 'mm', digits: Math.abs(value) < 0.02 ? 1 : 0 }), unit: 'mm' }
+    : { figure: value < INCH / 2 ? lengthFigure(value, { unit: 'in', digits: 2 }) : lengthFigure(value, { unit: 'in', fractionOf: 16 }), unit: 'in' }),
+  gauge: (value, unit) => (unit === 'mm'
+    ? { figure: lengthFigure(value, { unit: 'mm', digits: 2 }), unit: 'mm' }
+    : { figure: lengthFigure(value, { unit: 'in', digits: 3 }).replace(/^0/, ''), unit: 'in' }),
+  frequency: fixed('Hz', 1),
+  force: fixed('N', 0),
+  stress: fixed('MPa', 0, 1e-6),
+  angle: (value) => ({ figure: value.toFixed(value < 20 ? 1 : 0), unit: '°' }),
+  turns: (value) => ({ figure: value.toFixed(1), unit: 'turns' }),
+  wraps: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'wrap' : 'wraps' }),
+  pins: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'pin' : 'pins' }),
+  strings: (value) => ({ figure: value.toFixed(1), unit: 'strings' }),
+  semitones: fixed('semitones', 1),
+  cents: (value) => ({ figure: `${value > 0 ? '+' : ''}${value.toFixed(0)}`.replace('-', '−'), unit: 'cents' }),
+  share: fixed('%', 1, 100),
+  density: fixed('kg/m³', 0),
+  'line density': fixed('g/m', 3, 1000),
+  number: (value) => ({ figure: trimmed(value.toFixed(2)), unit: '' }),
+}
+
+/** A figure and its unit. */
+export function showMeasure({ quantity, value }: Measure, unit: 'mm' | 'in'): Shown {
+  return SHOW[quantity](value, unit)
+}
+
+/** A figure with its unit, as text. */
+export function measureText(measure: Measure, unit: 'mm' | 'in'): string {
+  const { figure, unit: word } = showMeasure(measure, unit)
+  return word === '°' || word === '%' ? figure + word : `${figure} ${word}`.trim()
+}
+
+/** A phrase of the core as plain text. */
+export function phraseText(phrase: Phrase, unit: 'mm' | 'in'): string {
+  return phrase.map((part) => (typeof part === 'string' ? part : measureText(part, unit))).join('')
+}
+
+function trimmed(figure: string): string {
+  return figure.replace(/\.0+$/, '')
+}

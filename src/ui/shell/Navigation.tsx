@@ -1,0 +1,38 @@
+'use client'
+
+import Link from 'next/link'
+import { usePathname } from 'next/navigation'
+import { CalendarCheck, History, Home, Package, Rows3 } from 'lucide-react'
+import { LightSwitch } from './LightSwitch'
+
+const PLACES = [
+  { href: '/', word: 'Today', Icon: CalendarCheck },
+  { href: '/instruments', word: 'Instruments', Icon: Rows3 },
+  { href: '/stores', word: 'Stores', Icon: Package },
+  { href: '/history', word: 'History', Icon: History },
+  { href: '/house', word: 'House', Icon: Home },
+] as const
+
+/** The places of the workshop: along the top on a wide screen, under the thumb on a phone. */
+export function Navigation({ light }: { light: 'day' | 'backstage' }) {
+  const path = usePathname()
+  const isHere = (href: string) => (href === '/' ? path === '/' : path.startsWith(href))
+  return (
+    <header className="border-b border-line bg-paper print:hidden">
+      <div className="mx-auto flex h-14 max-w-[100rem] items-center gap-6 px-4 md:px-6">
+        <Link href="/" className="font-plate text-lg font-semibold tracking-tight">Taut Pinset</Link>
+        <nav aria-label="Places" className="fixed inset-x-0 bottom-0 z-30 flex border-t border-line bg-paper md:static md:flex-1 md:border-0">
+          {PLACES.map(({ href, word, Icon }) => (
+            <Link
+              key={href} href={href} aria-current={isHere(href) ? 'page' : undefined}
+              className="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 border-transparent text-xs text-soft aria-[current=page]:border-verdigris aria-[current=page]:font-semibold aria-[current=page]:text-ink md:h-14 md:flex-none md:flex-row md:gap-2 md:border-t-0 md:border-b-2 md:px-4 md:text-sm hover:text-ink"
+            >
+              <Icon size={18} aria-hidden /> {word}
+            </Link>
+          ))}
+        </nav>
+        <div className="ml-auto"><LightSwitch light={light} /></div>
+      </div>
+    </header>
+  )
+}

@@ -1,0 +1,21 @@
+/**
+ * Sends what a person did to the server and brings back what became of it.
+ */
+export type Answer<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly sentence: string; readonly field: string | null }
+
+/**
+ * @param path - of a route handler
+ * @param body - sent as JSON
+ */
+export async function send<T>(path: string, body: object, method: 'POST' | 'PATCH' = 'POST'): Promise<Answer<T>> {
+  try {
+    const response = await fetch(path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+    const json = (await response.json()) as T & { sentence?: string; field?: string | null }
+    if (response.ok) return { ok: true, value: json }
+    return { ok: false, sentence: json.sentence ?? 'That did not go through.', field: json.field ?? null }
+  } catch {
+    return { ok: false, sentence: 'The program did not answer. Nothing was changed; try again.', field: null }
+  }
+}
