@@ -23,8 +23,9 @@ const BREAKS: readonly BreakRow[] = [
 ]
 
 const READINGS: readonly (readonly [daysAgo: number, instrument: string, string: number, cents: number])[] = [
+  [37.9, 'lovage', 16, -34], [37.2, 'lovage', 16, -29], [35, 'lovage', 16, -26], [28, 'lovage', 16, -24], [12, 'lovage', 16, -17],
   [9, 'teasel', 9, -4], [8.2, 'teasel', 9, -5], [9, 'teasel', 10, -3], [2.9, 'lovage', 5, -38], [2.5, 'lovage', 5, -42], [1.8, 'lovage', 5, -31],
-  [1.9, 'lovage', 7, -55], [0.8, 'lovage', 7, -118], [1.02, 'fennel', 11, -44], [0.75, 'fennel', 11, -49], [0.4, 'fennel', 11, -38], [0.22, 'lovage', 10, -16],
+  [1.9, 'lovage', 7, -55], [0.8, 'lovage', 7, -190], [1.02, 'fennel', 11, -44], [0.75, 'fennel', 11, -49], [0.4, 'fennel', 11, -38], [0.22, 'lovage', 10, -16],
 ]
 
 /** Everything that happened, oldest first. */

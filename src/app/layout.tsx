@@ -23,8 +23,8 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en-GB" data-light={light}>
       <body>
         <HouseProvider house={{ name, unit, timeZone }}>
+          <Navigation light={light} />
           <DoneBar>
-            <Navigation light={light} />
             <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10">{children}</main>
             <KeyList />
           </DoneBar>

@@ -29,20 +29,21 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
   const here = positions[picker.selected] ?? { fittedAt: null, jobId: null, history: [] }
   const paired = instrument.positions.some((p) => p !== position && p.piece === position.piece)
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
-      <div className="sheet grid grid-rows-[auto_minmax(0,1fr)] gap-3 p-4 md:p-5">
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
+      <div className="sheet grid lg:sticky lg:top-4 grid-rows-[auto_minmax(0,1fr)] gap-3 p-4 md:p-5">
         <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
           <div>
             <h1 className="text-2xl font-semibold">{instrument.name}</h1>
-            <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings, {instrument.tensionClass} tension; at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz</p>
+            <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings, {instrument.tensionClass} tension</p>
+            <p className="text-sm text-soft">at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz</p>
           </div>
           <div className="w-full sm:w-80"><NameBox instrument={instrument} onPick={picker.pick} /></div>
         </header>
-        <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.15fr)_minmax(16rem,1fr)]">
+        <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">
           <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[21rem] md:h-[min(35rem,calc(100dvh-13rem))]" />
           <figure className="self-center">
             <CloseUp instrument={instrument} selected={picker.selected} broken={broken} onPick={picker.pick} />
-            <figcaption className="mt-2 text-center text-xs text-soft">Close-up, longer strings to the left; gauges drawn wide enough to tell apart.</figcaption>
+            <figcaption className="mt-2 text-center text-xs text-soft">The neighbours close up, longer ones to the left; widths go by gauge.</figcaption>
             <div className="mt-3 flex justify-center gap-2">
               <button type="button" className="button" onClick={() => picker.pick(picker.selected + 1)}>← Longer</button>
               <button type="button" className="button" onClick={() => picker.pick(picker.selected - 1)}>Shorter →</button>
@@ -50,7 +51,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
           </figure>
         </div>
       </div>
-      <Plate instrument={instrument} position={position} view={here} now={now} spare={spares[picker.selected] ?? 'nothing that fits'}>
+      <Plate instrument={instrument} position={position} view={here} now={now} spare={spares[picker.selected] ?? 'nothing that fits'} folded={asking}>
         {here.jobId !== null && <Link href={`/jobs/${here.jobId}`} className="button button-main">Go on with its fitting</Link>}
         {here.jobId === null && asking && askSite(position, () => setAsking(false))}
         {here.jobId === null && !asking && (

@@ -24,11 +24,13 @@ interface PlateProps {
   readonly now: number
   /** What is on the shelf for it, in a few words. */
   readonly spare: string
+  /** Whether the figures are folded away to make room for a question. */
+  readonly folded: boolean
   readonly children: ReactNode
 }
 
 /** The picked string's identity and figures, engraved like the plate on an instrument. */
-export function Plate({ instrument, position, view, now, spare, children }: PlateProps) {
+export function Plate({ instrument, position, view, now, spare, folded, children }: PlateProps) {
   const names = stringNames(instrument, position)
   const figures = restFigures(instrument, position)
   const { timeZone, unit } = useHouse()
@@ -49,7 +51,7 @@ export function Plate({ instrument, position, view, now, spare, children }: Plat
         </dl>
         {notice && <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">{notice}</p>}
       </div>
-      <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-y border-ink py-3">
+      {!folded && <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-y border-ink py-3">
         <Figure label="Gauge" measure={measure('gauge', figures.gauge)} note={materialWord(position.construction)} />
         <Figure label="Speaking length" measure={measure('length', position.speakingLength)} note={`free length ${measureText(measure('length', position.freeLength), unit)}`} />
         <Figure label="Frequency at rest" measure={measure('frequency', figures.pitch)} />
@@ -58,7 +60,7 @@ export function Plate({ instrument, position, view, now, spare, children }: Plat
           <Figure label="Margin to breaking" measure={measure('semitones', figures.semitonesToBreaking)} working={marginWorking(instrument, position)} />
           <MarginBar utilisation={figures.utilisation} margin={figures.margin} />
         </div>
-      </div>
+      </div>}
       {children}
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
         <dt className="text-soft">On it now</dt>

@@ -42,7 +42,7 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: 
 
   return (
     <section aria-label="Coils that fit">
-      {longEnough.length > 0 && <p className="mt-3 max-w-prose">{longEnough.length === 1 ? 'One coil fits.' : `${longEnough.length} coils fit; the first leaves the shelf in the best order.`} Nothing is cut in the stores until the fitting is logged.</p>}
+      {longEnough.length > 0 && <p className="mt-3 max-w-prose">{longEnough.length === 1 ? 'One coil fits.' : 'The first uses up what is already open; fresh coils come last.'} Nothing is cut in the stores until the fitting is logged.</p>}
       <ol className="ruled mt-2">
         {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}
       </ol>

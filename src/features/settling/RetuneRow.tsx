@@ -26,10 +26,10 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
   const { timeZone, unit } = useHouse()
   const due = s.nextAt <= now
   return (
-    <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_8rem_auto]">
+    <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto]">
       <div>
         <Link href={`/instruments/${s.slug}?string=${s.position.number}`} className="font-semibold hover:underline">{s.name} of {s.instrumentName}</Link>
-        <span className="ml-2 text-sm text-soft">no. {s.position.number}, {s.lawIsOwn ? 'its own drift' : 'starting drift'} {s.law.perDecade.toFixed(0)} cents a decade</span>
+        <p className="text-sm text-soft">number {s.position.number}; {s.lawIsOwn ? 'by its readings' : 'by its material'} {s.law.perDecade.toFixed(0)} cents per tenfold age</p>
         {s.slipping && (
           <p className="flex items-start gap-1.5 text-sm font-semibold text-ochre">
             <TriangleAlert size={16} className="mt-0.5 shrink-0" aria-hidden /> Fell further than settling can: look at knot and pin before you retune it.

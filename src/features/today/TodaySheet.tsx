@@ -1,5 +1,6 @@
 'use client'
 
+import { differenceInCalendarDays } from 'date-fns'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import type { Settling } from '@/data/settling'
@@ -67,7 +68,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps)
           <ul className="ruled">
             {view.ahead.map((date) => (
               <li key={date.name} className="grid grid-cols-[4.5rem_1fr] gap-3 py-3">
-                <span className="plate-figure text-3xl leading-none">{Math.max(0, Math.round((date.at - now) / 86_400_000))}<span className="ml-1 font-text text-sm text-soft">days</span></span>
+                <span className="plate-figure text-3xl leading-none">{Math.max(0, differenceInCalendarDays(date.at, now))}<span className="ml-1 font-text text-sm text-soft">days</span></span>
                 <span>
                   <span className="block font-semibold">{date.name}</span>
                   <span className="block text-sm text-soft">{nearText(date.at, now, timeZone)}</span>

@@ -4,6 +4,9 @@ import { measure } from '@/core/measure'
 import { measureText } from '../format/measure'
 import { useHouse } from '../units'
 
+/** Below this share of the bar there is no room for a figure. */
+const NARROW = 0.13
+
 interface CoilBarProps {
   /** m */
   readonly bought: number
@@ -20,16 +23,17 @@ export function CoilBar({ bought, left, cuts, planned = 0 }: CoilBarProps) {
   const text = (length: number) => measureText(measure('length', length), unit)
   const share = (length: number) => `${(length / bought) * 100}%`
   const tooShort = planned > left
+  const remains = tooShort ? left : left - planned
   return (
     <div className="flex h-8 w-full border border-line" role="img" aria-label={`${text(left)} left of ${text(bought)}${planned ? `; the cut is ${text(planned)}` : ''}`}>
       {cuts.map((cut, i) => <div key={i} style={{ width: share(cut) }} className="border-r border-dashed border-line bg-linen" />)}
       {planned > 0 && !tooShort && (
         <div style={{ width: share(planned) }} className="grid place-items-center overflow-hidden border-r-2 border-ink bg-[repeating-linear-gradient(135deg,var(--verdigris-wash)_0_5px,transparent_5px_9px)] text-xs">
-          <span className="bg-paper/85 px-1 whitespace-nowrap">{text(planned)}</span>
+          {planned / bought > NARROW && <span className="bg-paper/85 px-1 whitespace-nowrap">{text(planned)}</span>}
         </div>
       )}
       <div className="grid flex-1 place-items-center overflow-hidden bg-paper text-xs text-soft">
-        <span className="px-1 whitespace-nowrap">{text(tooShort ? left : left - planned)}</span>
+        {remains / bought > NARROW && <span className="px-1 whitespace-nowrap">{text(remains)}</span>}
       </div>
     </div>
   )

@@ -21,7 +21,7 @@ export function CutDrawing({ cut }: { cut: CutSum }) {
   const marks = spread(middles, 0.062)
   const total = measureText(measure('length', cut.total), unit)
   return (
-    <figure aria-label={`What to cut: ${total} in all`}>
+    <figure className="@container" aria-label={`What to cut: ${total} in all`}>
       <div className="relative mx-3 h-32">
         <svg viewBox={`0 0 ${WIDTH} 128`} preserveAspectRatio="none" className="absolute inset-0 h-full w-full overflow-visible" aria-hidden>
           <g stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke">
@@ -45,7 +45,7 @@ export function CutDrawing({ cut }: { cut: CutSum }) {
           <span key={`${part.what}${i}`} style={{ left: `${(marks[i] as number) * 100}%` }} className="absolute top-[94px] grid size-6 -translate-x-1/2 place-items-center rounded-full border border-ink bg-paper text-xs font-semibold" aria-hidden>{LETTERS[i]}</span>
         ))}
       </div>
-      <ol className="mt-2 grid grid-cols-2 gap-x-6 sm:grid-cols-3 lg:grid-cols-4">
+      <ol className="mt-2 grid gap-x-6 @xs:grid-cols-2 @2xl:grid-cols-3 @4xl:grid-cols-4">
         {cut.parts.map((part, i) => (
           <li key={`${part.what}${i}`} className="flex items-baseline gap-2 border-t border-rule py-1.5">
             <span className="grid size-5 shrink-0 place-items-center self-center rounded-full border border-line text-[0.7rem] font-semibold" aria-hidden>{LETTERS[i]}</span>

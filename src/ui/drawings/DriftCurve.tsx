@@ -4,7 +4,7 @@ import { driftCents, FIRST_TUNED, retunePlan, type DriftLaw } from '@/core/settl
 
 const HOURS = [0.5, 1, 3, 6, 24, 72, 168, 336]
 const WORDS: Record<number, string> = { 0.5: '½ h', 1: '1 h', 3: '3 h', 6: '6 h', 24: '1 day', 72: '3 days', 168: '1 week', 336: '2 weeks' }
-const [LEFT, RIGHT, TOP, FLOOR] = [44, 620, 14, 150]
+const [LEFT, RIGHT, TOP, FLOOR] = [44, 608, 14, 150]
 
 interface DriftCurveProps {
   readonly law: DriftLaw

@@ -36,7 +36,7 @@ export function KeyDial({ keyFigures: k, clockwise, className }: { keyFigures: K
       <path d={arc(k.snugToPitch, k.snugToPitch + k.perSemitone)} fill="none" stroke="var(--ink)" strokeWidth={6} />
       <path d={`M${spot(breaking, -6)}L${spot(breaking, 6)}`} stroke="var(--ochre)" strokeWidth={3} />
       <g fontSize={9.5} fill="var(--ink)" textAnchor="middle">
-        <text x={0} y={-RADIUS - 14}>snug</text>
+        <text x={0} y={-RADIUS + 19}>snug</text>
         <text x={0} y={24} fill="var(--soft)">turn {clockwise ? 'clockwise' : 'anticlockwise'}</text>
       </g>
       <Mark at={spot(k.snugToPitch, 20)} word="pitch" />

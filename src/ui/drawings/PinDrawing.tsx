@@ -25,7 +25,8 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
   const edge = D / 2 + d
   const point = (axial: number, across: number) => (upright ? `${across},${-axial}` : `${axial},${across}`)
   const at = (axial: number, across: number) => (upright ? { x: across, y: -axial } : { x: axial, y: across })
-  const wraps = Array.from({ length: Math.ceil(figures.wraps - 0.05) }, (_, i) => ({ from: hole - i * d, width: Math.min(1, figures.wraps - i) * d }))
+  /** Where the string comes round below at the end of each turn, the last one where it leaves. */
+  const wraps = Array.from({ length: Math.max(1, Math.round(figures.wraps)) }, (_, i) => exit + i * d)
   const box = upright ? { x: -15, y: -end - 3, width: 36, height: end + 10 } : { x: -7, y: -D / 2 - 7, width: end + 15, height: D + RUN + 15 }
   const text = (metres: number) => measureText(measure('gauge', metres), unit)
   const dimension = upright ? -D / 2 - 3 : -D / 2 - 3.2
@@ -36,18 +37,17 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
       <path d={`M${point(-4, -D / 2)}L${point(end, -D / 2)}L${point(end, D / 2)}L${point(-4, D / 2)}`} fill="var(--paper)" stroke="var(--ink)" strokeWidth={0.25} />
       {upright && Array.from({ length: 4 }, (_, i) => <path key={i} d={`M${point(0.4 + i * 0.9, -D / 2)}L${point(0.9 + i * 0.9, D / 2)}`} stroke="var(--line)" strokeWidth={0.18} />)}
       <path d={`M${point(hole, 0)}L${point(hole + 0.2, -edge - 2.2)}`} stroke="var(--verdigris)" strokeWidth={Math.max(0.3, d)} strokeLinecap="round" />
-      {wraps.map((wrap) => {
-        const corner = at(wrap.from - (upright ? 0 : wrap.width), -edge)
+      {wraps.map((turn) => {
+        const front = `M${point(turn + d / 2, -D / 2 - d * 0.2)}L${point(turn, D / 2 + d * 0.2)}`
         return (
-          <rect
-            key={wrap.from} x={upright ? -edge : corner.x} y={upright ? -wrap.from : -edge}
-            width={upright ? edge * 2 : wrap.width} height={upright ? wrap.width : edge * 2} rx={Math.min(wrap.width, d) / 2.2}
-            fill="var(--verdigris-wash)" stroke="var(--verdigris)" strokeWidth={0.22}
-          />
+          <g key={turn} strokeLinecap="round">
+            <path d={front} stroke="var(--verdigris)" strokeWidth={d} />
+            <path d={front} stroke="var(--verdigris-wash)" strokeWidth={d * 0.6} />
+          </g>
         )
       })}
       <circle cx={at(hole, 0).x} cy={at(hole, 0).y} r={Math.max(0.55, d * 0.6)} fill="var(--ink)" />
-      <path d={`M${point(exit, edge - d / 2)}L${point(exit + (bridge - exit) * share, edge + RUN)}`} stroke="var(--verdigris)" strokeWidth={Math.max(0.3, d)} strokeLinecap="round" />
+      <path d={`M${point(exit, D / 2 + d * 0.2)}L${point(exit + (bridge - exit) * share, edge + RUN)}`} stroke="var(--verdigris)" strokeWidth={Math.max(0.3, d)} strokeLinecap="round" />
       <path d={`M${point(bridge, D / 2)}L${point(bridge, edge + RUN)}`} stroke="var(--soft)" strokeWidth={0.18} strokeDasharray="0.8 0.6" />
       <g stroke="var(--ink)" strokeWidth={0.18} fill="none">
         <path d={`M${point(hole, dimension)}L${point(exit, dimension)}M${point(hole, dimension - 0.8)}L${point(hole, -D / 2)}M${point(exit, dimension - 0.8)}L${point(exit, -D / 2)}`} />

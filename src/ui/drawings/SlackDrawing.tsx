@@ -18,7 +18,7 @@ export function SlackDrawing({ instrument, figures, className }: { instrument: I
   const scale = Math.max(free, width) / 300
   const mid = free / 2
   return (
-    <div className={className}>
+    <div className={`grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-center gap-3 ${className ?? ''}`}>
       <svg viewBox={`${-26 * scale} ${-16 * scale} ${Math.max(width, pull + 110 * scale) + 26 * scale} ${free + 34 * scale}`} className="mx-auto block max-h-56 w-full" role="img" aria-label={`Slack as a sideways pull of ${measureText(measure('length', slack.pull), unit)} at mid-length`}>
         <g stroke="var(--ink)" fill="var(--paper)" strokeWidth={1.3 * scale}>
           <path d={`M${-20 * scale},${free}h${40 * scale}`} strokeWidth={3 * scale} stroke="var(--wood-line)" />
@@ -53,9 +53,9 @@ function PinReach({ instrument, figures: { position, slack } }: { instrument: In
   const size = Math.max(width / 22, height / 9)
   return (
     <figure className="mt-2">
-      <svg viewBox={`${left} ${top} ${width} ${height}`} className="mx-auto block max-h-28 w-full" role="img" aria-label={`The pinch reaches ${measureText(measure('pins', slack.reach.pins), unit)} along the neck ${slack.reach.direction}`}>
+      <svg viewBox={`${left} ${top} ${width} ${height}`} className="mx-auto block max-h-44 w-full" role="img" aria-label={`The pinch reaches ${measureText(measure('pins', slack.reach.pins), unit)} along the neck ${slack.reach.direction}`}>
         <path d={`M${points.map((p) => `${p.x},${p.y}`).join('L')}`} fill="none" stroke="var(--rule)" strokeWidth={10} strokeLinejoin="round" strokeLinecap="round" />
-        <path d={path} fill="none" stroke="var(--verdigris)" strokeWidth={3} strokeLinejoin="round" />
+        <path d={path} fill="none" stroke="var(--verdigris)" strokeWidth={5} strokeLinejoin="round" />
         {points.map((p, i) => <circle key={p.number} cx={p.x} cy={p.y} r={3.6} fill={i === own ? 'var(--verdigris)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth={0.8} />)}
         {points.slice(own).map((p, i) => (i > 0 ? <text key={p.number} x={p.x} y={p.y - 7} fontSize={Math.min(9, size)} textAnchor="middle" fill="var(--soft)">{i}</text> : null))}
       </svg>

@@ -3,12 +3,12 @@
 import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
-import { StringStroke } from './StringStroke'
+import { StringBody } from './StringBody'
 
 const SHOWN = 9
 const WIDTH = 360
 const STEP = WIDTH / SHOWN
-const HEIGHT = 128
+const HEIGHT = 212
 
 interface CloseUpProps {
   readonly instrument: Instrument
@@ -32,7 +32,7 @@ export function CloseUp({ instrument, selected, broken, onPick }: CloseUpProps) 
               {p.number === selected && <rect x={x - STEP / 2 + 1} y={0} width={STEP - 2} height={HEIGHT} fill="var(--verdigris-wash)" stroke="var(--verdigris)" strokeWidth={1.5} />}
               {broken.includes(p.number)
                 ? <Gap x={x} weight={weightOf(p)} />
-                : <StringStroke construction={p.construction} colour={p.colour} x={x} from={0} to={HEIGHT - 42} weight={weightOf(p)} />}
+                : <StringBody construction={p.construction} colour={p.colour} x={x} from={0} to={HEIGHT - 42} width={weightOf(p)} />}
               <text x={x} y={HEIGHT - 22} textAnchor="middle" fontSize={17} fontWeight={650} fill={p.colour === 'red' ? 'var(--string-c)' : p.colour === 'natural' ? 'var(--ink)' : 'var(--string-f)'}>{p.note.letter}</text>
               <text x={x} y={HEIGHT - 7} textAnchor="middle" fontSize={10.5} fill="var(--soft)">{ordinal(harpOctaveOf(p.note))}</text>
             </g>
@@ -48,9 +48,9 @@ export function CloseUp({ instrument, selected, broken, onPick }: CloseUpProps) 
   )
 }
 
-/** Gauge at five times life size. */
+/** Gauge, all strings widened alike. */
 function weightOf(p: StringPosition): number {
-  return Math.max(1.6, gaugeOf(p) * 1000 * 5)
+  return Math.max(1.6, gaugeOf(p) * 1000 * 8)
 }
 
 function Gap({ x, weight }: { x: number; weight: number }) {

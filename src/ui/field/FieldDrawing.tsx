@@ -14,7 +14,7 @@ interface FieldDrawingProps {
 export const FieldDrawing = memo(function FieldDrawing({ shape, broken }: FieldDrawingProps) {
   return (
     <g>
-      {shape.wood.map((path) => <path key={path} d={path} fill="var(--wood)" fillOpacity={0.45} stroke="var(--wood-line)" strokeWidth={1.6} strokeLinejoin="round" />)}
+      {shape.wood.map((path) => <path key={path} d={path} fill="color-mix(in srgb, var(--wood) 45%, var(--paper))" stroke="var(--wood-line)" strokeWidth={1.6} strokeLinejoin="round" />)}
       {shape.lines.map((path) => <path key={path} d={path} fill="none" stroke="var(--wood-line)" strokeWidth={2.4} />)}
       {shape.strings.map((s) => (broken.includes(s.position.number) ? <SnappedString key={s.position.number} string={s} /> : <WholeString key={s.position.number} string={s} />))}
       {shape.posts.map((post) => <circle key={`${post.x}`} cx={post.x} cy={post.y} r={Math.max(2, post.r)} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1} />)}

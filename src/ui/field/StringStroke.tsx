@@ -21,9 +21,9 @@ export function StringStroke({ construction, colour, x, from, to, weight }: Stri
   return (
     <g>
       <line {...at} stroke={base} strokeWidth={weight} />
-      {surface === 'ribbed' && <line {...at} stroke={mark} strokeWidth={weight * 0.86} strokeDasharray={`${weight * 0.3} ${weight * 0.55}`} opacity={0.75} />}
-      {surface === 'twisted' && <line {...at} stroke={mark} strokeWidth={weight * 0.36} strokeDasharray={`${weight * 2.2} ${weight * 1.1}`} opacity={0.8} />}
-      {surface === 'clear' && <line {...at} stroke={mark} strokeWidth={weight * 0.42} opacity={0.9} />}
+      {surface === 'ribbed' && <line {...at} stroke={mark} strokeWidth={weight * 0.86} strokeDasharray={`${weight * 0.35} ${weight * 0.75}`} opacity={colour === 'natural' ? 0.75 : 0.4} />}
+      {surface === 'twisted' && <line {...at} stroke={mark} strokeWidth={weight * 0.24} opacity={0.55} />}
+      {surface === 'clear' && <line {...at} stroke={mark} strokeWidth={weight * 0.42} opacity={0.85} />}
       {surface === 'bright' && <line x1={x - weight * 0.18} x2={x - weight * 0.18} y1={from} y2={to} stroke={mark} strokeWidth={weight * 0.3} />}
     </g>
   )

@@ -72,15 +72,15 @@ function harpWood(strings: readonly DrawnString[]) {
   const column = { left: bass.x - reach * 0.085, right: bass.x - reach * 0.04 }
   const below = along(strings, (s) => s.bridge + 16)
   const above = along(strings, (s) => s.pin - 22)
-  const neckEnd = { x: treble.x + reach * 0.1, y: treble.tail - reach * 0.02 }
+  const shoulder = { x: treble.x + reach * 0.1, y: treble.tail + reach * 0.05 }
   const neckStart = { x: column.left, y: (above[0] as Point).y }
-  const neck = `${smooth([neckStart, ...above, { x: neckEnd.x, y: (above.at(-1) as Point).y + 30 }])}L${neckEnd.x},${neckEnd.y}${reversed([{ x: column.left, y: (below[0] as Point).y + 26 }, ...below])}Z`
+  const neck = `${smooth([neckStart, ...above, { x: shoulder.x, y: (above.at(-1) as Point).y + 16 }])}L${shoulder.x},${shoulder.y}L${treble.x + reach * 0.02},${shoulder.y}${reversed([{ x: column.left, y: (below[0] as Point).y + 26 }, ...below, { x: treble.x + reach * 0.02, y: (below.at(-1) as Point).y }])}Z`
   const board = along(strings, (s) => s.tail)
-  const depth = reach * 0.26
-  const box = `${smooth([{ x: column.left, y: bass.tail + 30 }, ...board, { x: neckEnd.x, y: neckEnd.y }])}L${neckEnd.x + depth * 0.22},${neckEnd.y + depth * 0.2}L${bass.x + depth * 1.35},${bass.tail + 62}L${column.left},${bass.tail + 62}Z`
+  const depth = reach * 0.24
+  const box = `${smooth([{ x: column.left, y: bass.tail + 30 }, ...board])}L${shoulder.x},${treble.tail}L${shoulder.x + depth * 0.3},${shoulder.y}L${bass.x + depth * 1.5},${bass.tail + 62}L${column.left},${bass.tail + 62}Z`
   const columnPath = `M${column.left},${neckStart.y + 20}L${column.right},${neckStart.y + 20}L${column.right},${bass.tail + 40}L${column.left},${bass.tail + 40}Z`
   return {
-    wood: [box, columnPath, neck],
+    wood: [columnPath, box, neck],
     lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? ''],
     margin: { left: reach * 0.12, right: reach * 0.18, top: 40, bottom: 60 },
   }

@@ -23,9 +23,9 @@ export function Figure({ label, measure, size = 'large', note, working }: Figure
   return (
     <div className="min-w-0">
       <div className="label flex items-center gap-1">{label}{working && <ShowWorking working={working} />}</div>
-      <div className="flex items-baseline gap-1.5">
-        <span className={`plate-figure ${SIZES[size]} leading-tight`}>{shown.figure}</span>
-        <span className="text-sm text-soft">{shown.unit}</span>
+      <div className="flex items-baseline">
+        <span className={`plate-figure ${SIZES[size]} leading-tight`}>{shown.figure}{shown.unit === '°' && '°'}</span>
+        {shown.unit !== '°' && <span className="ml-1.5 text-sm text-soft">{shown.unit}</span>}
       </div>
       {note && <div className="text-sm text-soft">{note}</div>}
     </div>

@@ -36,11 +36,10 @@ export function DoneBar({ children }: { children: ReactNode }) {
 
   return (
     <AnnounceContext value={announce}>
-      {children}
-      <div role="status" aria-live="polite" className="pointer-events-none fixed inset-x-0 bottom-16 z-40 flex justify-center px-3 md:bottom-4 print:hidden">
+      <div role="status" aria-live="polite" className="sticky top-0 z-40 print:hidden">
         {done && (
-          <div className="pointer-events-auto flex max-w-xl items-center gap-3 border border-ink bg-ink py-2 pr-2 pl-4 text-paper shadow-lg">
-            <span>{done.sentence}</span>
+          <div className="flex items-center justify-center gap-3 bg-ink px-4 py-1.5 text-paper">
+            <span className="min-w-0">{done.sentence}</span>
             {done.actionId !== null && (
               <button type="button" onClick={undo} className="inline-flex min-h-11 items-center gap-2 border border-paper/60 px-3 font-semibold">
                 <Undo2 size={18} aria-hidden /> Undo
@@ -52,6 +51,7 @@ export function DoneBar({ children }: { children: ReactNode }) {
           </div>
         )}
       </div>
+      {children}
     </AnnounceContext>
   )
 }
