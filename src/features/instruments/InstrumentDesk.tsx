@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { useState, type ReactNode } from 'react'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { leadingNames } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/instrument-view'
 import { CloseUp } from '@/ui/field/CloseUp'
 import { NameBox } from './NameBox'
@@ -40,8 +41,9 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
           <div className="w-full sm:w-80"><NameBox instrument={instrument} onPick={picker.pick} /></div>
         </header>
         <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">
-          <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[21rem] md:h-[min(35rem,calc(100dvh-13rem))]" />
+          <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[17rem] md:h-[min(35rem,calc(100dvh-13rem))]" />
           <figure className="self-center">
+            <p className="mb-2 text-center font-plate text-lg font-semibold lg:hidden" aria-hidden>{leadingNames(position).name}, number {position.number}</p>
             <CloseUp instrument={instrument} selected={picker.selected} broken={broken} onPick={picker.pick} />
             <figcaption className="mt-2 text-center text-xs text-soft">The neighbours close up, longer ones to the left; widths go by gauge.</figcaption>
             <div className="mt-3 flex justify-center gap-2">

@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { measure } from '@/core/measure'
 import type { JobOutcome } from '@/data/job-outcome'
+import { CoilBar } from '@/ui/drawings/CoilBar'
 import { DriftCurve } from '@/ui/drawings/DriftCurve'
 import { Figure } from '@/ui/figure/Figure'
 import { nearText } from '@/ui/format/time'
@@ -13,7 +14,7 @@ interface OutcomeSheetProps {
   readonly now: number
   readonly tolerance: number
   readonly holdsWithin: number
-  readonly coil: { readonly label: string; readonly left: number } | null
+  readonly coil: { readonly label: string; readonly left: number; readonly bought: number; readonly cuts: readonly number[] } | null
 }
 
 /** What was logged, what is left of the coil, and when to tune it again. */
@@ -29,6 +30,7 @@ export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, coil }: Out
           {outcome.wraps !== null && <Figure label="Wraps" measure={measure('wraps', outcome.wraps)} note={`worked out ${(outcome.predictedWraps ?? 0).toFixed(1)}`} />}
           {coil && <Figure label={`Left of ${coil.label}`} measure={measure('length', coil.left)} />}
         </div>
+        {coil && <div className="mt-3"><CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} /></div>}
         <p className="mt-4"><Link href="/" className="button button-main">Back to Today</Link></p>
       </section>
       {first && (

@@ -4,6 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
+import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { TriangleAlert } from 'lucide-react'
 import { measure } from '@/core/measure'
@@ -25,6 +26,7 @@ interface RetuneRowProps {
 export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
   const { timeZone, unit } = useHouse()
   const due = s.nextAt <= now
+  const [reading, setReading] = useState(false)
   return (
     <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto]">
       <div>
@@ -40,7 +42,9 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
         <span className="block">stands near <strong>{measureText(measure('cents', s.expectedNow), unit)}</strong></span>
         <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>{due ? `due since ${distanceText(s.nextAt, now).replace(' ago', '')}` : nearText(s.nextAt, now, timeZone)}</span>
       </div>
-      <ReadingForm settling={s} tolerance={tolerance} />
+      {due || s.slipping || reading
+        ? <ReadingForm settling={s} tolerance={tolerance} />
+        : <button type="button" className="min-h-11 text-left text-sm font-semibold text-verdigris hover:underline" onClick={() => setReading(true)} aria-label={`Log a reading of the ${s.name} of ${s.instrumentName}, number ${s.position.number}`}>Log a reading</button>}
     </li>
   )
 }

@@ -22,8 +22,8 @@ export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps)
   const due = view.settling.filter((s) => s.slipping || s.nextAt <= now)
   const later = view.settling.filter((s) => !s.slipping && s.nextAt > now)
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-      <div className="sheet p-5">
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="sheet order-1 p-5">
         <header className="flex flex-wrap items-center justify-between gap-4 border-b border-ink pb-4">
           <div>
             <h1 className="text-2xl font-semibold">{dayText(now, timeZone)}</h1>
@@ -33,18 +33,18 @@ export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps)
         </header>
         <section aria-labelledby="retunes" className="pt-4">
           <h2 id="retunes" className="text-xl font-semibold">Retune now</h2>
-          {due.length === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.{later[0] && ` Next: ${later[0].name} of ${later[0].instrumentName}, ${nearText(later[0].nextAt, now, timeZone)}.`}</p>}
+          {due.length === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.</p>}
           <ul className="ruled mt-1">{due.map(retuneRow)}</ul>
           {later.length > 0 && (
             <>
-              <h3 className="mt-5 text-lg font-semibold">Later</h3>
+              <h3 className="mt-5 text-lg font-semibold">Next</h3>
               <ul className="ruled mt-1">{later.map(retuneRow)}</ul>
             </>
           )}
         </section>
       </div>
-      <div className="flex flex-col gap-4">
-        <section className="sheet p-5" aria-labelledby="broken">
+      <div className="contents lg:order-2 lg:flex lg:flex-col lg:gap-4">
+        <section className="sheet order-2 p-5" aria-labelledby="broken">
           <h2 id="broken" className="text-xl font-semibold">Broken</h2>
           {view.jobs.length === 0 && <p className="mt-1 text-soft">Every position has its string.</p>}
           <ul className="ruled">
@@ -62,7 +62,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps)
             ))}
           </ul>
         </section>
-        <section className="sheet p-5" aria-labelledby="ahead">
+        <section className="sheet order-4 p-5" aria-labelledby="ahead">
           <h2 id="ahead" className="text-xl font-semibold">Ahead</h2>
           {view.ahead.length === 0 && <p className="mt-1 text-soft">No date is set.</p>}
           <ul className="ruled">

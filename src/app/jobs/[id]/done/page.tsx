@@ -19,7 +19,7 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
     <JobSheet job={job} stage="done">
       <OutcomeSheet
         outcome={outcome} now={store().now()} tolerance={retuneAtCents} holdsWithin={holdsWithinCents}
-        coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft }}
+        coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft, bought: job.coil.boughtLength, cuts: job.coil.cuts.map((cut) => cut.length) }}
       />
     </JobSheet>
   )

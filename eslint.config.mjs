@@ -1,0 +1,63 @@
+import boundaries from 'eslint-plugin-boundaries'
+import reactHooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
+
+/** The rooms of src and what each may import: one way only. */
+const ROOMS = {
+  core: ['core'],
+  data: ['data', 'core'],
+  workers: ['workers', 'core'],
+  ui: ['ui', 'core'],
+  features: ['ui', 'data', 'core'],
+  app: ['app', 'features', 'ui', 'data', 'core'],
+}
+
+/** What the core must be given instead: the time, random numbers, the outside world. */
+const OUTSIDE = ['window', 'document', 'navigator', 'localStorage', 'fetch', 'process', 'setTimeout', 'setInterval', 'performance', 'crypto']
+
+export default tseslint.config(
+  { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'drizzle/', 'test-results/', 'playwright-report/'] },
+  ...tseslint.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-empty-function': 'off',
+      eqeqeq: 'error',
+      'no-console': 'error',
+      'prefer-const': 'error',
+    },
+  },
+  { files: ['scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  { ...reactHooks.configs.flat['recommended-latest'], files: ['src/**/*.{ts,tsx}'] },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': [
+        { type: 'features', pattern: 'src/features/*', capture: ['feature'] },
+        ...Object.keys(ROOMS).filter((room) => room !== 'features').map((room) => ({ type: room, pattern: `src/${room}` })),
+      ],
+      'import/resolver': { typescript: { project: './tsconfig.json' } },
+    },
+    rules: {
+      'boundaries/dependencies': ['error', {
+        default: 'disallow',
+        policies: [
+          ...Object.entries(ROOMS).map(([from, to]) => ({ from: { element: { type: from } }, allow: { to: { element: { type: to } } } })),
+          { from: { element: { type: 'features' } }, allow: { to: { element: { type: 'features', captured: { feature: '{{from.element.captured.feature}}' } } } } },
+        ],
+      }],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', ...OUTSIDE],
+      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
+      'no-restricted-imports': ['error', { patterns: [{ regex: '^(react|next|drizzle-orm|better-sqlite3|node:|class-validator)', message: 'The core is pure computation.' }] }],
+    },
+  },
+)
