@@ -1,0 +1,60 @@
+/** Every screen, by day and Backstage, wide and on a phone: no serious or critical finding, and nothing runs out at the side. */
+import { readFileSync } from 'node:fs'
+import type { Page } from '@playwright/test'
+import { expect, test } from './served'
+
+const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
+
+interface Finding { readonly id: string; readonly impact: string; readonly nodes: readonly { readonly html: string }[] }
+
+async function seriousFindings(page: Page): Promise<readonly string[]> {
+  await page.evaluate(AXE)
+  const violations = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run: (o: object) => Promise<{ violations: Finding[] }> } }
+    return (await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] })).violations
+  })
+  return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => n.html).slice(0, 2).join(' ')}`)
+}
+
+for (const light of ['day', 'backstage'] as const) {
+  for (const [width, height] of [[1280, 800], [390, 844]] as const) {
+    test(`${light}, ${width} px`, async ({ page, context, served }) => {
+      test.setTimeout(180_000)
+      await page.setViewportSize({ width, height })
+      await context.addCookies([{ name: 'light', value: light, url: served.url }])
+      const look = async () => {
+        await page.waitForLoadState('networkidle')
+        expect.soft(await seriousFindings(page), page.url()).toEqual([])
+        expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${page.url()} is too wide`).toBeLessThanOrEqual(0)
+      }
+      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/stores', '/history', '/house', '/nowhere']) {
+        await page.goto(place)
+        await look()
+      }
+      await page.goto(`/instruments/lovage?string=${{ day: 19, backstage: 20 }[light] + (width === 390 ? 5 : 0)}`)
+      await page.getByRole('button', { name: 'This string broke' }).click()
+      await page.getByRole('radio', { name: 'In mid-length' }).click()
+      await look()
+      await page.getByRole('button', { name: 'Log the break' }).click()
+      await page.waitForURL('**/coil')
+      await look()
+      await page.getByRole('button', { name: 'Cut from this' }).first().click()
+      await page.waitForURL('**/figures')
+      await look()
+      await page.getByRole('button', { name: 'Show the working: Slack' }).click()
+      await look()
+      await page.keyboard.press('Escape')
+      await page.getByRole('link', { name: 'Start the fitting' }).click()
+      await page.waitForURL('**/steps')
+      for (let i = 0; i < 15; i += 1) {
+        await look()
+        await page.getByRole('button', { name: /^Done/ }).click()
+      }
+      await page.waitForURL('**/log')
+      await look()
+      await page.getByRole('button', { name: 'Log the fitting' }).click()
+      await page.waitForURL('**/done')
+      await look()
+    })
+  }
+}

@@ -1,0 +1,70 @@
+/** Bad input at every route handler: one sentence, the right status, nothing written. */
+import { expect, test } from './served'
+
+const BAD: readonly (readonly [what: string, path: string, body: unknown, status: number, sentence: string])[] = [
+  ['a string that is not on the instrument', '/api/breaks', { instrument: 'lovage', string: 48, site: 'knot' }, 404, 'Lovage has strings 1 to 47; there is no string 48.'],
+  ['an instrument that is not there', '/api/breaks', { instrument: 'nettle', string: 1, site: 'knot' }, 404, 'There is no instrument called “nettle” on the shelf.'],
+  ['text for a number', '/api/breaks', { instrument: 'lovage', string: 'three', site: 'knot' }, 400, 'Expected the string’s number, counted from the top.'],
+  ['a place that is none', '/api/breaks', { instrument: 'lovage', string: 3, site: 'moon' }, 400, 'Say where it gave way: choose one of the places.'],
+  ['no object', '/api/breaks', [1], 400, 'Expected a JSON object.'],
+  ['a gauge of 40 mm', '/api/coils', { label: 'P', unit: 'mm', material: 'gut', gauge: '40', length: '1000', colour: 'natural', tensionClass: 'concert' }, 400, 'The gauge of 40 mm can’t be right; expected 0.1 mm to 12 mm.'],
+  ['a negative length', '/api/coils', { label: 'P', unit: 'mm', material: 'gut', gauge: '1', length: '-5 m', colour: 'natural', tensionClass: 'concert' }, 400, 'The length must be more than nothing; “-5 m” is not.'],
+  ['a length in words', '/api/coils', { label: 'P', unit: 'mm', material: 'gut', gauge: '1', length: 'long', colour: 'natural', tensionClass: 'concert' }, 400, 'Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “long”.'],
+  ['a material that is none', '/api/coils', { label: 'P', unit: 'mm', material: 'spider', gauge: '1', length: '1 m', colour: 'natural', tensionClass: 'concert' }, 400, 'The material is one of gut'],
+  ['no job of that number', '/api/jobs/999/coil', { coilId: 1 }, 404, 'There is no job 999.'],
+  ['a job that is no number', '/api/jobs/x/coil', { coilId: 1 }, 404, 'There is no job x.'],
+  ['nine wraps', '/api/jobs/1/wraps', { wraps: 9 }, 400, 'More than eight wraps only add stretch and an untidy pin.'],
+  ['cents in words', '/api/readings', { fittedId: 1, positionId: 1, cents: 'flat', broughtBack: true }, 400, 'Cents: expected a number such as −12.'],
+  ['an action that never was', '/api/actions/99999/undo', {}, 404, 'There is no action 99999 to undo.'],
+]
+
+test('each is answered with its status and its sentence, and the history stays as it was', async ({ request, page }) => {
+  await page.goto('/history')
+  const before = await page.getByRole('listitem').first().innerText()
+  for (const [what, path, body, status, sentence] of BAD) {
+    const response = await request.post(path, { data: body as object })
+    expect(response.status(), what).toBe(status)
+    expect(((await response.json()) as { sentence: string }).sentence, what).toContain(sentence)
+  }
+  const broken = await request.post('/api/breaks', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{"instrument":') })
+  expect(broken.status()).toBe(400)
+  await page.reload()
+  expect(await page.getByRole('listitem').first().innerText()).toBe(before)
+})
+
+test('finding a string by name: two readings, an unknown note, a note that is not here', async ({ request }) => {
+  const find = async (name: string) => {
+    const response = await request.get(`/api/instruments/lovage/find?name=${encodeURIComponent(name)}`)
+    return [response.status(), await response.json()] as const
+  }
+  expect((await find('A3'))[1]).toMatchObject({ readings: [{ number: 28 }, { number: 21 }] })
+  expect(await find('H4')).toMatchObject([400, { sentence: expect.stringContaining('“H4” is not a string\'s name.') as string }])
+  expect(await find('C9')).toMatchObject([404, { sentence: 'Lovage has no string called “C9”.' }])
+})
+
+test('a request from another site is turned away', async ({ request }) => {
+  const response = await request.post('/api/breaks', { headers: { 'sec-fetch-site': 'cross-site' }, data: { instrument: 'lovage', string: 5, site: 'knot' } })
+  expect(response.status()).toBe(400)
+})
+
+test('settings and stores: what is typed is kept, shown in the house’s unit, and can be undone', async ({ page }) => {
+  await page.goto('/house')
+  await page.getByLabel('Unit').selectOption('in')
+  await page.getByLabel('Wraps wanted at pitch').fill('0')
+  await page.getByRole('button', { name: 'Keep these settings' }).click()
+  await expect(page.getByText('One wrap is the least that holds.')).toBeVisible()
+  await page.getByLabel('Wraps wanted at pitch').fill('4')
+  await page.getByLabel('Tail left beyond the hole').fill('2')
+  await page.getByRole('button', { name: 'Keep these settings' }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'changed' })).toBeVisible()
+
+  await page.goto('/stores')
+  await page.getByLabel('Label on the packet').fill('Packet 300')
+  await page.getByLabel('Gauge').fill('41 thou')
+  await page.getByLabel('Length').fill('55 1/2')
+  await page.getByRole('button', { name: 'Book it in' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Packet 300' })).toContainText('.041 in')
+  await expect(page.getByRole('listitem').filter({ hasText: 'Packet 300' })).toContainText('55 1/2 in')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Packet 300' })).toHaveCount(0)
+})

@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test'
+
+/** Drives the production build in Debian's Chromium; every worker serves its own copy of the demo on a free port. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: false,
+  reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
+  globalSetup: './e2e/lay-out-demo.ts',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+})
