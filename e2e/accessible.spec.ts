@@ -24,6 +24,7 @@ for (const light of ['day', 'backstage'] as const) {
       await context.addCookies([{ name: 'light', value: light, url: served.url }])
       const look = async () => {
         await page.waitForLoadState('networkidle')
+        await expect(page).toHaveTitle(/Taut Pinset/)
         expect.soft(await seriousFindings(page), page.url()).toEqual([])
         expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${page.url()} is too wide`).toBeLessThanOrEqual(0)
       }

@@ -1,13 +1,14 @@
+import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { prepare } from '@/data/demo/prepare'
-
-/** Lays the Lantern Shelf out once; every test file starts from a copy. */
-export default function layOutDemo(): void {
-  const root = mkdtempSync(path.join(os.tmpdir(), 'taut-e2e-'))
-  process.env.TAUT_E2E_DEMO = path.join(root, 'demo')
-  prepare(process.env.TAUT_E2E_DEMO, 'demo', DEMO_DATE)
-}
 
 export const DEMO_DATE = '2026-11-24T10:00'
+
+/** Lays the Lantern Shelf out once, as `bin/demo` does; every worker starts from a copy. */
+export default function layOutDemo(): void {
+  process.env.TAUT_E2E_DEMO = path.join(mkdtempSync(path.join(os.tmpdir(), 'taut-e2e-')), 'demo')
+  execFileSync(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts'], {
+    env: { ...process.env, TAUT_DATA: process.env.TAUT_E2E_DEMO, TAUT_DEMO_DATE: DEMO_DATE }, stdio: 'inherit',
+  })
+}

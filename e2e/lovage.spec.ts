@@ -6,6 +6,7 @@ test.describe.configure({ mode: 'serial' })
 test('from Today to the fitted string', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'A string broke' }).click()
+  await page.waitForURL('**/broke')
   await page.getByRole('link', { name: /Lovage/ }).click()
 
   await page.getByRole('textbox', { name: 'A string’s name or number' }).fill('3rd-octave G')
@@ -64,6 +65,7 @@ test('a dead battery and a reload come back to the same step; the rest goes by k
   await page.goto('/')
   await page.getByRole('link', { name: /3rd-octave G of Lovage/ }).first().click()
   await page.getByRole('link', { name: 'Start the fitting' }).click()
+  await page.waitForURL('**/steps')
   const title = page.getByRole('heading', { level: 2 })
   await expect(title).toHaveText('Make ready')
   for (const next of ['Take off the old string', 'Inspect what it touched', 'Prove the new string']) {
@@ -116,7 +118,7 @@ test('Today shows its next retune, takes its cents, and the whole can be undone'
 
   await page.goto('/history')
   await expect(page.getByRole('listitem').first()).toContainText('3rd-octave G of Lovage read at −4 cents and brought back')
-  await page.getByRole('button', { name: /^Undo: 3rd-octave G of Lovage gave way/ }).click()
+  await page.getByRole('button', { name: /^Undo: 3rd-octave G of Lovage gave way/ }).first().click()
   await expect(page.getByRole('alert').filter({ hasText: 'can’t be undone by itself' })).toBeVisible()
   for (const what of ['3rd-octave G of Lovage read at', '3rd-octave G of Lovage fitted from', 'Packet 3 chosen', '3rd-octave G of Lovage gave way']) {
     await page.getByRole('button', { name: new RegExp(`^Undo: ${what}`) }).first().click()

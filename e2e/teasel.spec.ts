@@ -26,6 +26,7 @@ test('breaking one takes both, and one cut serves both', async ({ page }) => {
   await expect(page.getByText('Before winding, each pin stands 3.75 mm higher')).toBeVisible()
 
   await page.getByRole('link', { name: 'Start the fitting' }).click()
+  await page.waitForURL('**/steps')
   const title = page.getByRole('heading', { level: 2 })
   const seen: string[] = []
   for (let i = 0; i < 11; i += 1) {

@@ -13,6 +13,14 @@ export class Refusal extends Error {
   }
 }
 
+/**
+ * Whether an error is a refusal. By its name: the server holds several copies of this module, one a bundle, and the
+ * store is shared among them.
+ */
+export function isRefusal(error: unknown): error is Refusal {
+  return error instanceof Error && error.name === 'Refusal'
+}
+
 /** The value, or a 404 with the sentence given. */
 export function found<T>(value: T | undefined, sentence: string): T {
   if (value === undefined) throw new Refusal(404, sentence)

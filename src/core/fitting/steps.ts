@@ -3,7 +3,7 @@
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { harpOctaveWord } from '../pitch/harp-octave'
-import { isKnotted } from '../knots/fastenings'
+import { isKnotted, tailFacts } from '../knots/fastenings'
 import { coreMaterial, surfaceMaterial } from '../strings/construction'
 import { measure, say, type Phrase } from '../measure'
 import { siteFacts, type BreakSite } from '../wear/break-sites'
@@ -148,7 +148,7 @@ function tieKnot(context: FittingContext): readonly Step[] {
     title: 'Tie the end knot',
     todo: [
       ...(gut ? [say`Work the end supple between your fingers where it will be bent. A white mark is damaged fibre: in the standing part, cut it off.`] : []),
-      say`Tie the ${position.tail.fastening} knot at the end without the tag. It takes ${measure('length', knotLength(context))}, tag and all.`,
+      say`Tie the ${position.tail.fastening} knot (${tailFacts(position.tail.fastening).usedFor}) at the end that has no label on it. It takes ${measure('length', knotLength(context))}, tag and all.`,
       ...(anchor ? [say`Lay the anchor ${habits.anchorPlace}: this knot is not clearly wider than the eyelet, which has a bore of ${measure('gauge', position.tail.eyeletBore ?? 0)}.`] : [say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`]),
     ],
     figures: [{ label: 'Knot and tag', measure: measure('length', knotLength(context)) }],

@@ -4,7 +4,7 @@
 import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
-import { Refusal } from '../refusal'
+import { isRefusal, Refusal } from '../refusal'
 
 interface SaidNo {
   readonly sentence: string
@@ -31,7 +31,7 @@ export async function answerTo(answer: () => object | Promise<object>): Promise<
   try {
     return Response.json(await answer())
   } catch (error) {
-    if (error instanceof Refusal) return said({ sentence: error.message, field: error.field }, error.status)
+    if (isRefusal(error)) return said({ sentence: error.message, field: error.field }, error.status)
     if (error instanceof RangeError) return said({ sentence: error.message, field: null }, 400)
     throw error
   }

@@ -8,9 +8,9 @@ export class HouseRequest {
   @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
   unit!: 'mm' | 'in'
 
-  @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
   @Min(1, { message: 'One wrap is the least that holds.' })
   @Max(8, { message: 'More than eight wraps only add stretch and an untidy pin.' })
+  @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
   wraps!: number
 
   @IsIn(Object.keys(SLACK_INTERVALS), { message: 'Slack by pins: a fifth, half an octave or an octave.' })
@@ -40,13 +40,13 @@ export class HouseRequest {
   @IsLengthText({ what: 'The tail', least: 0.01, most: 0.3 })
   tail!: string
 
-  @IsNumber({}, { message: 'Retune at: expected a number of cents.' })
   @Min(2, { message: 'Nobody retunes for less than two cents.' })
   @Max(60, { message: 'Let no string fall by more than 60 cents before it is brought back.' })
+  @IsNumber({}, { message: 'Retune at: expected a number of cents.' })
   retuneAtCents!: number
 
-  @IsNumber({}, { message: 'Holds within: expected a number of cents.' })
   @Min(1, { message: 'One cent is the least that can be held.' })
   @Max(30, { message: 'More than 30 cents is out of tune to anyone.' })
+  @IsNumber({}, { message: 'Holds within: expected a number of cents.' })
   holdsWithinCents!: number
 }

@@ -18,7 +18,7 @@ export function NameBox({ instrument, onPick }: NameBoxProps) {
   const [problem, setProblem] = useState<string | null>(null)
   const box = useRef<HTMLInputElement>(null)
   const helpId = useId()
-  useHotkeys('slash', (event) => { event.preventDefault(); box.current?.focus() })
+  useHotkeys('/', (event) => { event.preventDefault(); box.current?.focus() }, { useKey: true })
 
   const choose = (reading: NameReading) => {
     onPick(reading.number)

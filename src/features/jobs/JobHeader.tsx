@@ -39,7 +39,7 @@ export function JobHeader({ jobId, instrumentName, slug, position, strings, stag
               const look = `flex min-h-11 items-center gap-2 border-b-2 px-3 ${here ? 'border-verdigris font-semibold text-ink' : 'border-transparent text-soft'}`
               return (
                 <li key={key}>
-                  {open ? <Link href={`/jobs/${jobId}/${key}`} aria-current={here ? 'step' : undefined} className={look}>{i + 1} {word}</Link> : <span className={`${look} opacity-60`}>{i + 1} {word}</span>}
+                  {open ? <Link href={`/jobs/${jobId}/${key}`} aria-current={here ? 'step' : undefined} className={look}>{i + 1} {word}</Link> : <span className={look}>{i + 1} {word}</span>}
                 </li>
               )
             })}

@@ -7,9 +7,9 @@ export class CoilRequest {
 }
 
 export class WrapsRequest {
-  @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
   @Min(1, { message: 'One wrap is the least that holds.' })
   @Max(8, { message: 'More than eight wraps only add stretch and an untidy pin.' })
+  @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
   wraps!: number
 }
 
@@ -28,9 +28,9 @@ export class FinishRequest {
   @IsLengthText(CUT)
   cut!: string
 
-  @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
   @Min(0.25, { message: 'A quarter of a wrap is the least that can be counted.' })
   @Max(20, { message: 'More than twenty wraps can’t be right.' })
+  @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
   wraps!: number
 
   @IsOptional()

@@ -5,7 +5,7 @@ import { store } from '@/data/database'
 import { houseSettings } from '@/data/house'
 import { instrumentView } from '@/data/instrument-view'
 import { instrumentBySlug, type StoredInstrument } from '@/data/instruments'
-import { Refusal } from '@/data/refusal'
+import { isRefusal } from '@/data/refusal'
 import { sparesOf } from '@/data/spares'
 import { InstrumentPage } from './InstrumentPage'
 
@@ -35,7 +35,7 @@ function stored(slug: string): StoredInstrument {
   try {
     return instrumentBySlug(store(), slug)
   } catch (error) {
-    if (error instanceof Refusal && error.status === 404) notFound()
+    if (isRefusal(error) && error.status === 404) notFound()
     throw error
   }
 }

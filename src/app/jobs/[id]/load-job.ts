@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
 import { store } from '@/data/database'
 import { jobById, type Job } from '@/data/jobs'
-import { Refusal } from '@/data/refusal'
+import { isRefusal } from '@/data/refusal'
 
 /** The job of a page's path, or the page that says there is none. */
 export async function loadJob(params: Promise<{ id: string }>): Promise<Job> {
@@ -10,7 +10,7 @@ export async function loadJob(params: Promise<{ id: string }>): Promise<Job> {
   try {
     return jobById(store(), Number(id))
   } catch (error) {
-    if (error instanceof Refusal && error.status === 404) notFound()
+    if (isRefusal(error) && error.status === 404) notFound()
     throw error
   }
 }
