@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { CHROMIUM } from './scripts/serve'
 
 /** Drives the production build in Debian's Chromium; every worker serves its own copy of the demo on a free port. */
 export default defineConfig({
@@ -11,9 +12,6 @@ export default defineConfig({
   globalSetup: './e2e/lay-out-demo.ts',
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-    },
+    launchOptions: CHROMIUM,
   },
 })

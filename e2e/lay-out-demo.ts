@@ -2,8 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-
-export const DEMO_DATE = '2026-11-24T10:00'
+import { DEMO_DATE } from '../scripts/serve'
 
 /** Lays the Lantern Shelf out once, as `bin/demo` does; every worker starts from a copy. */
 export default function layOutDemo(): void {

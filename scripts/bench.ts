@@ -4,11 +4,11 @@
 import { fittingFigures, restFigures } from '@/core/fitting/figures'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import { fittingSteps } from '@/core/fitting/steps'
+import type { Instrument } from '@/core/instrument/instrument'
 import { readName } from '@/core/instrument/read-name'
 import { readShelf } from '@/data/demo/shelf-files'
 
-const lovage = readShelf('demo').instruments.find((i) => i.slug === 'lovage')
-if (!lovage) throw new Error('expected Lovage in demo/')
+const [lovage] = readShelf('demo').instruments as [Instrument]
 
 /** Median time of one run, µs. */
 function median(run: () => void, runs = 300): number {

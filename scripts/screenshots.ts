@@ -1,38 +1,25 @@
 /**
  * Refreshes docs/screenshots from the demo: `npm run screenshots`. Each picture is a main view of the production build.
  */
-import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { prepare } from '@/data/demo/prepare'
-
-const PORT = 3299
-const HOME = `http://127.0.0.1:${PORT}`
-const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-shots-'))
-const DEMO_DATE = '2026-11-24T10:00'
-
-async function up(): Promise<void> {
-  for (let tries = 0; tries < 200; tries += 1) {
-    if (await fetch(HOME).then((r) => r.ok, () => false)) return
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
-  throw new Error('the server did not come up')
-}
+import { CHROMIUM, DEMO_DATE, end, freePort, serve } from './serve'
 
 async function main(): Promise<void> {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-shots-'))
   prepare(folder, 'demo', DEMO_DATE)
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
-    env: { ...process.env, TAUT_DATA: folder, TAUT_DEMO_DATE: DEMO_DATE }, stdio: 'ignore', detached: true,
-  })
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+  const port = await freePort()
+  const home = `http://127.0.0.1:${port}`
+  const server = await serve(port, folder)
+  const browser = await chromium.launch(CHROMIUM)
   try {
-    await up()
     const wide = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     const phone = await browser.newPage({ viewport: { width: 390, height: 844 } })
     const shoot = async (page: Page, name: string, address?: string) => {
-      if (address) await page.goto(HOME + address)
+      if (address) await page.goto(home + address)
       await page.waitForLoadState('networkidle')
       await page.evaluate(() => document.fonts.ready)
       await page.screenshot({ path: `docs/screenshots/${name}.png` })
@@ -45,7 +32,7 @@ async function main(): Promise<void> {
     await shoot(phone, 'fennel-phone', '/instruments/fennel?string=11')
     await shoot(wide, 'stores', '/stores')
 
-    await wide.goto(`${HOME}/instruments/lovage?string=22`)
+    await wide.goto(`${home}/instruments/lovage?string=22`)
     await wide.getByRole('button', { name: 'This string broke' }).click()
     await wide.getByRole('radio', { name: 'At the tuning pin hole' }).click()
     await shoot(wide, 'where-it-broke')
@@ -67,18 +54,18 @@ async function main(): Promise<void> {
     }
     await shoot(wide, 'step')
     await shoot(phone, 'step-phone', new URL(wide.url()).pathname)
-    await wide.context().addCookies([{ name: 'light', value: 'backstage', url: HOME }])
+    await wide.context().addCookies([{ name: 'light', value: 'backstage', url: home }])
     await shoot(wide, 'step-backstage', new URL(wide.url()).pathname)
     await shoot(wide, 'fennel-backstage', '/instruments/fennel?string=27')
     await wide.context().clearCookies()
-    await wide.goto(HOME + new URL(phone.url()).pathname.replace('steps', 'log'))
+    await wide.goto(home + new URL(phone.url()).pathname.replace('steps', 'log'))
     await wide.getByRole('button', { name: 'Log the fitting' }).click()
     await wide.waitForURL('**/done')
     await wide.getByRole('button', { name: 'Put this message away' }).click()
     await shoot(wide, 'settling')
   } finally {
     await browser.close()
-    process.kill(-(server.pid as number))
+    await end(server, 'SIGTERM')
     rmSync(folder, { recursive: true, force: true })
   }
 }

@@ -54,6 +54,15 @@ test('instruments come back from the tables as they went in', () => {
   expect(refusal(() => instrumentBySlug(store, 'nettle')).status).toBe(404)
 })
 
+test('which string lies over which is kept, and an instrument can’t cover its own string', () => {
+  const teasel = instrumentBySlug(store, 'teasel').instrument
+  const layered = { ...teasel, slug: 'layered', name: 'Layered', coverings: [{ over: 3, under: 1 }, { over: 5, under: 3 }] }
+  store.act({ kind: 'shelf', summary: 'Added' }, () => addInstrument(store, layered))
+  expect(instrumentBySlug(store, 'layered').instrument).toEqual(layered)
+  expect(() => store.act({ kind: 'shelf', summary: 'Added' }, () => addInstrument(store, { ...layered, slug: 'knotted', coverings: [{ over: 1, under: 1 }] }))).toThrow('CHECK')
+  expect(refusal(() => instrumentBySlug(store, 'knotted')).status).toBe(404)
+})
+
 test('from break to fitted string: the coil is cut, the history stands, the retuning follows', () => {
   const { jobId, coilId } = fitG()
   expect(coilById(store, coilId)).toMatchObject({ opened: true, cuts: [{ length: 0.62, jobId }] })

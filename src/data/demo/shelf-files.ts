@@ -56,7 +56,7 @@ export interface ShelfFiles {
 }
 
 /**
- * Reads the whole shelf.
+ * Reads the whole shelf; the instrument with the most strings comes first.
  *
  * @param folder - of the open files
  * @throws RangeError that names the file and the row, when one can't be used
@@ -66,7 +66,7 @@ export function readShelf(folder: string): ShelfFiles {
   const names = readdirSync(path.join(folder, 'instruments')).filter((name) => name.endsWith('.json')).sort()
   const csv = Papa.parse<Record<string, string>>(text('coils.csv'), { header: true, skipEmptyLines: true, dynamicTyping: true, transform: (value) => (value === '' ? null : value) as string })
   return {
-    instruments: names.map((name) => fromInstrumentFile(JSON.parse(text(path.join('instruments', name))))),
+    instruments: names.map((name) => fromInstrumentFile(JSON.parse(text(path.join('instruments', name))))).sort((a, b) => b.positions.length - a.positions.length),
     coils: checked('coils.csv', CoilLine, csv.data),
     history: checked('history.json', HistoryLine, JSON.parse(text('history.json'))),
     occasions: checked('occasions.json', OccasionLine, JSON.parse(text('occasions.json'))),

@@ -45,12 +45,15 @@ export function PickableField({ instrument, broken, picker, className }: Pickabl
       onKeyDown={onKeyDown}
       onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); pickAt(event) }}
       onPointerMove={(event) => { if (event.buttons > 0) pickAt(event) }}
-      className={`cursor-crosshair touch-pan-y select-none ${className ?? ''}`}
+      className={`relative cursor-crosshair touch-pan-y select-none ${className ?? ''}`}
     >
-      <FieldFrame ref={svg} shape={shape} title={`${instrument.name}, drawn to scale`} className="h-full w-full">
+      {/* Two layers: the instrument is painted once, and only what moves over it is painted again. */}
+      <FieldFrame shape={shape} title={`${instrument.name}, drawn to scale`} className="absolute inset-0 h-full w-full will-change-transform">
         <FieldDrawing shape={shape} broken={broken} />
-        <SelectedString shape={shape} strings={drawn} unit={unit} />
         <ScaleBar shape={shape} unit={unit} />
+      </FieldFrame>
+      <FieldFrame ref={svg} shape={shape} title="The picked string" className="absolute inset-0 h-full w-full will-change-transform">
+        <SelectedString shape={shape} strings={drawn} unit={unit} />
       </FieldFrame>
     </div>
   )

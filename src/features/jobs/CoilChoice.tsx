@@ -22,12 +22,16 @@ interface CoilChoiceProps {
   readonly orderLines: readonly (readonly [what: string, text: string])[]
 }
 
+/** Coils longer than this are reels of wire, drawn as wide as this, m. */
+const REEL = 3
+
 /** Coils that fit, a remainder long enough first; or what to order when none does. */
 export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: CoilChoiceProps) {
   const [problem, setProblem] = useState<string | null>(null)
   const router = useRouter()
   const announce = useAnnounce()
   const longEnough = offers.filter((o) => o.leaves >= 0)
+  const fills = Math.min(REEL, Math.max(...offers.map((o) => o.coil.boughtLength)))
   const tooShort = offers.filter((o) => o.leaves < 0 && o.coil.lengthLeft > 0.1)
 
   const act = async (path: string, body: object, sentence: string, next: string | null) => {
@@ -44,7 +48,7 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: 
     <section aria-label="Coils that fit">
       {longEnough.length > 0 && <p className="mt-3 max-w-prose">{longEnough.length === 1 ? 'One coil fits.' : 'The first uses up what is already open; fresh coils come last.'} Nothing is cut in the stores until the fitting is logged.</p>}
       <ol className="ruled mt-2">
-        {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}
+        {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} fills={fills} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}
       </ol>
       {longEnough.length === 0 && (
         <div className="mt-4 grid gap-5 border-l-4 border-ochre bg-ochre-wash p-4 md:grid-cols-[1fr_1.2fr]">
@@ -65,7 +69,7 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: 
       {tooShort.length > 0 && (
         <details className="mt-4 text-sm">
           <summary className="min-h-8">Right, but too short ({tooShort.length})</summary>
-          <ul className="ruled">{tooShort.map((offer) => <OfferRow key={offer.coil.id} offer={offer} first={false} chosen={false} onChoose={null} />)}</ul>
+          <ul className="ruled">{tooShort.map((offer) => <OfferRow key={offer.coil.id} offer={offer} fills={fills} first={false} chosen={false} onChoose={null} />)}</ul>
         </details>
       )}
     </section>
@@ -74,12 +78,13 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: 
 
 interface OfferRowProps {
   readonly offer: Offer<Coil>
+  readonly fills: number
   readonly first: boolean
   readonly chosen: boolean
   readonly onChoose: (() => void) | null
 }
 
-function OfferRow({ offer: { coil, fit, leaves, yields }, first, chosen, onChoose }: OfferRowProps) {
+function OfferRow({ offer: { coil, fit, leaves, yields }, fills, first, chosen, onChoose }: OfferRowProps) {
   const { unit } = useHouse()
   const text = (length: number) => measureText(measure('length', length), unit)
   const planned = coil.lengthLeft - leaves
@@ -91,7 +96,7 @@ function OfferRow({ offer: { coil, fit, leaves, yields }, first, chosen, onChoos
         <p className="text-sm text-soft">{coil.maker} {coil.line}</p>
       </div>
       <div>
-        <CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={planned} />
+        <CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={planned} fills={fills} />
         <p className="mt-1 text-sm">{coil.opened ? 'A remainder.' : 'A fresh coil.'} {fit.because}{fit.tensionChange !== 0 && ` Tension ${fit.tensionChange > 0 ? '+' : '−'}${Math.abs(fit.tensionChange * 100).toFixed(1)} %.`}</p>
       </div>
       <p className={`text-sm ${leaves < 0 ? 'text-ochre' : ''}`}>

@@ -99,7 +99,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
           </div>
           <KeyDial keyFigures={key} clockwise={string.position.head.pin.tightens === 'clockwise'} className="mx-auto h-56" />
           <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4 md:grid-cols-2">
-            <Figure label="Snug to pitch" measure={measure('angle', key.snugToPitch)} working={snugToPitchWorking(string, figures.construction)} />
+            <Figure label="Snug to pitch" measure={measure('angle', key.snugToPitch)} note={`${(key.snugToPitch / 360).toFixed(2)} of a turn`} working={snugToPitchWorking(string, figures.construction)} />
             <Figure label="One semitone" measure={measure('angle', key.perSemitone)} />
             <Figure label="Pitch to breaking" measure={measure('angle', key.toBreaking)} note="an estimate" />
             <Figure label="Settling, two weeks" measure={measure('angle', key.settling)} note="winds on later" />

@@ -30,7 +30,7 @@ export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, coil }: Out
           {outcome.wraps !== null && <Figure label="Wraps" measure={measure('wraps', outcome.wraps)} note={`worked out ${(outcome.predictedWraps ?? 0).toFixed(1)}`} />}
           {coil && <Figure label={`Left of ${coil.label}`} measure={measure('length', coil.left)} />}
         </div>
-        {coil && <div className="mt-3"><CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} /></div>}
+        {coil && <div className="mt-3"><CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} fills={coil.bought} /></div>}
         <p className="mt-4"><Link href="/" className="button button-main">Back to Today</Link></p>
       </section>
       {first && (

@@ -64,8 +64,8 @@ export function StepByStep({ jobId, instrument, figures, steps, done }: StepBySt
       <section aria-live="polite" className="flex min-h-[28rem] flex-col">
         <p className="label">Step {at + 1} of {steps.length}</p>
         <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
-        <div className="mt-4 grid flex-1 gap-6 md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-          <div>
+        <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_1fr] md:[grid-template-areas:'words_figures'_'words_drawing']">
+          <div className="[grid-area:words]">
             <ol className="space-y-3 text-xl leading-relaxed">
               {step.todo.map((phrase, i) => <li key={i} className="border-l-2 border-rule pl-4"><PhraseText phrase={phrase} /></li>)}
             </ol>
@@ -75,15 +75,15 @@ export function StepByStep({ jobId, instrument, figures, steps, done }: StepBySt
             </dl>
             {step.caution && <p className="mt-4 flex gap-3 border-2 border-ochre bg-ochre-wash p-3"><TriangleAlert className="mt-0.5 shrink-0 text-ochre" aria-hidden /><span><strong>Take care.</strong> {step.caution}</span></p>}
           </div>
-          <div className="space-y-4">
-            <div className="flex flex-wrap gap-x-8 gap-y-3">
+          {step.figures.length > 0 && (
+            <div className="flex flex-wrap gap-x-8 gap-y-3 [grid-area:figures]">
               {step.figures.map((figure) => <Figure key={figure.label} label={figure.label} measure={figure.measure} size="huge" />)}
             </div>
-            <StepDrawing step={step} instrument={instrument} figures={figures} />
-          </div>
+          )}
+          <div className="[grid-area:drawing]"><StepDrawing step={step} instrument={instrument} figures={figures} /></div>
         </div>
         {problem && <p role="alert" className="mt-3 font-semibold text-ochre">{problem}</p>}
-        <div className="sticky bottom-16 z-10 mt-5 flex gap-3 border-t border-ink bg-paper py-3 md:bottom-0">
+        <div className="sticky bottom-14 z-10 -mx-1 mt-5 flex gap-3 border-t border-ink bg-paper px-1 py-3 md:bottom-0">
           <button type="button" className="button min-h-14 px-5 text-lg" onClick={goBack} disabled={at === 0}><ArrowLeft aria-hidden /> Back</button>
           <button type="button" className="button button-main min-h-14 flex-1 text-xl" onClick={goOn}><Check aria-hidden /> {last ? 'Done, log it' : 'Done, go on'}</button>
         </div>

@@ -14,6 +14,8 @@ import { BookInForm } from './BookInForm'
 
 /** Shorter than any string that is ever cut, m. */
 const SCRAP = 0.1
+/** The length of coil that fills a row; only reels of wire are longer, m. */
+const FILLS = 2.5
 
 /** Coils as their lengths, with their past cuts; what must be bought; booking in. */
 export function StoresSheet({ coils, needs }: { coils: readonly Coil[]; needs: readonly Need[] }) {
@@ -37,7 +39,7 @@ export function StoresSheet({ coils, needs }: { coils: readonly Coil[]; needs: r
             <li key={coil.id} className="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[7rem_11rem_minmax(0,1fr)]">
               <span><span className="block font-semibold">{coil.label}</span><span className="block text-sm text-soft">{coil.place}</span></span>
               <span className="text-sm"><span className="block">{materialWord(coil.construction)} <strong className="plate-figure text-base">{gauge(coil)}</strong></span><span className="block text-soft">{coil.colour}, {coil.tensionClass}{coil.opened ? '' : ', fresh'}</span></span>
-              <span><CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} /><span className="label">{coil.maker} {coil.line}, bought {dateText(coil.boughtAt, timeZone)}</span></span>
+              <span><CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} fills={FILLS} /><span className="label">{coil.maker} {coil.line}, bought {dateText(coil.boughtAt, timeZone)}</span></span>
             </li>
           ))}
         </ul>
