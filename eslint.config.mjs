@@ -16,7 +16,7 @@ const ROOMS = {
 const OUTSIDE = ['window', 'document', 'navigator', 'localStorage', 'fetch', 'process', 'setTimeout', 'setInterval', 'performance', 'crypto']
 
 export default tseslint.config(
-  { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'drizzle/', 'test-results/', 'playwright-report/'] },
+  { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'drizzle/', 'test-results/', 'reports/', 'playwright-report/'] },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

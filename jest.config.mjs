@@ -1,17 +1,18 @@
-/** Jest runs the core and the data layer in Node; the interface is driven in a real browser by Playwright. */
+/** Jest runs the core, the data layer and what can be reckoned of the drawings in Node; a real browser does the rest. */
+const swc = ['@swc/jest', {
+  jsc: {
+    parser: { syntax: 'typescript', tsx: true, decorators: true },
+    transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+    target: 'es2022',
+  },
+  module: { type: 'commonjs' },
+}]
+
 export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transform: {
-    '^.+\\.tsx?$': ['@swc/jest', {
-      jsc: {
-        parser: { syntax: 'typescript', tsx: true, decorators: true },
-        transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
-        target: 'es2022',
-      },
-      module: { type: 'commonjs' },
-    }],
-  },
+  transform: { '^.+\\.(tsx?|mjs|js)$': swc },
+  transformIgnorePatterns: ['/node_modules/(?!d3-)'], // d3 ships modules only
 }

@@ -8,7 +8,7 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: false,
-  reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
+  reporter: [['list'], ['json', { outputFile: 'reports/playwright.json' }]],
   globalSetup: './e2e/lay-out-demo.ts',
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,0 +1,38 @@
+import { endToOrder, isKnotted, knotConsumption, needsAnchor, TAIL_FASTENINGS, tailFacts } from './fastenings'
+
+const mm = 1e-3
+
+test('every tied fastening takes more of a thick string than of a thin one, and at least its tag', () => {
+  for (const fastening of TAIL_FASTENINGS.filter(isKnotted)) {
+    const thin = knotConsumption(fastening, 0.6 * mm)
+    const thick = knotConsumption(fastening, 2 * mm)
+    expect(thick).toBeGreaterThan(thin)
+    expect(thin).toBeGreaterThan(tailFacts(fastening).tag)
+  }
+})
+
+test('ready-made loops and posts take nothing for a knot', () => {
+  expect(knotConsumption('loop on a hitch pin', 0.4 * mm)).toBe(0)
+  expect(knotConsumption('round two posts', 0.4 * mm)).toBe(0)
+  expect(() => knotConsumption('third loop', 0)).toThrow('gauge: expected a number greater than zero, got 0.')
+})
+
+test('a knot needs an anchor unless it is clearly wider than the eyelet', () => {
+  const bore = 2.4 * mm
+  const atTheLimit = (1.25 * bore) / 3
+  expect(needsAnchor('two-loop, open bight', atTheLimit - 0.01 * mm, bore)).toBe(true)
+  expect(needsAnchor('two-loop, open bight', atTheLimit + 0.01 * mm, bore)).toBe(false)
+})
+
+test('what rests on no eyelet needs no anchor', () => {
+  expect(needsAnchor('two-loop, open bight', 0.5 * mm, null)).toBe(false)
+  expect(needsAnchor('overhand on a bead', 0.5 * mm, 3 * mm)).toBe(false)
+  expect(needsAnchor('loop on a hitch pin', 0.5 * mm, 3 * mm)).toBe(false)
+})
+
+test('a string is ordered with the end that its fastening asks for', () => {
+  expect(endToOrder('loop through itself')).toBe('loop')
+  expect(endToOrder('loop on a hitch pin')).toBe('loop')
+  expect(endToOrder('two-loop, crossed')).toBe('plain')
+  expect(endToOrder('round two posts')).toBe('plain')
+})

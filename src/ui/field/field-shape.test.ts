@@ -1,0 +1,65 @@
+import { readShelf } from '@/data/demo/shelf-files'
+import { spread } from '../drawings/spread'
+import { fieldShape } from './field-shape'
+import fc from 'fast-check'
+
+const shelf = readShelf('demo').instruments
+
+describe.each(shelf)('$name', (instrument) => {
+  const shape = fieldShape(instrument)
+  const { x, y, width, height } = shape.viewBox
+
+  test('every string lies within the drawing, at its own length to the millimetre', () => {
+    for (const s of shape.strings) {
+      expect(s.x).toBeGreaterThan(x)
+      expect(s.x).toBeLessThan(x + width)
+      expect(s.pin).toBeGreaterThan(y)
+      expect(s.foot).toBeLessThan(y + height)
+      expect(s.tail - s.bridge).toBeCloseTo(s.position.speakingLength * 1000, 6)
+      expect(s.foot - s.pin).toBeCloseTo(s.position.freeLength * 1000, 6)
+    }
+  })
+
+  test('longer strings lie to the left, spaced as the chart has them', () => {
+    shape.strings.slice(1).forEach((s, i) => {
+      const shorter = shape.strings[i]!
+      expect(shorter.x - s.x).toBeCloseTo((shorter.position.at.tail.x - s.position.at.tail.x) * 1000, 6)
+      expect(shorter.x).toBeGreaterThan(s.x)
+    })
+  })
+
+  test('a thicker string of the same spacing is drawn heavier, and none as wide as its spacing', () => {
+    for (const s of shape.strings) expect(s.weight).toBeGreaterThan(0)
+    const gaps = shape.strings.slice(1).map((s, i) => shape.strings[i]!.x - s.x)
+    expect(Math.max(...shape.strings.map((s) => s.weight))).toBeLessThan(Math.min(...gaps))
+  })
+
+  test('its wood is drawn in whole numbers and closed lines', () => {
+    for (const path of shape.wood) {
+      expect(path).toMatch(/^M.*Z$/)
+      expect(path).not.toMatch(/NaN|undefined|Infinity/)
+    }
+  })
+})
+
+test('posts are drawn where wires go round them, and nowhere else', () => {
+  const posts = shelf.map((instrument) => [instrument.slug, fieldShape(instrument).posts.length])
+  expect(Object.fromEntries(posts)).toEqual({ lovage: 0, fennel: 0, teasel: 16 })
+})
+
+describe('marks along a line', () => {
+  test('stay where they are when there is room', () => expect(spread([0.1, 0.5, 0.9], 0.1)).toEqual([0.1, 0.5, 0.9]))
+  test('keep their order and their distance, and stay on the line', () => {
+    fc.assert(fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 1, maxLength: 12 }), (places) => {
+      const wanted = [...places].sort((a, b) => a - b)
+      const placed = spread(wanted, 0.06)
+      placed.slice(1).forEach((place, i) => expect(place - placed[i]!).toBeGreaterThanOrEqual(0.06 - 1e-9))
+      expect(placed[0]).toBeGreaterThanOrEqual(-1e-9)
+      expect(placed.at(-1)).toBeLessThanOrEqual(1 + 1e-9)
+    }))
+  })
+  test('are spread evenly where there are too many', () => {
+    const placed = spread(Array.from({ length: 11 }, () => 0.5), 0.2)
+    placed.slice(1).forEach((place, i) => expect(place - placed[i]!).toBeCloseTo(0.1, 9))
+  })
+})

@@ -1,0 +1,54 @@
+import { measure, type Quantity } from '@/core/measure'
+import { measureText, showMeasure } from './measure'
+import { clockText, dateText, dayText, distanceText, nearText } from './time'
+
+test.each<[Quantity, number, string, string]>([
+  ['length', 0.6188, '619 mm', '24 3/8 in'],
+  ['length', 0.0072, '7.2 mm', '0.28 in'],
+  ['length', -0.12, '-120 mm', '-4.72 in'],
+  ['gauge', 0.0010414, '1.04 mm', '.041 in'],
+  ['frequency', 369.994, '370.0 Hz', '370.0 Hz'],
+  ['force', 99.8, '100 N', '100 N'],
+  ['stress', 82.6e6, '83 MPa', '83 MPa'],
+  ['angle', 87.04, '87°', '87°'],
+  ['angle', 10.66, '10.7°', '10.7°'],
+  ['wraps', 3, '3 wraps', '3 wraps'],
+  ['wraps', 1.02, '1 wrap', '1 wrap'],
+  ['wraps', 2.74, '2.7 wraps', '2.7 wraps'],
+  ['pins', 4.31, '4.3 pins', '4.3 pins'],
+  ['cents', -58.71, '−59 cents', '−59 cents'],
+  ['cents', 4, '+4 cents', '+4 cents'],
+  ['share', 0.0035, '0.4%', '0.4%'],
+  ['semitones', 12.16, '12.2 semitones', '12.2 semitones'],
+  ['line density', 0.0066868, '6.687 g/m', '6.687 g/m'],
+  ['number', 25, '25', '25'],
+])('%s of %d reads %s, or %s where inches are the house’s', (quantity, value, metric, inches) => {
+  expect(measureText(measure(quantity, value), 'mm')).toBe(metric)
+  expect(measureText(measure(quantity, value), 'in')).toBe(inches)
+})
+
+test('figure and unit come apart, so that the unit can stand small beside it', () => {
+  expect(showMeasure(measure('length', 0.1612), 'mm')).toEqual({ figure: '161', unit: 'mm' })
+})
+
+describe('time, by the house’s own zone', () => {
+  const noon = Date.UTC(2026, 10, 24, 12, 5)
+  test('day, date and clock', () => {
+    expect(dayText(noon, 'UTC')).toBe('Tuesday 24 November')
+    expect(dateText(noon, 'UTC')).toBe('24 Nov 2026')
+    expect(clockText(noon, 'UTC')).toBe('12:05')
+    expect(clockText(noon, 'Asia/Tokyo')).toBe('21:05')
+  })
+  test('what is near is told by its day', () => {
+    const hour = 3_600_000
+    expect(nearText(noon + hour, noon, 'UTC')).toBe('13:05 today')
+    expect(nearText(noon + 20 * hour, noon, 'UTC')).toBe('08:05 tomorrow')
+    expect(nearText(noon - 20 * hour, noon, 'UTC')).toBe('16:05 yesterday')
+    expect(nearText(noon + 20 * 24 * hour, noon, 'UTC')).toBe('Mon 14 Dec, 12:05')
+  })
+  test('how far off', () => {
+    expect(distanceText(noon + 10_000, noon)).toBe('now')
+    expect(distanceText(noon + 3 * 3_600_000, noon)).toBe('in 3 hours')
+    expect(distanceText(noon - 2 * 86_400_000, noon)).toBe('2 days ago')
+  })
+})
