@@ -6,6 +6,7 @@ import path from 'node:path'
 import { expect, test } from '@playwright/test'
 import { end, freePort } from '../scripts/serve'
 
+const COMMAND = path.resolve('bin', 'demo')
 const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-demo-'))
 test.afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
@@ -19,7 +20,7 @@ interface Demo {
 async function demo(...words: string[]): Promise<Demo> {
   const port = await freePort()
   const env = { ...process.env, PORT: String(port), TAUT_DATA: folder, TAUT_DEMO_DATE: '2026-12-10T18:00' }
-  const child = spawn('bin/demo', words, { env, detached: true })
+  const child = spawn(COMMAND, words, { env, detached: true })
   let said = ''
   child.stdout.on('data', (piece) => { said += String(piece) })
   child.stderr.on('data', (piece) => { said += String(piece) })
@@ -44,7 +45,7 @@ test('it lays the shelf out, says its address, keeps its day, and loses nothing 
   expect(await (await request.get(`${second.url}/history`)).text()).toContain('4th-octave F of Lovage gave way: at the knot')
   await end(second.process, 'SIGTERM')
 
-  const refused = spawnSync('bin/demo', ['--fresh'], { env: { ...process.env, TAUT_DATA: folder }, input: 'n\n', encoding: 'utf8' })
+  const refused = spawnSync(COMMAND, ['--fresh'], { env: { ...process.env, TAUT_DATA: folder }, input: 'n\n', encoding: 'utf8' })
   expect(refused.stdout).toContain('Nothing was changed.')
 
   const fresh = await demo('--fresh', '--yes')
@@ -54,9 +55,9 @@ test('it lays the shelf out, says its address, keeps its day, and loses nothing 
 })
 
 test('words it does not know, and dates it can’t read, are answered in a sentence', () => {
-  const words = spawnSync('bin/demo', ['--now'], { encoding: 'utf8' })
+  const words = spawnSync(COMMAND, ['--now'], { encoding: 'utf8' })
   expect([words.status, words.stderr]).toEqual([2, 'bin/demo takes --fresh and --yes; “--now” is neither.\n'])
-  const date = spawnSync('bin/demo', [], { env: { ...process.env, TAUT_DATA: path.join(folder, 'other'), TAUT_DEMO_DATE: 'someday' }, encoding: 'utf8' })
+  const date = spawnSync(COMMAND, [], { env: { ...process.env, TAUT_DATA: path.join(folder, 'other'), TAUT_DEMO_DATE: 'someday' }, encoding: 'utf8' })
   expect(date.status).toBe(1)
   expect(date.stderr).toContain('TAUT_DEMO_DATE: expected a date such as 2026-12-10 or 2026-12-10T19:30, got “someday”.')
 })

@@ -13,7 +13,7 @@ import * as schema from './schema'
 export type { Done }
 
 export interface Store {
-  readonly rows: BetterSQLite3Database<typeof schema>
+  readonly rows: BetterSQLite3Database<typeof schema> & { readonly $client: Database.Database }
   /** Carries out one action in one transaction, journaled. */
   act<T>(details: ActionDetails, write: () => T): Done<T>
   undo(actionId: number): Done<void>
