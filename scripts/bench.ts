@@ -24,7 +24,7 @@ const forEach = (work: (position: (typeof lovage.positions)[number]) => void) =>
 const rows = [
   ['plate figures of all 47 strings', median(forEach((p) => restFigures(lovage, p)))],
   ['fitting figures of all 47 strings', median(forEach((p) => fittingFigures(lovage, p, DEFAULT_HABITS)))],
-  ['steps of all 47 strings', median(forEach((position) => fittingSteps({ instrument: lovage, position, habits: DEFAULT_HABITS, figures: fittingFigures(lovage, position, DEFAULT_HABITS), site: 'knot' })))],
+  ['steps of all 47 strings', median(forEach((position) => fittingSteps({ instrument: lovage, position, habits: DEFAULT_HABITS, figures: fittingFigures(lovage, position, DEFAULT_HABITS), site: 'knot', sameString: false })))],
   ['reading one typed name', median(() => readName('4th-octave A', lovage))],
 ] as const
 for (const [what, time] of rows) console.log(`${what.padEnd(36)} ${time.toFixed(0).padStart(7)} µs`)

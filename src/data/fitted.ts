@@ -34,6 +34,11 @@ export function endStringsOn(store: Store, positionIds: readonly number[], at: n
   return ids
 }
 
+/** One fitted string, whether it is still on or not. */
+export function fittedById(store: Store, id: number): FittedString | null {
+  return read(store, eq(fittedStrings.id, id))[0] ?? null
+}
+
 /** Strings on an instrument now. */
 export function stringsOn(store: Store, instrumentId: number): readonly FittedString[] {
   return read(store, and(eq(fittedStrings.instrumentId, instrumentId), isNull(fittedStrings.endedAt)))

@@ -16,6 +16,9 @@ export interface HistoryEntry {
   readonly text: string
 }
 
+/** What can fall on one moment, in the order it happens. */
+const ORDER: readonly HistoryEntry['what'][] = ['broke', 'fitted', 'read']
+
 export interface PositionView {
   /** When the string now on it was fitted; null when there is none. */
   readonly fittedAt: number | null
@@ -71,19 +74,19 @@ function historyByPosition(store: Store, { instrument, positionIds }: StoredInst
       add(positionIds.get(p.number) as number, { at: row.at, what: 'broke', text: siteWord(row.site, p) })
     }
   }
-  const fitted = store.rows.select({ positionId: fittedPositions.positionId, at: fittedStrings.fittedAt, cutMm: fittings.cutMm, wraps: fittings.wraps, coil: coils.label })
+  const fitted = store.rows.select({ positionId: fittedPositions.positionId, fittedAt: fittedStrings.fittedAt, loggedAt: fittings.at, cutMm: fittings.cutMm, wraps: fittings.wraps, coil: coils.label })
     .from(fittedPositions)
     .innerJoin(fittedStrings, eq(fittedPositions.fittedId, fittedStrings.id))
     .leftJoin(fittings, eq(fittings.fittedId, fittedStrings.id))
     .leftJoin(coils, eq(coils.id, fittedStrings.coilId))
     .where(inArray(fittedPositions.positionId, ids)).all()
   for (const row of fitted) {
-    const measured = row.cutMm === null ? 'with the whole set' : `${row.coil ?? 'a string'}, ${Math.round(row.cutMm)} mm cut, ${row.wraps} wraps`
-    add(row.positionId, { at: row.at, what: 'fitted', text: measured })
+    const measured = row.wraps === null ? 'with the whole set' : row.cutMm === null ? `the same string put back, ${row.wraps} wraps` : `${row.coil ?? 'a string'}, ${Math.round(row.cutMm)} mm cut, ${row.wraps} wraps`
+    add(row.positionId, { at: row.loggedAt ?? row.fittedAt, what: 'fitted', text: measured })
   }
   for (const row of store.rows.select().from(readings).where(inArray(readings.positionId, ids)).orderBy(desc(readings.at)).all()) {
     add(row.positionId, { at: row.at, what: 'read', text: `${row.cents > 0 ? '+' : ''}${row.cents} cents${row.broughtBack ? ', brought back' : ''}`.replace('-', '−') })
   }
-  for (const list of entries.values()) list.sort((a, b) => b.at - a.at)
+  for (const list of entries.values()) list.sort((a, b) => b.at - a.at || ORDER.indexOf(b.what) - ORDER.indexOf(a.what))
   return entries
 }

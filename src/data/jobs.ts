@@ -10,12 +10,13 @@ import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { endToOrder } from '@/core/knots/fastenings'
 import { FIRST_TUNED } from '@/core/settle/drift'
+import { surfaceMaterial } from '@/core/strings/construction'
 import { fitOf } from '@/core/stores/fits'
-import { sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
+import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import { coilById, cutCoil, type Coil } from './coils'
 import { constructionColumns } from './construction-columns'
 import type { Done, Store } from './database'
-import { endStringsOn, fitString } from './fitted'
+import { endStringsOn, fitString, fittedById } from './fitted'
 import { houseSettings } from './house'
 import { byPositionId, positionId, type StoredInstrument } from './instruments'
 import { inMm } from './millimetres'
@@ -33,6 +34,10 @@ export interface Job extends StoredInstrument {
   readonly openedAt: number
   readonly finishedAt: number | null
   readonly coil: Coil | null
+  /** The string came off whole and is put back. */
+  readonly sameString: boolean
+  /** Whether it could be: it slipped or pulled through, is no wire, and is on record. */
+  readonly canPutBack: boolean
   readonly onNeedList: boolean
   readonly habits: Habits
   readonly figures: FittingFigures
@@ -75,16 +80,19 @@ export function jobById(store: Store, jobId: number): Job {
   const stored = byPositionId(store, row.positionId)
   const broken = row.breakId === null ? undefined : store.rows.select().from(breaks).where(eq(breaks.id, row.breakId)).get()
   const coil = row.coilId === null ? null : coilById(store, row.coilId)
+  const old = broken?.fittedId ? fittedById(store, broken.fittedId) : null
   const house = houseSettings(store)
   const habits = { ...house.habits, ...(row.wraps === null ? {} : { wraps: row.wraps }) }
-  const figures = fittingFigures(stored.instrument, stored.position, habits, coil?.construction)
+  const figures = fittingFigures(stored.instrument, stored.position, habits, coil?.construction ?? (row.sameString ? old?.construction : undefined))
   const site = broken?.site ?? null
   return {
     ...stored, jobId, site, coil, habits, figures,
+    sameString: row.sameString,
+    canPutBack: old !== null && site !== null && !siteFacts(site).broke && !surfaceMaterial(old.construction).wire,
     openedAt: row.openedAt,
     finishedAt: row.finishedAt,
     onNeedList: store.rows.select().from(needs).where(eq(needs.jobId, jobId)).all().some((need) => need.closedAt === null),
-    steps: fittingSteps({ instrument: stored.instrument, position: stored.position, figures, habits, site }),
+    steps: fittingSteps({ instrument: stored.instrument, position: stored.position, figures, habits, site, sameString: row.sameString }),
     doneSteps: store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).orderBy(asc(jobSteps.id)).all().map((s) => s.step),
   }
 }
@@ -100,7 +108,17 @@ export function chooseCoil(store: Store, jobId: number, coilId: number): Done<vo
     throw new Refusal(409, `${coil.label} has ${Math.round(coil.lengthLeft * 1000)} mm left, and the cut is ${Math.ceil(total * 1000)} mm.`, 'coilId')
   }
   return store.act({ kind: 'coil', summary: `${coil.label} chosen for the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => {
-    store.rows.update(jobs).set({ coilId }).where(eq(jobs.id, jobId)).run()
+    store.rows.update(jobs).set({ coilId, sameString: false }).where(eq(jobs.id, jobId)).run()
+    closeNeeds(store, jobId)
+  })
+}
+
+/** Puts the same string back: it came off whole. Wire goes on once. */
+export function putSameStringBack(store: Store, jobId: number): Done<void> {
+  const job = unfinished(jobById(store, jobId))
+  if (!job.canPutBack) throw new Refusal(400, `The ${stringOf(job, job.position)} can’t be put back: it broke, or it is wire, which goes on once.`)
+  return store.act({ kind: 'coil', summary: `The same string to be put back on the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => {
+    store.rows.update(jobs).set({ coilId: null, sameString: true }).where(eq(jobs.id, jobId)).run()
     closeNeeds(store, jobId)
   })
 }
@@ -136,8 +154,8 @@ export function markStep(store: Store, jobId: number, step: string, done: boolea
 }
 
 export interface Finish {
-  /** What was really cut from the coil, m. */
-  readonly cut: number
+  /** What was really cut from the coil, m; null when the same string was put back. */
+  readonly cut: number | null
   /** Wraps on the pin at pitch. */
   readonly wraps: number
   /** Measured gauge of the new string, m; null when it was not measured. */
@@ -148,18 +166,19 @@ export interface Finish {
 export function finishJob(store: Store, jobId: number, { cut, wraps, gauge }: Finish): Done<{ fittedId: number }> {
   const job = unfinished(jobById(store, jobId))
   const { coil, figures } = job
-  if (!coil) throw new Refusal(409, 'Choose the coil that the string was cut from first.')
+  if (!coil && !job.sameString) throw new Refusal(409, 'Choose the coil that the string was cut from first.')
+  if (coil && cut === null) throw new Refusal(400, 'The cut is missing.', 'cut')
   const served = samePiece(job.instrument, job.position).map((p) => positionId(job, p.number))
-  return store.act({ kind: 'fitting', summary: `${stringOf(job, job.position)} fitted from ${coil.label}`, instrumentId: job.id }, () => {
+  return store.act({ kind: 'fitting', summary: `${stringOf(job, job.position)} ${coil ? `fitted from ${coil.label}` : 'put back'}`, instrumentId: job.id }, () => {
     const at = store.now()
-    cutCoil(store, coil.id, cut, jobId)
+    if (coil && cut !== null) cutCoil(store, coil.id, cut, jobId)
     endStringsOn(store, served, at)
     const fittedId = fitString(store, {
-      instrumentId: job.id, coilId: coil.id, construction: coil.construction, at: at - FIRST_TUNED * HOUR, positionIds: served,
+      instrumentId: job.id, coilId: coil?.id ?? null, construction: figures.construction, at: at - FIRST_TUNED * HOUR, positionIds: served,
     })
     store.rows.insert(fittings).values({
-      jobId, fittedId, at, cutMm: inMm(cut), wraps, gaugeMm: gauge === null ? null : inMm(gauge),
-      predictedCutMm: inMm(figures.cut.total), predictedWraps: figures.strings[0]?.wraps ?? null,
+      jobId, fittedId, at, cutMm: cut === null ? null : inMm(cut), wraps, gaugeMm: gauge === null ? null : inMm(gauge),
+      predictedCutMm: coil ? inMm(figures.cut.total) : null, predictedWraps: figures.strings[0]?.wraps ?? null,
     }).run()
     store.rows.update(jobs).set({ finishedAt: at }).where(eq(jobs.id, jobId)).run()
     closeNeeds(store, jobId)

@@ -154,6 +154,8 @@ export const jobs = sqliteTable('job', {
   breakId: integer('break_id').references(() => breaks.id),
   openedAt: integer('opened_at').notNull(),
   coilId: integer('coil_id').references(() => coils.id),
+  /** The string came off whole and is put back; nothing is cut. */
+  sameString: integer('same_string', { mode: 'boolean' }).notNull().default(false),
   /** Wraps wanted on this job, where they differ from the house's habit. */
   wraps: real('wraps'),
   finishedAt: integer('finished_at'),

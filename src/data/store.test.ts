@@ -10,7 +10,7 @@ import { readShelf } from './demo/shelf-files'
 import { addInstrument, allInstruments, instrumentBySlug } from './instruments'
 import { instrumentView } from './instrument-view'
 import { jobOutcome } from './job-outcome'
-import { chooseCoil, finishJob, jobById, logBreak, markStep, putOnNeedList, setWraps } from './jobs'
+import { chooseCoil, finishJob, jobById, logBreak, markStep, putOnNeedList, putSameStringBack, setWraps } from './jobs'
 import { openNeeds } from './need-list'
 import { Refusal } from './refusal'
 import { changes, coils } from './schema'
@@ -67,7 +67,7 @@ test('from break to fitted string: the coil is cut, the history stands, the retu
   const { jobId, coilId } = fitG()
   expect(coilById(store, coilId)).toMatchObject({ opened: true, cuts: [{ length: 0.62, jobId }] })
   expect(coilById(store, coilId).lengthLeft).toBeCloseTo(0.78, 9)
-  expect(instrumentView(store, lovage()).positions[22]?.history.map((h) => h.what)).toEqual(['broke', 'fitted'])
+  expect(instrumentView(store, lovage()).positions[22]?.history.map((h) => h.what)).toEqual(['fitted', 'broke'])
   expect(instrumentView(store, lovage()).broken).toEqual([])
   const [next] = todayView(store).settling
   expect(next?.name).toBe('3rd-octave G')
@@ -144,6 +144,27 @@ test('what can’t be is refused with its reason, and nothing is written', () =>
   expect(refusal(() => jobById(store, 77)).status).toBe(404)
   expect(refusal(() => markStep(store, jobId, 'dance', true)).status).toBe(404)
   expect(count()).toBe(then)
+})
+
+test('a string that slipped may be put back, and nothing is cut; one that broke, or wire, may not', () => {
+  fitG()
+  const put = logBreak(store, lovage(), 22, 'slipped').result.jobId
+  putSameStringBack(store, put)
+  expect(jobById(store, put)).toMatchObject({ sameString: true, coil: null })
+  expect(jobById(store, put).steps.map((s) => s.title)).toContain('Look the string over')
+  const coilsBefore = JSON.stringify(shelf(store))
+  const { actionId } = finishJob(store, put, { cut: null, wraps: 3, gauge: null })
+  expect(JSON.stringify(shelf(store))).toBe(coilsBefore)
+  expect(instrumentView(store, lovage()).positions[22]?.history[0]?.text).toBe('the same string put back, 3 wraps')
+  store.undo(actionId)
+  expect(instrumentView(store, lovage()).broken).toEqual([22])
+
+  const broke = logBreak(store, lovage(), 21, 'knot').result.jobId
+  expect(refusal(() => putSameStringBack(store, broke)).status).toBe(400)
+  const wire = logBreak(store, instrumentBySlug(store, 'teasel'), 1, 'slipped').result.jobId
+  expect(refusal(() => putSameStringBack(store, wire)).message).toContain('it is wire, which goes on once')
+  chooseCoil(store, broke, gutCoil(1.4, 1.16))
+  expect(refusal(() => finishJob(store, broke, { cut: null, wraps: 3, gauge: null }))).toMatchObject({ field: 'cut', message: 'The cut is missing.' })
 })
 
 test('the need list says all that an order must say, and closes when the string is fitted', () => {

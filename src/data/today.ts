@@ -56,6 +56,6 @@ function openJob(store: Store, id: number): OpenJob {
     instrumentName: job.instrument.name,
     openedAt: job.openedAt,
     site: job.site === null ? null : siteWord(job.site, job.position).toLowerCase(),
-    next: job.coil ? (job.doneSteps.length > 0 ? `${left} steps to go` : `${job.coil.label} set aside`) : job.onNeedList ? 'on the need list' : 'choose a coil',
+    next: job.coil || job.sameString ? (job.doneSteps.length > 0 ? `${left} steps to go` : job.coil ? `${job.coil.label} set aside` : 'to be put back') : job.onNeedList ? 'on the need list' : 'choose a coil',
   }
 }

@@ -15,6 +15,8 @@ export interface FittingContext {
   readonly habits: Habits
   /** Where the old string gave way; null when it was taken off whole. */
   readonly site: BreakSite | null
+  /** The string came off whole and is put back. */
+  readonly sameString: boolean
 }
 
 export type StepMaker = (context: FittingContext) => Step | readonly Step[] | null

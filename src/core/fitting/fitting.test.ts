@@ -17,7 +17,7 @@ const everyPosition = shelf.flatMap((instrument) => instrument.positions.map((po
 const text = (phrase: Phrase) => phrase.map((part) => (typeof part === 'string' ? part : `${part.value.toFixed(4)} ${part.quantity}`)).join('')
 const stepsOf = (slug: string, number: number, habits: Habits = DEFAULT_HABITS) => {
   const position = positionAt(on(slug), number)
-  return fittingSteps({ instrument: on(slug), position, habits, figures: fittingFigures(on(slug), position, habits), site: 'mid-length' })
+  return fittingSteps({ instrument: on(slug), position, habits, figures: fittingFigures(on(slug), position, habits), site: 'mid-length', sameString: false })
 }
 
 describe('figures', () => {

@@ -86,8 +86,21 @@ function inspect({ position, site }: FittingContext): Step {
   }
 }
 
-function prove({ position, figures, instrument }: FittingContext): Step {
+function prove({ position, figures, instrument, sameString }: FittingContext): Step {
   const first = figures.strings[0] as StringFigures
+  if (sameString) {
+    return {
+      ...plain,
+      key: 'prove',
+      title: 'Look the string over',
+      todo: [
+        say`Run it between your fingers: no whitening, no nick, no kink in the standing part.`,
+        say`Lay it along the sum: from knot to tip it still needs ${measure('length', figures.cut.total)}, less what the trimmed tail can spare.`,
+      ],
+      right: say`It is sound from end to end, and its tail reaches past the pin.`,
+      mistake: say`Setting a string again that was kinked where it slipped: it breaks there.`,
+    }
+  }
   return {
     ...plain,
     key: 'prove',

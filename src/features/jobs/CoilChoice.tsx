@@ -18,6 +18,8 @@ interface CoilChoiceProps {
   readonly offers: readonly Offer<Coil>[]
   readonly chosenId: number | null
   readonly onNeedList: boolean
+  /** Whether the string came off whole and may go on again. */
+  readonly canPutBack: boolean
   /** What an order has to say, line by line. */
   readonly orderLines: readonly (readonly [what: string, text: string])[]
 }
@@ -26,7 +28,7 @@ interface CoilChoiceProps {
 const REEL = 3
 
 /** Coils that fit, a remainder long enough first; or what to order when none does. */
-export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: CoilChoiceProps) {
+export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, orderLines }: CoilChoiceProps) {
   const [problem, setProblem] = useState<string | null>(null)
   const router = useRouter()
   const announce = useAnnounce()
@@ -46,6 +48,12 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, orderLines }: 
 
   return (
     <section aria-label="Coils that fit">
+      {canPutBack && (
+        <div className="mt-4 flex flex-wrap items-center justify-between gap-3 border-l-4 border-verdigris bg-verdigris-wash p-4">
+          <p className="max-w-prose">It came off whole. Gut and nylon may be set again while the tail is long and the standing part is sound.</p>
+          <button type="button" className="button" onClick={() => act('put-back', {}, 'The same string is to be put back.', `/jobs/${jobId}/figures`)}>Put the same string back</button>
+        </div>
+      )}
       {longEnough.length > 0 && <p className="mt-3 max-w-prose">{longEnough.length === 1 ? 'One coil fits.' : 'The first uses up what is already open; fresh coils come last.'} Nothing is cut in the stores until the fitting is logged.</p>}
       <ol className="ruled mt-2">
         {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} fills={fills} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}

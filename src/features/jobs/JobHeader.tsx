@@ -17,12 +17,13 @@ interface JobHeaderProps {
   readonly position: StringPosition
   readonly strings: number
   readonly stage: Stage
-  readonly hasCoil: boolean
+  /** Whether it is settled what goes on: a coil chosen, or the same string. */
+  readonly hasString: boolean
   readonly finished: boolean
 }
 
 /** Which string is being fitted, and how far the job is. */
-export function JobHeader({ jobId, instrumentName, slug, position, strings, stage, hasCoil, finished }: JobHeaderProps) {
+export function JobHeader({ jobId, instrumentName, slug, position, strings, stage, hasString, finished }: JobHeaderProps) {
   const { name, beside } = leadingNames(position)
   return (
     <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
@@ -34,7 +35,7 @@ export function JobHeader({ jobId, instrumentName, slug, position, strings, stag
         <nav aria-label="Stages of the fitting">
           <ol className="flex gap-1 text-sm">
             {STAGES.map(({ key, word }, i) => {
-              const open = key === 'coil' || hasCoil
+              const open = key === 'coil' || hasString
               const here = key === stage
               const look = `flex min-h-11 items-center gap-2 border-b-2 px-3 ${here ? 'border-verdigris font-semibold text-ink' : 'border-transparent text-soft'}`
               return (

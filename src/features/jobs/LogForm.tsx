@@ -18,18 +18,18 @@ interface LogFormProps {
   readonly predictedCut: number
   readonly predictedWraps: number
   readonly gauge: number
-  readonly coilLabel: string
-  readonly coilLeft: number
+  /** The coil it was cut from; null when the same string was put back. */
+  readonly coil: { readonly label: string; readonly left: number } | null
 }
 
 /** What was really cut and wound; logging it cuts the coil and starts the settling. */
-export function LogForm({ jobId, predictedCut, predictedWraps, gauge, coilLabel, coilLeft }: LogFormProps) {
+export function LogForm({ jobId, predictedCut, predictedWraps, gauge, coil }: LogFormProps) {
   const { unit } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
   const { register, handleSubmit, setError, formState: { errors, isSubmitting } } = useForm<FinishRequest>({
     resolver: classValidatorResolver(FinishRequest),
-    defaultValues: { unit, cut: lengthFigure(Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 }), wraps: Math.round(predictedWraps * 4) / 4 },
+    defaultValues: { unit, ...(coil ? { cut: lengthFigure(Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 }) } : {}), wraps: Math.round(predictedWraps * 4) / 4 },
   })
   const text = (length: number) => measureText(measure('length', length), unit)
 
@@ -39,14 +39,14 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, coilLabel,
       const field = answer.field === 'wraps' || answer.field === 'gauge' ? answer.field : 'cut'
       return setError(field, { message: answer.sentence })
     }
-    announce('The fitting is logged and the coil is cut in the stores.', answer.value.actionId)
+    announce(coil ? 'The fitting is logged and the coil is cut in the stores.' : 'The fitting is logged.', answer.value.actionId)
     router.push(`/jobs/${jobId}/done`)
     router.refresh()
   })
 
   return (
     <form onSubmit={log} noValidate className="mt-4 grid max-w-xl gap-5">
-      <Entry label="Cut from the coil" hint={`Worked out: ${text(predictedCut)}. ${coilLabel} holds ${text(coilLeft)}. In ${unit} unless you write the unit.`} problem={errors.cut?.message} inputMode="decimal" {...register('cut')} />
+      {coil && <Entry label="Cut from the coil" hint={`Worked out: ${text(predictedCut)}. ${coil.label} holds ${text(coil.left)}. In ${unit} unless you write the unit.`} problem={errors.cut?.message} inputMode="decimal" {...register('cut')} />}
       <Entry label="Wraps on the pin at pitch" hint={`Worked out: ${measureText(measure('wraps', predictedWraps), unit)}. Quarters will do.`} problem={errors.wraps?.message} type="number" step="0.25" {...register('wraps', { valueAsNumber: true })} />
       <Entry label="Gauge of the new string, if you measured it" hint={`On the packet: ${measureText(measure('gauge', gauge), unit)}.`} problem={errors.gauge?.message} inputMode="decimal" {...register('gauge', { setValueAs: (value: string) => (value?.trim() ? value : undefined) })} />
       <button type="submit" className="button button-main min-h-12 text-lg" disabled={isSubmitting}>Log the fitting</button>

@@ -25,8 +25,10 @@ export class FinishRequest {
   @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
   unit!: 'mm' | 'in'
 
+  /** Left out when the same string was put back. */
+  @IsOptional()
   @IsLengthText(CUT)
-  cut!: string
+  cut?: string
 
   @Min(0.25, { message: 'A quarter of a wrap is the least that can be counted.' })
   @Max(20, { message: 'More than twenty wraps can’t be right.' })

@@ -8,7 +8,7 @@ export function JobSheet({ job, stage, children }: { job: Job; stage: Stage; chi
     <div className="sheet p-4 md:p-6">
       <JobHeader
         jobId={job.jobId} instrumentName={job.instrument.name} slug={job.instrument.slug} position={job.position} strings={job.figures.strings.length}
-        stage={stage} hasCoil={job.coil !== null} finished={job.finishedAt !== null}
+        stage={stage} hasString={job.coil !== null || job.sameString} finished={job.finishedAt !== null}
       />
       {children}
     </div>

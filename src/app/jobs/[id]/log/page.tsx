@@ -10,13 +10,13 @@ export const metadata: Metadata = { title: 'Log' }
 export default async function LogPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadJob(params)
   if (job.finishedAt !== null) redirect(`/jobs/${job.jobId}/done`)
-  if (job.coil === null) redirect(`/jobs/${job.jobId}/coil`)
+  if (job.coil === null && !job.sameString) redirect(`/jobs/${job.jobId}/coil`)
   return (
     <JobSheet job={job} stage="log">
       <h2 className="mt-4 text-xl font-semibold">Log the fitting</h2>
       <LogForm
         jobId={job.jobId} predictedCut={job.figures.cut.total} predictedWraps={job.figures.strings[0]?.wraps ?? job.habits.wraps}
-        gauge={outerGauge(job.coil.construction)} coilLabel={job.coil.label} coilLeft={job.coil.lengthLeft}
+        gauge={outerGauge(job.figures.construction)} coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft }}
       />
     </JobSheet>
   )

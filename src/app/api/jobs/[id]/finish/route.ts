@@ -13,7 +13,7 @@ export async function POST(request: Request, { params }: Path) {
   return handle(request, FinishRequest, ({ cut, unit, wraps, gauge }) => {
     const jobId = idFrom(id, `There is no job ${id}.`)
     const measured = gauge === undefined ? null : lengthOf(gauge, unit)
-    const { actionId, result } = finishJob(store(), jobId, { cut: lengthOf(cut, unit), wraps, gauge: measured })
+    const { actionId, result } = finishJob(store(), jobId, { cut: cut === undefined ? null : lengthOf(cut, unit), wraps, gauge: measured })
     return { actionId, fittedId: result.fittedId }
   })
 }

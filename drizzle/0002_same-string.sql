@@ -1,0 +1,1 @@
+ALTER TABLE `job` ADD `same_string` integer DEFAULT false NOT NULL;
