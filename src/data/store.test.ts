@@ -148,6 +148,7 @@ test('what can’t be is refused with its reason, and nothing is written', () =>
 
 test('a string that slipped may be put back, and nothing is cut; one that broke, or wire, may not', () => {
   fitG()
+  now += HOUR
   const put = logBreak(store, lovage(), 22, 'slipped').result.jobId
   putSameStringBack(store, put)
   expect(jobById(store, put)).toMatchObject({ sameString: true, coil: null })
