@@ -79,6 +79,24 @@ test('two people finish two strings from one coil: the second is told what is le
   await expect(other.getByRole('listitem').filter({ hasText: 'Shared packet' })).toContainText(/37\d mm/)
 })
 
+test('a string that slipped is put back without cutting anything', async ({ page }) => {
+  await choose(page, 7, 'Slipped, unbroken')
+  await page.getByRole('button', { name: 'Put the same string back' }).click()
+  await page.waitForURL('**/figures')
+  await page.getByRole('link', { name: 'Start the fitting' }).click()
+  await page.waitForURL('**/steps')
+  await expect(page.getByText('Let the tension down with the key before anything is cut.')).toHaveCount(0)
+  await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Take off/ }).click()
+  await expect(page.getByText('Let the tension down with the key before anything is cut.')).toBeVisible()
+  await page.getByRole('link', { name: '4 Log' }).click()
+  await expect(page.getByLabel('Cut from the coil')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Log the fitting' }).click()
+  await expect(page.getByRole('heading', { name: 'Fitted and logged' })).toBeVisible()
+  await page.goto('/instruments/fennel?string=7')
+  await page.getByText('History of this position').click()
+  await expect(page.getByText('the same string put back, 3 wraps')).toBeVisible()
+})
+
 test('the bar above the page undoes what was just done, without leaving the page', async ({ page }) => {
   await choose(page, 3, 'At the knot')
   await page.getByRole('button', { name: 'Undo' }).click()

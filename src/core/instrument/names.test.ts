@@ -61,6 +61,23 @@ describe('reading what is typed', () => {
     expect(numbers('C1', 'teasel')).toEqual([])
     expect(() => readName('H4', on('lovage'))).toThrow('“H4” is not a string\'s name.')
   })
+  describe('a place told from another string', () => {
+    test.each([
+      ['top string', 1], ['the lowest string', 47], ['top red', 5], ['highest F', 2], ['bottom blue', 44],
+      ['third C from the top', 19], ['second F below the top red', 16], ['first F above the lowest C', 44], ['2nd red from the bottom', 40], ['string below the top red', 6],
+    ])('%s is number %d', (words, number) => expect(numbers(words)).toEqual([number]))
+
+    test('one that is told from any string of a colour can be several, and all are said', () => {
+      expect(numbers('two below a blue one')).toEqual([4, 11, 18, 25, 32, 39, 46])
+      expect(readName('two below a blue one', on('lovage'))[0]).toEqual({ number: 4, means: '2 below number 2, a blue one' })
+      expect(numbers('3 strings above the C', 'fennel')).toEqual([2, 9, 16, 23])
+    })
+    test('past the end there is none; words that count nothing are no name', () => {
+      expect(numbers('ninth C from the top')).toEqual([])
+      expect(numbers('top red', 'teasel')).toEqual([])
+      expect(() => readName('umpteenth F below the top red', on('lovage'))).toThrow('is not a string\'s name')
+    })
+  })
   test('a maker’s own label comes first', () => {
     const lovage = on('lovage')
     const labelled = { ...lovage, positions: lovage.positions.map((p) => (p.number === 3 ? { ...p, makerLabel: 'A3' } : p)) }

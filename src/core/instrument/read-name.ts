@@ -4,6 +4,7 @@
 import { harpOctaveOf, harpOctaveWord } from '../pitch/harp-octave'
 import { parseNote, scientificWord, semitoneNumber, type Letter } from '../pitch/note'
 import type { Instrument } from './instrument'
+import { readPlace } from './read-place'
 
 export interface NameReading {
   readonly number: number
@@ -16,16 +17,18 @@ const ORDINAL_WORDS = ['zeroth', 'first', 'second', 'third', 'fourth', 'fifth', 
 type Reader = (text: string, instrument: Instrument) => readonly NameReading[]
 
 /**
- * @param text - as typed: `4th-octave A`, `4A`, `A3`, `A3 scientific`, `25`, `no. 25`, `25 from the bottom`, `Gb4`, a maker's label
+ * @param text - as typed: `4th-octave A`, `4A`, `A3`, `A3 scientific`, `25`, `no. 25`, `25 from the bottom`, `Gb4`, `second F below the top red`,
+ * `two below a blue one`, a maker's label
  * @returns every reading on this instrument, the likeliest first; empty when the text names no string here
  * @throws RangeError with a sentence that can be shown, when the text is not a name in any scheme
  */
 export function readName(text: string, instrument: Instrument): readonly NameReading[] {
   const plain = text.trim().toLowerCase().replace(/[-–]/g, ' ').replace(/\s+/g, ' ')
   const labelled = byMakerLabel(text.trim(), instrument)
-  const all = [...labelled, ...[byNumber, byHarpOctave, byLetterAndDigit, bySoundingNote].flatMap((read) => read(plain, instrument))]
-  if (all.length === 0 && !looksLikeName(plain)) {
-    throw new RangeError(`“${text.trim()}” is not a string's name. Try “4th-octave A”, “A3” or a number counted from the top.`)
+  const place = readPlace(plain, instrument)
+  const all = [...labelled, ...(place ?? []), ...[byNumber, byHarpOctave, byLetterAndDigit, bySoundingNote].flatMap((read) => read(plain, instrument))]
+  if (all.length === 0 && place === null && !looksLikeName(plain)) {
+    throw new RangeError(`“${text.trim()}” is not a string's name. Try “4th-octave A”, “A3”, “second F from the top” or a number counted from the top.`)
   }
   return all.filter((reading, i) => all.findIndex((r) => r.number === reading.number) === i)
 }

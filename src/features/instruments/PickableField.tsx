@@ -5,6 +5,7 @@ import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { FieldDrawing, FieldFrame } from '@/ui/field/FieldDrawing'
 import { fieldShape } from '@/ui/field/field-shape'
+import { OctaveMarks } from '@/ui/field/OctaveMarks'
 import { ScaleBar } from '@/ui/field/ScaleBar'
 import { SelectedString } from '@/ui/field/SelectedString'
 import { useHouse } from '@/ui/units'
@@ -50,6 +51,7 @@ export function PickableField({ instrument, broken, picker, className }: Pickabl
       {/* Two layers: the instrument is painted once, and only what moves over it is painted again. */}
       <FieldFrame shape={shape} title={`${instrument.name}, drawn to scale`} className="absolute inset-0 h-full w-full will-change-transform">
         <FieldDrawing shape={shape} broken={broken} />
+        <OctaveMarks shape={shape} />
         <ScaleBar shape={shape} unit={unit} />
       </FieldFrame>
       <FieldFrame ref={svg} shape={shape} title="The picked string" className="absolute inset-0 h-full w-full will-change-transform">

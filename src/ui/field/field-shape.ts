@@ -90,14 +90,10 @@ function harpWood(strings: readonly DrawnString[]) {
 function zitherWood(strings: readonly DrawnString[]) {
   const [bass, treble] = [strings.at(-1) as DrawnString, strings[0] as DrawnString]
   const side = 22
-  const body = `M${bass.x - side},${bass.pin - 34}L${treble.x + side},${treble.pin - 34}L${treble.x + side},${treble.foot + 20}L${bass.x - side},${bass.foot + 20}Z`
-  const reachTo = (s: DrawnString, y: number, by: number) => `${s.x + by},${y}`
+  const body = `M${bass.x - side},${bass.pin - 34}L${treble.x + side},${treble.pin - 34}L${treble.x + side},${treble.foot + 34}L${bass.x - side},${bass.foot + 34}Z`
   return {
     wood: [body],
-    lines: [
-      `M${reachTo(bass, bass.tail, -10)}L${reachTo(treble, treble.tail, 10)}`,
-      `M${reachTo(bass, bass.bridge, -10)}L${reachTo(treble, treble.bridge, 10)}`,
-    ],
-    margin: { left: side + 40, right: side + 20, top: 44, bottom: 34 },
+    lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? ''],
+    margin: { left: side + 40, right: side + 20, top: 44, bottom: 46 },
   }
 }
