@@ -107,6 +107,18 @@ describe('steps', () => {
     expect(first('teasel')).not.toMatch(/pedal|lever/)
     expect(stepsOf('teasel', 9).find((s) => s.key === 'take-off')?.todo.map(text).join(' ')).toContain('served two strings')
   })
+  test('a slippery string is locked on its pin, gut in a plain becket is not', () => {
+    const winding = (slug: string, number: number) => stepsOf(slug, number).find((s) => s.key === 'wind')?.todo.map(text).join(' ')
+    expect(winding('lovage', 5)).toContain('After half a turn, tuck the tail under the first wrap')
+    expect(winding('fennel', 5)).toContain('traps itself')
+    expect(winding('lovage', 22)).not.toContain('traps itself')
+  })
+  test('an old string that is whole is let down first', () => {
+    const position = positionAt(on('lovage'), 22)
+    const whole = fittingSteps({ instrument: on('lovage'), position, habits: DEFAULT_HABITS, figures: fittingFigures(on('lovage'), position, DEFAULT_HABITS), site: 'slipped', sameString: true })
+    expect(whole.find((s) => s.key === 'take-off')?.todo.map(text)[0]).toBe('Let the tension down with the key before anything is cut.')
+    expect(whole.find((s) => s.key === 'prove')?.title).toBe('Look the string over')
+  })
   test('habits change the steps', () => {
     const of = (habits: Partial<Habits>) => stepsOf('lovage', 22, { ...DEFAULT_HABITS, ...habits })
     const keys = (habits: Partial<Habits>) => of(habits).map((s) => s.key)

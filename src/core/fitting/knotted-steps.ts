@@ -1,7 +1,7 @@
 /**
  * The steps of a string that is tied at one end and wound at the other.
  */
-import { tailFacts } from '../knots/fastenings'
+import { lockSentence, tailFacts } from '../knots/fastenings'
 import { measure, say } from '../measure'
 import { coreMaterial } from '../strings/construction'
 import { only, plain, wired, WIRE, type FittingContext } from './context'
@@ -107,11 +107,13 @@ export function wind(context: FittingContext): Step {
   const figures = only(context)
   const { pin } = figures.position.head
   const turns = figures.wraps * pin.gearRatio
+  const lock = lockSentence(figures.position.head.fastening)
   return {
     ...plain,
     key: 'wind',
     title: 'Wind',
     todo: [
+      ...(lock === null ? [] : [say`${lock}`]),
       say`Turn the key ${pin.tightens}, seen from the key’s end. Guide the wraps with a finger, side by side, from the hole toward the wood.`,
       say`Lay the string in its bridge pin’s groove${context.position.mechanism ? ` and clear of the ${context.position.mechanism}` : ''} before it gets tight.`,
       say`Slowly, with rests: friction heats the pin and loosens its fit.`,

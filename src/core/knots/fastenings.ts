@@ -16,6 +16,22 @@ export const HEAD_FASTENINGS = [
 ] as const
 export type HeadFastening = (typeof HEAD_FASTENINGS)[number]
 
+const HEAD_WAYS: Record<HeadFastening, string | null> = {
+  'plain becket': null,
+  'kinked both sides': 'Kink it on both sides of the pin, an S: it needs no lock and comes off fast.',
+  'tail tucked, before turning': 'Before you turn, tuck the tail under where the first wrap will lie, so that the string traps itself.',
+  'tail tucked, after a quarter': 'After a quarter turn, tuck the tail under the first wrap, so that the string traps itself.',
+  'tail tucked, after half a turn': 'After half a turn, tuck the tail under the first wrap, so that the string traps itself.',
+  'second wrap crossed': 'Bring the first wrap in, and the second out over it, so that the string traps itself; then in again.',
+  'above, below, above': 'Lay one wrap above the hole and one below it; the rest go above.',
+  'peg cord': null,
+}
+
+/** How the string is locked on its pin, as a sentence; null where it is not. */
+export function lockSentence(fastening: HeadFastening): string | null {
+  return HEAD_WAYS[fastening]
+}
+
 /** How a tail end takes its hold. */
 export type TailHold = 'knot' | 'bead' | 'toggle' | 'loop' | 'posts' | 'foot'
 

@@ -27,7 +27,7 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
   const at = (axial: number, across: number) => (upright ? { x: across, y: -axial } : { x: axial, y: across })
   /** Where the string comes round below at the end of each turn, the last one where it leaves. */
   const wraps = Array.from({ length: Math.max(1, Math.round(figures.wraps)) }, (_, i) => exit + i * d)
-  const box = upright ? { x: -15, y: -end - 3, width: 36, height: end + 10 } : { x: -7, y: -D / 2 - 7, width: end + 15, height: D + RUN + 15 }
+  const box = upright ? { x: -15, y: -end - 5.4, width: 36, height: end + 12.4 } : { x: -7, y: -D / 2 - 7, width: end + 15, height: D + RUN + 15 }
   const text = (metres: number) => measureText(measure('gauge', metres), unit)
   const dimension = upright ? -D / 2 - 3 : -D / 2 - 3.2
   return (
@@ -58,7 +58,7 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
           ? (
             <>
               <text x={dimension - 0.8} y={-(hole + exit) / 2} textAnchor="end" dominantBaseline="central">{text(figures.bank.width)}</text>
-              <text x={0} y={-end - 1.7} textAnchor="middle">pin {text(pin.diameter)}</text>
+              <text x={0} y={-end - 3.2} textAnchor="middle">pin {text(pin.diameter)}</text>
               <text x={edge + RUN + 0.2} y={-bridge - 0.8} textAnchor="end" fill="var(--soft)">to the bridge</text>
               <text x={-14.6} y={3.6} fill="var(--soft)">wood</text>
             </>
