@@ -1,0 +1,39 @@
+import { readShelf } from '@/data/demo/shelf-files'
+import { positionAt } from '../instrument/instrument'
+import { measure, say } from '../measure'
+import { BREAK_SITES, siteFacts, sitesFor, siteWord } from './break-sites'
+
+const [lovage, fennel, teasel] = readShelf('demo').instruments
+const pedal = positionAt(lovage!, 22)
+const lever = positionAt(fennel!, 14)
+const posts = positionAt(teasel!, 9)
+
+test('every site has a suspect and a remedy, each a sentence', () => {
+  for (const site of BREAK_SITES) {
+    const { suspect, remedy } = siteFacts(site)
+    for (const sentence of [suspect, remedy]) expect(sentence).toMatch(/^[A-Z].*\.$/)
+  }
+})
+
+test('only a slip and a knot pulled through leave the string whole', () => {
+  expect(BREAK_SITES.filter((site) => !siteFacts(site).broke)).toEqual(['knot pulled through', 'slipped'])
+})
+
+test('a string can give way only where it has such a place', () => {
+  expect(sitesFor(pedal)).toEqual(BREAK_SITES)
+  expect(sitesFor({ ...pedal, mechanism: null })).not.toContain('lever or disc')
+  expect(sitesFor(posts)).toEqual(['tuning pin hole', 'wraps', 'bridge pin', 'mid-length', 'soundboard', 'slipped'])
+})
+
+test('a site is told in the words of the instrument', () => {
+  expect(siteWord('lever or disc', pedal)).toBe('At the disc')
+  expect(siteWord('lever or disc', lever)).toBe('At the lever')
+  expect(siteWord('soundboard', pedal)).toBe('At the soundboard')
+  expect(siteWord('soundboard', posts)).toBe('At the bridge or hitch post')
+})
+
+test('a phrase keeps its figures as figures', () => {
+  expect(say`Leave ${measure('length', 0.066)} of slack.`).toEqual(['Leave ', { quantity: 'length', value: 0.066 }, ' of slack.'])
+  expect(say`${measure('wraps', 3)}`).toEqual([{ quantity: 'wraps', value: 3 }])
+  expect(say`Turn the key ${'clockwise'}.`).toEqual(['Turn the key ', 'clockwise', '.'])
+})
