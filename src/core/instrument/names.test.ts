@@ -34,6 +34,21 @@ describe('octaves', () => {
       }
     }
   })
+  test.each([
+    ['C1', 'G7', 47], ['C2', 'C7', 36], ['E2', 'G6', 31], ['C3', 'C6', 22], ['G2', 'D6', 26], ['D4', 'D5', 8], ['C4', 'G5', 12], ['G3', 'A4', 9], ['A2', 'G3', 7], ['C3', 'F3', 4],
+  ])('over the range %s to %s every name leads to its number and back', (bottom, top, count) => {
+    const [low, high] = [letterStep(parseNote(bottom)), letterStep(parseNote(top))]
+    expect(high - low + 1).toBe(count)
+    for (let number = 1; number <= count; number += 1) {
+      const n = noteAtStep(high + 1 - number)
+      const octave = scientificOctaveOf(n.letter, harpOctaveOf(n))
+      expect(high + 1 - letterStep({ letter: n.letter, octave })).toBe(number)
+    }
+  })
+  test('a small harp from C3 to C6: octaves 2 to 5', () => {
+    const octaves = ['C6', 'F5', 'E5', 'F4', 'E4', 'F3', 'E3', 'D3', 'C3'].map((name) => harpOctaveOf(parseNote(name)))
+    expect(octaves).toEqual([2, 2, 3, 3, 4, 4, 5, 5, 5])
+  })
   test('ordinals', () => expect([0, 1, 2, 3, 4, 11, 12, 21].map(ordinal)).toEqual(['0th', '1st', '2nd', '3rd', '4th', '11th', '12th', '21st']))
 })
 

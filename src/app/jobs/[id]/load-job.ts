@@ -1,10 +1,12 @@
-import { notFound } from 'next/navigation'
+import { notFound, redirect } from 'next/navigation'
 import { store } from '@/data/database'
 import { jobById, type Job } from '@/data/jobs'
 import { isRefusal } from '@/data/refusal'
 
+type Params = Promise<{ id: string }>
+
 /** The job of a page's path, or the page that says there is none. */
-export async function loadJob(params: Promise<{ id: string }>): Promise<Job> {
+export async function loadJob(params: Params): Promise<Job> {
   const { id } = await params
   if (!/^\d{1,9}$/.test(id)) notFound()
   try {
@@ -13,4 +15,18 @@ export async function loadJob(params: Promise<{ id: string }>): Promise<Job> {
     if (isRefusal(error) && error.status === 404) notFound()
     throw error
   }
+}
+
+/** A job that is not finished; a finished one shows what came of it. */
+export async function loadOpenJob(params: Params): Promise<Job> {
+  const job = await loadJob(params)
+  if (job.finishedAt !== null) redirect(`/jobs/${job.jobId}/done`)
+  return job
+}
+
+/** An open job of which it is settled what goes on; otherwise that is asked first. */
+export async function loadStrungJob(params: Params): Promise<Job> {
+  const job = await loadOpenJob(params)
+  if (job.coil === null && !job.sameString) redirect(`/jobs/${job.jobId}/coil`)
+  return job
 }

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next'
-import { redirect } from 'next/navigation'
 import { shelf } from '@/data/coils'
 import { store } from '@/data/database'
 import { houseSettings } from '@/data/house'
@@ -7,13 +6,12 @@ import { orderLinesFor } from '@/data/order-lines'
 import { offersAt } from '@/data/spares'
 import { CoilChoice } from '@/features/jobs/CoilChoice'
 import { JobSheet } from '../JobSheet'
-import { loadJob } from '../load-job'
+import { loadOpenJob } from '../load-job'
 
 export const metadata: Metadata = { title: 'Coil' }
 
 export default async function CoilPage({ params }: { params: Promise<{ id: string }> }) {
-  const job = await loadJob(params)
-  if (job.finishedAt !== null) redirect(`/jobs/${job.jobId}/done`)
+  const job = await loadOpenJob(params)
   return (
     <JobSheet job={job} stage="coil">
       <CoilChoice

@@ -1,16 +1,13 @@
 import type { Metadata } from 'next'
-import { redirect } from 'next/navigation'
 import { outerGauge } from '@/core/strings/construction'
 import { LogForm } from '@/features/jobs/LogForm'
 import { JobSheet } from '../JobSheet'
-import { loadJob } from '../load-job'
+import { loadStrungJob } from '../load-job'
 
 export const metadata: Metadata = { title: 'Log' }
 
 export default async function LogPage({ params }: { params: Promise<{ id: string }> }) {
-  const job = await loadJob(params)
-  if (job.finishedAt !== null) redirect(`/jobs/${job.jobId}/done`)
-  if (job.coil === null && !job.sameString) redirect(`/jobs/${job.jobId}/coil`)
+  const job = await loadStrungJob(params)
   return (
     <JobSheet job={job} stage="log">
       <h2 className="mt-4 text-xl font-semibold">Log the fitting</h2>

@@ -1,16 +1,6 @@
-import { CoilRequest } from '@/features/jobs/requests'
 import { store } from '@/data/database'
-import { handle, idFrom } from '@/data/http/handle'
 import { chooseCoil } from '@/data/jobs'
+import { CoilRequest } from '@/features/jobs/requests'
+import { jobRoute } from '../job-route'
 
-interface Path {
-  readonly params: Promise<{ id: string }>
-}
-
-export async function POST(request: Request, { params }: Path) {
-  const { id } = await params
-  return handle(request, CoilRequest, ({ coilId }) => {
-    const jobId = idFrom(id, `There is no job ${id}.`)
-    return { actionId: chooseCoil(store(), jobId, coilId).actionId }
-  })
-}
+export const POST = jobRoute(CoilRequest, (jobId, { coilId }) => ({ actionId: chooseCoil(store(), jobId, coilId).actionId }))

@@ -1,12 +1,6 @@
 import { store } from '@/data/database'
-import { handle, idFrom, Nothing } from '@/data/http/handle'
+import { Nothing } from '@/data/http/handle'
 import { putOnNeedList } from '@/data/jobs'
+import { jobRoute } from '../job-route'
 
-interface Path {
-  readonly params: Promise<{ id: string }>
-}
-
-export async function POST(request: Request, { params }: Path) {
-  const { id } = await params
-  return handle(request, Nothing, () => ({ actionId: putOnNeedList(store(), idFrom(id, `There is no job ${id}.`)).actionId }))
-}
+export const POST = jobRoute(Nothing, (jobId) => ({ actionId: putOnNeedList(store(), jobId).actionId }))

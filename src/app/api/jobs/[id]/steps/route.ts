@@ -1,17 +1,9 @@
-import { StepRequest } from '@/features/jobs/requests'
 import { store } from '@/data/database'
-import { handle, idFrom } from '@/data/http/handle'
 import { markStep } from '@/data/jobs'
+import { StepRequest } from '@/features/jobs/requests'
+import { jobRoute } from '../job-route'
 
-interface Path {
-  readonly params: Promise<{ id: string }>
-}
-
-export async function POST(request: Request, { params }: Path) {
-  const { id } = await params
-  return handle(request, StepRequest, ({ step, done }) => {
-    const jobId = idFrom(id, `There is no job ${id}.`)
-    markStep(store(), jobId, step, done)
-    return { step, done }
-  })
-}
+export const POST = jobRoute(StepRequest, (jobId, { step, done }) => {
+  markStep(store(), jobId, step, done)
+  return { step, done }
+})

@@ -1,16 +1,6 @@
-import { WrapsRequest } from '@/features/jobs/requests'
 import { store } from '@/data/database'
-import { handle, idFrom } from '@/data/http/handle'
 import { setWraps } from '@/data/jobs'
+import { WrapsRequest } from '@/features/jobs/requests'
+import { jobRoute } from '../job-route'
 
-interface Path {
-  readonly params: Promise<{ id: string }>
-}
-
-export async function POST(request: Request, { params }: Path) {
-  const { id } = await params
-  return handle(request, WrapsRequest, ({ wraps }) => {
-    const jobId = idFrom(id, `There is no job ${id}.`)
-    return { actionId: setWraps(store(), jobId, wraps).actionId }
-  })
-}
+export const POST = jobRoute(WrapsRequest, (jobId, { wraps }) => ({ actionId: setWraps(store(), jobId, wraps).actionId }))
