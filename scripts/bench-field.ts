@@ -1,6 +1,6 @@
 /**
  * How fast the string field of 47 strings answers an arrow key, by the browser's own timing: from the key event to the
- * end of the frame that shows the next string. Part of `npm run bench`; needs the production build.
+ * next paint, which shows the next string. Part of `npm run bench`; needs the production build.
  */
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
@@ -23,25 +23,29 @@ async function main(): Promise<void> {
     const field = page.getByRole('slider', { name: 'String field of Lovage' })
     await field.focus()
     await page.evaluate(() => {
-      const kept = window as unknown as { work: number[]; frame: number[] }
-      kept.work = []
-      kept.frame = []
+      const kept = window as unknown as { shown: number[]; worked: number[] }
+      kept.shown = []
+      kept.worked = []
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries() as PerformanceEventTiming[]) {
+          if (entry.name === 'keydown') kept.shown.push(entry.duration)
+        }
+      }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit)
       const watched = document.querySelector('[role=slider]') as HTMLElement
       let start = 0
       watched.addEventListener('keydown', (event) => { start = event.timeStamp }, { capture: true })
-      new MutationObserver(() => {
-        kept.work.push(performance.now() - start)
-        requestAnimationFrame(() => { const painted = new MessageChannel(); painted.port1.onmessage = () => kept.frame.push(performance.now() - start); painted.port2.postMessage(null) })
-      }).observe(watched, { attributes: true, attributeFilter: ['aria-valuenow'] })
+      new MutationObserver(() => kept.worked.push(performance.now() - start)).observe(watched, { attributes: true, attributeFilter: ['aria-valuenow'] })
     })
     for (let i = 0; i < PRESSES; i += 1) {
       await page.keyboard.press(i % 92 < 46 ? 'ArrowLeft' : 'ArrowRight')
-      await page.waitForTimeout(25)
+      await page.waitForTimeout(60)
     }
-    const { work, frame } = await page.evaluate(() => { const { work, frame } = window as unknown as { work: number[]; frame: number[] }; return { work, frame } })
+    await page.waitForTimeout(500)
+    const { shown, worked } = await page.evaluate(() => { const { shown, worked } = window as unknown as { shown: number[]; worked: number[] }; return { shown, worked } })
     const at = (times: number[], share: number) => ([...times].sort((a, b) => a - b)[Math.floor(times.length * share)] ?? Number.NaN).toFixed(1)
-    console.log(`arrow key to changed page, ${work.length} presses: median ${at(work, 0.5)} ms, 95 % within ${at(work, 0.95)} ms`)
-    console.log(`arrow key to painted frame, ${frame.length} presses: median ${at(frame, 0.5)} ms, 95 % within ${at(frame, 0.95)} ms`)
+    const within = (ms: number) => worked.length - shown.filter((duration) => duration > ms).length
+    console.log(`arrow key to changed page, ${worked.length} presses: median ${at(worked, 0.5)} ms, 95 % within ${at(worked, 0.95)} ms`)
+    console.log(`arrow key to next paint (event timing, in steps of 8 ms): ${within(16)} within 16 ms, ${within(24)} within 24 ms, ${within(32)} within 32 ms of ${worked.length}`)
   } finally {
     await browser.close()
     await end(server, 'SIGTERM')

@@ -40,8 +40,11 @@ export function measure(quantity: Quantity, value: number): Measure {
  * @example say`Leave ${measure('length', 0.066)} of slack.`
  */
 export function say(text: TemplateStringsArray, ...parts: readonly (string | Measure)[]): Phrase {
-  return text.flatMap((piece, i) => {
+  const phrase: (string | Measure)[] = []
+  for (const [i, piece] of text.entries()) {
+    if (piece !== '') phrase.push(piece)
     const part = parts[i]
-    return part === undefined ? [piece] : [piece, part]
-  }).filter((piece) => piece !== '')
+    if (part !== undefined && part !== '') phrase.push(part)
+  }
+  return phrase
 }

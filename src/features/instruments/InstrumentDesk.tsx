@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { useState, type ReactNode } from 'react'
+import { memo, useDeferredValue, useState, type ReactNode } from 'react'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/instrument-view'
@@ -23,12 +23,11 @@ interface InstrumentDeskProps {
 
 /** An instrument on the desk: its string field, the close-up, and the plate of the picked string. */
 export function InstrumentDesk({ view, start, now, spares, askSite }: InstrumentDeskProps) {
-  const { instrument, broken, positions } = view
+  const { instrument, broken } = view
   const picker = useStringPicker(instrument, start)
-  const [asking, setAsking] = useState(false)
+  // The field answers a key at once; close-up and plate follow when there is time between keys.
+  const followed = useDeferredValue(picker.selected)
   const position = instrument.positions[picker.selected - 1] as StringPosition
-  const here = positions[picker.selected] ?? { fittedAt: null, jobId: null, history: [] }
-  const paired = instrument.positions.some((p) => p !== position && p.piece === position.piece)
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
       <div className="sheet grid lg:sticky lg:top-4 grid-rows-[auto_minmax(0,1fr)] gap-3 p-4 md:p-5">
@@ -44,7 +43,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
           <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[17rem] md:h-[min(35rem,calc(100dvh-13rem))]" />
           <figure className="self-center">
             <p className="mb-2 text-center font-plate text-lg font-semibold lg:hidden" aria-hidden>{leadingNames(position).name}, number {position.number}</p>
-            <CloseUp instrument={instrument} selected={picker.selected} broken={broken} onPick={picker.pick} />
+            <CloseUp instrument={instrument} selected={followed} broken={broken} onPick={picker.pick} />
             <figcaption className="mt-2 text-center text-xs text-soft">The neighbours close up, longer ones to the left; widths go by gauge.</figcaption>
             <div className="mt-3 flex justify-center gap-2">
               <button type="button" className="button" onClick={() => picker.pick(picker.selected + 1)}>← Longer</button>
@@ -53,16 +52,33 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
           </figure>
         </div>
       </div>
-      <Plate instrument={instrument} position={position} view={here} now={now} spare={spares[picker.selected] ?? 'nothing that fits'} folded={asking}>
-        {here.jobId !== null && <Link href={`/jobs/${here.jobId}`} className="button button-main">Go on with its fitting</Link>}
-        {here.jobId === null && asking && askSite(position, () => setAsking(false))}
-        {here.jobId === null && !asking && (
-          <div>
-            <button type="button" className="button button-main w-full" onClick={() => setAsking(true)}>This string broke</button>
-            {paired && <p className="mt-1 text-sm text-soft">One wire is two strings here: breaking one takes both.</p>}
-          </div>
-        )}
-      </Plate>
+      <PlatePanel view={view} number={followed} now={now} spare={spares[followed] ?? 'nothing that fits'} askSite={askSite} />
     </div>
   )
 }
+
+interface PlatePanelProps extends Pick<InstrumentDeskProps, 'view' | 'now' | 'askSite'> {
+  readonly number: number
+  readonly spare: string
+}
+
+/** The plate of one string, with what can be done about it. */
+const PlatePanel = memo(function PlatePanel({ view, number, now, spare, askSite }: PlatePanelProps) {
+  const { instrument, positions } = view
+  const [asking, setAsking] = useState(false)
+  const position = instrument.positions[number - 1] as StringPosition
+  const here = positions[number] ?? { fittedAt: null, jobId: null, history: [] }
+  const paired = instrument.positions.some((p) => p !== position && p.piece === position.piece)
+  return (
+    <Plate instrument={instrument} position={position} view={here} now={now} spare={spare} folded={asking}>
+      {here.jobId !== null && <Link href={`/jobs/${here.jobId}`} className="button button-main">Go on with its fitting</Link>}
+      {here.jobId === null && asking && askSite(position, () => setAsking(false))}
+      {here.jobId === null && !asking && (
+        <div>
+          <button type="button" className="button button-main w-full" onClick={() => setAsking(true)}>This string broke</button>
+          {paired && <p className="mt-1 text-sm text-soft">One wire is two strings here: breaking one takes both.</p>}
+        </div>
+      )}
+    </Plate>
+  )
+})

@@ -1,7 +1,7 @@
 'use client'
 
 import { Search } from 'lucide-react'
-import { useId, useRef, useState, type FormEvent } from 'react'
+import { memo, useId, useRef, useState, type FormEvent } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import type { Instrument } from '@/core/instrument/instrument'
 import { readName, type NameReading } from '@/core/instrument/read-name'
@@ -12,7 +12,7 @@ interface NameBoxProps {
 }
 
 /** Takes a string's name in any scheme, and asks which was meant when it can be two. */
-export function NameBox({ instrument, onPick }: NameBoxProps) {
+export const NameBox = memo(function NameBox({ instrument, onPick }: NameBoxProps) {
   const [text, setText] = useState('')
   const [readings, setReadings] = useState<readonly NameReading[]>([])
   const [problem, setProblem] = useState<string | null>(null)
@@ -66,4 +66,4 @@ export function NameBox({ instrument, onPick }: NameBoxProps) {
       </div>
     </form>
   )
-}
+})

@@ -11,6 +11,9 @@ export interface StringPicker {
   readonly moveBy: (key: string) => boolean
 }
 
+/** The address follows when the keys have come to rest: the router renders anew for every change of it. */
+const ADDRESS_AFTER_MS = 250
+
 /** The picked string, kept in the address so that a page can be linked to and come back to. */
 export function useStringPicker(instrument: Instrument, start: number): StringPicker {
   const [selected, setSelected] = useState(start)
@@ -19,9 +22,12 @@ export function useStringPicker(instrument: Instrument, start: number): StringPi
   const pick = useCallback((number: number) => setSelected(Math.min(last, Math.max(1, number))), [last])
 
   useEffect(() => {
-    const address = new URL(window.location.href)
-    address.searchParams.set('string', String(selected))
-    window.history.replaceState(window.history.state, '', address)
+    const timer = setTimeout(() => {
+      const address = new URL(window.location.href)
+      address.searchParams.set('string', String(selected))
+      window.history.replaceState(window.history.state, '', address)
+    }, ADDRESS_AFTER_MS)
+    return () => clearTimeout(timer)
   }, [selected])
 
   const moveBy = useCallback((key: string) => {

@@ -1,5 +1,6 @@
 'use client'
 
+import { memo } from 'react'
 import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
@@ -18,7 +19,7 @@ interface CloseUpProps {
 }
 
 /** The picked string among its neighbours, close enough to tell the materials; longer strings to the left. */
-export function CloseUp({ instrument, selected, broken, onPick }: CloseUpProps) {
+export const CloseUp = memo(function CloseUp({ instrument, selected, broken, onPick }: CloseUpProps) {
   const { positions } = instrument
   const first = Math.min(Math.max(1, selected - (SHOWN - 1) / 2), Math.max(1, positions.length - SHOWN + 1))
   const shown = positions.slice(first - 1, first - 1 + SHOWN).reverse()
@@ -46,7 +47,7 @@ export function CloseUp({ instrument, selected, broken, onPick }: CloseUpProps) 
       </div>
     </div>
   )
-}
+})
 
 /** Gauge, all strings widened alike. */
 function weightOf(p: StringPosition): number {

@@ -1,8 +1,9 @@
+import { memo } from 'react'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
 import type { DrawnString, FieldShape } from './field-shape'
 
 /** The harp octaves as brackets along the strings' lower ends, each from its E down to its F. */
-export function OctaveMarks({ shape }: { shape: FieldShape }) {
+export const OctaveMarks = memo(function OctaveMarks({ shape }: { shape: FieldShape }) {
   const scale = shape.viewBox.height / 620
   const out = outward(shape.strings)
   const beside = (s: DrawnString, by: number) => `${s.x + out.x * by * scale},${s.foot + out.y * by * scale}`
@@ -20,7 +21,7 @@ export function OctaveMarks({ shape }: { shape: FieldShape }) {
       })}
     </g>
   )
-}
+})
 
 /** Square to the line of the lower ends, away from the strings. */
 function outward(strings: readonly DrawnString[]): { readonly x: number; readonly y: number } {

@@ -1,7 +1,8 @@
+import { memo } from 'react'
 import type { FieldShape } from './field-shape'
 
 /** A bar to measure the drawing by, in the house's unit. */
-export function ScaleBar({ shape, unit }: { shape: FieldShape; unit: 'mm' | 'in' }) {
+export const ScaleBar = memo(function ScaleBar({ shape, unit }: { shape: FieldShape; unit: 'mm' | 'in' }) {
   const { x, y, width, height } = shape.viewBox
   const scale = height / 620
   const length = unit === 'mm' ? (width > 400 ? 100 : 50) : width > 400 ? 101.6 : 50.8
@@ -14,4 +15,4 @@ export function ScaleBar({ shape, unit }: { shape: FieldShape; unit: 'mm' | 'in'
       <text x={left + length / 2} y={top - 7 * scale} textAnchor="middle" fontSize={10.5 * scale} fill="var(--soft)">{label}</text>
     </g>
   )
-}
+})
