@@ -30,6 +30,7 @@ async function demo(...words: string[]): Promise<Demo> {
 }
 
 test('it lays the shelf out, says its address, keeps its day, and loses nothing when it is run again', async ({ request }) => {
+  test.setTimeout(180_000) // three starts, two of them laying out the shelf
   const first = await demo()
   expect(first.said()).toContain('The Lantern Shelf is laid out')
   expect(first.said()).toContain(`Taut Pinset is at ${first.url}`)

@@ -5,7 +5,7 @@ import { asc, eq } from 'drizzle-orm'
 import type { ShelfCoil } from '@/core/stores/offers'
 import { constructionColumns, constructionFrom } from './construction-columns'
 import type { Store } from './database'
-import { inMm, metres } from './millimetres'
+import { DUST, inMm, metres } from './millimetres'
 import { found, Refusal } from './refusal'
 import { coils, cuts } from './schema'
 
@@ -54,7 +54,7 @@ export function addCoil(store: Store, coil: NewCoil): number {
  */
 export function cutCoil(store: Store, id: number, length: number, jobId: number | null): void {
   const coil = coilById(store, id)
-  if (length > coil.lengthLeft + 1e-6) {
+  if (length > coil.lengthLeft + DUST) {
     throw new Refusal(409, `${coil.label} has only ${Math.round(coil.lengthLeft * 1000)} mm left; a cut of ${Math.round(length * 1000)} mm does not come out of it.`, 'cutMm')
   }
   const at = store.now()

@@ -28,14 +28,16 @@ export interface OpenOptions {
   readonly demoDate?: string | undefined
   /** The machine's clock, ms; for tests. */
   readonly machine?: () => number
+  /** Syncs only when it is closed: for a load that is moved into place when it is whole, and thrown away otherwise. */
+  readonly syncAtClose?: boolean
 }
 
 /** Opens a store and brings its tables up to date. */
-export function openStore({ folder, demoDate, machine }: OpenOptions): Store {
+export function openStore({ folder, demoDate, machine, syncAtClose = false }: OpenOptions): Store {
   mkdirSync(folder, { recursive: true })
   const db = new Database(path.join(folder, 'taut-pinset.sqlite'))
   db.pragma('journal_mode = WAL')
-  db.pragma('synchronous = FULL')
+  db.pragma(`synchronous = ${syncAtClose ? 'OFF' : 'FULL'}`)
   db.pragma('foreign_keys = ON')
   const rows = drizzle(db, { schema })
   migrate(rows, { migrationsFolder: path.join(process.cwd(), 'drizzle') })
@@ -46,7 +48,11 @@ export function openStore({ folder, demoDate, machine }: OpenOptions): Store {
     now,
     act: (details, write) => journal.act(details, write),
     undo: (actionId) => journal.undo(actionId),
-    close: () => db.close(),
+    close: () => {
+      db.pragma('synchronous = FULL')
+      if (syncAtClose) db.pragma('wal_checkpoint(TRUNCATE)')
+      db.close()
+    },
   }
 }
 

@@ -52,8 +52,10 @@ export function stringsOnNow(store: Store): readonly FittedString[] {
 function read(store: Store, where: ReturnType<typeof and>): readonly FittedString[] {
   const strings = store.rows.select().from(fittedStrings).where(where).all()
   const served = new Map<number, number[]>()
-  for (const row of store.rows.select().from(fittedPositions).orderBy(fittedPositions.id).all()) {
-    served.set(row.fittedId, [...(served.get(row.fittedId) ?? []), row.positionId])
+  const places = store.rows.select({ fittedId: fittedPositions.fittedId, positionId: fittedPositions.positionId }).from(fittedPositions)
+    .innerJoin(fittedStrings, eq(fittedPositions.fittedId, fittedStrings.id)).where(where).orderBy(fittedPositions.id).all()
+  for (const { fittedId, positionId } of places) {
+    served.set(fittedId, [...(served.get(fittedId) ?? []), positionId])
   }
   return strings.map((row) => ({
     id: row.id, instrumentId: row.instrumentId, construction: constructionFrom(row), fittedAt: row.fittedAt, endedAt: row.endedAt,

@@ -1,7 +1,7 @@
 /**
  * Jobs: one string replaced, from the break to the logged fitting. Each function here is one action.
  */
-import { asc, eq, isNull } from 'drizzle-orm'
+import { and, asc, eq, isNull } from 'drizzle-orm'
 import { fittingFigures, type FittingFigures } from '@/core/fitting/figures'
 import type { Habits } from '@/core/fitting/habits'
 import { fittingSteps } from '@/core/fitting/steps'
@@ -19,13 +19,11 @@ import type { Done, Store } from './database'
 import { endStringsOn, fitString, fittedById } from './fitted'
 import { houseSettings } from './house'
 import { byPositionId, positionId, type StoredInstrument } from './instruments'
-import { inMm } from './millimetres'
+import { DUST, inMm } from './millimetres'
 import { found, Refusal } from './refusal'
 import { breaks, fittings, jobs, jobSteps, needs } from './schema'
 
 const HOUR = 3_600_000
-/** Lengths are kept to a nanometre; less than this is no difference, m. */
-const DUST = 1e-6
 
 export interface Job extends StoredInstrument {
   readonly jobId: number
@@ -149,7 +147,7 @@ export function setWraps(store: Store, jobId: number, wraps: number): Done<void>
 export function markStep(store: Store, jobId: number, step: string, done: boolean): void {
   const job = unfinished(jobById(store, jobId))
   if (!job.steps.some((s) => s.key === step)) throw new Refusal(404, `This job has no step “${step}”.`, 'step')
-  if (!done) store.rows.delete(jobSteps).where(eq(jobSteps.id, stepRow(store, jobId, step) ?? -1)).run()
+  if (!done) store.rows.delete(jobSteps).where(and(eq(jobSteps.jobId, jobId), eq(jobSteps.step, step))).run()
   else store.rows.insert(jobSteps).values({ jobId, step, doneAt: store.now() }).onConflictDoNothing().run()
 }
 
@@ -190,10 +188,6 @@ function closeNeeds(store: Store, jobId: number): void {
   for (const need of store.rows.select().from(needs).where(eq(needs.jobId, jobId)).all()) {
     if (need.closedAt === null) store.rows.update(needs).set({ closedAt: store.now() }).where(eq(needs.id, need.id)).run()
   }
-}
-
-function stepRow(store: Store, jobId: number, step: string): number | undefined {
-  return store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).all().find((row) => row.step === step)?.id
 }
 
 function unfinished(job: Job): Job {

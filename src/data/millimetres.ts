@@ -3,6 +3,9 @@ export function inMm(metres: number): number {
   return Math.round(metres * 1e9) / 1e6
 }
 
+/** Lengths are kept to a nanometre; less than this is no difference, m. */
+export const DUST = 1e-6
+
 /** Millimetres as metres. */
 export function metres(mm: number): number {
   return mm / 1000

@@ -3,7 +3,7 @@
  */
 import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { scientificWord } from '../pitch/note'
-import { restPitch, type Instrument, type StringPosition } from './instrument'
+import { restPitch, samePiece, type Instrument, type StringPosition } from './instrument'
 
 export interface StringNames {
   /** `3rd-octave G` */
@@ -24,7 +24,7 @@ export interface StringNames {
 /** All names of one position. */
 export function stringNames(instrument: Instrument, position: StringPosition): StringNames {
   const { note } = position
-  const shared = instrument.positions.filter((p) => p.piece === position.piece)
+  const shared = samePiece(instrument, position)
   return {
     harpOctave: harpOctaveWord(note),
     scientific: scientificWord({ ...note, accidental: 0 }),

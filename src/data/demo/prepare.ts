@@ -31,7 +31,7 @@ export function prepare(folder: string, demoFolder: string, demoDate: string | u
   const today = dated.now()
   dated.close()
   let at = today
-  const store = openStore({ folder: aside, machine: () => at })
+  const store = openStore({ folder: aside, machine: () => at, syncAtClose: true })
   store.act({ kind: 'house', summary: 'The house set up' }, () => {
     const { habits, ...row } = houseSettings(store)
     store.rows.insert(house).values({ id: 1, ...row, habits: JSON.stringify(habits) }).run()

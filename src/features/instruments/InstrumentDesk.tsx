@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
-import type { StringPosition } from '@/core/instrument/instrument'
+import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/instrument-view'
 import { CloseUp } from '@/ui/field/CloseUp'
@@ -68,7 +68,7 @@ const PlatePanel = memo(function PlatePanel({ view, number, now, spare, askSite 
   const [asking, setAsking] = useState(false)
   const position = instrument.positions[number - 1] as StringPosition
   const here = positions[number] ?? { fittedAt: null, jobId: null, history: [] }
-  const paired = instrument.positions.some((p) => p !== position && p.piece === position.piece)
+  const paired = samePiece(instrument, position).length > 1
   return (
     <Plate instrument={instrument} position={position} view={here} now={now} spare={spare} folded={asking}>
       {here.jobId !== null && <Link href={`/jobs/${here.jobId}`} className="button button-main">Go on with its fitting</Link>}

@@ -1,12 +1,11 @@
 import type { Metadata } from 'next'
-import { notFound } from 'next/navigation'
 import { shelf } from '@/data/coils'
 import { store } from '@/data/database'
 import { houseSettings } from '@/data/house'
 import { instrumentView } from '@/data/instrument-view'
 import { instrumentBySlug, type StoredInstrument } from '@/data/instruments'
-import { isRefusal } from '@/data/refusal'
 import { sparesOf } from '@/data/spares'
+import { orNotFound } from '../../or-not-found'
 import { InstrumentPage } from './InstrumentPage'
 
 interface Props {
@@ -32,10 +31,5 @@ export default async function Page({ params, searchParams }: Props) {
 }
 
 function stored(slug: string): StoredInstrument {
-  try {
-    return instrumentBySlug(store(), slug)
-  } catch (error) {
-    if (isRefusal(error) && error.status === 404) notFound()
-    throw error
-  }
+  return orNotFound(() => instrumentBySlug(store(), slug))
 }

@@ -1,7 +1,7 @@
 import { notFound, redirect } from 'next/navigation'
 import { store } from '@/data/database'
 import { jobById, type Job } from '@/data/jobs'
-import { isRefusal } from '@/data/refusal'
+import { orNotFound } from '../../or-not-found'
 
 type Params = Promise<{ id: string }>
 
@@ -9,12 +9,7 @@ type Params = Promise<{ id: string }>
 export async function loadJob(params: Params): Promise<Job> {
   const { id } = await params
   if (!/^\d{1,9}$/.test(id)) notFound()
-  try {
-    return jobById(store(), Number(id))
-  } catch (error) {
-    if (isRefusal(error) && error.status === 404) notFound()
-    throw error
-  }
+  return orNotFound(() => jobById(store(), Number(id)))
 }
 
 /** A job that is not finished; a finished one shows what came of it. */
