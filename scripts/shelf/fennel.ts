@@ -1,6 +1,6 @@
 /** Fennel: lever harp of 31 strings, nylon over wound nylon over wire. */
 import type { InstrumentDesign } from '@/core/instrument/design'
-import { note } from '@/core/pitch/note'
+import { note, scaleDown } from '@/core/pitch/note'
 import { HARP_PIN, NYLON, WRAPS } from './gauges'
 
 const mm = 1e-3
@@ -10,7 +10,7 @@ export const fennel: InstrumentDesign = {
     slug: 'fennel', name: 'Fennel', family: 'lever harp', maker: 'Hob & Daughter', model: 'Hearth 31', owner: 'Lantern Shelf, for Mill Lane School',
     tensionClass: 'lever', restTuning: 'E-flat major', referenceA: 440, lies: 'on its side on a table, levers up',
   },
-  top: note('G', 6), bottom: note('E', 2), stringsPerPiece: 1,
+  notes: scaleDown(note('G', 6), note('E', 2)), stringsPerPiece: 1,
   lengths: [[1, 0.094], [5, 0.15], [12, 0.278], [19, 0.486], [22, 0.6], [26, 0.79], [29, 0.93], [31, 1.01]],
   tensions: [[1, 42], [5, 48], [12, 62], [19, 86], [21, 92], [22, 92], [27, 112], [28, 118], [31, 124]],
   sections: [
@@ -36,4 +36,5 @@ export const fennel: InstrumentDesign = {
   eyeletBores: [[1, 2.2 * mm], [31, 3 * mm]],
   postDiameter: null,
   pin: { ...HARP_PIN, diameter: 6.4 * mm, height: 12 * mm },
+  coverings: [],
 }

@@ -19,8 +19,14 @@ const BREAKS: readonly BreakRow[] = [
   [262, 'lovage', 22, 'mid-length'], [240, 'lovage', 14, 'mid-length'], [213, 'fennel', 2, 'knot'], [190, 'lovage', 12, 'lever or disc'],
   [171, 'lovage', 28, 'soundboard'], [133, 'lovage', 18, 'mid-length'], [96, 'fennel', 16, 'mid-length'], [71, 'lovage', 19, 'bridge pin'],
   [38, 'lovage', 16, 'mid-length'], [9.2, 'teasel', 9, 'tuning pin hole'], [3.1, 'lovage', 5, 'knot'], [2.2, 'lovage', 7, 'wraps'],
+  [615, 'sorrel', 4, 'tuning pin hole'], [512, 'sorrel', 11, 'mid-length'], [441, 'bryony', 11, 'tuning pin hole'], [390, 'chervil', 2, 'knot'], [344, 'sorrel', 4, 'tuning pin hole'],
+  [266, 'borage', 1, 'mid-length'], [252, 'bistort', 3, 'tuning pin hole'], [205, 'orris', 1, 'bridge pin'], [158, 'yarrow', 1, 'mid-length'], [127, 'sorrel', 16, 'soundboard'],
+  [88, 'bryony', 12, 'wraps'], [52, 'chervil', 9, 'slipped'], [41, 'sorrel', 7, 'knot'],
   [1.15, 'fennel', 11, 'mid-length'], [0.3, 'lovage', 10, 'tuning pin hole', 1], [0.12, 'fennel', 25, 'bridge pin', null],
 ]
+
+/** The sets of the rest of the shelf. */
+const NEW_SETS = [[698, 'sorrel'], [650, 'bryony'], [610, 'chervil'], [655, 'bistort'], [580, 'borage'], [500, 'yarrow'], [690, 'orris']] as const
 
 const READINGS: readonly (readonly [daysAgo: number, instrument: string, string: number, cents: number])[] = [
   [37.9, 'lovage', 16, -34], [37.2, 'lovage', 16, -29], [35, 'lovage', 16, -26], [28, 'lovage', 16, -24], [12, 'lovage', 16, -17],
@@ -34,6 +40,7 @@ export function historyLines(): readonly HistoryLine[] {
     { do: 'new set', daysAgo: 730, instrument: 'lovage' },
     { do: 'new set', daysAgo: 662, instrument: 'fennel' },
     { do: 'new set', daysAgo: 715, instrument: 'teasel' },
+    ...NEW_SETS.map(([daysAgo, instrument]): HistoryLine => ({ do: 'new set', daysAgo, instrument })),
     ...BREAKS.map(([daysAgo, instrument, string, site, mendedAfterHours = 2]): HistoryLine => ({ do: 'break', daysAgo, instrument, string, site, mendedAfterHours })),
     ...READINGS.map(([daysAgo, instrument, string, cents]): HistoryLine => ({ do: 'reading', daysAgo, instrument, string, cents, broughtBack: cents > -100 })),
     { do: 'need', daysAgo: 0.11, instrument: 'fennel', string: 25 },

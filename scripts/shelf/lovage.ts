@@ -1,6 +1,6 @@
 /** Lovage: pedal harp of 47 strings, concert tension. Targets in, gauges out. */
 import type { InstrumentDesign } from '@/core/instrument/design'
-import { note } from '@/core/pitch/note'
+import { note, scaleDown } from '@/core/pitch/note'
 import { GUT, HARP_PIN, NYLON, WRAPS } from './gauges'
 
 const mm = 1e-3
@@ -10,7 +10,7 @@ export const lovage: InstrumentDesign = {
     slug: 'lovage', name: 'Lovage', family: 'pedal harp', maker: 'Windrush Bench', model: 'Great Lantern 47', owner: 'Lantern Shelf, for the Town Orchestra',
     tensionClass: 'concert', restTuning: 'C-flat major', referenceA: 440, lies: 'upright on the floor, leaning against its stand',
   },
-  top: note('G', 7), bottom: note('C', 1), stringsPerPiece: 1,
+  notes: scaleDown(note('G', 7), note('C', 1)), stringsPerPiece: 1,
   lengths: [[1, 0.066], [5, 0.094], [10, 0.127], [12, 0.15], [19, 0.267], [26, 0.472], [33, 0.842], [36, 1.05], [40, 1.29], [44, 1.43], [47, 1.5]],
   tensions: [[1, 46], [5, 49], [9, 54], [10, 60], [12, 66], [19, 86], [26, 124], [33, 214], [35, 268], [36, 262], [42, 288], [47, 276]],
   sections: [
@@ -34,4 +34,5 @@ export const lovage: InstrumentDesign = {
   eyeletBores: [[1, 2.4 * mm], [20, 2.8 * mm], [35, 3.6 * mm], [47, 3.2 * mm]],
   postDiameter: null,
   pin: HARP_PIN,
+  coverings: [],
 }

@@ -20,7 +20,7 @@ export interface CoilLine extends ReturnType<typeof constructionColumns> {
 }
 
 /** Positions whose packet is out of stock, by instrument. */
-const OUT_OF_STOCK: Readonly<Record<string, readonly number[]>> = { lovage: [3, 13, 30, 41], fennel: [22, 23, 24, 25, 26, 27, 30], teasel: [] }
+const OUT_OF_STOCK: Readonly<Record<string, readonly number[]>> = { lovage: [3, 13, 30, 41], fennel: [22, 23, 24, 25, 26, 27, 30], teasel: [], sorrel: [9, 32], bryony: [14], chervil: [5], orris: [2] }
 
 /** Positions with packets of their own beside the first, in mm and days ago. */
 const EXTRA: readonly { slug: string; number: number; lengthMm: number; boughtDaysAgo: number }[] = [
@@ -30,7 +30,7 @@ const EXTRA: readonly { slug: string; number: number; lengthMm: number; boughtDa
   { slug: 'fennel', number: 11, lengthMm: 1500, boughtDaysAgo: 410 },
 ]
 
-const MAKERS = { gut: ['Fold & Fell', 'Amber twist'], nylon: ['Dapple Works', 'Clear line'], wire: ['Burnish Lane', 'Drawn wire'], wound: ['Burnish Lane', 'Close wound'] } as const
+const MAKERS = { gut: ['Fold & Fell', 'Amber twist'], silk: ['Still Water Workshop', 'Long silk'], nylon: ['Dapple Works', 'Clear line'], wire: ['Burnish Lane', 'Drawn wire'], wound: ['Burnish Lane', 'Close wound'] } as const
 
 /** One line a coil, numbered in the order they were bought. */
 export function coilLines(instruments: readonly Instrument[]): readonly CoilLine[] {
@@ -47,7 +47,7 @@ export function coilLines(instruments: readonly Instrument[]): readonly CoilLine
     const [maker, line] = MAKERS[kindOf(position)]
     return {
       label: `Packet ${i + 1}`, ...constructionColumns(position.construction), colour: position.colour, tensionClass: instrument.tensionClass,
-      maker, line, place: `Drawer ${'ABCD'[instruments.indexOf(instrument)]}${1 + Math.floor((position.number - 1) / 8)}`, boughtDaysAgo, lengthMm,
+      maker, line, place: `Drawer ${'ABCDEFGHIJ'[instruments.indexOf(instrument)]}${1 + Math.floor((position.number - 1) / 8)}`, boughtDaysAgo, lengthMm,
     }
   })
 }
@@ -55,7 +55,7 @@ export function coilLines(instruments: readonly Instrument[]): readonly CoilLine
 function kindOf({ construction }: StringPosition): keyof typeof MAKERS {
   if (construction.kind === 'wound') return 'wound'
   const { name, wire } = coreMaterial(construction)
-  return wire ? 'wire' : name === 'gut' ? 'gut' : 'nylon'
+  return wire ? 'wire' : name === 'gut' || name === 'silk' ? name : 'nylon'
 }
 
 /** Packets hold two or three treble strings, or one bass; steel wire comes in coils of ten metres. */

@@ -1,6 +1,6 @@
 /** Teasel: lap zither, eight steel wires that each go round two posts and come back: sixteen strings. */
 import type { InstrumentDesign } from '@/core/instrument/design'
-import { note } from '@/core/pitch/note'
+import { note, scaleDown } from '@/core/pitch/note'
 import { MUSIC_WIRE, ZITHER_PIN } from './gauges'
 
 const mm = 1e-3
@@ -10,7 +10,7 @@ export const teasel: InstrumentDesign = {
     slug: 'teasel', name: 'Teasel', family: 'lap zither', maker: 'Quillet Row', model: 'Eight Pair', owner: 'Lantern Shelf, for the Walk Band',
     tensionClass: 'wire', restTuning: 'G major', referenceA: 440, lies: 'flat on a cloth on the table, pins away from you',
   },
-  top: note('D', 5), bottom: note('D', 4), stringsPerPiece: 2,
+  notes: scaleDown(note('D', 5), note('D', 4)), stringsPerPiece: 2,
   lengths: [[1, 0.287], [4.5, 0.392], [8, 0.53]],
   tensions: [[1, 80], [8, 84]],
   sections: [{ upTo: 8, make: { kind: 'plain', material: 'steel', gauges: MUSIC_WIRE }, tail: 'round two posts', head: 'plain becket' }],
@@ -22,4 +22,5 @@ export const teasel: InstrumentDesign = {
   stagger: 14 * mm, belowSpeaking: 26 * mm, boardThickness: 0,
   eyeletBores: null, postDiameter: 3 * mm,
   pin: ZITHER_PIN,
+  coverings: [],
 }

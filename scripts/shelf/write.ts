@@ -6,13 +6,20 @@ import path from 'node:path'
 import Papa from 'papaparse'
 import { designInstrument } from '@/core/instrument/design'
 import { toInstrumentFile } from '@/data/instrument-file'
+import { bistort } from './bistort'
+import { borage } from './borage'
+import { bryony } from './bryony'
+import { chervil } from './chervil'
 import { fennel } from './fennel'
 import { historyLines, OCCASIONS } from './history'
 import { lovage } from './lovage'
+import { orris } from './orris'
+import { sorrel } from './sorrel'
 import { coilLines } from './stores'
 import { teasel } from './teasel'
+import { yarrow } from './yarrow'
 
-export const DESIGNS = [lovage, fennel, teasel]
+const DESIGNS = [lovage, fennel, teasel, sorrel, bryony, chervil, bistort, borage, yarrow, orris]
 
 /** Every file of the shelf by its path under demo/. */
 export function shelfFiles(): ReadonlyMap<string, string> {

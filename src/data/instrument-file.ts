@@ -124,6 +124,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
   const { positions, ...about } = file
   return {
     ...about,
+    coverings: about.coverings.map(({ over, under }) => ({ over, under })).sort((a, b) => a.over - b.over || a.under - b.under),
     positions: positions.map((p): StringPosition => ({
       number: p.number, makerLabel: p.makerLabel ?? null, note: parseNote(p.note), colour: p.colour, construction: constructionFrom(p.string),
       speakingLength: metres(p.speakingMm), freeLength: metres(p.freeMm), mechanism: p.mechanism ?? null, piece: p.piece,

@@ -76,7 +76,7 @@ function withPositions(store: Store, row: typeof instruments.$inferSelect): Stor
     instrument: {
       ...about,
       positions: rows.map(positionFrom),
-      coverings: layers.map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number })),
+      coverings: layers.map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number })).sort((a, b) => a.over - b.over || a.under - b.under),
     },
     positionIds: new Map(rows.map((p) => [p.number, p.id])),
   }

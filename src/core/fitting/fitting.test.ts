@@ -87,10 +87,12 @@ describe('steps', () => {
       expect(new Set(keys).size).toBe(keys.length)
       const before = (a: string, b: string) => expect(keys.indexOf(a)).toBeLessThan(keys.indexOf(b))
       before('make-ready', 'take-off')
+      expect(keys.at(-1)).toBe('log')
+      if (keys.includes('wrap-foot')) { before('peg-cord', 'wrap-foot'); before('wrap-foot', 'to-pitch'); continue }
       before('set-pin', 'wind')
       before('wind', 'to-pitch')
-      expect(keys.at(-1)).toBe('log')
       if (keys.includes('tie-knot')) { before('set-pin', 'thread-pin'); before('seat', 'wind') }
+      else if (keys.includes('hook-loop')) { before('hook-loop', 'thread-pin'); before('set-pin', 'thread-pin') }
       else before('set-pin', 'round-posts')
     }
   })
@@ -98,6 +100,7 @@ describe('steps', () => {
     for (const { instrument, position } of everyPosition) {
       const cautions = stepsOf(instrument.slug, position.number).map((s) => s.caution ?? '').join(' ')
       expect(cautions.includes('eye protection')).toBe(surfaceMaterial(position.construction).wire)
+      expect(cautions.includes('Cyanoacrylate')).toBe(instrument.slug === 'chervil')
     }
   })
   test('pedals, levers and posts each on their own instrument', () => {
@@ -106,6 +109,17 @@ describe('steps', () => {
     expect(first('fennel')).toContain('Disengage every lever')
     expect(first('teasel')).not.toMatch(/pedal|lever/)
     expect(stepsOf('teasel', 9).find((s) => s.key === 'take-off')?.todo.map(text).join(' ')).toContain('served two strings')
+  })
+  test('what lies over a string is moved aside before it is reached, and goes back in the other order', () => {
+    const words = (slug: string, number: number, key: string) => stepsOf(slug, number).find((s) => s.key === key)!.todo.map(text).join(' ')
+    expect(words('yarrow', 7, 'take-off')).toContain('Strings 4, 5 and 6 lie over it')
+    expect(words('yarrow', 7, 'wrap-foot')).toContain('strings 6, 5 and 4 go back over it')
+    expect(words('orris', 3, 'take-off')).toContain('String 4 lies over it')
+    expect(words('yarrow', 1, 'take-off')).not.toContain('over it')
+  })
+  test('a geared pin says how the key and the pin turn', () => {
+    expect(stepsOf('orris', 1).find((s) => s.key === 'wind')!.todo.map(text).join(' ')).toContain('geared')
+    expect(stepsOf('bistort', 1).find((s) => s.key === 'wind')!.todo.map(text).join(' ')).not.toContain('geared')
   })
   test('a slippery string is locked on its pin, gut in a plain becket is not', () => {
     const winding = (slug: string, number: number) => stepsOf(slug, number).find((s) => s.key === 'wind')?.todo.map(text).join(' ')

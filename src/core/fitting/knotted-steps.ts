@@ -2,16 +2,18 @@
  * The steps of a string that is tied at one end and wound at the other.
  */
 import { lockSentence, tailFacts } from '../knots/fastenings'
-import { measure, say } from '../measure'
+import { measure, say, type Phrase } from '../measure'
 import { coreMaterial } from '../strings/construction'
 import { only, plain, wired, WIRE, type FittingContext } from './context'
 import type { Step } from './step'
 
 export function tieKnot(context: FittingContext): readonly Step[] {
   const { figures, position, habits } = context
-  const anchor = figures.needsAnchor
+  const { hold } = tailFacts(position.tail.fastening)
   const inside = habits.threading === 'from inside, knot first'
-  const gut = coreMaterial(figures.construction).name === 'gut'
+  const material = coreMaterial(figures.construction).name
+  const gut = material === 'gut'
+  const glued = hold === 'bead' && material.startsWith('nylon')
   const tie: Step = {
     ...plain,
     key: 'tie-knot',
@@ -19,8 +21,10 @@ export function tieKnot(context: FittingContext): readonly Step[] {
     todo: [
       ...(gut ? [say`Work the end supple between your fingers where it will be bent. A white mark is damaged fibre: in the standing part, cut it off.`] : []),
       say`Tie the ${position.tail.fastening} knot (${tailFacts(position.tail.fastening).usedFor}) at the end that has no label on it. It takes ${measure('length', knotLength(context))}, tag and all.`,
-      ...(anchor ? [say`Lay the anchor ${habits.anchorPlace}: this knot is not clearly wider than the eyelet, which has a bore of ${measure('gauge', position.tail.eyeletBore ?? 0)}.`] : [say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`]),
+      hold === 'bead' ? say`It rests on its bead, which is wider than the hole.` : hold === 'toggle' ? say`Draw its sliding loop up on the toggle, at the toggle’s middle.` : anchorSentence(context),
+      ...(glued ? [say`Put the smallest touch of thin cyanoacrylate on the drawn knot, so that it can’t creep open.`] : []),
     ],
+    caution: glued ? 'Cyanoacrylate: air the room, and keep it off skin and eyes.' : null,
     figures: [{ label: 'Knot and tag', measure: measure('length', knotLength(context)) }],
     right: say`The loops lie side by side and the tag points away from the string.`,
     mistake: say`Making the second loop with the working end instead of the standing part; it slips.`,
@@ -30,12 +34,18 @@ export function tieKnot(context: FittingContext): readonly Step[] {
     key: 'through-board',
     title: inside ? 'Thread it up from inside' : 'Thread it down from the front',
     todo: inside
-      ? [say`Reach in through the access hole and feed the free end up through the eyelet. Hold the eyelet down from the front; feeding can lift it.`]
-      : [say`Feed one end down through the eyelet and bring it out of the access hole, to be knotted there.`],
-    right: say`The eyelet sits flat on the board and the string runs free in it.`,
-    mistake: say`The anchor falls out on the way: keep it level, and keep a light pull on the string.`,
+      ? [say`Reach in through the access hole and feed the free end up through ${hold === 'knot' ? 'the eyelet. Hold the eyelet down from the front; feeding can lift it.' : 'its hole.'}`]
+      : [say`Feed one end down through ${hold === 'knot' ? 'the eyelet' : 'its hole'} and bring it out of the access hole, to be knotted there.`],
+    right: hold === 'knot' ? say`The eyelet sits flat on the board and the string runs free in it.` : say`The string runs free in its hole.`,
+    mistake: hold === 'knot' ? say`The anchor falls out on the way: keep it level, and keep a light pull on the string.` : say`The ${hold} slips off on the way: keep a light pull on the string.`,
   }
   return inside ? [tie, through] : [through, tie]
+}
+
+function anchorSentence({ figures, position, habits }: FittingContext): Phrase {
+  return figures.needsAnchor
+    ? say`Lay the anchor ${habits.anchorPlace}: this knot is not clearly wider than the eyelet, which has a bore of ${measure('gauge', position.tail.eyeletBore ?? 0)}.`
+    : say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`
 }
 
 function knotLength({ figures }: FittingContext): number {
@@ -67,7 +77,7 @@ export function cutAtPin(context: FittingContext): Step {
     todo: [
       say`Bring the string to its pin, snug. The length is set here, on the instrument; the sum is the check.`,
       habits.cutting === 'wind, trim later'
-        ? say`From knot to tip it must be at least ${measure('length', figures.cut.total)}. If it is, leave it long: you trim later.`
+        ? say`From its fastening to its tip it must be at least ${measure('length', figures.cut.total)}. If it is, leave it long: you trim later.`
         : say`Mark ${measure('length', only(context).slack.length + habits.tail)} past the pin, and cut there.`,
     ],
     figures: [{ label: 'Cut from the coil', measure: measure('length', figures.cut.total) }],
@@ -115,6 +125,7 @@ export function wind(context: FittingContext): Step {
     todo: [
       ...(lock === null ? [] : [say`${lock}`]),
       say`Turn the key ${pin.tightens}, seen from the key’s end. Guide the wraps with a finger, side by side, from the hole toward the wood.`,
+      ...(pin.gearRatio === 1 ? [] : [say`The pin is geared: ${measure('number', pin.gearRatio)} turns of the key are one of the pin.`]),
       say`Lay the string in its bridge pin’s groove${context.position.mechanism ? ` and clear of the ${context.position.mechanism}` : ''} before it gets tight.`,
       say`Slowly, with rests: friction heats the pin and loosens its fit.`,
     ],
@@ -131,7 +142,7 @@ export function lookInside(): Step {
     ...plain,
     key: 'look-inside',
     title: 'Look inside',
-    todo: [say`With a light through the access hole: the knot against the board, the anchor level, the tag not touching box or rod.`],
+    todo: [say`With a light through the access hole: the knot against the board, what it rests on level, the tag not touching box or rod.`],
     right: say`Plucked hard, the string does not buzz.`,
     mistake: say`A long tag left lying against the box.`,
   }

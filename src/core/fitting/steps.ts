@@ -1,31 +1,58 @@
 /**
  * The steps of a fitting in order, from the instrument, the position, the string and the house's habits.
  */
-import { isKnotted } from '../knots/fastenings'
+import { layersOver } from '../instrument/layers'
+import { tailFacts, type TailHold } from '../knots/fastenings'
 import { measure, say, type Phrase } from '../measure'
 import { harpOctaveWord } from '../pitch/harp-octave'
 import { coreMaterial } from '../strings/construction'
 import { siteFacts } from '../wear/break-sites'
 import { listed, plain, wired, WIRE, type FittingContext, type StepMaker } from './context'
 import type { StringFigures } from './figures'
+import { bringUp, knotInCord, wrapFoot } from './foot-steps'
 import { cutAtPin, lookInside, seat, threadPin, tieKnot, wind } from './knotted-steps'
+import { hookLoop } from './loop-steps'
 import { cutToLength, roundPosts, windPair } from './paired-steps'
 import type { Step } from './step'
 
 /** The steps that apply, first to last. */
 export function fittingSteps(context: FittingContext): readonly Step[] {
-  const makers: readonly StepMaker[] = isKnotted(context.position.tail.fastening)
-    ? [makeReady, takeOff, inspect, prove, setPin, tieKnot, seat, cutAtPin, threadPin, wind, upToPitch, trim, lookInside, log]
-    : [makeReady, takeOff, inspect, prove, cutToLength, setPin, roundPosts, windPair, upToPitch, trim, log]
-  return makers.flatMap((make) => make(context) ?? [])
+  return makersOf(holdOf(context)).flatMap((make) => make(context) ?? [])
 }
+
+function makersOf(hold: TailHold): readonly StepMaker[] {
+  switch (hold) {
+    case 'posts': return [makeReady, takeOff, inspect, prove, cutToLength, setPin, roundPosts, windPair, upToPitch, trim, log]
+    case 'loop': return [makeReady, takeOff, inspect, prove, setPin, hookLoop, cutAtPin, threadPin, wind, upToPitch, trim, log]
+    case 'foot': return [makeReady, takeOff, inspect, prove, knotInCord, wrapFoot, bringUp, log]
+    default: return [makeReady, takeOff, inspect, prove, setPin, tieKnot, seat, cutAtPin, threadPin, wind, upToPitch, trim, lookInside, log]
+  }
+}
+
+const holdOf = ({ position }: FittingContext) => tailFacts(position.tail.fastening).hold
+
+/** What the string's end rests on, to lay out beside it. */
+const REST: Record<TailHold, readonly string[]> = { knot: [], bead: ['its bead'], toggle: ['its toggle'], loop: [], posts: [], foot: ['a cloth to pull with'] }
+
+/** How the old string is taken from its lower end. */
+const LOOSEN: Record<TailHold, string> = {
+  knot: 'Push the knot back into the box and take it out through the access hole. Keep the anchor.',
+  bead: 'Push the knot back into the box and take it out with its bead. Keep the bead.',
+  toggle: 'Push the string back into the box and take it out with its toggle. Keep the toggle if it is sound.',
+  loop: 'Lift the loop off its hitch pin.',
+  posts: 'Lift the wire off both hitch posts. It served two strings, so both are gone now.',
+  foot: 'Unwrap it from its foot, and take its stopper loop out of the peg’s cord. The cord stays.',
+}
+
+/** What the string lay against at its lower end, to be felt for a burr. */
+const FOUND_AT: Record<TailHold, string> = { knot: 'the eyelet', bead: 'the hole in the board', toggle: 'the hole in the board', loop: 'the hitch pin', posts: 'both hitch posts', foot: 'the foot' }
 
 function makeReady(context: FittingContext): Step {
   const { instrument, position, figures } = context
   const wire = wired(context)
   const things = [
     'the new string', 'the tuning key', 'a cutter',
-    ...(figures.needsAnchor ? ['an anchor'] : []),
+    ...(figures.needsAnchor ? ['an anchor'] : []), ...REST[holdOf(context)],
     ...(wire ? ['pliers', 'eye protection'] : []),
   ]
   const atRest: Phrase[] = instrument.family === 'pedal harp'
@@ -36,16 +63,18 @@ function makeReady(context: FittingContext): Step {
     key: 'make-ready',
     title: 'Make ready',
     todo: [say`Lay out ${listed(things)}.`, ...atRest, say`Place the instrument ${instrument.lies}, so that it can’t fall.`],
-    right: position.mechanism ? say`Nothing touches the speaking length between soundboard and bridge pin.` : say`You can reach both tuning pins and the hitch posts without leaning over the strings.`,
-    mistake: position.mechanism ? say`A ${position.mechanism} left engaged shortens the string, and it is then tuned too low.` : say`Working over the other wires with pliers in hand.`,
+    right: position.mechanism ? say`Nothing touches the speaking length between soundboard and bridge pin.` : say`You can reach both ends of the string without leaning over the others.`,
+    mistake: position.mechanism ? say`A ${position.mechanism} left engaged shortens the string, and it is then tuned too low.` : say`Working over the other strings with tools in hand.`,
     caution: wire ? WIRE : null,
   }
 }
 
 function takeOff(context: FittingContext): Step {
-  const { position, site } = context
+  const { instrument, position, site } = context
   const whole = site === null || !siteFacts(site).broke
-  const knotted = isKnotted(position.tail.fastening)
+  const hold = holdOf(context)
+  const inBox = hold === 'knot' || hold === 'bead' || hold === 'toggle'
+  const above = layersOver(instrument, position)
   const down = whole ? [say`Let the tension down with the key before anything is cut.`] : []
   const wire = wired(context)
   return {
@@ -55,22 +84,22 @@ function takeOff(context: FittingContext): Step {
     todo: [
       ...down,
       ...(wire ? [say`Cut old wire back to a straight end before you draw it out, so that it doesn’t scar the hole.`] : []),
-      knotted
-        ? say`Push the knot back into the box and take it out through the access hole. Keep the anchor.`
-        : say`Lift the wire off both hitch posts. It served two strings, so both are gone now.`,
-      say`Unwind what is left from the pin. Keep the pieces: the gauge and the place of the break are on them.`,
+      ...(above.length > 0 ? [say`${above.length > 1 ? 'Strings' : 'String'} ${listed(above.map((p) => String(p.number)))} lie${above.length > 1 ? '' : 's'} over it: loosen and move aside, in that order, before you reach for this one.`] : []),
+      say`${LOOSEN[hold]}`,
+      hold === 'foot' ? say`Keep the pieces: the gauge and the place of the break are on them.` : say`Unwind what is left from the pin. Keep the pieces: the gauge and the place of the break are on them.`,
     ],
-    right: knotted ? say`No piece of string is left in the box; it would buzz.` : say`Both pins are bare and both posts are clear.`,
+    right: inBox ? say`No piece of string is left in the box; it would buzz.` : say`Nothing of the old string is left at either end.`,
     mistake: say`Pulling a kinked end through a hole.`,
     caution: whole ? 'Keep the key on the pin and a thumb over the string until it is slack.' : wire ? WIRE : null,
   }
 }
 
-function inspect({ position, site }: FittingContext): Step {
+function inspect(context: FittingContext): Step {
+  const { position, site } = context
   const touched = [
     'the edge of the string hole', 'the bridge pin’s groove',
     ...(position.mechanism ? [`the ${position.mechanism}`] : []),
-    ...(position.tail.eyeletBore === null ? ['both hitch posts'] : ['the eyelet']),
+    FOUND_AT[holdOf(context)],
   ]
   return {
     ...plain,
@@ -123,9 +152,9 @@ function setPin(context: FittingContext): Step {
   return {
     ...plain,
     key: 'set-pin',
-    title: threaded ? 'Set both pins' : 'Set the pin',
+    title: figures.strings.length > 1 ? 'Set both pins' : 'Set the pin',
     todo: [
-      ...(threaded ? [say`Turn each pin out until it stands ${measure('gauge', raise)} higher than its neighbours in playing state: winding sinks it by its thread. A string lifted off by hand gave no turns; turns you gave while letting it down count.`] : []),
+      ...(threaded ? [say`Turn ${figures.strings.length > 1 ? 'each' : 'the'} pin out until it stands ${measure('gauge', raise)} higher than its neighbours in playing state: winding sinks it by its thread. A string lifted off by hand gave no turns; turns you gave while letting it down count.`] : []),
       say`Turn the string hole in line with the string.`,
     ],
     figures: threaded ? [{ label: 'Stands higher by', measure: measure('gauge', raise) }] : [],

@@ -1,5 +1,5 @@
 import { restFigures } from '../fitting/figures'
-import { note } from '../pitch/note'
+import { note, scaleDown } from '../pitch/note'
 import type { TuningPin } from '../winding/pin'
 import { designInstrument, type InstrumentDesign } from './design'
 import { gaugeOf, samePiece } from './instrument'
@@ -12,8 +12,7 @@ const small: InstrumentDesign = {
   about: {
     slug: 'sprig', name: 'Sprig', family: 'lap harp', maker: 'Us', model: 'Trial', owner: 'Us', tensionClass: 'lever', restTuning: 'F major', referenceA: 440, lies: 'on the table',
   },
-  top: note('C', 6),
-  bottom: note('C', 5),
+  notes: scaleDown(note('C', 6), note('C', 5)),
   stringsPerPiece: 1,
   lengths: [[1, 0.15], [8, 0.28]],
   tensions: [[1, 50], [8, 60]],
@@ -30,6 +29,7 @@ const small: InstrumentDesign = {
   eyeletBores: [[1, 2 * mm], [8, 2.4 * mm]],
   postDiameter: null,
   pin,
+  coverings: [],
 }
 
 test('a small harp: notes, colours and accidentals from its range and its rest tuning', () => {

@@ -3,13 +3,13 @@
  * those that can be bought, geometry from spacing and the lines of board and neck.
  */
 import type { HeadFastening, TailFastening } from '../knots/fastenings'
-import { frequency, letterStep, noteAtStep, type Note } from '../pitch/note'
+import { frequency, type Note } from '../pitch/note'
 import { restTuning } from '../pitch/rest-tuning'
 import type { Construction } from '../strings/construction'
 import { massPerLength, outerGauge } from '../strings/construction'
 import type { Material } from '../strings/materials'
 import type { TuningPin } from '../winding/pin'
-import { gaugeOf, type Instrument, type Mechanism, type StringColour, type StringPosition } from './instrument'
+import { gaugeOf, type Covering, type Instrument, type Mechanism, type StringColour, type StringPosition } from './instrument'
 import { monotoneCurve, type Control } from './monotone-curve'
 
 /** A run of positions of one make, with the gauges that can be bought, m. */
@@ -29,8 +29,8 @@ export interface SectionDesign {
 /** Curves run over pieces, counted from the top; lengths in m, tensions in N. */
 export interface InstrumentDesign {
   readonly about: Omit<Instrument, 'positions' | 'coverings'>
-  readonly top: Note
-  readonly bottom: Note
+  /** The letter and octave of each piece, shortest first; the rest tuning gives the accidentals. */
+  readonly notes: readonly Note[]
   /** How many neighbouring positions one piece serves, all at one note. */
   readonly stringsPerPiece: 1 | 2
   readonly lengths: readonly Control[]
@@ -54,6 +54,7 @@ export interface InstrumentDesign {
   readonly eyeletBores: readonly Control[] | null
   readonly postDiameter: number | null
   readonly pin: Omit<TuningPin, 'toBridge'>
+  readonly coverings: readonly Covering[]
 }
 
 /**
@@ -64,19 +65,18 @@ export interface InstrumentDesign {
  */
 export function designInstrument(design: InstrumentDesign): Instrument {
   const accidentals = restTuning(design.about.restTuning).accidentals
-  const steps = letterStep(design.top) - letterStep(design.bottom) + 1
   const length = monotoneCurve(design.lengths.map(([n, l]) => [n, Math.log(l)] as const))
   const curves = {
     tension: monotoneCurve(design.tensions), spacing: monotoneCurve(design.spacing), lower: monotoneCurve(design.lowerLine),
     beyond: monotoneCurve(design.beyondBridge), bore: design.eyeletBores && monotoneCurve(design.eyeletBores),
   }
-  const total = steps * design.stringsPerPiece
+  const total = design.notes.length * design.stringsPerPiece
   const pieceOf = (number: number) => Math.ceil(number / design.stringsPerPiece)
   const across = acrossFromBass(total, (number) => pieceOf(number) === pieceOf(number + 1) ? design.pairGap : curves.spacing(pieceOf(number)))
   const positions: StringPosition[] = []
   for (let number = 1; number <= total; number += 1) {
     const piece = pieceOf(number)
-    const natural = noteAtStep(letterStep(design.top) - (piece - 1))
+    const natural = design.notes[piece - 1] as Note
     const note: Note = { ...natural, accidental: accidentals[natural.letter] }
     const speakingLength = tenth(Math.exp(length(piece)))
     const section = design.sections.find((s) => piece <= s.upTo)
@@ -99,7 +99,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
       at: { tail, bridge: { x: tail.x, y: tenth(tail.y + speakingLength) }, pin: { x: tail.x, y: tenth(tail.y + speakingLength + beyond) } },
     })
   }
-  return { ...design.about, positions, coverings: [] }
+  return { ...design.about, positions, coverings: design.coverings }
 }
 
 /** Distance of each string from the longest, m; the shortest stands furthest right. */

@@ -26,22 +26,26 @@ function gaps(instrument: Instrument, from: StringPosition, step: 1 | -1, rule: 
   return result
 }
 
-function directionFor(instrument: Instrument, from: StringPosition, rule: SpacingRule, length: number) {
-  const towardBass = gaps(instrument, from, 1, rule)
-  const reach = towardBass.reduce((sum, gap) => sum + gap, 0)
-  return reach >= length
-    ? { direction: 'toward the bass' as const, row: towardBass }
-    : { direction: 'toward the treble' as const, row: gaps(instrument, from, -1, rule) }
+/** An octave of pins: the longest that slack is told in. */
+const ENOUGH_PINS = 7
+
+/** The row of gaps to count along: toward the bass where an octave of pins lies there, else toward the treble, else where there are more. */
+function rowFor(instrument: Instrument, from: StringPosition, rule: SpacingRule) {
+  const bass = { direction: 'toward the bass' as const, row: gaps(instrument, from, 1, rule) }
+  if (bass.row.length >= ENOUGH_PINS) return bass
+  const treble = { direction: 'toward the treble' as const, row: gaps(instrument, from, -1, rule) }
+  return treble.row.length > bass.row.length ? treble : bass
 }
 
 /**
  * How far along the neck a length reaches from a string's own pin, counted in pins: toward the bass, or toward the
- * treble where the bass end is too near. Past the last pin the last gap goes on.
+ * treble where the bass end is nearer than an octave of pins. Past the last pin the last gap goes on.
  *
  * @param length - m
  */
 export function pinsReached(instrument: Instrument, from: StringPosition, length: number, rule: SpacingRule): NeckReach {
-  const { direction, row } = directionFor(instrument, from, rule, expectNotNegative('slack', length))
+  expectNotNegative('slack', length)
+  const { direction, row } = rowFor(instrument, from, rule)
   let left = length
   for (const [i, gap] of row.entries()) {
     if (left <= gap || i === row.length - 1) return { pins: i + left / gap, direction }
@@ -54,11 +58,11 @@ export function pinsReached(instrument: Instrument, from: StringPosition, length
  * The length that a count of pins spans along the neck from a string's own pin, m; the inverse of {@link pinsReached}.
  */
 export function lengthOfPins(instrument: Instrument, from: StringPosition, pins: number, rule: SpacingRule): number {
-  const towardBass = gaps(instrument, from, 1, rule)
-  const row = towardBass.length >= pins ? towardBass : gaps(instrument, from, -1, rule)
+  const { row } = rowFor(instrument, from, rule)
   if (row.length === 0) return 0
   let length = 0
   for (let i = 0; i < pins; i += 1) {
+    // Past the last pin the last gap goes on.
     length += (row[Math.min(i, row.length - 1)] as number) * Math.min(1, pins - i)
   }
   return length

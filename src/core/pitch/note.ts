@@ -50,6 +50,12 @@ export function noteAtStep(step: number): Note {
   return note(letter, Math.floor(step / 7))
 }
 
+/** Every natural note from one down to another, both included: as the strings of a diatonic instrument run. */
+export function scaleDown(top: Note, bottom: Note): readonly Note[] {
+  const first = letterStep(top)
+  return Array.from({ length: Math.max(0, first - letterStep(bottom) + 1) }, (_, i) => noteAtStep(first - i))
+}
+
 /**
  * Frequency in equal temperament.
  *

@@ -3,10 +3,11 @@ import { positionAt } from '../instrument/instrument'
 import { measure, say } from '../measure'
 import { BREAK_SITES, siteFacts, sitesFor, siteWord } from './break-sites'
 
-const [lovage, fennel, teasel] = readShelf('demo').instruments
-const pedal = positionAt(lovage!, 22)
-const lever = positionAt(fennel!, 14)
-const posts = positionAt(teasel!, 9)
+const { instruments } = readShelf('demo')
+const on = (slug: string, number: number) => positionAt(instruments.find((i) => i.slug === slug)!, number)
+const pedal = on('lovage', 22)
+const lever = on('fennel', 14)
+const posts = on('teasel', 9)
 
 test('every site has a suspect and a remedy, each a sentence', () => {
   for (const site of BREAK_SITES) {
@@ -30,6 +31,8 @@ test('a site is told in the words of the instrument', () => {
   expect(siteWord('lever or disc', lever)).toBe('At the lever')
   expect(siteWord('soundboard', pedal)).toBe('At the soundboard')
   expect(siteWord('soundboard', posts)).toBe('At the bridge or hitch post')
+  expect(siteWord('soundboard', on('bistort', 3))).toBe('At the bridge or hitch pin')
+  expect(siteWord('soundboard', on('yarrow', 3))).toBe('At the bridge or foot')
 })
 
 test('a phrase keeps its figures as figures', () => {

@@ -3,7 +3,7 @@
  */
 
 import type { StringPosition } from '../instrument/instrument'
-import { isKnotted } from '../knots/fastenings'
+import { isKnotted, tailFacts, type TailHold } from '../knots/fastenings'
 
 export const BREAK_SITES = [
   'tuning pin hole', 'wraps', 'bridge pin', 'lever or disc', 'mid-length', 'soundboard', 'knot', 'knot pulled through', 'slipped',
@@ -45,9 +45,13 @@ export function sitesFor(position: StringPosition): readonly BreakSite[] {
   })
 }
 
+/** What a string that is not tied behind a soundboard goes to below its bridge. */
+const LOWER_REST: Partial<Record<TailHold, string>> = { posts: 'hitch post', loop: 'hitch pin', foot: 'foot' }
+
 /** The site in the words that suit a position: a wire that goes round posts has no soundboard hole to break at. */
 export function siteWord(site: BreakSite, position: StringPosition): string {
-  if (site === 'soundboard' && !isKnotted(position.tail.fastening)) return 'At the bridge or hitch post'
+  const rest = LOWER_REST[tailFacts(position.tail.fastening).hold]
+  if (site === 'soundboard' && rest) return `At the bridge or ${rest}`
   if (site === 'lever or disc' && position.mechanism) return `At the ${position.mechanism}`
   return SITES[site].word
 }

@@ -79,5 +79,5 @@ function pinEnd(run: Run): CutPart[] {
 
 function sum(parts: CutPart[]): CutSum {
   for (const part of parts) expectNotNegative(part.what, part.length)
-  return { parts, total: parts.reduce((total, part) => total + part.length, 0) }
+  return { parts: parts.filter(({ length }) => length > 0), total: parts.reduce((total, part) => total + part.length, 0) }
 }

@@ -21,7 +21,9 @@ const spoil = (name: string, change: (text: string) => string) => {
 
 test('the shelf reads whole: largest instrument first, every coil with its gauge', () => {
   const { instruments, coils, history, occasions } = readShelf(demo)
-  expect(instruments.map((i) => [i.name, i.positions.length])).toEqual([['Lovage', 47], ['Fennel', 31], ['Teasel', 16]])
+  expect(instruments.map((i) => [i.name, i.positions.length])).toEqual([
+    ['Lovage', 47], ['Sorrel', 36], ['Fennel', 31], ['Bryony', 26], ['Chervil', 22], ['Teasel', 16], ['Bistort', 12], ['Borage', 9], ['Yarrow', 7], ['Orris', 4],
+  ])
   expect(coils.length).toBeGreaterThan(60)
   expect(coils.every((coil) => coil.gaugeMm > 0.2 && coil.lengthMm >= 300)).toBe(true)
   expect(history.filter((line) => line.do === 'break').length).toBeGreaterThan(25)

@@ -28,11 +28,14 @@ export const FieldDrawing = memo(function FieldDrawing({ shape, broken }: FieldD
   )
 })
 
+/** A string that runs on over its bridge for more than this is seen there, mm; less is the way through a board. */
+const SEEN_BELOW = 20
+
 function WholeString({ string: s }: { string: DrawnString }) {
   return (
     <>
       <line x1={s.x} x2={s.x} y1={s.bridge} y2={s.pin} stroke="var(--line)" strokeWidth={s.weight * 0.6} />
-      {s.foot > s.tail && s.position.tail.postDiameter !== null && <line x1={s.x} x2={s.x} y1={s.tail} y2={s.foot} stroke="var(--line)" strokeWidth={s.weight * 0.6} />}
+      {s.foot - s.tail > SEEN_BELOW && <line x1={s.x} x2={s.x} y1={s.tail} y2={s.foot} stroke="var(--line)" strokeWidth={s.weight * 0.6} />}
       <StringStroke construction={s.position.construction} colour={s.position.colour} x={s.x} from={s.bridge} to={s.tail} weight={s.weight} />
     </>
   )

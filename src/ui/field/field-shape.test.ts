@@ -20,10 +20,10 @@ describe.each(shelf)('$name', (instrument) => {
     }
   })
 
-  test('longer strings lie to the left, spaced as the chart has them', () => {
+  test('longer strings lie to the left, spaced as the chart has them, or wider where it says so', () => {
     shape.strings.slice(1).forEach((s, i) => {
       const shorter = shape.strings[i]!
-      expect(shorter.x - s.x).toBeCloseTo((shorter.position.at.tail.x - s.position.at.tail.x) * 1000, 6)
+      expect(shorter.x - s.x).toBeCloseTo((shorter.position.at.tail.x - s.position.at.tail.x) * 1000 * shape.across, 6)
       expect(shorter.x).toBeGreaterThan(s.x)
     })
   })
@@ -42,9 +42,13 @@ describe.each(shelf)('$name', (instrument) => {
   })
 })
 
-test('posts are drawn where wires go round them, and nowhere else', () => {
+test('only the two long, narrow instruments are drawn wider than life', () => {
+  expect(shelf.filter((instrument) => fieldShape(instrument).across > 1).map((i) => i.slug)).toEqual(['yarrow', 'orris'])
+})
+
+test('posts, hitch pins and feet are drawn where strings go to them, and nowhere else', () => {
   const posts = shelf.map((instrument) => [instrument.slug, fieldShape(instrument).posts.length])
-  expect(Object.fromEntries(posts)).toEqual({ lovage: 0, fennel: 0, teasel: 16 })
+  expect(Object.fromEntries(posts)).toEqual({ lovage: 0, sorrel: 0, fennel: 0, bryony: 0, chervil: 0, teasel: 16, bistort: 12, borage: 0, yarrow: 7, orris: 4 })
 })
 
 describe('marks along a line', () => {
