@@ -25,7 +25,7 @@ export interface Fit {
 /** Gauges within this of each other are the same, m: half of the finest step that is sold. */
 const SAME_GAUGE = 5e-6
 /** The largest change in tension at which a neighbouring gauge may stand in. */
-const STAND_IN = 0.12
+export const STAND_IN = 0.12
 
 /**
  * Judges a coil for a position: exact, right but for its colour, a neighbouring gauge with what that does to the

@@ -37,7 +37,12 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings, {instrument.tensionClass} tension</p>
             <p className="text-sm text-soft">at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz</p>
           </div>
-          <div className="w-full sm:w-80"><NameBox instrument={instrument} onPick={picker.pick} /></div>
+          <div className="w-full sm:w-80">
+            <NameBox instrument={instrument} onPick={picker.pick} />
+            <p className="mt-1 flex gap-4 text-sm">
+              <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={`/instruments/${instrument.slug}/which`}>Which string is it?</Link>
+            </p>
+          </div>
         </header>
         <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">
           <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[17rem] md:h-[min(35rem,calc(100dvh-13rem))]" />

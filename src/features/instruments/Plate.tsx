@@ -1,6 +1,7 @@
 'use client'
 
 import { differenceInDays } from 'date-fns'
+import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { restFigures } from '@/core/fitting/figures'
 import { marginWorking, tensionWorking } from '@/core/fitting/workings'
@@ -66,6 +67,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
         <dt className="text-soft">On it now</dt>
         <dd>{view.fittedAt === null ? <strong className="text-ochre">no string</strong> : `fitted ${dateText(view.fittedAt, timeZone)}, ${ageWord(view.fittedAt, now)}`}</dd>
         <dt className="text-soft">On the shelf</dt><dd>{spare}</dd>
+        <dt className="text-soft">A packet in hand</dt><dd><Link className="underline underline-offset-2" href={`/instruments/${instrument.slug}/belongs?string=${position.number}`}>Does this new string belong here?</Link></dd>
       </dl>
       <details className="text-sm">
         <summary className="min-h-8 font-semibold">History of this position ({view.history.length})</summary>

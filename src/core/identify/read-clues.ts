@@ -1,0 +1,139 @@
+/**
+ * Reads clues out of what a person types: `thin, clear, two below a blue one, springs back`.
+ */
+import { parseNote, frequency } from '../pitch/note'
+import { parseLength, type LengthUnit } from '../units/length'
+import type { Clue, NeighbourSeen, Side } from './clue'
+
+export interface ReadClues {
+  readonly clues: readonly Clue[]
+  /** Pieces of the text that say nothing known here, as typed. */
+  readonly unread: readonly string[]
+}
+
+/** What a reader needs to know of the bench. */
+export interface BenchFacts {
+  /** Unit of a bare number. */
+  readonly unit: LengthUnit
+  /** Standard error of the calliper, m. */
+  readonly gaugeError: number
+  /** Frequency of A4, Hz. */
+  readonly referenceA: number
+}
+
+type Reader = (text: string, bench: BenchFacts) => readonly Clue[] | null
+
+/** A comma between digits is a decimal comma. */
+const PARTED = /(?<!\d),|,(?!\d)|[;\n]|\band\b/i
+
+/**
+ * @param text - clues with commas, semicolons or line ends between them
+ * @returns the clues in the order given, and what could not be read
+ */
+export function readClues(text: string, bench: BenchFacts): ReadClues {
+  const pieces = text.split(PARTED).map((piece) => piece.trim().replace(/\.$/, '')).filter((piece) => piece !== '')
+  const read = pieces.map((piece) => ({ piece, clues: readPiece(piece, bench) }))
+  return {
+    clues: read.flatMap(({ clues }) => clues ?? []),
+    unread: read.filter(({ clues }) => clues === null).map(({ piece }) => piece),
+  }
+}
+
+function readPiece(piece: string, bench: BenchFacts): readonly Clue[] | null {
+  const plain = piece.toLowerCase().replace(/[-–]/g, ' ').replace(/\s+/g, ' ').replace(/^(?:it (?:is|was|looks|feels) |looks |feels |quite |very |rather )+/, '')
+  for (const reader of READERS) {
+    const clues = reader(plain, bench)
+    if (clues) return clues
+  }
+  return null
+}
+
+const NUMBERS = ['zero', 'one', 'two', 'three', 'four', 'five', 'six']
+
+function numberOf(word: string): number | null {
+  if (word === 'just' || word === 'right' || word === 'next') return 1
+  const spelled = NUMBERS.indexOf(word)
+  return spelled > 0 ? spelled : /^\d$/.test(word) ? Number(word) : null
+}
+
+const colouredNeighbour: Reader = (text) => {
+  const found = /^(\w+)(?: strings?)? (below|above)(?: from)? (?:an?|the) (red|blue|black|dark)(?: one| string)?$/.exec(text)
+  const steps = found && numberOf(found[1] as string)
+  if (!found || !steps) return null
+  return [{ kind: 'coloured neighbour', seen: found[3] === 'red' ? 'red' : 'dark', away: found[2] === 'below' ? steps : -steps }]
+}
+
+const counted: Reader = (text) => {
+  const found = /^(?:no\.?|number|string)? ?(\d{1,3})(?:st|nd|rd|th)?(?: from(?: the)? (top|bottom|treble|bass))$/.exec(text) ?? /^(?:no\.?|number|string) ?(\d{1,3})$/.exec(text)
+  if (!found || Number(found[1]) < 1) return null
+  return [{ kind: 'counted', from: found[2] === 'bottom' || found[2] === 'bass' ? 'bottom' : 'top', number: Number(found[1]) }]
+}
+
+/** A gauge is told from the length of the pieces by its size: nothing that is tied to a pin is thicker than this, m. */
+const THICKEST = 0.008
+
+const measured: Reader = (text, bench) => {
+  const found = /^(?:measures |gauge |pieces (?:of )?|length )?([\d.,/ ]*\d[\d.,/ ]* ?(?:mm|cm|m|in|inch|inches|"|thou)?)(?: long| thick| in all)?( new)?$/.exec(text)
+  if (!found) return null
+  try {
+    const value = parseLength((found[1] as string).trim(), bench.unit)
+    if (value <= 0) return null
+    return value <= THICKEST ? [{ kind: 'gauge', measured: value, error: bench.gaugeError, worn: found[2] === undefined }] : [{ kind: 'pieces', length: value }]
+  } catch {
+    return null
+  }
+}
+
+const NEXT = '(?:the )?(?:next |string |one )?(above|below|shorter|longer)(?: one| string)?'
+const sideOf = (word: string): Side => (word === 'above' || word === 'shorter' ? 'shorter' : 'longer')
+
+const neighbourSound: Reader = (text, { referenceA }) => {
+  const found = new RegExp(`^${NEXT} (?:sounds|is tuned to|reads) (?:an? )?(.+)$`).exec(text)
+  if (!found) return null
+  const heard = found[2] as string
+  const hertz = /^([\d.]+) ?(?:hz|hertz)$/.exec(heard)
+  try {
+    const pitch = hertz ? Number(hertz[1]) : frequency(parseNote(heard), referenceA)
+    return Number.isFinite(pitch) && pitch > 10 && pitch < 10_000 ? [{ kind: 'neighbour’s pitch', side: sideOf(found[1] as string), pitch }] : null
+  } catch {
+    return null
+  }
+}
+
+const MADE_OF: Record<string, NeighbourSeen> = { gut: 'gut', nylon: 'nylon', clear: 'nylon', wire: 'wire', metal: 'wire', steel: 'wire', brass: 'wire', bronze: 'wire', wound: 'wound', wrapped: 'wound' }
+
+const neighbourMade: Reader = (text) => {
+  const found = new RegExp(`^${NEXT} is (?:of )?(\\w+)$`).exec(text)
+  const seen = found && MADE_OF[found[2] as string]
+  return found && seen ? [{ kind: 'neighbour’s material', side: sideOf(found[1] as string), seen }] : null
+}
+
+/** Single words and short phrases, each with what it says. */
+const WORDS: readonly (readonly [form: RegExp, clues: readonly Clue[]])[] = [
+  [/^(?:thin|fine|thinnish)$/, [{ kind: 'thickness', seen: 'thin' }]],
+  [/^(?:thick|fat|heavy)$/, [{ kind: 'thickness', seen: 'thick' }]],
+  [/^(?:middling|medium|neither thin nor thick)$/, [{ kind: 'thickness', seen: 'middling' }]],
+  [/^(?:clear|transparent|see through)$/, [{ kind: 'look', seen: 'glassy' }, { kind: 'colour', seen: 'natural' }]],
+  [/^(?:glassy|no grain(?: at all)?|like fishing line)$/, [{ kind: 'look', seen: 'glassy' }]],
+  [/^(?:grey|gray|grey tinged|greyish)$/, [{ kind: 'look', seen: 'grey-tinged' }]],
+  [/^(?:cream|amber|yellowish|cream to amber)$/, [{ kind: 'look', seen: 'grain' }, { kind: 'colour', seen: 'natural' }]],
+  [/^(?:grain|fibres?|twisted(?: fibres?)?|fine lines|gut)$/, [{ kind: 'look', seen: 'grain' }]],
+  [/^(?:metallic|metal|shiny|wire)$/, [{ kind: 'look', seen: 'metallic' }]],
+  [/^(?:ribbed|wound|wrapped)$/, [{ kind: 'look', seen: 'ribbed' }]],
+  [/^red$/, [{ kind: 'colour', seen: 'red' }]],
+  [/^(?:blue|black|dark)$/, [{ kind: 'colour', seen: 'dark' }]],
+  [/^(?:natural|undyed|no colour|uncoloured|not coloured)$/, [{ kind: 'colour', seen: 'natural' }]],
+  [/^(?:springs? back|recovers(?: at once)?|no crease)$/, [{ kind: 'bend', seen: 'springs back' }]],
+  [/^(?:holds? a crease|creases?|white mark|whitens)$/, [{ kind: 'bend', seen: 'holds a crease' }]],
+  [/^(?:holds? a kink|kinks?|stays bent)$/, [{ kind: 'bend', seen: 'holds a kink' }]],
+  [/^(?:slick|smooth|slippery)$/, [{ kind: 'nail', seen: 'slick' }]],
+  [/^(?:faintly rough|rough|dry)$/, [{ kind: 'nail', seen: 'faintly rough' }]],
+  [/^(?:rasps?|rasping)$/, [{ kind: 'nail', seen: 'rasps' }]],
+  [/^hard$/, [{ kind: 'nail', seen: 'hard' }]],
+  [/^cold$/, [{ kind: 'cold', seen: true }]],
+  [/^(?:not cold|warm)$/, [{ kind: 'cold', seen: false }]],
+]
+
+const word: Reader = (text) => WORDS.find(([form]) => form.test(text))?.[1] ?? null
+
+const READERS: readonly Reader[] = [word, colouredNeighbour, counted, neighbourSound, neighbourMade, measured]
