@@ -1,7 +1,8 @@
 /** Bistort: loop-end zither of 12 steel strings on hitch pins. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note, scaleDown } from '@/core/pitch/note'
-import { MUSIC_WIRE, ZITHER_PIN } from './gauges'
+import { ZITHER_PIN } from './pins'
 
 const mm = 1e-3
 
@@ -13,7 +14,7 @@ export const bistort: InstrumentDesign = {
   notes: scaleDown(note('A', 5), note('D', 4)), stringsPerPiece: 1,
   lengths: [[1, 0.206], [5, 0.312], [9, 0.43], [12, 0.53]],
   tensions: [[1, 46], [6, 54], [12, 62]],
-  sections: [{ upTo: 12, make: { kind: 'plain', material: 'steel', gauges: MUSIC_WIRE }, tail: 'loop on a hitch pin', head: 'plain becket' }],
+  sections: [{ upTo: 12, make: { kind: 'plain', material: 'steel', gauges: PLAIN_GAUGES.steel }, tail: 'loop on a hitch pin', head: 'plain becket' }],
   coloured: false, mechanism: null,
   spacing: [[1, 17 * mm], [12, 18 * mm]],
   pairGap: 0,

@@ -1,7 +1,8 @@
 /** Borage: lyre of 9 gut strings, knotted behind a tailpiece. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note, scaleDown } from '@/core/pitch/note'
-import { GUT, SMALL_PIN } from './gauges'
+import { SMALL_PIN } from './pins'
 
 const mm = 1e-3
 
@@ -13,7 +14,7 @@ export const borage: InstrumentDesign = {
   notes: scaleDown(note('A', 4), note('G', 3)), stringsPerPiece: 1,
   lengths: [[1, 0.372], [5, 0.402], [9, 0.43]],
   tensions: [[1, 44], [9, 52]],
-  sections: [{ upTo: 9, make: { kind: 'plain', material: 'gut', gauges: GUT }, tail: 'loop and through', head: 'tail tucked, after a quarter' }],
+  sections: [{ upTo: 9, make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'loop and through', head: 'tail tucked, after a quarter' }],
   coloured: false, mechanism: null,
   spacing: [[1, 13 * mm], [9, 13 * mm]],
   pairGap: 0,

@@ -1,7 +1,8 @@
 /** Bryony: wire-strung harp of 26 strings, steel over brass over bronze, each drawn up on a toggle. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note, scaleDown } from '@/core/pitch/note'
-import { BRASS, BRONZE, HARP_PIN, MUSIC_WIRE } from './gauges'
+import { HARP_PIN } from './pins'
 
 const mm = 1e-3
 
@@ -14,9 +15,9 @@ export const bryony: InstrumentDesign = {
   lengths: [[1, 0.083], [8, 0.158], [13, 0.244], [18, 0.372], [23, 0.57], [26, 0.71]],
   tensions: [[1, 52], [8, 62], [9, 64], [18, 80], [19, 82], [26, 104]],
   sections: [
-    { upTo: 8, make: { kind: 'plain', material: 'steel', gauges: MUSIC_WIRE }, tail: 'slip knot on a toggle', head: 'plain becket' },
-    { upTo: 18, make: { kind: 'plain', material: 'brass', gauges: BRASS }, tail: 'slip knot on a toggle', head: 'plain becket' },
-    { upTo: 26, make: { kind: 'plain', material: 'phosphor bronze', gauges: BRONZE }, tail: 'slip knot on a toggle', head: 'plain becket' },
+    { upTo: 8, make: { kind: 'plain', material: 'steel', gauges: PLAIN_GAUGES.steel }, tail: 'slip knot on a toggle', head: 'plain becket' },
+    { upTo: 18, make: { kind: 'plain', material: 'brass', gauges: PLAIN_GAUGES.brass }, tail: 'slip knot on a toggle', head: 'plain becket' },
+    { upTo: 26, make: { kind: 'plain', material: 'phosphor bronze', gauges: PLAIN_GAUGES['phosphor bronze'] }, tail: 'slip knot on a toggle', head: 'plain becket' },
   ],
   coloured: false, mechanism: null,
   spacing: [[1, 10.5 * mm], [26, 12.5 * mm]],

@@ -1,7 +1,8 @@
 /** Lovage: pedal harp of 47 strings, concert tension. Targets in, gauges out. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { PLAIN_GAUGES, WRAP_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note, scaleDown } from '@/core/pitch/note'
-import { GUT, HARP_PIN, NYLON, WRAPS } from './gauges'
+import { HARP_PIN } from './pins'
 
 const mm = 1e-3
 
@@ -14,14 +15,14 @@ export const lovage: InstrumentDesign = {
   lengths: [[1, 0.066], [5, 0.094], [10, 0.127], [12, 0.15], [19, 0.267], [26, 0.472], [33, 0.842], [36, 1.05], [40, 1.29], [44, 1.43], [47, 1.5]],
   tensions: [[1, 46], [5, 49], [9, 54], [10, 60], [12, 66], [19, 86], [26, 124], [33, 214], [35, 268], [36, 262], [42, 288], [47, 276]],
   sections: [
-    { upTo: 9, make: { kind: 'plain', material: 'nylon 6.12', gauges: NYLON }, tail: 'third loop', head: 'tail tucked, after half a turn' },
-    { upTo: 26, make: { kind: 'plain', material: 'gut', gauges: GUT }, tail: 'two-loop, open bight', head: 'plain becket' },
-    { upTo: 35, make: { kind: 'plain', material: 'gut', gauges: GUT }, tail: 'two-loop, crossed', head: 'plain becket' },
+    { upTo: 9, make: { kind: 'plain', material: 'nylon 6.12', gauges: PLAIN_GAUGES['nylon 6.12'] }, tail: 'third loop', head: 'tail tucked, after half a turn' },
+    { upTo: 26, make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'two-loop, open bight', head: 'plain becket' },
+    { upTo: 35, make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'two-loop, crossed', head: 'plain becket' },
     {
       upTo: 47, tail: 'slip loop', head: 'plain becket',
       make: {
         kind: 'wound', core: 'steel', coreDiameters: [[36, 0.6 * mm], [47, 0.9 * mm]],
-        bedding: { material: 'silk', thickness: 0.1 * mm }, wrap: 'copper', wraps: WRAPS,
+        bedding: { material: 'silk', thickness: 0.1 * mm }, wrap: 'copper', wraps: WRAP_GAUGES,
       },
     },
   ],

@@ -1,7 +1,7 @@
 /** Orris: scroll-head zither of 4 strings in 3 courses, loop ends below and geared cross pins above. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { FINE_WRAP_GAUGES, PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note } from '@/core/pitch/note'
-import { MUSIC_WIRE, FINE_WRAPS } from './gauges'
 
 const mm = 1e-3
 
@@ -14,10 +14,10 @@ export const orris: InstrumentDesign = {
   lengths: [[1, 0.685], [4, 0.69]],
   tensions: [[1, 62], [2, 62], [3, 58], [4, 62]],
   sections: [
-    { upTo: 3, make: { kind: 'plain', material: 'steel', gauges: MUSIC_WIRE }, tail: 'loop on a hitch pin', head: 'plain becket' },
+    { upTo: 3, make: { kind: 'plain', material: 'steel', gauges: PLAIN_GAUGES.steel }, tail: 'loop on a hitch pin', head: 'plain becket' },
     {
       upTo: 4, tail: 'loop on a hitch pin', head: 'plain becket',
-      make: { kind: 'wound', core: 'steel', coreDiameters: [[3, 0.32 * mm], [4, 0.32 * mm]], bedding: null, wrap: 'phosphor bronze', wraps: FINE_WRAPS },
+      make: { kind: 'wound', core: 'steel', coreDiameters: [[3, 0.32 * mm], [4, 0.32 * mm]], bedding: null, wrap: 'phosphor bronze', wraps: FINE_WRAP_GAUGES },
     },
   ],
   coloured: false, mechanism: null,

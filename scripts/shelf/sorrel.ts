@@ -1,7 +1,8 @@
 /** Sorrel: lever harp of 36 strings, gut over wire. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { PLAIN_GAUGES, WRAP_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note, scaleDown } from '@/core/pitch/note'
-import { GUT, HARP_PIN, WRAPS } from './gauges'
+import { HARP_PIN } from './pins'
 
 const mm = 1e-3
 
@@ -14,13 +15,13 @@ export const sorrel: InstrumentDesign = {
   lengths: [[1, 0.076], [8, 0.146], [15, 0.277], [22, 0.5], [28, 0.82], [31, 0.98], [36, 1.17]],
   tensions: [[1, 40], [8, 50], [15, 66], [22, 94], [31, 138], [32, 140], [36, 152]],
   sections: [
-    { upTo: 15, make: { kind: 'plain', material: 'gut', gauges: GUT }, tail: 'third loop', head: 'tail tucked, after half a turn' },
-    { upTo: 31, make: { kind: 'plain', material: 'gut', gauges: GUT }, tail: 'two-loop, open bight', head: 'plain becket' },
+    { upTo: 15, make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'third loop', head: 'tail tucked, after half a turn' },
+    { upTo: 31, make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'two-loop, open bight', head: 'plain becket' },
     {
       upTo: 36, tail: 'slip loop', head: 'plain becket',
       make: {
         kind: 'wound', core: 'steel', coreDiameters: [[32, 0.4 * mm], [36, 0.5 * mm]],
-        bedding: { material: 'silk', thickness: 0.06 * mm }, wrap: 'phosphor bronze', wraps: WRAPS,
+        bedding: { material: 'silk', thickness: 0.06 * mm }, wrap: 'phosphor bronze', wraps: WRAP_GAUGES,
       },
     },
   ],

@@ -1,7 +1,8 @@
 /** Teasel: lap zither, eight steel wires that each go round two posts and come back: sixteen strings. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note, scaleDown } from '@/core/pitch/note'
-import { MUSIC_WIRE, ZITHER_PIN } from './gauges'
+import { ZITHER_PIN } from './pins'
 
 const mm = 1e-3
 
@@ -13,7 +14,7 @@ export const teasel: InstrumentDesign = {
   notes: scaleDown(note('D', 5), note('D', 4)), stringsPerPiece: 2,
   lengths: [[1, 0.287], [4.5, 0.392], [8, 0.53]],
   tensions: [[1, 80], [8, 84]],
-  sections: [{ upTo: 8, make: { kind: 'plain', material: 'steel', gauges: MUSIC_WIRE }, tail: 'round two posts', head: 'plain becket' }],
+  sections: [{ upTo: 8, make: { kind: 'plain', material: 'steel', gauges: PLAIN_GAUGES.steel }, tail: 'round two posts', head: 'plain becket' }],
   coloured: false, mechanism: null,
   spacing: [[1, 16 * mm], [8, 16 * mm]],
   pairGap: 8 * mm,

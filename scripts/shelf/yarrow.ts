@@ -1,7 +1,7 @@
 /** Yarrow: long zither of 7 strings, four layered on one foot and three on the other; silk, the low ones metal-wound. */
 import type { InstrumentDesign } from '@/core/instrument/design'
+import { FINE_WRAP_GAUGES, PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note } from '@/core/pitch/note'
-import { SILK, FINE_WRAPS } from './gauges'
 
 const mm = 1e-3
 
@@ -14,10 +14,10 @@ export const yarrow: InstrumentDesign = {
   lengths: [[1, 1.082], [7, 1.094]],
   tensions: [[1, 58], [4, 56], [5, 58], [7, 60]],
   sections: [
-    { upTo: 4, make: { kind: 'plain', material: 'silk', gauges: SILK }, tail: 'layered foot wrap', head: 'peg cord' },
+    { upTo: 4, make: { kind: 'plain', material: 'silk', gauges: PLAIN_GAUGES.silk }, tail: 'layered foot wrap', head: 'peg cord' },
     {
       upTo: 7, tail: 'layered foot wrap', head: 'peg cord',
-      make: { kind: 'wound', core: 'silk', coreDiameters: [[5, 0.62 * mm], [7, 0.7 * mm]], bedding: null, wrap: 'copper', wraps: FINE_WRAPS },
+      make: { kind: 'wound', core: 'silk', coreDiameters: [[5, 0.62 * mm], [7, 0.7 * mm]], bedding: null, wrap: 'copper', wraps: FINE_WRAP_GAUGES },
     },
   ],
   coloured: false, mechanism: null,
