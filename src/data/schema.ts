@@ -3,7 +3,7 @@
  * person's action writes to has an integer `id`, which the journal needs to undo it.
  */
 import { sql } from 'drizzle-orm'
-import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { Family, Mechanism, StringColour, TensionClass } from '@/core/instrument/instrument'
 import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
 import type { Material } from '@/core/strings/materials'
@@ -94,9 +94,10 @@ export const positions = sqliteTable('string_position', {
 
 /** Partial order: the upper string lies over the lower one and must come off first. */
 export const coverings = sqliteTable('covering', {
+  id: id(),
   overId: integer('over_id').notNull().references(() => positions.id),
   underId: integer('under_id').notNull().references(() => positions.id),
-}, (t) => [primaryKey({ columns: [t.overId, t.underId] }), check('covering_other', sql`${t.overId} <> ${t.underId}`)])
+}, (t) => [uniqueIndex('covering_once').on(t.overId, t.underId), check('covering_other', sql`${t.overId} <> ${t.underId}`)])
 
 /** One length of string in the stores: a packet's, a coil's or a remainder's. */
 export const coils = sqliteTable('coil', {
@@ -234,4 +235,4 @@ export const changes = sqliteTable('change', {
 }, (t) => [index('change_of').on(t.actionId)])
 
 /** Tables whose rows the journal follows. */
-export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, fittings, needs, readings, instruments, positions, occasions } as const
+export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, fittings, needs, readings, instruments, positions, coverings, occasions } as const
