@@ -8,7 +8,7 @@ const ROOMS = {
   data: ['data', 'core'],
   workers: ['workers', 'core'],
   ui: ['ui', 'core'],
-  features: ['ui', 'data', 'core'],
+  features: ['ui', 'data', 'workers', 'core'],
   app: ['app', 'features', 'ui', 'data', 'core'],
 }
 

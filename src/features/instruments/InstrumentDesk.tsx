@@ -41,6 +41,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <NameBox instrument={instrument} onPick={picker.pick} />
             <p className="mt-1 flex gap-4 text-sm">
               <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={`/instruments/${instrument.slug}/which`}>Which string is it?</Link>
+              <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={`/instruments/${instrument.slug}/chart`}>String chart</Link>
             </p>
           </div>
         </header>

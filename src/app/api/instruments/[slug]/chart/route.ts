@@ -1,0 +1,45 @@
+import { chartLine, isWhole } from '@/core/chart/chart-line'
+import { readCells, type Cells, type ColumnUnits } from '@/core/chart/cells'
+import { changeChart } from '@/data/charts/change-chart'
+import { chartCsv } from '@/data/charts/chart-csv'
+import { store } from '@/data/database'
+import { answerTo, handle } from '@/data/http/handle'
+import { toInstrumentFile } from '@/data/instrument-file'
+import { instrumentBySlug } from '@/data/instruments'
+import { Refusal } from '@/data/refusal'
+import { ChartRequest } from '@/features/chart/requests'
+
+interface Path {
+  readonly params: Promise<{ slug: string }>
+}
+
+const IN_MM: ColumnUnits = { gauge: 'mm', core: 'mm', bedding: 'mm', wrap: 'mm', speaking: 'mm', free: 'mm' }
+
+/** The chart as a file: `?as=csv` or `?as=json`. */
+export async function GET(request: Request, { params }: Path) {
+  const { slug } = await params
+  const json = new URL(request.url).searchParams.get('as') === 'json'
+  let file = ''
+  const refused = await answerTo(() => {
+    const { instrument } = instrumentBySlug(store(), slug)
+    file = json ? `${JSON.stringify(toInstrumentFile(instrument), null, 1)}\n` : chartCsv(instrument.positions.map(chartLine))
+    return {}
+  })
+  if (!refused.ok) return refused
+  const type = json ? 'application/json' : 'text/csv; charset=utf-8'
+  return new Response(file, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="${slug}-chart.${json ? 'json' : 'csv'}"` } })
+}
+
+/** Changes the chart; lines in millimetres, as a table's cells. */
+export async function PATCH(request: Request, { params }: Path) {
+  const { slug } = await params
+  return handle(request, ChartRequest, ({ lines }) => changeChart(store(), instrumentBySlug(store(), slug), lines.map(lineFrom)))
+}
+
+function lineFrom(cells: Cells) {
+  const { line, problems } = readCells(cells, IN_MM)
+  const [column, sentence] = Object.entries(problems)[0] ?? []
+  if (sentence !== undefined) throw new Refusal(400, `String ${cells.number}: ${sentence}`, `${cells.number}.${column}`)
+  if (!line || !isWhole(line)) throw new Refusal(400, `String ${cells.number} is not whole yet: it needs a material, a gauge and both lengths.`, `${cells.number}.gauge`)
+  return line
+}

@@ -1,0 +1,12 @@
+import type { Metadata } from 'next'
+import { store } from '@/data/database'
+import { instrumentBySlug } from '@/data/instruments'
+import { ChartDesk } from '@/features/chart/ChartDesk'
+import { orNotFound } from '../../../or-not-found'
+
+export const metadata: Metadata = { title: 'String chart' }
+
+export default async function ChartPage({ params }: { readonly params: Promise<{ slug: string }> }) {
+  const { slug } = await params
+  return <ChartDesk instrument={orNotFound(() => instrumentBySlug(store(), slug)).instrument} />
+}

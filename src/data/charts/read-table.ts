@@ -1,0 +1,56 @@
+/**
+ * A file of any make as a table of text: its encoding, its separator and its header found out.
+ */
+import Papa from 'papaparse'
+
+export interface TextTable {
+  readonly header: readonly string[]
+  readonly rows: readonly (readonly string[])[]
+  /** Line of the file that each row stands on, for messages. */
+  readonly lines: readonly number[]
+}
+
+/** No string chart is longer than this, and no spreadsheet of one; beyond it the file is something else. */
+const MOST_BYTES = 8_000_000
+
+/**
+ * Text of a file: UTF-8 with or without a mark, UTF-16 by its mark, else the Western European code page.
+ *
+ * @throws RangeError with a sentence that can be shown, when the file is empty, too large or not text
+ */
+export function textOf(bytes: Uint8Array): string {
+  if (bytes.length === 0) throw new RangeError('The file is empty.')
+  if (bytes.length > MOST_BYTES) throw new RangeError(`The file has ${Math.round(bytes.length / 1e6)} MB; a string chart has a few kilobytes.`)
+  const wide = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null
+  const text = wide ? new TextDecoder(wide).decode(bytes) : utf8Or1252(bytes)
+  if (/[\u0000-\u0008\u000e-\u001f]/.test(text)) throw new RangeError('This is not a text file: save the chart as CSV and choose that.')
+  if (text.trim() === '') throw new RangeError('The file is empty.')
+  return text
+}
+
+function utf8Or1252(bytes: Uint8Array): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes)
+  }
+}
+
+/**
+ * Splits text into a table. The separator may be a comma, a semicolon, a tab or a bar.
+ *
+ * @throws RangeError with a sentence that can be shown, when there is no row below the header or a quote is never closed
+ */
+export function readTable(text: string): TextTable {
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [',', ';', '\t', '|'] })
+  const unclosed = errors.find(({ code }) => code === 'MissingQuotes')
+  if (unclosed) throw new RangeError(`Line ${(unclosed.row ?? 0) + 1}: a quotation mark is opened and never closed.`)
+  const numbered = data.map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 })).filter(({ row }) => row.some((cell) => cell !== ''))
+  const [header, ...rest] = numbered
+  if (!header || rest.length === 0) throw new RangeError('Expected a line of column names and a line for each string below it.')
+  const width = Math.max(header.row.length, ...rest.slice(0, 2000).map(({ row }) => row.length))
+  return {
+    header: Array.from({ length: width }, (_, i) => header.row[i] || `column ${i + 1}`),
+    rows: rest.map(({ row }) => row), lines: rest.map(({ line }) => line),
+  }
+}

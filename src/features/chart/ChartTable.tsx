@@ -1,0 +1,129 @@
+'use client'
+
+import { memo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react'
+import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
+import { isWhole } from '@/core/chart/chart-line'
+import { frequency } from '@/core/pitch/note'
+import { tension, utilisation } from '@/core/strings/tension'
+import type { CellEdit, DraftRow } from './use-chart-draft'
+
+const TYPED = CHART_COLUMNS.filter((column) => column !== 'number')
+const HEADS: Record<ChartColumn, string> = {
+  number: 'No.', label: 'Label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking', free: 'Free',
+}
+const WIDTHS: Record<ChartColumn, string> = {
+  number: 'w-10', label: 'w-14', note: 'w-20', colour: 'w-16', material: 'w-40', gauge: 'w-16', core: 'w-14', bedding: 'w-14', wrap: 'w-14', speaking: 'w-18', free: 'w-18',
+}
+
+/** Columns of words; the others are figures and stand to the right. */
+const IN_WORDS: ReadonlySet<ChartColumn> = new Set(['number', 'label', 'note', 'colour', 'material'])
+
+interface ChartTableProps {
+  readonly rows: readonly DraftRow[]
+  readonly referenceA: number
+  readonly unit: 'mm' | 'in'
+  /** Numbers that a finding is about. */
+  readonly marked: ReadonlySet<number>
+  readonly onSet: (edits: readonly CellEdit[]) => void
+}
+
+/** The chart as a sheet: type into it, paste into it, move by arrows, Enter and Tab. */
+export function ChartTable({ rows, referenceA, unit, marked, onSet }: ChartTableProps) {
+  const body = useRef<HTMLTableSectionElement>(null)
+  const numbers = rows.map(({ number }) => number)
+
+  const focus = (row: number, column: number) => {
+    const cell = body.current?.querySelector<HTMLInputElement>(`input[data-row="${row}"][data-column="${column}"]`)
+    cell?.focus()
+    cell?.select()
+  }
+
+  const onKeyDown = (event: KeyboardEvent<HTMLTableSectionElement>) => {
+    const input = event.target as HTMLInputElement
+    const [row, column] = placeOf(input)
+    const atStart = input.selectionStart === 0 && input.selectionEnd === 0
+    const atEnd = input.selectionStart === input.value.length && input.selectionEnd === input.value.length
+    const all = input.selectionStart === 0 && input.selectionEnd === input.value.length
+    const move: Partial<Record<string, readonly [number, number]>> = {
+      ArrowDown: [row + 1, column], ArrowUp: [row - 1, column], Enter: [row + (event.shiftKey ? -1 : 1), column],
+      ...(atStart || all ? { ArrowLeft: [row, column - 1] } : {}), ...(atEnd || all ? { ArrowRight: [row, column + 1] } : {}),
+      ...(event.ctrlKey ? { Home: [0, column], End: [numbers.length - 1, column] } : {}),
+    }
+    const to = move[event.key]
+    if (!to) return
+    event.preventDefault()
+    focus(to[0], to[1])
+  }
+
+  const onPaste = (event: ClipboardEvent<HTMLTableSectionElement>) => {
+    const text = event.clipboardData.getData('text/plain')
+    if (!/[\t\n]/.test(text.trim())) return
+    event.preventDefault()
+    const [row, column] = placeOf(event.target as HTMLInputElement)
+    onSet(text.replace(/\r/g, '').replace(/\n$/, '').split('\n').flatMap((line, down) => line.split('\t').flatMap((cell, right): CellEdit[] => {
+      const number = numbers[row + down]
+      const name = TYPED[column + right]
+      return number === undefined || name === undefined ? [] : [{ number, column: name, text: cell.trim() }]
+    })))
+  }
+
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse text-sm" aria-label="String chart">
+        <thead>
+          <tr className="border-b border-ink text-left text-xs text-soft">
+            {CHART_COLUMNS.map((column) => <th key={column} scope="col" className={`px-1 pb-1 font-normal ${IN_WORDS.has(column) ? '' : 'text-right'} ${WIDTHS[column]}`}>{HEADS[column]}</th>)}
+            <th scope="col" className="w-14 px-1 pb-1 text-right font-normal">N</th>
+            <th scope="col" className="w-12 px-1 pb-1 text-right font-normal">% of strength</th>
+          </tr>
+        </thead>
+        <tbody ref={body} onKeyDown={onKeyDown} onPaste={onPaste}>
+          {rows.map((row, i) => <ChartRow key={row.number} row={row} index={i} referenceA={referenceA} isMarked={marked.has(row.number)} onSet={onSet} />)}
+        </tbody>
+      </table>
+      <p className="mt-2 text-xs text-soft">Lengths in {unit} unless you write the unit. Arrows, Enter and Tab move; a block copied from a spreadsheet can be pasted at any cell.</p>
+    </div>
+  )
+}
+
+function placeOf(input: HTMLInputElement): readonly [row: number, column: number] {
+  return [Number(input.dataset.row), Number(input.dataset.column)]
+}
+
+interface ChartRowProps {
+  readonly row: DraftRow
+  readonly index: number
+  readonly referenceA: number
+  readonly isMarked: boolean
+  readonly onSet: (edits: readonly CellEdit[]) => void
+}
+
+const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, onSet }: ChartRowProps) {
+  const { number, cells, line, problems, edited } = row
+  const pitch = frequency(line.note, referenceA)
+  const reckoned = isWhole(line) ? { force: tension(line.construction, line.speakingLength, pitch), share: utilisation(line.construction, line.speakingLength, pitch) } : null
+  const problem = Object.values(problems)[0]
+  const swatch = cells.colour === 'red' ? 'border-string-c' : cells.colour === 'natural' ? 'border-transparent' : 'border-string-f'
+  return (
+    <>
+      <tr id={`line-${number}`} className={`border-b border-rule ${edited ? 'bg-verdigris-wash' : isMarked ? 'bg-ochre-wash' : ''}`}>
+        <th scope="row" className={`border-l-4 px-1 text-left font-semibold ${swatch}`}>{number}</th>
+        {TYPED.map((column, at) => (
+          <td key={column} className="p-0">
+            <input
+              value={cells[column]} data-row={index} data-column={at} aria-label={`${HEADS[column]} of string ${number}`}
+              aria-invalid={problems[column] !== undefined} aria-describedby={problem ? `line-${number}-problem` : undefined}
+              readOnly={column === 'gauge' && line.construction?.kind === 'wound'}
+              onChange={(event) => onSet([{ number, column, text: event.target.value }])}
+              className={`h-8 w-full min-w-0 bg-transparent px-1 read-only:text-soft focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${IN_WORDS.has(column) ? '' : 'text-right'}`}
+              autoComplete="off" spellCheck={false} inputMode={column === 'gauge' || column === 'speaking' || column === 'free' ? 'decimal' : undefined}
+            />
+          </td>
+        ))}
+        <td className="px-1 text-right">{reckoned ? reckoned.force.toFixed(0) : '–'}</td>
+        <td className={`px-1 text-right ${reckoned && reckoned.share > 0.75 ? 'font-semibold text-ochre' : ''}`}>{reckoned ? (reckoned.share * 100).toFixed(0) : '–'}</td>
+      </tr>
+      {problem && <tr><td /><td id={`line-${number}-problem`} colSpan={12} className="px-1 py-1 text-sm font-semibold text-ochre" role="alert">{problem}</td></tr>}
+    </>
+  )
+})

@@ -1,0 +1,55 @@
+'use client'
+
+import { useCallback, useMemo, useState } from 'react'
+import { cellsOf, readCells, type Cells, type ChartColumn, type ColumnUnits, type Problems } from '@/core/chart/cells'
+import { chartLine, type ChartLine } from '@/core/chart/chart-line'
+import type { Instrument } from '@/core/instrument/instrument'
+
+export interface DraftRow {
+  readonly number: number
+  readonly cells: Cells
+  readonly line: ChartLine
+  readonly problems: Problems
+  readonly edited: boolean
+}
+
+/** One cell to set, by the string's number. */
+export interface CellEdit {
+  readonly number: number
+  readonly column: ChartColumn
+  readonly text: string
+}
+
+export interface ChartDraft {
+  readonly rows: readonly DraftRow[]
+  /** Rows that differ from the chart. */
+  readonly changed: readonly DraftRow[]
+  readonly set: (edits: readonly CellEdit[]) => void
+  /** Puts lines in, as an import or a rebuilding proposes them. */
+  readonly take: (lines: readonly ChartLine[]) => void
+  readonly putBack: () => void
+}
+
+type Edits = Readonly<Record<number, Partial<Cells>>>
+
+/** The chart as it is being typed: nothing is written until it is kept. */
+export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in'): ChartDraft {
+  const [edits, setEdits] = useState<Edits>({})
+  const base = useMemo(() => instrument.positions.map((p) => ({ line: chartLine(p), cells: cellsOf(chartLine(p), unit) })), [instrument, unit])
+  const units = useMemo<ColumnUnits>(() => ({ gauge: unit, core: unit, bedding: unit, wrap: unit, speaking: unit, free: unit }), [unit])
+  const rows = useMemo(() => base.map((row) => draftRow(row.line, row.cells, edits[row.line.number], units)), [base, edits, units])
+  const changed = useMemo(() => rows.filter(({ edited }) => edited), [rows])
+
+  const set = useCallback((changes: readonly CellEdit[]) => setEdits((had) => changes.reduce<Edits>((all, { number, column, text }) => ({ ...all, [number]: { ...all[number], [column]: text } }), had)), [])
+  const take = useCallback((lines: readonly ChartLine[]) => setEdits((had) => ({ ...had, ...Object.fromEntries(lines.map((line) => [line.number, cellsOf(line, unit)])) })), [unit])
+  const putBack = useCallback(() => setEdits({}), [])
+  return { rows, changed, set, take, putBack }
+}
+
+function draftRow(line: ChartLine, cells: Cells, edits: Partial<Cells> | undefined, units: ColumnUnits): DraftRow {
+  const now = { ...cells, ...edits }
+  const edited = edits !== undefined && Object.entries(edits).some(([column, text]) => cells[column as ChartColumn] !== text)
+  if (!edited) return { number: line.number, cells, line, problems: {}, edited }
+  const read = readCells(now, units)
+  return { number: line.number, cells: now, line: read.line ?? { ...line, construction: null, make: null }, problems: read.problems, edited }
+}
