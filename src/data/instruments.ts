@@ -82,7 +82,8 @@ function withPositions(store: Store, row: typeof instruments.$inferSelect): Stor
   }
 }
 
-function positionRow(instrumentId: number, p: StringPosition): typeof positions.$inferInsert {
+/** A position's columns. */
+export function positionRow(instrumentId: number, p: StringPosition): typeof positions.$inferInsert {
   const { pin } = p.head
   return {
     instrumentId, number: p.number, makerLabel: p.makerLabel, note: scientificWord(p.note), colour: p.colour,

@@ -29,6 +29,9 @@ const TUNINGS: readonly RestTuning[] = [
   inFlats('C major', 0), inSharps('G major', 1), inSharps('D major', 2),
 ]
 
+/** Names of the tunings known here. */
+export const REST_TUNINGS: readonly string[] = TUNINGS.map(({ name }) => name)
+
 /**
  * @param name - as in the instrument's record, such as `E-flat major`
  * @throws RangeError when the name is not a tuning known here

@@ -13,8 +13,13 @@ interface InstrumentShelfProps {
 export function InstrumentShelf({ title, lead, instruments }: InstrumentShelfProps) {
   return (
     <div className="sheet p-5">
-      <h1 className="text-2xl font-semibold">{title}</h1>
-      <p className="text-soft">{lead}</p>
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1 className="text-2xl font-semibold">{title}</h1>
+          <p className="text-soft">{lead}</p>
+        </div>
+        <Link href="/instruments/new" className="button">A new instrument</Link>
+      </div>
       {instruments.length === 0 && <p className="mt-6">No instrument is on the shelf yet.</p>}
       <ul className="mt-4 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
         {instruments.map(({ instrument, broken }) => (

@@ -1,0 +1,213 @@
+/**
+ * A new instrument from what its owner can say: its family, its notes, how it is tuned at rest and a few lengths.
+ */
+import type { HeadFastening, TailFastening } from '../knots/fastenings'
+import { frequency, parseNote, scaleDown, semitoneNumber, type Note } from '../pitch/note'
+import { restTuning } from '../pitch/rest-tuning'
+import type { Material } from '../strings/materials'
+import type { TuningPin } from '../winding/pin'
+import type { UsualTension } from '../chart/tension-target'
+import { designInstrument, type InstrumentDesign, type SectionDesign } from './design'
+import { FINE_WRAP_GAUGES, PLAIN_GAUGES, WRAP_GAUGES } from './gauges-on-offer'
+import type { Family, Instrument, Mechanism } from './instrument'
+import { monotoneCurve, type Control } from './monotone-curve'
+
+const mm = 1e-3
+
+/** A section of a preset: it holds what sounds at this note or above, and below it the next begins. */
+interface PresetSection {
+  readonly downTo: string
+  readonly make:
+    | Material
+    | { readonly wrap: Material; readonly core: Material; readonly coreDiameter: number; readonly bedding: Material | null }
+  readonly tail: TailFastening
+  readonly head: HeadFastening
+}
+
+interface Preset {
+  /** Length times frequency, m/s, over the place from the shortest string (0) to the longest (1); or one length for all alike, m. */
+  readonly pace: readonly Control[] | { readonly alike: number }
+  readonly tension: UsualTension
+  readonly sections: readonly PresetSection[]
+  readonly coloured: boolean
+  readonly mechanism: Mechanism | null
+  readonly spacing: number
+  /** Rise of the line of lower ends from one string to the next shorter, m. */
+  readonly rise: number
+  readonly beyondBridge: readonly [treble: number, bass: number]
+  readonly belowSpeaking: number
+  readonly boardThickness: number
+  readonly eyeletBore: number | null
+  readonly postDiameter: number | null
+  readonly stringsPerPiece: 1 | 2
+  readonly pin: Omit<TuningPin, 'toBridge'>
+  readonly lies: string
+}
+
+const NECK_PIN: Omit<TuningPin, 'toBridge'> = {
+  diameter: 6.8 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 8.5 * mm,
+}
+const WREST_PIN: Omit<TuningPin, 'toBridge'> = {
+  diameter: 5 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: 1.25 * mm, height: 20 * mm, heightDatum: 'top of pin', holeToEnd: 8 * mm, bridgeHeight: 10.5 * mm,
+}
+const LOWEST_OF_ALL = 'C-flat 0'
+const TUCKED: HeadFastening = 'tail tucked, after half a turn'
+const PLAIN: HeadFastening = 'plain becket'
+const HARP = { coloured: true, spacing: 14 * mm, rise: 25 * mm, beyondBridge: [40 * mm, 90 * mm], belowSpeaking: 12 * mm, boardThickness: 7 * mm, eyeletBore: 2.8 * mm, postDiameter: null, stringsPerPiece: 1, pin: NECK_PIN } as const
+const ZITHER = { coloured: false, mechanism: null, spacing: 17 * mm, rise: 14 * mm, beyondBridge: [30 * mm, 36 * mm], belowSpeaking: 28 * mm, boardThickness: 0, eyeletBore: null, postDiameter: 2.5 * mm, pin: WREST_PIN } as const
+const WIRE_BASS: PresetSection = { downTo: LOWEST_OF_ALL, make: { wrap: 'copper', core: 'steel', coreDiameter: 0.7 * mm, bedding: 'silk' }, tail: 'slip loop', head: PLAIN }
+
+const PRESETS: Record<Family, Preset> = {
+  'pedal harp': {
+    ...HARP, mechanism: 'disc', pace: [[0, 195], [0.55, 122], [1, 46]], tension: { treble: 46, bass: 280 }, lies: 'upright on the floor, leaning against its stand',
+    sections: [
+      { downTo: 'F6', make: 'nylon 6.12', tail: 'third loop', head: TUCKED }, { downTo: 'A-flat 2', make: 'gut', tail: 'two-loop, open bight', head: PLAIN }, WIRE_BASS,
+    ],
+  },
+  'lever harp': {
+    ...HARP, mechanism: 'lever', pace: [[0, 150], [0.6, 128], [1, 78]], tension: { treble: 42, bass: 135 }, lies: 'on its side on a table, levers up',
+    sections: [
+      { downTo: 'A-flat 3', make: 'nylon 6.12', tail: 'half knot and anchor', head: TUCKED },
+      { downTo: 'B-flat 2', make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.95 * mm, bedding: null }, tail: 'two-loop, open bight', head: PLAIN },
+      { downTo: LOWEST_OF_ALL, make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.42 * mm, bedding: 'silk' }, tail: 'slip loop', head: PLAIN },
+    ],
+  },
+  'lap harp': {
+    ...HARP, mechanism: null, spacing: 12 * mm, rise: 19 * mm, beyondBridge: [30 * mm, 48 * mm], eyeletBore: null, pace: [[0, 145], [1, 86]], tension: { treble: 35, bass: 56 }, lies: 'flat on its back on a cloth',
+    sections: [
+      { downTo: 'C3', make: 'nylon 6.12', tail: 'overhand on a bead', head: TUCKED },
+      { downTo: LOWEST_OF_ALL, make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.85 * mm, bedding: null }, tail: 'overhand on a bead', head: PLAIN },
+    ],
+  },
+  'wire-strung harp': {
+    ...HARP, coloured: false, mechanism: null, spacing: 11.5 * mm, rise: 18 * mm, beyondBridge: [30 * mm, 52 * mm], eyeletBore: null, pace: [[0, 97], [1, 70]], tension: { treble: 52, bass: 104 }, lies: 'on its side on a blanket',
+    sections: [
+      { downTo: 'D5', make: 'steel', tail: 'slip knot on a toggle', head: PLAIN }, { downTo: 'A3', make: 'brass', tail: 'slip knot on a toggle', head: PLAIN },
+      { downTo: LOWEST_OF_ALL, make: 'phosphor bronze', tail: 'slip knot on a toggle', head: PLAIN },
+    ],
+  },
+  'lap zither': {
+    ...ZITHER, stringsPerPiece: 2, pace: [[0, 168], [1, 155]], tension: { treble: 80, bass: 84 }, lies: 'flat on a cloth on the table, pins away from you',
+    sections: [{ downTo: LOWEST_OF_ALL, make: 'steel', tail: 'round two posts', head: PLAIN }],
+  },
+  'loop-end zither': {
+    ...ZITHER, stringsPerPiece: 1, pace: [[0, 181], [1, 155]], tension: { treble: 46, bass: 62 }, lies: 'flat on a cloth on the table, pins to your right',
+    sections: [{ downTo: LOWEST_OF_ALL, make: 'steel', tail: 'loop on a hitch pin', head: PLAIN }],
+  },
+  'long zither': {
+    ...ZITHER, stringsPerPiece: 1, spacing: 20 * mm, rise: 0, belowSpeaking: 70 * mm, postDiameter: 18 * mm, pace: { alike: 1.09 }, tension: { treble: 57, bass: 60 }, lies: 'on its long edge against your body, feet toward you',
+    pin: { ...NECK_PIN, diameter: 9 * mm, height: 20 * mm, holeToEnd: 6 * mm, bridgeHeight: 10 * mm },
+    sections: [
+      { downTo: 'G2', make: 'silk', tail: 'layered foot wrap', head: 'peg cord' },
+      { downTo: LOWEST_OF_ALL, make: { wrap: 'copper', core: 'silk', coreDiameter: 0.66 * mm, bedding: null }, tail: 'layered foot wrap', head: 'peg cord' },
+    ],
+  },
+  'scroll-head zither': {
+    ...ZITHER, stringsPerPiece: 1, rise: 0, belowSpeaking: 40 * mm, postDiameter: 2 * mm, pace: { alike: 0.69 }, tension: { treble: 60, bass: 62 }, lies: 'flat on your knees, scroll to your left',
+    pin: { ...WREST_PIN, diameter: 6 * mm, gearRatio: 6, threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm },
+    sections: [
+      { downTo: 'F3', make: 'steel', tail: 'loop on a hitch pin', head: PLAIN },
+      { downTo: LOWEST_OF_ALL, make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.32 * mm, bedding: null }, tail: 'loop on a hitch pin', head: PLAIN },
+    ],
+  },
+  lyre: {
+    ...HARP, coloured: false, mechanism: null, spacing: 13 * mm, rise: 0, beyondBridge: [26 * mm, 34 * mm], belowSpeaking: 62 * mm, boardThickness: 5 * mm, eyeletBore: 1.8 * mm, pace: [[0, 163], [1, 84]], tension: { treble: 44, bass: 52 }, lies: 'flat on its back on a cloth',
+    pin: { ...NECK_PIN, diameter: 5 * mm, height: 11 * mm, holeToEnd: 4 * mm, bridgeHeight: 8 * mm },
+    sections: [{ downTo: LOWEST_OF_ALL, make: 'gut', tail: 'loop and through', head: 'tail tucked, after a quarter' }],
+  },
+}
+
+/** Tension of each family's shortest and longest strings, N: where to begin when nothing is known. */
+export const USUAL_TENSION = Object.fromEntries(Object.entries(PRESETS).map(([family, { tension }]) => [family, tension])) as Readonly<Record<Family, UsualTension>>
+
+export interface NewInstrument {
+  readonly about: Omit<Instrument, 'positions' | 'coverings' | 'lies'>
+  /** Letters and octaves, shortest first; the rest tuning gives the accidentals. */
+  readonly notes: readonly Note[]
+  /** Speaking lengths measured on it, by number of the piece from the top, m. */
+  readonly measured: ReadonlyMap<number, number>
+}
+
+/** The most strings an instrument here can have. */
+const MOST = 120
+
+/**
+ * Reads the notes of an instrument: a range such as `C2 to C7`, which runs by the scale, or the notes one by one from
+ * the shortest.
+ *
+ * @throws RangeError with a sentence that can be shown
+ */
+export function readNotes(text: string): readonly Note[] {
+  const words = text.trim().split(/\s*(?:,|;|\s)\s*/).filter((word) => word !== '')
+  const range = /^([a-g]-?\d)\s*(?:to|-|–|…|\.\.)\s*([a-g]-?\d)$/i.exec(text.trim())
+  const notes = range
+    ? inOrder(parseNote(range[1] as string), parseNote(range[2] as string))
+    : words.map((word) => ({ ...parseNote(word), accidental: 0 as const }))
+  if (notes.length === 0) throw new RangeError('Expected the notes, such as “C2 to C7”, or one by one from the shortest.')
+  if (notes.length > MOST) throw new RangeError(`That would be ${notes.length} strings; expected ${MOST} at most.`)
+  return notes
+}
+
+function inOrder(a: Note, b: Note): readonly Note[] {
+  return semitoneNumber(a) >= semitoneNumber(b) ? scaleDown(a, b) : scaleDown(b, a)
+}
+
+/**
+ * Designs an instrument from its family's preset, its lengths drawn through those that were measured.
+ *
+ * @throws RangeError with a sentence that can be shown, when a measured length is of no string or they don't fall toward the treble
+ */
+export function fromPreset({ about, notes, measured }: NewInstrument): Instrument {
+  const preset = PRESETS[about.family]
+  const { accidentals } = restTuning(about.restTuning)
+  const pitches = notes.map((n) => frequency({ ...n, accidental: accidentals[n.letter] }, about.referenceA))
+  const count = notes.length
+  const numbered = (treble: number, bass: number): readonly Control[] => [[1, treble], [Math.max(2, count), bass]]
+  const design: InstrumentDesign = {
+    about: { ...about, lies: preset.lies }, notes, stringsPerPiece: preset.stringsPerPiece,
+    lengths: lengthsOf(preset, pitches, measured).map((length, i): Control => [i + 1, length]).concat(count === 1 ? [[2, lengthsOf(preset, pitches, measured)[0] as number]] : []),
+    tensions: numbered(preset.tension.treble, preset.tension.bass),
+    sections: sectionsOf(preset, notes),
+    coloured: preset.coloured, mechanism: preset.mechanism,
+    spacing: numbered(preset.spacing, preset.spacing * 1.1), pairGap: preset.stringsPerPiece === 2 ? 8 * mm : 0,
+    lowerLine: numbered(preset.rise * (count - 1), 0),
+    beyondBridge: numbered(...preset.beyondBridge), stagger: 0, belowSpeaking: preset.belowSpeaking, boardThickness: preset.boardThickness,
+    eyeletBores: preset.eyeletBore === null ? null : numbered(preset.eyeletBore, preset.eyeletBore), postDiameter: preset.postDiameter,
+    pin: preset.pin, coverings: [],
+  }
+  return designInstrument(design)
+}
+
+/** The preset's lengths, stretched by what the measured ones say: the ratio runs evenly from one measured string to the next. */
+function lengthsOf({ pace }: Preset, pitches: readonly number[], measured: ReadonlyMap<number, number>): readonly number[] {
+  const count = pitches.length
+  const curve = 'alike' in pace ? null : monotoneCurve(pace.map(([at, p]) => [at, Math.log(p)] as const))
+  const usual = pitches.map((pitch, i) => ('alike' in pace ? pace.alike + i * 0.5 * mm : Math.exp(curve!(count > 1 ? i / (count - 1) : 0)) / pitch))
+  const ratios = [...measured].sort(([a], [b]) => a - b).map(([number, length]): Control => {
+    const expected = usual[number - 1]
+    if (expected === undefined) throw new RangeError(`There is no string ${number} to have a length; there are ${count}.`)
+    return [number, Math.log(length / expected)]
+  })
+  const [only] = ratios
+  const ratio = ratios.length > 1 ? monotoneCurve(ratios) : () => only?.[1] ?? 0
+  const lengths = usual.map((length, i) => length * Math.exp(ratio(i + 1)))
+  const falls = lengths.findIndex((length, i) => i > 0 && length < (lengths[i - 1] as number) * 0.9999)
+  if (falls > 0) throw new RangeError(`String ${falls + 1} would come out shorter than string ${falls}: look at the lengths measured near it.`)
+  return lengths
+}
+
+function sectionsOf({ sections }: Preset, notes: readonly Note[]): readonly SectionDesign[] {
+  return sections.flatMap(({ downTo, make, tail, head }): SectionDesign[] => {
+    const lowest = semitoneNumber(parseNote(downTo))
+    const upTo = notes.filter((n) => semitoneNumber(n) >= lowest).length
+    return upTo === 0 ? [] : [{ upTo, tail, head, make: makeOf(make, notes.length) }]
+  })
+}
+
+function makeOf(make: PresetSection['make'], count: number): SectionDesign['make'] {
+  if (typeof make === 'string') return { kind: 'plain', material: make, gauges: PLAIN_GAUGES[make] }
+  return {
+    kind: 'wound', core: make.core, wrap: make.wrap, bedding: make.bedding ? { material: make.bedding, thickness: 0.08 * mm } : null,
+    coreDiameters: [[1, make.coreDiameter], [count + 1, make.coreDiameter]], wraps: make.coreDiameter < 0.75 * mm ? [...FINE_WRAP_GAUGES, ...WRAP_GAUGES].sort((a, b) => a - b) : WRAP_GAUGES,
+  }
+}

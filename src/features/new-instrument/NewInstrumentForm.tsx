@@ -1,0 +1,117 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent } from 'react'
+import { chartLine } from '@/core/chart/chart-line'
+import { findings, sections } from '@/core/chart/findings'
+import { FAMILIES, type Instrument } from '@/core/instrument/instrument'
+import { fromPreset, readNotes } from '@/core/instrument/presets'
+import { readLengths } from '@/core/instrument/read-lengths'
+import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
+import { InstrumentSketch } from '@/ui/field/InstrumentSketch'
+import { Choice } from '@/ui/form/Choice'
+import { Entry } from '@/ui/form/Entry'
+import { Labelled } from '@/ui/form/Labelled'
+import { useAnnounce } from '@/ui/shell/DoneBar'
+import { send } from '@/ui/shell/send'
+import { useHouse } from '@/ui/units'
+import { TENSION_CLASSES, type NewInstrumentRequest } from './requests'
+
+type Field = keyof NewInstrumentRequest
+
+const BEGIN: NewInstrumentRequest = { name: '', family: 'lever harp', notes: 'C2 to C7', restTuning: 'E-flat major', tensionClass: 'lever', lengths: '', maker: '', model: '', owner: '' }
+
+/** A new instrument from a preset: the field draws itself while it is described. */
+export function NewInstrumentForm() {
+  const { unit } = useHouse()
+  const router = useRouter()
+  const announce = useAnnounce()
+  const [form, setForm] = useState(BEGIN)
+  const [refused, setRefused] = useState<{ readonly field: string; readonly sentence: string } | null>(null)
+  const described = useDeferredValue(form)
+  const drawn = useMemo(() => draw(described, unit), [described, unit])
+
+  const change = (field: Field) => (event: ChangeEvent<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>) => {
+    setRefused(null)
+    setForm({ ...form, [field]: event.target.value })
+  }
+  const problemAt = (field: Field) => (refused?.field === field ? refused.sentence : drawn.field === field ? drawn.sentence : undefined)
+  const bind = (field: Field) => ({ value: form[field], onChange: change(field), problem: problemAt(field) })
+
+  const add = async (path: string, body: object) => {
+    const answer = await send<{ actionId: number; slug: string; name: string }>(path, body)
+    if (!answer.ok) return setRefused({ field: answer.field ?? 'name', sentence: answer.sentence })
+    announce(`${answer.value.name} is on the shelf.`, answer.value.actionId)
+    router.push(`/instruments/${answer.value.slug}`)
+    router.refresh()
+  }
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    void add('/api/instruments', form)
+  }
+  const fromFile = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0]
+    if (file) await add('/api/instruments/file', { text: await file.text() })
+  }
+
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[26rem_minmax(0,1fr)]">
+      <form onSubmit={submit} noValidate className="sheet p-4 md:p-5">
+        <h1 className="text-2xl font-semibold">A new instrument</h1>
+        <p className="text-soft">Its family, its notes and two or three lengths are enough to begin; the chart can be corrected afterwards.</p>
+        <div className="mt-4 grid grid-cols-2 gap-3">
+          <div className="col-span-2"><Entry label="Name" {...bind('name')} /></div>
+          <div className="col-span-2"><Choice label="Family" options={FAMILIES} {...bind('family')} /></div>
+          <div className="col-span-2"><Entry label="Notes" hint="A range such as C2 to C7, or one by one from the shortest: D4 D4 A3 D3." {...bind('notes')} /></div>
+          <Choice label="Tuned at rest in" options={REST_TUNINGS} {...bind('restTuning')} />
+          <Choice label="Tension class" options={TENSION_CLASSES} {...bind('tensionClass')} />
+          <div className="col-span-2">
+            <Labelled label="Speaking lengths you measured" hint={`A line each: the number from the top and the length, in ${unit} unless you write the unit.`} problem={problemAt('lengths')}>
+              {(wiring) => <textarea className="entry mt-1 min-h-28" value={form.lengths} onChange={change('lengths')} placeholder={'1: 76 mm\n18: 358 mm\n36: 1170 mm'} {...wiring} />}
+            </Labelled>
+          </div>
+          <Entry label="Maker, as you write it" {...bind('maker')} />
+          <Entry label="Model" {...bind('model')} />
+          <div className="col-span-2"><Entry label="Owner" {...bind('owner')} /></div>
+        </div>
+        <div className="mt-4 flex flex-wrap items-center gap-3">
+          <button type="submit" className="button button-main" disabled={drawn.instrument === null}>Put it on the shelf</button>
+          <label className="button">From a JSON file<input type="file" accept=".json,application/json" className="sr-only" onChange={fromFile} /></label>
+        </div>
+        {refused && !(refused.field in BEGIN) && <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">{refused.sentence}</p>}
+      </form>
+      <section className="sheet p-4 md:p-5" aria-label="As it comes out">{drawn.instrument ? <Drawn instrument={drawn.instrument} /> : <p className="text-lg text-soft">It is drawn here as soon as its notes and lengths can be read.</p>}</section>
+    </div>
+  )
+}
+
+interface Drawing {
+  readonly instrument: Instrument | null
+  readonly field: Field | null
+  readonly sentence: string
+}
+
+/** The instrument as described so far, or the first field that can't be read. */
+function draw({ lengths, notes, ...about }: NewInstrumentRequest, unit: 'mm' | 'in'): Drawing {
+  let field: Field = 'notes'
+  try {
+    const read = readNotes(notes)
+    field = 'lengths'
+    return { instrument: fromPreset({ about: { ...about, slug: 'new', referenceA: 440 }, notes: read, measured: readLengths(lengths, unit) }), field: null, sentence: '' }
+  } catch (error) {
+    return { instrument: null, field, sentence: (error as RangeError).message }
+  }
+}
+
+function Drawn({ instrument }: { readonly instrument: Instrument }) {
+  const lines = instrument.positions.map(chartLine)
+  const found = findings(lines, instrument.referenceA)
+  return (
+    <>
+      <InstrumentSketch instrument={instrument} broken={[]} className="mx-auto h-[24rem] max-w-full md:h-[32rem]" />
+      <h2 className="mt-3 text-xl font-semibold">{instrument.name.trim() || 'It has no name yet'}</h2>
+      <p className="text-soft">{instrument.family}, {instrument.positions.length} strings: {sections(lines).map(({ material, from, to }) => `${material} ${from === to ? from : `${from} to ${to}`}`).join(', ')}.</p>
+      <p className="text-sm text-soft">{found.length === 0 ? 'The chart comes out with nothing odd in it.' : `${found.length} things to look at in its chart.`} Materials and gauges are proposals from a preset: the maker’s string chart comes first.</p>
+    </>
+  )
+}
