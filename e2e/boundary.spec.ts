@@ -34,7 +34,7 @@ test('each is answered with its status and its sentence, and the history stays a
 
 test('finding a string by name: two readings, an unknown note, a note that is not here', async ({ request }) => {
   const find = async (name: string) => {
-    const response = await request.get(`/api/instruments/lovage/find?name=${encodeURIComponent(name)}`)
+    const response = await request.get(`/api/find?at=lovage&name=${encodeURIComponent(name)}`)
     return [response.status(), await response.json()] as const
   }
   expect((await find('A3'))[1]).toMatchObject({ readings: [{ number: 28 }, { number: 21 }] })

@@ -37,9 +37,9 @@ export function calibrate(instruments: readonly Instrument[], each = BREAKS_EACH
     for (let i = 0; i < each; i += 1) {
       const { truth, clues } = simulateBreak(instrument, random)
       const [first, second, third] = ranking(instrument, clues)
-      const right = first?.position.number === truth.number
+      const right = first?.position.piece === truth.piece
       if (right) top1 += 1
-      if ([first, second, third].some((r) => r?.position.number === truth.number)) top3 += 1
+      if ([first, second, third].some((r) => r?.position.piece === truth.piece)) top3 += 1
       told.push({ stated: first?.chance ?? 0, right })
     }
     return { name: instrument.name, cases: each, top1: top1 / each, top3: top3 / each }

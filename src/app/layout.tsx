@@ -7,6 +7,7 @@ import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import { store } from '@/data/database'
 import { houseSettings } from '@/data/house'
+import { AtHandProvider } from '@/ui/find/at-hand'
 import { DoneBar } from '@/ui/shell/DoneBar'
 import { KeyList } from '@/ui/shell/KeyList'
 import { Navigation } from '@/ui/shell/Navigation'
@@ -23,11 +24,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en-GB" data-light={light}>
       <body>
         <HouseProvider house={{ name, unit, timeZone }}>
-          <Navigation light={light} />
-          <DoneBar>
-            <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10">{children}</main>
-            <KeyList />
-          </DoneBar>
+          <AtHandProvider>
+            <Navigation light={light} />
+            <DoneBar>
+              <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10">{children}</main>
+              <KeyList />
+            </DoneBar>
+          </AtHandProvider>
         </HouseProvider>
       </body>
     </html>

@@ -29,8 +29,9 @@ export function entropy(chances: readonly number[]): number {
 export type Speaks = 'for' | 'hardly' | 'against'
 
 export interface Ranked {
+  /** Of the strings of one piece, the likeliest. */
   readonly position: StringPosition
-  /** 0 to 1. */
+  /** Of the whole piece, 0 to 1. */
   readonly chance: number
   /** For each clue, in the order given. */
   readonly speaks: readonly Speaks[]
@@ -42,7 +43,7 @@ export interface Ranked {
 const FOR = 0.4
 const AGAINST = 0.1
 
-/** Positions by chance, the likeliest first. */
+/** Strings by chance, the likeliest first. What is one piece is one string: it is replaced as a whole. */
 export function ranking(instrument: Instrument, clues: readonly Clue[]): readonly Ranked[] {
   const chances = posterior(instrument, clues)
   const table = clues.map((clue) => instrument.positions.map((p) => likelihood(clue, p, instrument)))
@@ -52,6 +53,13 @@ export function ranking(instrument: Instrument, clues: readonly Clue[]): readonl
       const shares = table.map((row, c) => (row[i] as number) / (best[c] as number))
       return { position, chance: chances[i] as number, shares, speaks: shares.map((share) => (share >= FOR ? 'for' : share <= AGAINST ? 'against' : 'hardly')) }
     })
+    .sort((a, b) => b.chance - a.chance || a.position.number - b.position.number)
+    .reduce<Ranked[]>((pieces, ranked) => {
+      const at = pieces.findIndex(({ position }) => position.piece === ranked.position.piece)
+      if (at < 0) return [...pieces, ranked]
+      const had = pieces[at] as Ranked
+      return pieces.with(at, { ...had, chance: had.chance + ranked.chance })
+    }, [])
     .sort((a, b) => b.chance - a.chance || a.position.number - b.position.number)
 }
 

@@ -2,8 +2,7 @@
  * A new instrument from what its owner can say: its family, its notes, how it is tuned at rest and a few lengths.
  */
 import type { HeadFastening, TailFastening } from '../knots/fastenings'
-import { frequency, parseNote, scaleDown, semitoneNumber, type Note } from '../pitch/note'
-import { restTuning } from '../pitch/rest-tuning'
+import { letterStep, note, parseNote, scaleDown, semitoneNumber, type Note } from '../pitch/note'
 import type { Material } from '../strings/materials'
 import type { TuningPin } from '../winding/pin'
 import type { UsualTension } from '../chart/tension-target'
@@ -159,13 +158,12 @@ function inOrder(a: Note, b: Note): readonly Note[] {
  */
 export function fromPreset({ about, notes, measured }: NewInstrument): Instrument {
   const preset = PRESETS[about.family]
-  const { accidentals } = restTuning(about.restTuning)
-  const pitches = notes.map((n) => frequency({ ...n, accidental: accidentals[n.letter] }, about.referenceA))
+  const lengths = lengthsOf(preset, notes.map((n) => evenPitch(n, about.referenceA)), measured)
   const count = notes.length
   const numbered = (treble: number, bass: number): readonly Control[] => [[1, treble], [Math.max(2, count), bass]]
   const design: InstrumentDesign = {
     about: { ...about, lies: preset.lies }, notes, stringsPerPiece: preset.stringsPerPiece,
-    lengths: lengthsOf(preset, pitches, measured).map((length, i): Control => [i + 1, length]).concat(count === 1 ? [[2, lengthsOf(preset, pitches, measured)[0] as number]] : []),
+    lengths: [...lengths, ...(count === 1 ? lengths : [])].map((length, i): Control => [i + 1, length]),
     tensions: numbered(preset.tension.treble, preset.tension.bass),
     sections: sectionsOf(preset, notes),
     coloured: preset.coloured, mechanism: preset.mechanism,
@@ -176,6 +174,11 @@ export function fromPreset({ about, notes, measured }: NewInstrument): Instrumen
     pin: preset.pin, coverings: [],
   }
   return designInstrument(design)
+}
+
+/** Pitch as if the seven steps of an octave were alike, Hz: a neck is a smooth curve, whatever the tones and semitones. */
+function evenPitch(n: Note, referenceA: number): number {
+  return referenceA * 2 ** ((letterStep(n) - letterStep(note('A', 4))) / 7)
 }
 
 /** The preset's lengths, stretched by what the measured ones say: the ratio runs evenly from one measured string to the next. */

@@ -1,7 +1,7 @@
 /**
  * Carries a mapping out on a table: lines for the chart, and what is wrong, row by row.
  */
-import { CHART_COLUMNS, cellsOf, readCells, type Cells, type ChartColumn } from '@/core/chart/cells'
+import { CHART_COLUMNS, cellsOf, readCells, type Cells, type ChartColumn, type ReadLine } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
 import { unguarded } from './chart-csv'
 import type { Mapping } from './mapping'
@@ -37,7 +37,7 @@ export function mapRows(table: TextTable, mapping: Mapping, chart: readonly Char
     const number = numberOf(row, i, table.rows.length, mapping)
     const base = byNumber.get(Number(number))
     const cells = cellsFrom(row, number, mapping, base)
-    const read = readCells(cells, mapping.units)
+    const read = atRest(readCells(cells, mapping.units), mapping, base)
     const wrong: RowProblem[] = Object.entries(read.problems).map(([column, sentence]) => ({ line, column: column as ChartColumn, sentence }))
     if (read.line && !base) wrong.push({ line, column: 'number', sentence: `The chart has strings 1 to ${chart.length}; there is no string ${read.line.number}.` })
     else if (read.line && taken.has(read.line.number)) wrong.push({ line, column: 'number', sentence: `String ${read.line.number} stands on line ${taken.get(read.line.number)} already.` })
@@ -49,6 +49,13 @@ export function mapRows(table: TextTable, mapping: Mapping, chart: readonly Char
     return { line, cells, wrong: wrong.length > 0 }
   })
   return { lines: lines.sort((a, b) => a.number - b.number), problems, preview }
+}
+
+/** A bare letter is the string's letter: its accidental at rest is the chart's. */
+function atRest(read: ReadLine, { letters }: Mapping, base: ChartLine | undefined): ReadLine {
+  const note = read.line?.note
+  const isBare = note !== undefined && base !== undefined && note.accidental === 0 && note.letter === base.note.letter && note.octave === base.note.octave
+  return read.line && isBare && letters === 'as tuned at rest' ? { ...read, line: { ...read.line, note: base.note } } : read
 }
 
 function numberOf(row: readonly string[], index: number, count: number, { columns, startsAt }: Mapping): string {

@@ -15,19 +15,21 @@ export interface Mapping {
   readonly units: Readonly<Record<LengthColumn, FileUnit>>
   /** Where the file numbers no strings: which end its first row is. */
   readonly startsAt: 'the shortest' | 'the longest'
+  /** Makers write the letters alone: an E4 on an instrument tuned in flats is then the string that sounds E-flat at rest. */
+  readonly letters: 'as tuned at rest' | 'as written'
 }
 
 const WORDS: Record<ChartColumn, RegExp> = {
-  number: /^(?:no\.?|nr\.?|num(?:ber)?|string|string n(?:o\.?|umber)|#|pos(?:ition)?|n°)$|number/,
+  number: /^(?:no\.?|nr\.?|num(?:ber)?|string|string n(?:o\.?|umber)|#|pos(?:ition)?|n°|saite|corde)$|number/,
   label: /label|maker.?s|code|name/,
   note: /note|pitch|tone|ton$/,
-  colour: /colou?r|dye/,
-  material: /material|made of|type|stuff/,
-  gauge: /gauge|diam|thick|ø|calib/,
+  colour: /colou?r|dye|farbe|couleur/,
+  material: /material|made of|type|stuff|stoff|matière/,
+  gauge: /gauge|diam|thick|ø|calib|stärke|durchmesser/,
   core: /core/,
   bedding: /bedding|under.?lay/,
   wrap: /wrap|wind|cover/,
-  speaking: /speaking|sounding|vibrating|scale|^length|length$|mensur/,
+  speaking: /speaking|sounding|vibrating|scale|^length|length$|mensur|länge|longueur/,
   free: /free|overall|total|pin.?to|full/,
 }
 
@@ -52,7 +54,7 @@ export function guessMapping({ header, rows }: TextTable): Mapping {
     const index = columns[column]
     return [column, index === null ? 'mm' : guessUnit(column, plain[index] as string, rows.map((row) => row[index] ?? ''))]
   })) as Record<LengthColumn, FileUnit>
-  return { columns, units, startsAt: 'the shortest' }
+  return { columns, units, startsAt: 'the shortest', letters: plain.includes(HEADERS.note) ? 'as written' : 'as tuned at rest' }
 }
 
 /** From the header's own words, else from the size of what stands in the column. */

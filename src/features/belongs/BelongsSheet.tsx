@@ -1,7 +1,8 @@
 'use client'
 
 import Link from 'next/link'
-import { useState } from 'react'
+import { useRouter } from 'next/navigation'
+import { useCallback, useState } from 'react'
 import { ArrowLeft } from 'lucide-react'
 import { asMeasured, type PacketMaterial } from '@/core/identify/as-measured'
 import { belongs, type Belongs, type Verdict } from '@/core/identify/belongs'
@@ -11,6 +12,7 @@ import { measure } from '@/core/measure'
 import { materialWord, sameMake } from '@/core/strings/construction'
 import { MATERIALS } from '@/core/strings/materials'
 import { parseLength } from '@/core/units/length'
+import { useLayAtHand } from '@/ui/find/at-hand'
 import { Figure } from '@/ui/figure/Figure'
 import { MarginBar } from '@/ui/figure/MarginBar'
 import { PhraseText } from '@/ui/figure/PhraseText'
@@ -38,6 +40,8 @@ interface BelongsSheetProps {
 /** A new string held against the chart, the old one and its neighbours. */
 export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
   const { unit } = useHouse()
+  const router = useRouter()
+  useLayAtHand(instrument, useCallback((number: number) => router.push(`/instruments/${instrument.slug}/belongs?string=${number}`), [router, instrument.slug]))
   const charted = position.construction
   const [gauge, setGauge] = useState('')
   const [oldGauge, setOldGauge] = useState('')

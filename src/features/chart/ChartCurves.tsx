@@ -1,7 +1,7 @@
 'use client'
 
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions, type Plugin } from 'chart.js'
-import { useEffect, useMemo, useState } from 'react'
+import { Fragment, useEffect, useMemo, useState } from 'react'
 import { Line } from 'react-chartjs-2'
 import { isWhole, type ChartLine } from '@/core/chart/chart-line'
 import { sections, type Section } from '@/core/chart/findings'
@@ -46,7 +46,8 @@ export function ChartCurves({ lines, referenceA, onPick }: ChartCurvesProps) {
   }), [shown, referenceA])
   if (!tints) return <div className="h-[26rem]" />
   const labels = shown.map(({ number }) => String(number))
-  const bands = bandsOf(sections(lines), shown, tints)
+  const found = sections(lines)
+  const bands = bandsOf(found, shown, tints)
   const pick = (_: unknown, elements: readonly { readonly index: number }[]) => {
     const line = shown[elements[0]?.index ?? -1]
     if (line) onPick(line.number)
@@ -58,6 +59,11 @@ export function ChartCurves({ lines, referenceA, onPick }: ChartCurvesProps) {
       <Curve title="Tension, N" labels={labels} values={forces} colour={tints.verdigris} tints={tints} plugins={[bands]} onClick={pick} />
       <Curve title="Share of strength, %" labels={labels} values={shares} colour={tints.ink} tints={tints} plugins={[bands, limitsAt([75, 90], tints)]} onClick={pick} least={0} most={100} />
       <p className="text-center text-xs text-soft">number of the string; longer ones to the left</p>
+      <dl className="mt-2 grid grid-cols-[1.25rem_1fr] text-sm" aria-label="Sections">
+        {[...found].reverse().map(({ material, from, to }, i) => (
+          <Fragment key={from}><dt className="font-semibold text-soft">{sectionLetter(i)}</dt><dd>{material}, {from === to ? `string ${from}` : `strings ${from} to ${to}`}</dd></Fragment>
+        ))}
+      </dl>
     </div>
   )
 }
@@ -94,34 +100,28 @@ function Curve({ title, labels, values, colour, tints, plugins, onClick, least, 
   )
 }
 
-/** Sections as bands behind the curve, each with its material. */
+/** Sections are lettered from the left, as the curves show them: A is the bass. */
+const sectionLetter = (i: number) => String.fromCharCode(65 + i)
+
+/** Sections as bands behind the curve, each with its letter. */
 function bandsOf(found: readonly Section[], shown: readonly ChartLine[], tints: Tints): Plugin<'line'> {
-  const places = found.map(({ material, from, to }) => ({ material, left: shown.findIndex((l) => l.number === to), right: shown.findIndex((l) => l.number === from) }))
+  const places = found.map(({ from, to }) => ({ left: shown.findIndex((l) => l.number === to), right: shown.findIndex((l) => l.number === from) }))
   return {
     id: 'sections',
     beforeDatasetsDraw: ({ ctx, chartArea, scales: { x } }) => {
       if (!x) return
       const half = (x.getPixelForValue(1) - x.getPixelForValue(0)) / 2 || chartArea.width / 2
-      places.forEach(({ material, left, right }, i) => {
+      places.forEach(({ left, right }, i) => {
         const [from, to] = [Math.max(chartArea.left, x.getPixelForValue(left) - half), Math.min(chartArea.right, x.getPixelForValue(right) + half)]
         ctx.save()
         ctx.fillStyle = i % 2 === 0 ? tints['verdigris-wash'] : 'transparent'
         ctx.globalAlpha = 0.6
         ctx.fillRect(from, chartArea.top, to - from, chartArea.height)
         ctx.globalAlpha = 1
-        ctx.beginPath()
-        ctx.rect(from, chartArea.top, to - from, chartArea.height)
-        ctx.clip()
         ctx.fillStyle = tints.soft
-        ctx.font = '11px "Public Sans Variable", sans-serif'
-        if (ctx.measureText(material).width < to - from - 4) {
-          ctx.textAlign = 'center'
-          ctx.fillText(material, (from + to) / 2, chartArea.bottom - 6)
-        } else {
-          ctx.translate((from + to) / 2 + 4, chartArea.bottom - 5)
-          ctx.rotate(-Math.PI / 2)
-          ctx.fillText(material, 0, 0)
-        }
+        ctx.font = '600 11px "Public Sans Variable", sans-serif'
+        ctx.textAlign = 'center'
+        ctx.fillText(sectionLetter(found.length - 1 - i), (from + to) / 2, chartArea.bottom - 6)
         ctx.restore()
       })
     },

@@ -9,6 +9,7 @@ import { chartLine } from '@/core/chart/chart-line'
 import { findings } from '@/core/chart/findings'
 import type { Instrument } from '@/core/instrument/instrument'
 import { USUAL_TENSION } from '@/core/instrument/presets'
+import { useLayAtHand } from '@/ui/find/at-hand'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
@@ -36,6 +37,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
     input?.focus()
     input?.scrollIntoView({ block: 'center' })
   }, [])
+  useLayAtHand(instrument, goTo)
   const keep = async () => {
     setProblem(null)
     const answer = await send<{ actionId: number | null; changed: number }>(`/api/instruments/${instrument.slug}/chart`, { lines: draft.changed.map(({ line }) => cellsOf(line, 'mm')) }, 'PATCH')
@@ -51,7 +53,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
 
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-      <div className="grid gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         {panel === 'import' && <ImportPanel chart={instrument.positions.map(chartLine)} onClose={() => setPanel('none')} onTake={(taken) => { draft.take(taken); setPanel('none') }} />}
         {panel === 'rebuild' && <RebuildPanel lines={lines} referenceA={instrument.referenceA} usual={USUAL_TENSION[instrument.family]} onTake={draft.take} onForget={forget} onClose={() => setPanel('none')} />}
         <section className="sheet p-4 md:p-5" aria-label="The chart">

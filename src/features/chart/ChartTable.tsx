@@ -69,7 +69,7 @@ export function ChartTable({ rows, referenceA, unit, marked, onSet }: ChartTable
 
   return (
     <div className="overflow-x-auto">
-      <table className="w-full border-collapse text-sm" aria-label="String chart">
+      <table className="w-full min-w-[50rem] border-collapse text-sm" aria-label="String chart">
         <thead>
           <tr className="border-b border-ink text-left text-xs text-soft">
             {CHART_COLUMNS.map((column) => <th key={column} scope="col" className={`px-1 pb-1 font-normal ${IN_WORDS.has(column) ? '' : 'text-right'} ${WIDTHS[column]}`}>{HEADS[column]}</th>)}

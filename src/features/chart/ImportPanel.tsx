@@ -88,10 +88,10 @@ function MappingForm({ table, mapping, onChange }: MappingFormProps) {
   return (
     <fieldset className="mt-4 border-t border-ink pt-2">
       <legend className="pr-3 font-plate text-lg font-semibold">Which column is which</legend>
-      <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-3">
+      <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 md:grid-cols-3">
         {CHART_COLUMNS.map((column) => (
-          <div key={column} className="grid grid-cols-[8.5rem_1fr_auto] items-center gap-2 text-sm">
-            <label htmlFor={`map-${column}`}>{WORDS[column]}</label>
+          <div key={column} className="grid grid-cols-[1fr_auto] items-center gap-x-2 text-sm">
+            <label htmlFor={`map-${column}`} className="col-span-2">{WORDS[column]}</label>
             <select
               id={`map-${column}`} className="entry min-h-10 py-1" value={mapping.columns[column] ?? ''}
               onChange={(event) => onChange({ ...mapping, columns: { ...mapping.columns, [column]: event.target.value === '' ? null : Number(event.target.value) } })}
@@ -107,10 +107,18 @@ function MappingForm({ table, mapping, onChange }: MappingFormProps) {
           </div>
         ))}
         {mapping.columns.number === null && (
-          <div className="grid grid-cols-[8.5rem_1fr] items-center gap-2 text-sm">
+          <div className="text-sm">
             <label htmlFor="map-start">The first row is</label>
             <select id="map-start" className="entry min-h-10 py-1" value={mapping.startsAt} onChange={(event) => onChange({ ...mapping, startsAt: event.target.value as Mapping['startsAt'] })}>
               <option>the shortest</option><option>the longest</option>
+            </select>
+          </div>
+        )}
+        {mapping.columns.note !== null && (
+          <div className="text-sm">
+            <label htmlFor="map-letters">A note such as E4 is meant</label>
+            <select id="map-letters" className="entry min-h-10 py-1" value={mapping.letters} onChange={(event) => onChange({ ...mapping, letters: event.target.value as Mapping['letters'] })}>
+              <option>as tuned at rest</option><option>as written</option>
             </select>
           </div>
         )}

@@ -6,7 +6,7 @@ import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/instrument-view'
 import { CloseUp } from '@/ui/field/CloseUp'
-import { NameBox } from './NameBox'
+import { useLayAtHand } from '@/ui/find/at-hand'
 import { PickableField } from './PickableField'
 import { Plate } from './Plate'
 import { useStringPicker } from './use-string-picker'
@@ -28,6 +28,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
   // The field answers a key at once; close-up and plate follow when there is time between keys.
   const followed = useDeferredValue(picker.selected)
   const position = instrument.positions[picker.selected - 1] as StringPosition
+  useLayAtHand(instrument, picker.pick)
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
       <div className="sheet grid lg:sticky lg:top-4 grid-rows-[auto_minmax(0,1fr)] gap-3 p-4 md:p-5">
@@ -37,13 +38,10 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings, {instrument.tensionClass} tension</p>
             <p className="text-sm text-soft">at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz</p>
           </div>
-          <div className="w-full sm:w-80">
-            <NameBox instrument={instrument} onPick={picker.pick} />
-            <p className="mt-1 flex gap-4 text-sm">
-              <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={`/instruments/${instrument.slug}/which`}>Which string is it?</Link>
-              <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={`/instruments/${instrument.slug}/chart`}>String chart</Link>
-            </p>
-          </div>
+          <p className="flex flex-wrap gap-2">
+            <Link className="button" href={`/instruments/${instrument.slug}/which`}>Which string is it?</Link>
+            <Link className="button" href={`/instruments/${instrument.slug}/chart`}>String chart</Link>
+          </p>
         </header>
         <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">
           <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[17rem] md:h-[min(35rem,calc(100dvh-13rem))]" />

@@ -110,7 +110,7 @@ function Drawn({ instrument }: { readonly instrument: Instrument }) {
     <>
       <InstrumentSketch instrument={instrument} broken={[]} className="mx-auto h-[24rem] max-w-full md:h-[32rem]" />
       <h2 className="mt-3 text-xl font-semibold">{instrument.name.trim() || 'It has no name yet'}</h2>
-      <p className="text-soft">{instrument.family}, {instrument.positions.length} strings: {sections(lines).map(({ material, from, to }) => `${material} ${from === to ? from : `${from} to ${to}`}`).join(', ')}.</p>
+      <p className="text-soft">{instrument.family}, {instrument.positions.length} strings: {sections(lines).map(({ material, from, to }) => `${material} (${from === to ? from : `${from} to ${to}`})`).join(', ')}.</p>
       <p className="text-sm text-soft">{found.length === 0 ? 'The chart comes out with nothing odd in it.' : `${found.length} things to look at in its chart.`} Materials and gauges are proposals from a preset: the maker’s string chart comes first.</p>
     </>
   )

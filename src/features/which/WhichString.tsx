@@ -1,11 +1,12 @@
 'use client'
 
 import Link from 'next/link'
-import { useDeferredValue, useMemo, useState, type FormEvent } from 'react'
+import { useRouter } from 'next/navigation'
+import { useCallback, useDeferredValue, useMemo, useState, type FormEvent } from 'react'
 import { ArrowLeft, X } from 'lucide-react'
 import { clueKey, type Clue } from '@/core/identify/clue'
 import { nextClues, type NextClue } from '@/core/identify/next-clue'
-import { contradicting, ranking } from '@/core/identify/posterior'
+import { contradicting, posterior, ranking } from '@/core/identify/posterior'
 import { readClues, type BenchFacts } from '@/core/identify/read-clues'
 import { clueWords, howToFind } from '@/core/identify/tell'
 import type { Instrument } from '@/core/instrument/instrument'
@@ -13,6 +14,8 @@ import { PhraseText } from '@/ui/figure/PhraseText'
 import { FieldDrawing, FieldFrame } from '@/ui/field/FieldDrawing'
 import { fieldShape } from '@/ui/field/field-shape'
 import { WeightedStrings } from '@/ui/field/WeightedStrings'
+import { useLayAtHand } from '@/ui/find/at-hand'
+import { useKept } from '@/ui/kept/use-kept'
 import { useHouse } from '@/ui/units'
 import { ChoiceClues } from './ChoiceClues'
 import { ColouredClue, CountClue, GaugeClue, PiecesClue, PitchClue } from './MeasuredClues'
@@ -23,6 +26,8 @@ import { Ranking } from './Ranking'
 const CALLIPERS = { 'digital calliper, ±0.01 mm': 1e-5, 'dial or vernier calliper, ±0.03 mm': 3e-5, 'plain vernier or gauge plate, ±0.05 mm': 5e-5 } as const
 type Calliper = keyof typeof CALLIPERS
 
+const NOTHING_SAID: readonly Clue[] = []
+
 interface WhichStringProps {
   readonly instrument: Instrument
   readonly broken: readonly number[]
@@ -31,7 +36,9 @@ interface WhichStringProps {
 /** Clues in, a ranking of strings out, and the clue that would help most. */
 export function WhichString({ instrument, broken }: WhichStringProps) {
   const { unit } = useHouse()
-  const [clues, setClues] = useState<readonly Clue[]>([])
+  const router = useRouter()
+  useLayAtHand(instrument, useCallback((number: number) => router.push(`/instruments/${instrument.slug}?string=${number}`), [router, instrument.slug]))
+  const [clues, setClues] = useKept(`clues on ${instrument.slug}`, NOTHING_SAID)
   const [calliper, setCalliper] = useState<Calliper>('digital calliper, ±0.01 mm')
   const weighed = useDeferredValue(clues)
   const error = CALLIPERS[calliper]
@@ -39,7 +46,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
   const atOdds = useMemo(() => contradicting(instrument, weighed), [instrument, weighed])
   const next = useMemo(() => nextClues(instrument, weighed, error), [instrument, weighed, error])
   const shape = useMemo(() => fieldShape(instrument), [instrument])
-  const weights = useMemo(() => Object.fromEntries(ranked.map(({ position, chance }) => [position.number, chance])), [ranked])
+  const weights = useMemo(() => Object.fromEntries(posterior(instrument, weighed).map((chance, i) => [i + 1, chance])), [instrument, weighed])
   const bench: BenchFacts = { unit, gaugeError: error, referenceA: instrument.referenceA }
 
   const give = (...given: readonly Clue[]) => setClues((had) => given.reduce<readonly Clue[]>((all, clue) => [...all.filter((c) => clueKey(c) !== clueKey(clue)), clue], had))
@@ -54,7 +61,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
         <h1 className="text-2xl font-semibold">Which string is it?</h1>
         <p className="text-soft">Say whatever you know of it. Nothing is required, and anything may be wrong; all of it is weighed together.</p>
         <TypedClues bench={bench} onGive={give} />
-        <GivenClues clues={clues} atOdds={clues === weighed ? atOdds : []} onTake={take} />
+        <GivenClues clues={clues} atOdds={clues === weighed ? atOdds : []} onTake={take} onBeginAgain={() => setClues(NOTHING_SAID)} />
         <NextClueCard next={next} begun={clues.length > 0} />
       </section>
       <section className="sheet p-4 md:p-5 lg:sticky lg:top-4 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:max-h-[calc(100dvh-2rem)] lg:overflow-y-auto" aria-label="What it can be">
@@ -110,7 +117,7 @@ function NextClueCard({ next, begun }: { readonly next: readonly NextClue[]; rea
 }
 
 function betweenWords({ now, then }: { readonly now: number; readonly then: number }): string {
-  return `It lies between about ${now.toFixed(1)} strings now, and would between ${then.toFixed(1)}.`
+  return `About ${now.toFixed(1)} strings are possible now; after this, about ${then.toFixed(1)}.`
 }
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
@@ -139,7 +146,7 @@ function TypedClues({ bench, onGive }: { readonly bench: BenchFacts; readonly on
 }
 
 /** The clues that are weighed, each to be taken back, and those at odds with the rest named. */
-function GivenClues({ clues, atOdds, onTake }: { readonly clues: readonly Clue[]; readonly atOdds: readonly number[]; readonly onTake: (key: string) => void }) {
+function GivenClues({ clues, atOdds, onTake, onBeginAgain }: { readonly clues: readonly Clue[]; readonly atOdds: readonly number[]; readonly onTake: (key: string) => void; readonly onBeginAgain: () => void }) {
   const odd = atOdds.filter((index) => clues[index])
   return (
     <div>
@@ -151,6 +158,7 @@ function GivenClues({ clues, atOdds, onTake }: { readonly clues: readonly Clue[]
               <button type="button" onClick={() => onTake(clueKey(clue))} className="inline-flex size-11 items-center justify-center" aria-label="Take this clue back"><X size={16} aria-hidden /></button>
             </li>
           ))}
+          <li><button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" onClick={onBeginAgain}>Begin again</button></li>
         </ul>
       )}
       {odd.length > 0 && (

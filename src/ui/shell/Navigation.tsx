@@ -3,6 +3,8 @@
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
 import { CalendarCheck, History, Home, Package, Rows3 } from 'lucide-react'
+import { Calliper } from '../calliper/Calliper'
+import { FindBox } from '../find/FindBox'
 import { LightSwitch } from './LightSwitch'
 
 const PLACES = [
@@ -19,19 +21,20 @@ export function Navigation({ light }: { light: 'day' | 'backstage' }) {
   const isHere = (href: string) => (href === '/' ? path === '/' : path.startsWith(href))
   return (
     <header className="border-b border-line bg-paper print:hidden">
-      <div className="mx-auto flex h-14 max-w-[100rem] items-center gap-6 px-4 md:px-6">
-        <Link href="/" className="font-plate text-lg font-semibold tracking-tight">Taut Pinset</Link>
+      <div className="mx-auto flex max-w-[100rem] flex-wrap items-center gap-x-4 px-4 md:h-14 md:flex-nowrap md:px-6">
+        <Link href="/" className="inline-flex h-14 items-center font-plate text-lg font-semibold tracking-tight whitespace-nowrap">Taut Pinset</Link>
         <nav aria-label="Places" className="fixed inset-x-0 bottom-0 z-30 flex border-t border-line bg-paper md:static md:flex-1 md:border-0">
           {PLACES.map(({ href, word, Icon }) => (
             <Link
               key={href} href={href} aria-current={isHere(href) ? 'page' : undefined}
-              className="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 border-transparent text-xs text-soft aria-[current=page]:border-verdigris aria-[current=page]:font-semibold aria-[current=page]:text-ink md:h-14 md:flex-none md:flex-row md:gap-2 md:border-t-0 md:border-b-2 md:px-4 md:text-sm hover:text-ink"
+              className="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 border-transparent text-xs text-soft aria-[current=page]:border-verdigris aria-[current=page]:font-semibold aria-[current=page]:text-ink md:h-14 md:flex-none md:flex-row md:gap-2 md:border-t-0 md:border-b-2 md:px-3 md:text-sm hover:text-ink"
             >
               <Icon size={18} aria-hidden /> {word}
             </Link>
           ))}
         </nav>
-        <div className="ml-auto"><LightSwitch light={light} /></div>
+        <div className="ml-auto flex md:order-last md:ml-0"><Calliper /><LightSwitch light={light} /></div>
+        <div className={`w-full pb-2 md:w-72 md:pb-0 ${path.startsWith('/jobs/') ? 'hidden md:block' : ''}`}><FindBox /></div>
       </div>
     </header>
   )

@@ -7,11 +7,11 @@ export type Answer<T> =
 
 /**
  * @param path - of a route handler
- * @param body - sent as JSON
+ * @param body - sent as JSON; without one it is only asked
  */
-export async function send<T>(path: string, body: object, method: 'POST' | 'PATCH' = 'POST'): Promise<Answer<T>> {
+export async function send<T>(path: string, body?: object, method: 'POST' | 'PATCH' = 'POST'): Promise<Answer<T>> {
   try {
-    const response = await fetch(path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+    const response = await fetch(path, body ? { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {})
     const json = (await response.json()) as T & { sentence?: string; field?: string | null }
     if (response.ok) return { ok: true, value: json }
     return { ok: false, sentence: json.sentence ?? 'That did not go through.', field: json.field ?? null }

@@ -1,0 +1,94 @@
+'use client'
+
+import { Search } from 'lucide-react'
+import { useRouter } from 'next/navigation'
+import { useEffect, useId, useRef, useState, type FormEvent } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { findOnShelf, type ShelfReading } from '@/core/instrument/find-on-shelf'
+import type { Instrument } from '@/core/instrument/instrument'
+import { send } from '../shell/send'
+import { useAtHand } from './at-hand'
+
+/** Takes a string's name in any scheme, on every screen, and asks which was meant when it can be two. */
+export function FindBox() {
+  const atHand = useAtHand()
+  const router = useRouter()
+  const [text, setText] = useState('')
+  const [readings, setReadings] = useState<readonly ShelfReading[]>([])
+  const [problem, setProblem] = useState<string | null>(null)
+  const box = useRef<HTMLInputElement>(null)
+  const form = useRef<HTMLFormElement>(null)
+  const helpId = useId()
+  useHotkeys('/', (event) => { event.preventDefault(); box.current?.focus() }, { useKey: true })
+
+  const putAway = () => {
+    setReadings([])
+    setProblem(null)
+  }
+  useEffect(() => {
+    const outside = (event: PointerEvent) => { if (!form.current?.contains(event.target as Node)) putAway() }
+    document.addEventListener('pointerdown', outside)
+    return () => document.removeEventListener('pointerdown', outside)
+  }, [])
+
+  const choose = ({ slug, number }: ShelfReading) => {
+    putAway()
+    setText('')
+    if (atHand?.instrument.slug === slug) atHand.pick(number)
+    else router.push(`/instruments/${slug}?string=${number}`)
+  }
+  const take = (found: readonly ShelfReading[]) => {
+    const [only, another] = found
+    if (only && !another) choose(only)
+    else setReadings(found)
+  }
+  const submit = async (event: FormEvent) => {
+    event.preventDefault()
+    putAway()
+    if (text.trim() === '') return
+    const here = atHand ? readHere(text, atHand.instrument) : []
+    if (here.length > 0) return take(here)
+    const at = atHand ? `&at=${atHand.instrument.slug}` : ''
+    const answer = await send<{ readings: readonly ShelfReading[] }>(`/api/find?name=${encodeURIComponent(text)}${at}`)
+    if (answer.ok) take(answer.value.readings)
+    else setProblem(answer.sentence)
+  }
+
+  const several = new Set(readings.map(({ slug }) => slug)).size > 1
+  return (
+    <form ref={form} onSubmit={submit} onKeyDown={(event) => { if (event.key === 'Escape') putAway() }} className="relative" role="search" aria-label="Find a string">
+      <label className="flex items-stretch">
+        <span className="sr-only">A string’s name or number</span>
+        <input
+          ref={box} value={text} onChange={(event) => setText(event.target.value)} className="entry min-h-10 py-1 text-sm" placeholder={atHand ? `On ${atHand.instrument.name}: 4A, A3, 25` : 'Fennel 4A, G4 of Lovage'}
+          aria-invalid={problem !== null} aria-describedby={problem || readings.length ? helpId : undefined} autoComplete="off" autoCapitalize="none" spellCheck={false}
+        />
+        <button type="submit" className="button -ml-px min-h-10 shrink-0 px-3 py-1 text-sm"><Search size={16} aria-hidden /> Find</button>
+      </label>
+      <div id={helpId} aria-live="polite">
+        {problem && <p className="sheet absolute inset-x-0 top-full z-40 mt-1 px-4 py-3 text-sm font-semibold text-ochre shadow-lg">{problem}</p>}
+        {readings.length > 0 && (
+          <div className="sheet absolute right-0 top-full z-40 mt-1 max-h-[70dvh] w-full min-w-72 overflow-y-auto p-4 shadow-lg">
+            <p className="font-semibold">Which did you mean by “{text.trim()}”?</p>
+            <ul className="ruled mt-2">
+              {readings.map((reading) => (
+                <li key={`${reading.slug}${reading.number}`}>
+                  <button type="button" className="min-h-11 w-full text-left hover:underline" onClick={() => choose(reading)}>{several && <strong>{reading.instrument}: </strong>}{reading.means}</button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+      </div>
+    </form>
+  )
+}
+
+/** Readings on the instrument at hand; none when the text is no name here, for the shelf may know it. */
+function readHere(text: string, instrument: Instrument): readonly ShelfReading[] {
+  try {
+    return findOnShelf(text, [instrument])
+  } catch {
+    return []
+  }
+}
