@@ -28,10 +28,22 @@ for (const light of ['day', 'backstage'] as const) {
         expect.soft(await seriousFindings(page), page.url()).toEqual([])
         expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${page.url()} is too wide`).toBeLessThanOrEqual(0)
       }
-      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/stores', '/history', '/house', '/nowhere']) {
+      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/instruments/yarrow/which', '/instruments/lovage/chart', '/instruments/new', '/instruments/bryony/belongs?string=9', '/stores', '/history', '/house', '/nowhere']) {
         await page.goto(place)
         await look()
       }
+      await page.goto('/instruments/fennel/which')
+      await page.getByRole('textbox', { name: 'What you know of the string' }).fill('thin, 0.9 mm, red')
+      await page.keyboard.press('Enter')
+      await page.getByRole('button', { name: 'Calliper' }).click()
+      await look()
+      await page.goto('/instruments/fennel/chart')
+      await page.getByRole('button', { name: 'Import CSV' }).click()
+      await page.locator('input[type=file]').setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from('no,gauge\n1,0.8\n2,x\n') })
+      await look()
+      await page.goto('/instruments/fennel/chart')
+      await page.getByRole('button', { name: 'Rebuild' }).click()
+      await look()
       await page.goto(`/instruments/lovage?string=${{ day: 19, backstage: 20 }[light] + (width === 390 ? 5 : 0)}`)
       await page.getByRole('button', { name: 'This string broke' }).click()
       await page.getByRole('radio', { name: 'In mid-length' }).click()

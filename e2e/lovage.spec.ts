@@ -8,6 +8,7 @@ test('from Today to the fitted string', async ({ page }) => {
   await page.getByRole('link', { name: 'A string broke' }).click()
   await page.waitForURL('**/broke')
   await page.getByRole('link', { name: /Lovage/ }).click()
+  await page.waitForURL('**/instruments/lovage*')
 
   await page.getByRole('textbox', { name: 'A string’s name or number' }).fill('3rd-octave G')
   await page.keyboard.press('Enter')
@@ -17,7 +18,7 @@ test('from Today to the fitted string', async ({ page }) => {
   await expect(plate).toContainText('G-flat 4')
   await expect(plate).toContainText('370.0')
   await expect(plate).toContainText('1.24')
-  await expect(plate).toContainText('Packet 3, Drawer A3: one cut')
+  await expect(plate).toContainText('Packet 8, Drawer A3: one cut')
   await expect(page).toHaveURL(/string=22/)
 
   await plate.getByRole('button', { name: 'Show the working: Tension' }).click()
@@ -32,7 +33,7 @@ test('from Today to the fitted string', async ({ page }) => {
   await page.getByRole('button', { name: 'Log the break' }).click()
 
   const coils = page.getByRole('region', { name: 'Coils that fit' })
-  await expect(coils.getByRole('listitem').first()).toContainText('Packet 3')
+  await expect(coils.getByRole('listitem').first()).toContainText('Packet 8')
   await expect(coils.getByRole('listitem').first()).toContainText('A remainder.')
   await expect(coils.getByRole('listitem').nth(1)).toContainText('A fresh coil.')
   await coils.getByText('Right, but too short (1)').click()
@@ -93,7 +94,7 @@ test('a dead battery and a reload come back to the same step; the rest goes by k
   await expect(page.getByText('The cut must be more than nothing; “-20” is not.')).toBeVisible()
   await page.getByLabel('Cut from the coil').fill('900')
   await page.getByRole('button', { name: 'Log the fitting' }).click()
-  await expect(page.getByText(/Packet 3 has only 76. mm left/)).toBeVisible()
+  await expect(page.getByText(/Packet 8 has only 76. mm left/)).toBeVisible()
   await page.getByLabel('Cut from the coil').fill('62 cm')
   await page.getByLabel('Gauge of the new string').fill('40')
   await page.getByRole('button', { name: 'Log the fitting' }).click()
@@ -120,11 +121,11 @@ test('Today shows its next retune, takes its cents, and the whole can be undone'
   await expect(page.getByRole('listitem').first()).toContainText('3rd-octave G of Lovage read at −4 cents and brought back')
   await page.getByRole('button', { name: /^Undo: 3rd-octave G of Lovage gave way/ }).first().click()
   await expect(page.getByRole('alert').filter({ hasText: 'can’t be undone by itself' })).toBeVisible()
-  for (const what of ['3rd-octave G of Lovage read at', '3rd-octave G of Lovage fitted from', 'Packet 3 chosen', '3rd-octave G of Lovage gave way']) {
+  for (const what of ['3rd-octave G of Lovage read at', '3rd-octave G of Lovage fitted from', 'Packet 8 chosen', '3rd-octave G of Lovage gave way']) {
     await page.getByRole('button', { name: new RegExp(`^Undo: ${what}`) }).first().click()
     await expect(page.getByRole('listitem').first()).toContainText(`Undone: ${what}`)
   }
   await page.goto('/instruments/lovage?string=22')
-  await expect(page.getByText('Packet 3, Drawer A3: one cut')).toBeVisible()
+  await expect(page.getByText('Packet 8, Drawer A3: one cut')).toBeVisible()
   await expect(page.getByRole('button', { name: 'This string broke' })).toBeVisible()
 })

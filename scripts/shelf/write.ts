@@ -4,7 +4,9 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import Papa from 'papaparse'
+import { chartLine } from '@/core/chart/chart-line'
 import { designInstrument } from '@/core/instrument/design'
+import { chartCsv } from '@/data/charts/chart-csv'
 import { toInstrumentFile } from '@/data/instrument-file'
 import { bistort } from './bistort'
 import { borage } from './borage'
@@ -27,6 +29,7 @@ export function shelfFiles(): ReadonlyMap<string, string> {
   const json = (value: unknown) => `${JSON.stringify(value, null, 1)}\n`
   return new Map([
     ...instruments.map((i) => [`instruments/${i.slug}.json`, json(toInstrumentFile(i))] as const),
+    ...instruments.map((i) => [`charts/${i.slug}.csv`, chartCsv(i.positions.map(chartLine))] as const),
     ['coils.csv', `${Papa.unparse([...coilLines(instruments)], { newline: '\n' })}\n`],
     ['history.json', json(historyLines())],
     ['occasions.json', json(OCCASIONS)],

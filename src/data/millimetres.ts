@@ -6,7 +6,7 @@ export function inMm(metres: number): number {
 /** Lengths are kept to a nanometre; less than this is no difference, m. */
 export const DUST = 1e-6
 
-/** Millimetres as metres. */
+/** Millimetres as metres, to the nanometre that they are kept to: the same number that the decimal itself reads as. */
 export function metres(mm: number): number {
-  return mm / 1000
+  return Math.round(mm * 1e6) / 1e9
 }

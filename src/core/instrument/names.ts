@@ -43,10 +43,11 @@ export function leadingNames(position: StringPosition): { readonly name: string;
 }
 
 /**
- * Where the rule “the shortest F is the first-octave F” disagrees with counting from middle C, one sentence that
- * says so; null where both agree.
+ * Where the harpists' rule “the shortest F is the first-octave F” disagrees with counting from middle C, one sentence
+ * that says so; null where both agree, and on other instruments than harps.
  */
 export function shortestFNotice(instrument: Instrument): string | null {
+  if (!instrument.family.endsWith('harp')) return null
   const shortest = instrument.positions.find((p) => p.note.letter === 'F')
   if (!shortest) return null
   const octave = harpOctaveOf(shortest.note)

@@ -38,9 +38,10 @@ export function mapRows(table: TextTable, mapping: Mapping, chart: readonly Char
     const base = byNumber.get(Number(number))
     const cells = cellsFrom(row, number, mapping, base)
     const read = atRest(readCells(cells, mapping.units), mapping, base)
-    const wrong: RowProblem[] = Object.entries(read.problems).map(([column, sentence]) => ({ line, column: column as ChartColumn, sentence }))
-    if (read.line && !base) wrong.push({ line, column: 'number', sentence: `The chart has strings 1 to ${chart.length}; there is no string ${read.line.number}.` })
-    else if (read.line && taken.has(read.line.number)) wrong.push({ line, column: 'number', sentence: `String ${read.line.number} stands on line ${taken.get(read.line.number)} already.` })
+    const wrong: RowProblem[] = isElsewhere(number, base)
+      ? [{ line, column: 'number', sentence: `The chart has strings 1 to ${chart.length}; there is no string ${number.trim()}.` }]
+      : Object.entries(read.problems).map(([column, sentence]) => ({ line, column: column as ChartColumn, sentence }))
+    if (wrong.length === 0 && read.line && taken.has(read.line.number)) wrong.push({ line, column: 'number', sentence: `String ${read.line.number} stands on line ${taken.get(read.line.number)} already.` })
     if (read.line && wrong.length === 0) {
       taken.set(read.line.number, line)
       lines.push(read.line)
@@ -49,6 +50,11 @@ export function mapRows(table: TextTable, mapping: Mapping, chart: readonly Char
     return { line, cells, wrong: wrong.length > 0 }
   })
   return { lines: lines.sort((a, b) => a.number - b.number), problems, preview }
+}
+
+/** A row of a string that the chart doesn't have: that alone is told of it, for the rest could only be wrong too. */
+function isElsewhere(number: string, base: ChartLine | undefined): boolean {
+  return base === undefined && /^\d+$/.test(number.trim())
 }
 
 /** A bare letter is the string's letter: its accidental at rest is the chart's. */

@@ -36,13 +36,20 @@ function utf8Or1252(bytes: Uint8Array): string {
   }
 }
 
+/** The separator, from the names of the columns: in the rows a comma may be a decimal comma. */
+function separatorOf(text: string): string {
+  const names = (/[^\r\n]*\S[^\r\n]*/.exec(text)?.[0] ?? '').replace(/"[^"]*"/g, '')
+  return ['\t', ';', '|'].find((separator) => names.includes(separator)) ?? ','
+}
+
 /**
  * Splits text into a table. The separator may be a comma, a semicolon, a tab or a bar.
  *
  * @throws RangeError with a sentence that can be shown, when there is no row below the header or a quote is never closed
  */
 export function readTable(text: string): TextTable {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [',', ';', '\t', '|'] })
+  const plain = text.replace(/^\uFEFF/, '')
+  const { data, errors } = Papa.parse<string[]>(plain, { delimiter: separatorOf(plain) })
   const unclosed = errors.find(({ code }) => code === 'MissingQuotes')
   if (unclosed) throw new RangeError(`Line ${(unclosed.row ?? 0) + 1}: a quotation mark is opened and never closed.`)
   const numbered = data.map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 })).filter(({ row }) => row.some((cell) => cell !== ''))

@@ -129,7 +129,7 @@ function MappingForm({ table, mapping, onChange }: MappingFormProps) {
 
 function Preview({ preview }: { readonly preview: ReturnType<typeof mapRows>['preview'] }) {
   return (
-    <div className="mt-4 overflow-x-auto">
+    <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="Preview, to be scrolled sideways">
       <table className="w-full text-sm" aria-label="Preview">
         <caption className="text-left font-plate text-lg font-semibold">As it is understood</caption>
         <thead><tr className="border-b border-ink text-left text-xs text-soft"><th scope="col" className="pr-2 font-normal">line</th>{CHART_COLUMNS.map((column) => <th key={column} scope="col" className="pr-2 font-normal">{WORDS[column]}</th>)}</tr></thead>

@@ -34,7 +34,9 @@ export function RebuildPanel({ lines, referenceA, usual, onTake, onForget, onClo
     setProblem(null)
     setProposal(null)
     setDone({ at: 0, of: lines.length })
-    running.current = startRebuilding(lines, referenceA, { error: ERRORS[known], usual }, (at, of) => setDone({ at, of }))
+    // The last word on progress can come after the answer.
+    const progressed = (at: number, of: number) => setDone((had) => had && { at, of })
+    running.current = startRebuilding(lines, referenceA, { error: ERRORS[known], usual }, progressed)
     const answer = await running.current.answer
     setDone(null)
     if (!answer.ok) return setProblem(answer.sentence)
@@ -61,7 +63,7 @@ export function RebuildPanel({ lines, referenceA, usual, onTake, onForget, onClo
       <div className="mt-3 flex flex-wrap items-center gap-3 border-t border-ink pt-3">
         <button type="button" className="button button-main" onClick={start} disabled={done !== null || missing.strings + missing.lengths === 0}>Propose the rest</button>
         {done ? <button type="button" className="button" onClick={stop}>Stop</button> : <button type="button" className="button" onClick={onClose}>Close</button>}
-        {done && <progress className="h-3 w-40 accent-verdigris" value={done.at} max={done.of} aria-label="Strings reckoned" />}
+        {done && <progress className="progress w-40" value={done.at} max={done.of} aria-label="Strings reckoned" />}
         <p className="text-sm text-soft" role="status">
           {proposal ? `Proposed: ${counted(proposal.strings.length, 'string')} and ${counted(proposal.lengths.length, 'length')}. Look them over in the table; nothing is kept yet.`
             : missing.strings + missing.lengths === 0 ? 'Nothing is missing.' : `Missing: ${counted(missing.strings, 'string')} and ${counted(missing.lengths, 'length')}.`}

@@ -35,7 +35,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
   const names = stringNames(instrument, position)
   const figures = restFigures(instrument, position)
   const { timeZone, unit } = useHouse()
-  const notice = position.note.letter === 'F' ? shortestFNotice(instrument) : null
+  const notice = shortestFNotice(instrument)
   const swatch = position.colour === 'red' ? 'bg-string-c' : position.colour === 'natural' ? 'bg-rule' : 'bg-string-f'
   return (
     <section aria-label="Plate of the picked string" className="sheet flex flex-col gap-4 p-5">
@@ -50,7 +50,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
           <dt className="text-soft">from the bottom</dt><dd className="font-semibold">{names.fromBottom}</dd>
           <dt className="text-soft">maker’s label</dt><dd className="font-semibold">{names.maker ?? 'none'}</dd>
         </dl>
-        {notice && <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">{notice}</p>}
+        {notice && <p className="mt-2 border-l-2 border-line pl-3 text-sm text-soft">{notice}</p>}
       </div>
       {!folded && <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-y border-ink py-3">
         <Figure label="Gauge" measure={measure('gauge', figures.gauge)} note={materialWord(position.construction)} />

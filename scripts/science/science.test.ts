@@ -1,0 +1,22 @@
+/** What docs/SCIENCE.md says of identification and rebuilding is what the program does. */
+import { readFileSync } from 'node:fs'
+import { readShelf } from '@/data/demo/shelf-files'
+import { calibrate } from './identify'
+import { tables, withTables } from './write'
+
+const { instruments } = readShelf('demo')
+
+test('a stated 80 % is right 76 to 84 % of the time, over 2,000 and more broken strings', () => {
+  const { rows, bands } = calibrate(instruments)
+  expect(rows.reduce((sum, { cases }) => sum + cases, 0)).toBeGreaterThanOrEqual(2000)
+  const about80 = bands.find(({ from, to }) => from === 76 && to === 84)!
+  expect(about80.cases).toBeGreaterThan(100)
+  expect(about80.right).toBeGreaterThan(0.76)
+  expect(about80.right).toBeLessThan(0.84)
+}, 120_000)
+
+test('the tables are those that `npm run science` writes', () => {
+  const text = readFileSync('docs/SCIENCE.md', 'utf8')
+  expect(withTables(text, tables())).toBe(text)
+  expect(() => withTables('no marks', tables())).toThrow('expected the marks')
+}, 120_000)
