@@ -3,7 +3,7 @@
  */
 import { ranking } from '@/core/identify/posterior'
 import type { Instrument } from '@/core/instrument/instrument'
-import { seeded } from '../shelf/seeded'
+import { seeded } from '@/core/random/seeded'
 import { simulateBreak } from './simulate-breaks'
 
 /** Broken strings simulated on each instrument. */

@@ -7,7 +7,7 @@ import { proposeChart } from '@/core/chart/propose'
 import { restPitch, type Instrument } from '@/core/instrument/instrument'
 import { outerGauge } from '@/core/strings/construction'
 import { tension } from '@/core/strings/tension'
-import { seeded } from '../shelf/seeded'
+import { seeded } from '@/core/random/seeded'
 
 /** Times that a third is hidden on each instrument. */
 const TIMES = 20

@@ -4,14 +4,17 @@
 import { fittingFigures } from '@/core/fitting/figures'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
-import { coreMaterial, outerGauge } from '@/core/strings/construction'
+import { endToOrder } from '@/core/knots/fastenings'
+import { outerGauge } from '@/core/strings/construction'
 import { constructionColumns } from '@/data/construction-columns'
-import { seeded } from './seeded'
+import { seeded } from '@/core/random/seeded'
+import { kindOf, MAKERS } from './makers'
 
 export interface CoilLine extends ReturnType<typeof constructionColumns> {
   readonly label: string
   readonly colour: string
   readonly tensionClass: string
+  readonly end: string
   readonly maker: string
   readonly line: string
   readonly place: string
@@ -30,8 +33,6 @@ const EXTRA: readonly { slug: string; number: number; lengthMm: number; boughtDa
   { slug: 'fennel', number: 11, lengthMm: 1500, boughtDaysAgo: 410 },
 ]
 
-const MAKERS = { gut: ['Fold & Fell', 'Amber twist'], silk: ['Still Water Workshop', 'Long silk'], nylon: ['Dapple Works', 'Clear line'], wire: ['Burnish Lane', 'Drawn wire'], wound: ['Burnish Lane', 'Close wound'] } as const
-
 /** One line a coil, numbered in the order they were bought. */
 export function coilLines(instruments: readonly Instrument[]): readonly CoilLine[] {
   const random = seeded(47)
@@ -46,22 +47,17 @@ export function coilLines(instruments: readonly Instrument[]): readonly CoilLine
   return wanted.sort((a, b) => b.boughtDaysAgo - a.boughtDaysAgo).map(({ instrument, position, lengthMm, boughtDaysAgo }, i) => {
     const [maker, line] = MAKERS[kindOf(position)]
     return {
-      label: `Packet ${i + 1}`, ...constructionColumns(position.construction), colour: position.colour, tensionClass: instrument.tensionClass,
+      label: `Packet ${i + 1}`, ...constructionColumns(position.construction), colour: position.colour, tensionClass: instrument.tensionClass, end: endToOrder(position.tail.fastening),
       maker, line, place: `Drawer ${'ABCDEFGHIJ'[instruments.indexOf(instrument)]}${1 + Math.floor((position.number - 1) / 8)}`, boughtDaysAgo, lengthMm,
     }
   })
 }
 
-function kindOf({ construction }: StringPosition): keyof typeof MAKERS {
-  if (construction.kind === 'wound') return 'wound'
-  const { name, wire } = coreMaterial(construction)
-  return wire ? 'wire' : name === 'gut' || name === 'silk' ? name : 'nylon'
-}
-
-/** Packets hold two or three treble strings, or one bass; steel wire comes in coils of ten metres. */
+/** Packets hold two or three treble strings, or one bass; steel wire comes in coils of ten metres, with loops one by one. */
 function packetLength(instrument: Instrument, position: StringPosition): number {
-  if (kindOf(position) === 'wire') return 10_000
+  const looped = endToOrder(position.tail.fastening) === 'loop'
+  if (kindOf(position) === 'wire' && !looped) return 10_000
   const cut = fittingFigures(instrument, position, DEFAULT_HABITS).cut.total * 1000
-  const most = cut < 420 ? 3 : cut < 700 ? 2 : 1
+  const most = looped ? 1 : cut < 420 ? 3 : cut < 700 ? 2 : 1
   return Math.ceil((cut * most * 1.06) / 100) * 100
 }

@@ -11,6 +11,8 @@ import { toInstrumentFile } from '@/data/instrument-file'
 import { bistort } from './bistort'
 import { borage } from './borage'
 import { bryony } from './bryony'
+import { catalogueCsv } from '@/data/catalogue/catalogue-file'
+import { catalogues, SUPPLIERS, SUPPLIES } from './catalogues'
 import { chervil } from './chervil'
 import { fennel } from './fennel'
 import { historyLines, OCCASIONS } from './history'
@@ -31,6 +33,9 @@ export function shelfFiles(): ReadonlyMap<string, string> {
     ...instruments.map((i) => [`instruments/${i.slug}.json`, json(toInstrumentFile(i))] as const),
     ...instruments.map((i) => [`charts/${i.slug}.csv`, chartCsv(i.positions.map(chartLine))] as const),
     ['coils.csv', `${Papa.unparse([...coilLines(instruments)], { newline: '\n' })}\n`],
+    ...[...catalogues(instruments)].map(([slug, items]) => [`catalogues/${slug}.csv`, catalogueCsv(items)] as const),
+    ['suppliers.json', json(SUPPLIERS)],
+    ['supplies.json', json(SUPPLIES)],
     ['history.json', json(historyLines())],
     ['occasions.json', json(OCCASIONS)],
   ])

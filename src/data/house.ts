@@ -14,6 +14,10 @@ export interface House {
   readonly retuneAtCents: number
   /** What counts as in tune before people, cents. */
   readonly holdsWithinCents: number
+  /** ISO 4217. */
+  readonly currency: string
+  /** Cuts of each charted string to have on the shelf. */
+  readonly leastSpares: number
 }
 
 const STARTING: House = {
@@ -23,6 +27,8 @@ const STARTING: House = {
   habits: DEFAULT_HABITS,
   retuneAtCents: 15,
   holdsWithinCents: 5,
+  currency: 'EUR',
+  leastSpares: 1,
 }
 
 /** The house's settings; what was never set keeps its default. */
@@ -32,7 +38,7 @@ export function houseSettings(store: Store): House {
   return {
     name: row.name, unit: row.unit, timeZone: row.timeZone,
     habits: { ...DEFAULT_HABITS, ...(JSON.parse(row.habits) as Partial<Habits>) },
-    retuneAtCents: row.retuneAtCents, holdsWithinCents: row.holdsWithinCents,
+    retuneAtCents: row.retuneAtCents, holdsWithinCents: row.holdsWithinCents, currency: row.currency, leastSpares: row.leastSpares,
   }
 }
 

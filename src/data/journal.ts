@@ -88,7 +88,7 @@ export class Journal {
 
   private revert({ table_name: table, row_id: rowId, before, after }: ChangeRow, summary: string): void {
     const now = this.db.prepare(`SELECT ${this.asJson(table, '')} AS row FROM "${table}" WHERE id = ?`).get(rowId) as { row: string } | undefined
-    if ((now?.row ?? null) !== after) {
+    if (isChanged(now?.row ?? null, after)) {
       throw new Refusal(409, `“${summary}” can’t be undone by itself: what it wrote was changed later. Undo the later action first.`)
     }
     try {
@@ -103,7 +103,8 @@ export class Journal {
   }
 
   private restore(table: string, rowId: number, row: Record<string, unknown>, wasDeleted: boolean): void {
-    const names = this.columns.get(table) as readonly string[]
+    // Columns that came later than the row was written keep what they have, or their default.
+    const names = (this.columns.get(table) as readonly string[]).filter((name) => name in row)
     const values = names.map((name) => row[name] ?? null)
     if (wasDeleted) {
       this.db.prepare(`INSERT INTO "${table}" (${names.map(quoted).join(', ')}) VALUES (${names.map(() => '?').join(', ')})`).run(...values)
@@ -127,6 +128,13 @@ export class Journal {
   private asJson(table: string, prefix: string): string {
     return `json_object(${(this.columns.get(table) as readonly string[]).map((c) => `'${c}', ${prefix}${quoted(c)}`).join(', ')})`
   }
+}
+
+/** Whether a row is no longer what an action left, in the columns that there were then. */
+function isChanged(now: string | null, after: string | null): boolean {
+  if (now === null || after === null) return now !== after
+  const [is, was] = [now, after].map((row) => JSON.parse(row) as Record<string, unknown>) as [Record<string, unknown>, Record<string, unknown>]
+  return Object.keys(was).some((name) => name in is && is[name] !== was[name])
 }
 
 function quoted(name: string): string {

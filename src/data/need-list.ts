@@ -1,31 +1,133 @@
 /**
- * What must be bought.
+ * What must be bought: what was put on the list, and what belongs on it.
  */
-import { asc, isNull } from 'drizzle-orm'
-import type { Store } from './database'
+import { asc, eq, isNull } from 'drizzle-orm'
+import { fittingFigures } from '@/core/fitting/figures'
+import type { Habits } from '@/core/fitting/habits'
+import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { fitOf } from '@/core/stores/fits'
+import { cutsIn } from '@/core/stores/offers'
+import { specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
+import { shelf, type Coil } from './coils'
+import { constructionColumns, constructionFrom } from './construction-columns'
+import type { Done, Store } from './database'
 import { houseSettings } from './house'
-import { byPositionId } from './instruments'
+import { allInstruments, byPositionId, positionId, type StoredInstrument } from './instruments'
+import { jobById, openJobs, stringOf } from './jobs'
+import { inMm, metres } from './millimetres'
 import { orderLinesFor, type OrderLine } from './order-lines'
-import { needs } from './schema'
-import { stringOf } from './jobs'
+import { found, Refusal } from './refusal'
+import { needs, orderedNeeds, orderLines } from './schema'
+import { offersAt } from './spares'
 
 export interface Need {
   readonly id: number
   readonly jobId: number | null
   readonly string: string
   readonly openedAt: number
+  readonly spec: StringSpec
+  /** m */
+  readonly length: number
+  readonly quantity: number
+  /** On its way, with an order that is not closed. */
+  readonly orderId: number | null
   readonly lines: readonly OrderLine[]
 }
 
 /** Open needs, oldest first, each with all that an order must say. */
 export function openNeeds(store: Store): readonly Need[] {
   const { habits, unit } = houseSettings(store)
-  return store.rows.select().from(needs).where(isNull(needs.closedAt)).orderBy(asc(needs.openedAt)).all().map((row) => {
+  const ordered = new Map(store.rows.select({ needId: orderedNeeds.needId, orderId: orderLines.orderId }).from(orderedNeeds).innerJoin(orderLines, eq(orderedNeeds.orderLineId, orderLines.id)).all().map((row) => [row.needId, row.orderId]))
+  return store.rows.select().from(needs).where(isNull(needs.closedAt)).orderBy(asc(needs.openedAt), asc(needs.id)).all().map((row) => {
     const stored = byPositionId(store, row.positionId)
     return {
       id: row.id, jobId: row.jobId, openedAt: row.openedAt,
+      spec: { construction: constructionFrom(row), colour: row.colour, tensionClass: row.tensionClass, end: row.end },
+      length: metres(row.lengthMm), quantity: row.quantity, orderId: ordered.get(row.id) ?? null,
       string: stringOf(stored, stored.position),
       lines: orderLinesFor(stored.instrument, stored.position, habits, unit),
     }
+  })
+}
+
+/** A string that belongs on the list and is not on it yet. */
+export interface SuggestedNeed {
+  readonly positionId: number
+  readonly jobId: number | null
+  readonly string: string
+  readonly why: 'broken, and nothing on the shelf fits' | 'too few on the shelf'
+  /** How many to get. */
+  readonly quantity: number
+}
+
+/**
+ * What the shelf can't do: broken strings that nothing fits, and charted strings of which fewer cuts are left than the
+ * house wants. Strings alike in everything are one; the longest stands for them.
+ */
+export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
+  const { habits, leastSpares } = houseSettings(store)
+  const coils = shelf(store)
+  const onList = openNeeds(store)
+  const broken = openJobs(store).flatMap((open): SuggestedNeed[] => {
+    if (open.coilId !== null || open.sameString || onList.some(({ jobId }) => jobId === open.id)) return []
+    const job = jobById(store, open.id)
+    const [best] = offersAt(coils, job.instrument, job.position, job.habits)
+    if (best && best.leaves >= 0) return []
+    return [{ positionId: open.positionId, jobId: open.id, string: stringOf(job, job.position), why: 'broken, and nothing on the shelf fits', quantity: 1 }]
+  })
+  const listed = new Map<string, number>()
+  for (const need of onList.filter(({ jobId }) => jobId === null)) listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity)
+  const short = longestOfEach(allInstruments(store)).flatMap(({ stored, position, key }): SuggestedNeed[] => {
+    const quantity = leastSpares - cutsOnShelf(coils, stored.instrument, position, habits) - (listed.get(key) ?? 0)
+    return quantity <= 0 ? [] : [{ positionId: positionId(stored, position.number), jobId: null, string: stringOf(stored, position), why: 'too few on the shelf', quantity }]
+  })
+  return [...broken, ...short]
+}
+
+function longestOfEach(shelfOfInstruments: readonly StoredInstrument[]) {
+  const longest = new Map<string, { readonly stored: StoredInstrument; readonly position: StringPosition; readonly key: string }>()
+  for (const stored of shelfOfInstruments) {
+    for (const position of stored.instrument.positions) {
+      const key = specKey(specAt(position, stored.instrument.tensionClass))
+      const had = longest.get(key)
+      if (!had || had.position.freeLength < position.freeLength) longest.set(key, { stored, position, key })
+    }
+  }
+  return [...longest.values()]
+}
+
+/** Strings that can be cut for a position from what is exactly right. */
+function cutsOnShelf(coils: readonly Coil[], instrument: Instrument, position: StringPosition, habits: Habits): number {
+  const cut = fittingFigures(instrument, position, habits).cut.total
+  return coils.filter((coil) => fitOf(coil, position, instrument.tensionClass).grade === 'exact')
+    .reduce((sum, coil) => sum + cutsIn(coil, cut, specAt(position, instrument.tensionClass).end), 0)
+}
+
+/** Puts strings on the list, each with all that an order must say. */
+export function addNeeds(store: Store, wanted: readonly Pick<SuggestedNeed, 'positionId' | 'jobId' | 'quantity'>[]): Done<void> {
+  const { habits } = houseSettings(store)
+  const rows = wanted.map((want) => {
+    const { instrument, position } = byPositionId(store, want.positionId)
+    return {
+      jobId: want.jobId, positionId: want.positionId, quantity: want.quantity, ...columnsOf(specAt(position, instrument.tensionClass)),
+      lengthMm: Math.ceil(inMm(fittingFigures(instrument, position, habits).cut.total)), openedAt: store.now(),
+    }
+  })
+  const summary = rows.length === 1 ? 'One string put on the need list' : `${rows.length} strings put on the need list`
+  return store.act({ kind: 'need', summary }, () => { for (const row of rows) store.rows.insert(needs).values(row).run() })
+}
+
+/** A string's columns, spec and all. */
+export function columnsOf({ construction, colour, tensionClass, end }: StringSpec) {
+  return { ...constructionColumns(construction), colour, tensionClass, end }
+}
+
+/** Takes a string off the list. */
+export function dropNeed(store: Store, id: number): Done<void> {
+  const row = found(store.rows.select().from(needs).where(eq(needs.id, id)).get(), `There is no need ${id} on the list.`)
+  if (row.closedAt !== null) throw new Refusal(409, 'That is off the list already.')
+  const stored = byPositionId(store, row.positionId)
+  return store.act({ kind: 'need', summary: `${stringOf(stored, stored.position)} taken off the need list`, instrumentId: stored.id }, () => {
+    store.rows.update(needs).set({ closedAt: store.now() }).where(eq(needs.id, id)).run()
   })
 }

@@ -6,6 +6,8 @@ import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { Family, Mechanism, StringColour, TensionClass } from '@/core/instrument/instrument'
 import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
+import type { StringEnd } from '@/core/stores/string-spec'
+import type { SupplyKind } from '@/core/stores/supplies'
 import type { Material } from '@/core/strings/materials'
 import type { Turning } from '@/core/winding/pin'
 import type { BreakSite } from '@/core/wear/break-sites'
@@ -32,6 +34,10 @@ export const house = sqliteTable('house', {
   habits: text('habits').notNull(),
   retuneAtCents: real('retune_at_cents').notNull(),
   holdsWithinCents: real('holds_within_cents').notNull(),
+  /** ISO 4217; prices are told in it beside the supplier's own. */
+  currency: text('currency').notNull().default('EUR'),
+  /** Cuts of each charted string to have on the shelf. */
+  leastSpares: integer('least_spares').notNull().default(1),
 })
 
 /** One row: how far the demo's clock runs from the machine's. */
@@ -109,10 +115,15 @@ export const coils = sqliteTable('coil', {
   maker: text('maker').notNull(),
   line: text('line').notNull(),
   place: text('place').notNull(),
+  end: text('end').$type<StringEnd>().notNull().default('plain'),
   boughtAt: integer('bought_at').notNull(),
   openedAt: integer('opened_at'),
   boughtMm: real('bought_mm').notNull(),
   leftMm: real('left_mm').notNull(),
+  /** When it was thrown away, with what was left of it. */
+  discardedAt: integer('discarded_at'),
+  /** The line of the order that it came with. */
+  orderLineId: integer('order_line_id').references(() => orderLines.id),
 }, (t) => [check('coil_never_below_zero', sql`${t.leftMm} >= 0 AND ${t.boughtMm} > 0 AND ${t.gaugeMm} > 0`)])
 
 export const cuts = sqliteTable('coil_cut', {
@@ -191,10 +202,125 @@ export const needs = sqliteTable('need', {
   ...construction(),
   colour: text('colour').$type<StringColour>().notNull(),
   tensionClass: text('tension_class').$type<TensionClass>().notNull(),
-  end: text('end').notNull(),
+  end: text('end').$type<StringEnd>().notNull(),
   lengthMm: real('length_mm').notNull(),
+  quantity: integer('quantity').notNull().default(1),
   openedAt: integer('opened_at').notNull(),
   closedAt: integer('closed_at'),
+}, (t) => [check('need_some', sql`${t.quantity} > 0 AND ${t.lengthMm} > 0`)])
+
+/** Small things the stores hold besides strings: anchors, beads, glue. */
+export const supplies = sqliteTable('supply', {
+  id: id(),
+  kind: text('kind').$type<SupplyKind>().notNull(),
+  name: text('name').notNull(),
+  place: text('place').notNull(),
+  count: integer('count').notNull(),
+  /** Below this there are too few. */
+  least: integer('least').notNull(),
+}, (t) => [check('supply_never_below_zero', sql`${t.count} >= 0 AND ${t.least} >= 0`)])
+
+/** Broken strings whose gut was booked in as anchors, so that none is booked in twice. */
+export const anchorsMade = sqliteTable('anchors_made', {
+  id: id(),
+  fittedId: integer('fitted_id').notNull().references(() => fittedStrings.id),
+  supplyId: integer('supply_id').notNull().references(() => supplies.id),
+  at: integer('at').notNull(),
+  count: integer('count').notNull(),
+}, (t) => [uniqueIndex('anchors_made_once').on(t.fittedId), check('anchors_made_some', sql`${t.count} > 0`)])
+
+/** Who sells strings, and on which terms. Money is in the minor unit of its currency. */
+export const suppliers = sqliteTable('supplier', {
+  id: id(),
+  slug: text('slug').notNull().unique(),
+  name: text('name').notNull(),
+  currency: text('currency').notNull(),
+  /** Minor units of the house's currency for one of the supplier's. */
+  rate: real('rate').notNull(),
+  postageMinor: integer('postage_minor').notNull(),
+  freeOverMinor: integer('free_over_minor'),
+  leadDays: integer('lead_days').notNull(),
+}, (t) => [check('supplier_terms', sql`${t.rate} > 0 AND ${t.postageMinor} >= 0 AND ${t.leadDays} >= 0`)])
+
+/** A line of a supplier's catalogue: a packet of one string, or a set of other parts. */
+export const catalogueItems = sqliteTable('catalogue_item', {
+  id: id(),
+  supplierId: integer('supplier_id').notNull().references(() => suppliers.id),
+  part: text('part').notNull(),
+  name: text('name').notNull(),
+  ...construction(),
+  colour: text('colour').$type<StringColour>().notNull(),
+  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  end: text('end').$type<StringEnd>().notNull(),
+  maker: text('maker').notNull(),
+  line: text('line').notNull(),
+  lengthMm: real('length_mm').notNull(),
+  pieces: integer('pieces').notNull(),
+  priceMinor: integer('price_minor').notNull(),
+  stock: integer('stock').notNull(),
+  /** What a set holds, as JSON `[{ "part": "…", "count": 1 }]`; null for a packet. */
+  setOf: text('set_of'),
+}, (t) => [
+  uniqueIndex('part_once').on(t.supplierId, t.part),
+  check('item_sane', sql`${t.gaugeMm} > 0 AND ${t.lengthMm} > 0 AND ${t.pieces} > 0 AND ${t.priceMinor} >= 0 AND ${t.stock} >= 0`),
+])
+
+export type OrderState = 'to send' | 'sent' | 'acknowledged' | 'delivered' | 'closed'
+
+export const orders = sqliteTable('purchase_order', {
+  id: id(),
+  supplierId: integer('supplier_id').notNull().references(() => suppliers.id),
+  state: text('state').$type<OrderState>().notNull(),
+  openedAt: integer('opened_at').notNull(),
+  sentAt: integer('sent_at'),
+  /** The number that the supplier's desk gave it. */
+  ticket: text('ticket'),
+  postageMinor: integer('postage_minor').notNull(),
+})
+
+/** What an order asks for, as it stood in the catalogue that day. */
+export const orderLines = sqliteTable('order_line', {
+  id: id(),
+  orderId: integer('order_id').notNull().references(() => orders.id),
+  part: text('part').notNull(),
+  name: text('name').notNull(),
+  ...construction(),
+  colour: text('colour').$type<StringColour>().notNull(),
+  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  end: text('end').$type<StringEnd>().notNull(),
+  maker: text('maker').notNull(),
+  line: text('line').notNull(),
+  lengthMm: real('length_mm').notNull(),
+  pieces: integer('pieces').notNull(),
+  priceMinor: integer('price_minor').notNull(),
+  /** What a set holds, as in the catalogue; null for a packet. */
+  setOf: text('set_of'),
+  packs: integer('packs').notNull(),
+  /** Which strings it is for, as an order must say them. */
+  forStrings: text('for_strings').notNull(),
+  answer: text('answer').$type<'confirmed' | 'back-ordered' | 'substituted' | 'refused'>(),
+  /** The line that the supplier offers in its place. */
+  replacesId: integer('replaces_id'),
+  /** Packs that have come. */
+  received: integer('received').notNull().default(0),
+}, (t) => [check('never_more_than_ordered', sql`${t.packs} > 0 AND ${t.received} >= 0 AND ${t.received} <= ${t.packs}`)])
+
+/** Which needs an order line is to fill. */
+export const orderedNeeds = sqliteTable('ordered_need', {
+  id: id(),
+  needId: integer('need_id').notNull().references(() => needs.id),
+  orderLineId: integer('order_line_id').notNull().references(() => orderLines.id),
+})
+
+/** The stand-in of the suppliers' desks: what came in, and when. No part of the house's records. */
+export const deskTickets = sqliteTable('desk_ticket', {
+  id: id(),
+  supplierSlug: text('supplier_slug').notNull(),
+  csv: text('csv').notNull(),
+  seed: integer('seed').notNull(),
+  delayMs: integer('delay_ms').notNull(),
+  /** By the machine's clock: the stand-in keeps no other. */
+  cameAt: integer('came_at').notNull(),
 })
 
 /** How far a string stood from pitch, and whether it was brought back. */
@@ -235,4 +361,4 @@ export const changes = sqliteTable('change', {
 }, (t) => [index('change_of').on(t.actionId)])
 
 /** Tables whose rows the journal follows. */
-export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, fittings, needs, readings, instruments, positions, coverings, occasions } as const
+export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, fittings, needs, readings, instruments, positions, coverings, occasions, supplies, anchorsMade, suppliers, catalogueItems, orders, orderLines, orderedNeeds } as const

@@ -1,18 +1,14 @@
 /**
  * Whether a coil can serve a string position, and how well.
  */
-import type { StringColour, StringPosition, TensionClass } from '../instrument/instrument'
+import type { StringPosition, TensionClass } from '../instrument/instrument'
 import { coreDiameter, materialWord, outerGauge, sameMake, type Construction } from '../strings/construction'
 import { tension } from '../strings/tension'
+import { specAt, type StringEnd, type StringSpec } from './string-spec'
 
-/** One length of string in the stores, as far as fitting goes. */
-export interface CoilSpec {
-  readonly construction: Construction
-  readonly colour: StringColour
-  readonly tensionClass: TensionClass
-}
-
-export type FitGrade = 'exact' | 'other colour' | 'next gauge' | 'refused'
+/** Best first. */
+export const FIT_GRADES = ['exact', 'other end', 'other colour', 'next gauge', 'refused'] as const
+export type FitGrade = (typeof FIT_GRADES)[number]
 
 export interface Fit {
   readonly grade: FitGrade
@@ -28,14 +24,14 @@ const SAME_GAUGE = 5e-6
 export const STAND_IN = 0.12
 
 /**
- * Judges a coil for a position: exact, right but for its colour, a neighbouring gauge with what that does to the
- * tension, or refused with the reason.
+ * Judges a coil for a position: exact, right but for its end or its colour, a neighbouring gauge with what that does to
+ * the tension, or refused with the reason.
  *
  * @param coil - what is on the shelf
  * @param position - where it would go
  * @param wanted - the instrument's tension class
  */
-export function fitOf(coil: CoilSpec, position: StringPosition, wanted: TensionClass): Fit {
+export function fitOf(coil: StringSpec, position: StringPosition, wanted: TensionClass): Fit {
   const charted = position.construction
   if (!sameMake(coil.construction, charted)) {
     return refused(`It is ${materialWord(coil.construction)}; the chart asks for ${materialWord(charted)}.`)
@@ -43,13 +39,17 @@ export function fitOf(coil: CoilSpec, position: StringPosition, wanted: TensionC
   const sameClass = coil.tensionClass === wanted
   if (!sameClass) return refused(`It is made for ${coil.tensionClass} tension; this instrument is strung to ${wanted} tension.`)
   const change = tension(coil.construction, position.speakingLength, 1) / tension(charted, position.speakingLength, 1) - 1
+  const end = specAt(position, wanted).end
   if (sameGauges(coil.construction, charted)) {
-    return coil.colour === position.colour
-      ? { grade: 'exact', tensionChange: 0, because: null }
-      : { grade: 'other colour', tensionChange: 0, because: `Right but for its colour: it is ${coil.colour}, the chart has ${position.colour}.` }
+    if (coil.colour !== position.colour) return { grade: 'other colour', tensionChange: 0, because: `Right but for its colour: it is ${coil.colour}, the chart has ${position.colour}.` }
+    return coil.end === end ? { grade: 'exact', tensionChange: 0, because: null } : { grade: 'other end', tensionChange: 0, because: endSentence(coil.end, end) }
   }
   if (Math.abs(change) > STAND_IN) return refused('Its gauge is too far from the chart’s.')
   return { grade: 'next gauge', tensionChange: change, because: 'Not the charted gauge; the tension changes as shown.' }
+}
+
+function endSentence(has: StringEnd, wanted: StringEnd): string {
+  return has === 'plain' ? `Its end is plain: a ${wanted} has to be made at it first.` : `It comes with a ${has}, which is cut off first.`
 }
 
 function sameGauges(a: Construction, b: Construction): boolean {

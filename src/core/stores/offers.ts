@@ -2,9 +2,10 @@
  * Which coils to offer for a cut: what is already open and long enough first, so that a fresh coil is opened last.
  */
 import type { StringPosition, TensionClass } from '../instrument/instrument'
-import { fitOf, type CoilSpec, type Fit, type FitGrade } from './fits'
+import { FIT_GRADES, fitOf, type Fit } from './fits'
+import { specAt, type StringEnd, type StringSpec } from './string-spec'
 
-export interface ShelfCoil extends CoilSpec {
+export interface ShelfCoil extends StringSpec {
   readonly id: number
   /** m */
   readonly lengthLeft: number
@@ -21,7 +22,11 @@ export interface Offer<Coil extends ShelfCoil> {
   readonly yields: number
 }
 
-const GRADES: readonly FitGrade[] = ['exact', 'other colour', 'next gauge']
+/** How many strings of a length a coil holds; a packet with a ready-made end has that end once. */
+export function cutsIn(coil: Pick<ShelfCoil, 'lengthLeft' | 'end'>, cut: number, end: StringEnd): number {
+  const cuts = Math.floor((coil.lengthLeft + 1e-9) / cut)
+  return end !== 'plain' && coil.end === end ? Math.min(1, cuts) : cuts
+}
 
 /**
  * Offers for one position, best first: long enough before too short, the charted string before a stand-in, an opened
@@ -40,10 +45,10 @@ export function offersFor<Coil extends ShelfCoil>(
     .filter(({ fit }) => fit.grade !== 'refused')
     .map(({ coil, fit }) => {
       const cut = cutFor(coil)
-      return { coil, fit, leaves: coil.lengthLeft - cut, yields: Math.floor(coil.lengthLeft / cut) }
+      return { coil, fit, leaves: coil.lengthLeft - cut, yields: cutsIn(coil, cut, specAt(position, wanted).end) }
     })
     .sort((a, b) => Number(a.leaves < 0) - Number(b.leaves < 0)
-      || GRADES.indexOf(a.fit.grade) - GRADES.indexOf(b.fit.grade)
+      || FIT_GRADES.indexOf(a.fit.grade) - FIT_GRADES.indexOf(b.fit.grade)
       || Number(b.coil.opened) - Number(a.coil.opened)
       || a.leaves - b.leaves
       || a.coil.id - b.coil.id)

@@ -2,12 +2,13 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { fittingFigures } from '../fitting/figures'
 import { DEFAULT_HABITS } from '../fitting/habits'
 import { positionAt, type Instrument } from '../instrument/instrument'
-import { fitOf, type CoilSpec } from './fits'
+import { fitOf } from './fits'
 import { offersFor, type ShelfCoil } from './offers'
+import type { StringSpec } from './string-spec'
 
 const lovage = readShelf('demo').instruments.find((i) => i.slug === 'lovage') as Instrument
 const G = positionAt(lovage, 22)
-const gut = (gaugeMm: number, more: Partial<CoilSpec> = {}): CoilSpec => ({ construction: { kind: 'plain', material: 'gut', gauge: gaugeMm / 1000 }, colour: 'natural', tensionClass: 'concert', ...more })
+const gut = (gaugeMm: number, more: Partial<StringSpec> = {}): StringSpec => ({ construction: { kind: 'plain', material: 'gut', gauge: gaugeMm / 1000 }, colour: 'natural', tensionClass: 'concert', end: 'plain', ...more })
 
 describe('fits', () => {
   test('the charted string', () => expect(fitOf(gut(1.24), G, 'concert')).toEqual({ grade: 'exact', tensionChange: 0, because: null }))
@@ -20,7 +21,7 @@ describe('fits', () => {
   test.each([
     ['a gauge too far off', gut(1.4), 'too far'],
     ['another class', gut(1.24, { tensionClass: 'lever' }), 'made for lever tension'],
-    ['another material', { ...gut(1.24), construction: { kind: 'plain', material: 'nylon 6.12', gauge: 0.00124 } } as CoilSpec, 'the chart asks for gut'],
+    ['another material', { ...gut(1.24), construction: { kind: 'plain', material: 'nylon 6.12', gauge: 0.00124 } } as StringSpec, 'the chart asks for gut'],
   ])('%s is refused, with the reason', (_, coil, reason) => {
     const fit = fitOf(coil, G, 'concert')
     expect(fit.grade).toBe('refused')

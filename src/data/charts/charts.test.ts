@@ -12,7 +12,7 @@ import { changeChart } from './change-chart'
 import { chartCsv } from './chart-csv'
 import { mapRows } from './map-rows'
 import { guessMapping } from './mapping'
-import { readTable, textOf } from './read-table'
+import { readTable, textOf } from '../csv/read-table'
 
 const shelf = readShelf('demo').instruments
 const fennel = shelf.find((i) => i.slug === 'fennel')!

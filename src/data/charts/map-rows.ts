@@ -5,7 +5,7 @@ import { CHART_COLUMNS, cellsOf, readCells, type Cells, type ChartColumn, type R
 import type { ChartLine } from '@/core/chart/chart-line'
 import { unguarded } from './chart-csv'
 import type { Mapping } from './mapping'
-import type { TextTable } from './read-table'
+import type { TextTable } from '../csv/read-table'
 
 export interface RowProblem {
   /** Line of the file. */

@@ -5,6 +5,7 @@
 import { fittingFigures } from '@/core/fitting/figures'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { endToOrder } from '@/core/knots/fastenings'
 import { offersFor } from '@/core/stores/offers'
 import { addCoil, shelf } from '../coils'
 import { constructionFrom } from '../construction-columns'
@@ -15,6 +16,8 @@ import { chooseCoil, finishJob, jobById, logBreak, openJobs, putOnNeedList } fro
 import { metres } from '../millimetres'
 import { occasions } from '../schema'
 import { logReading } from '../settling'
+import { addSupplier, insertItems } from '../suppliers'
+import { insertSupply } from '../supplies'
 import type { CoilLine, HistoryLine, ShelfFiles } from './shelf-files'
 
 const HOUR = 3_600_000
@@ -35,6 +38,10 @@ export function loadShelf(store: Store, files: ShelfFiles, today: number, setClo
   setClock(today - 760 * DAY)
   store.act({ kind: 'shelf', summary: 'The Lantern Shelf’s instruments put on the shelf' }, () => {
     for (const instrument of files.instruments) addInstrument(store, instrument)
+  })
+  store.act({ kind: 'supplier', summary: 'Three suppliers with their catalogues, and the small things on the bench' }, () => {
+    for (const supplier of files.suppliers) insertItems(store, addSupplier(store, supplier), files.catalogues.get(supplier.slug) ?? [])
+    for (const supply of files.supplies) insertSupply(store, supply)
   })
   const happenings = [
     ...files.coils.map((line) => bookedIn(store, line, today)),
@@ -60,7 +67,7 @@ function bookedIn(store: Store, line: CoilLine, today: number): Happening {
     at,
     happen: () => store.act({ kind: 'stores', summary: `${line.label} booked in` }, () => addCoil(store, {
       label: line.label, construction: constructionFrom(line), colour: line.colour, tensionClass: line.tensionClass,
-      maker: line.maker, line: line.line, place: line.place, boughtAt: at, boughtLength: metres(line.lengthMm),
+      maker: line.maker, line: line.line, place: line.place, end: line.end, boughtAt: at, boughtLength: metres(line.lengthMm),
     })),
   }
 }
@@ -113,7 +120,7 @@ function mend(store: Store, stored: StoredInstrument, number: number): void {
 function buySingle(store: Store, name: string, position: StringPosition, tensionClass: CoilLine['tensionClass'], length: number): number {
   return store.act({ kind: 'stores', summary: `A single string bought for string ${position.number} of ${name}` }, () => addCoil(store, {
     label: `Single for ${name} ${position.number}`, construction: position.construction, colour: position.colour, tensionClass, maker: 'Fold & Fell', line: 'Singles',
-    place: 'Tray', boughtAt: store.now(), boughtLength: Math.ceil(length * 100) / 100,
+    place: 'Tray', end: endToOrder(position.tail.fastening), boughtAt: store.now(), boughtLength: Math.ceil(length * 100) / 100,
   })).result
 }
 

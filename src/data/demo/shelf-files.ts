@@ -8,9 +8,15 @@ import { plainToInstance } from 'class-transformer'
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsNumber, IsOptional, IsPositive, Matches, Max, Min, validateSync } from 'class-validator'
 import Papa from 'papaparse'
 import type { Instrument, StringColour, TensionClass } from '@/core/instrument/instrument'
+import { CURRENCIES } from '@/core/stores/money'
+import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
+import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES, type BreakSite } from '@/core/wear/break-sites'
+import type { CatalogueItem } from '../catalogue/catalogue-cells'
+import { guessCatalogueMapping, mapCatalogue } from '../catalogue/catalogue-file'
 import type { ConstructionColumns } from '../construction-columns'
+import { readTable } from '../csv/read-table'
 import { fromInstrumentFile } from '../instrument-file'
 
 export class CoilLine implements ConstructionColumns {
@@ -24,6 +30,7 @@ export class CoilLine implements ConstructionColumns {
   @IsOptional() @IsPositive() wrapMm!: number | null
   @IsIn(['red', 'black', 'blue', 'natural']) colour!: StringColour
   @IsIn(['concert', 'lever', 'folk', 'wire']) tensionClass!: TensionClass
+  @IsIn(STRING_ENDS) end!: StringEnd
   @IsNotEmpty() maker!: string
   @IsNotEmpty() line!: string
   @IsNotEmpty() place!: string
@@ -48,11 +55,33 @@ export class OccasionLine {
   @Matches(/^\d\d:\d\d$/) time!: string
 }
 
+export class SupplierLine {
+  @Matches(/^[a-z-]+$/) slug!: string
+  @IsNotEmpty() name!: string
+  @IsIn(CURRENCIES) currency!: string
+  @IsPositive() rate!: number
+  @IsInt() @Min(0) postageMinor!: number
+  @IsOptional() @IsInt() freeOverMinor!: number | null
+  @IsInt() @Min(0) leadDays!: number
+}
+
+export class SupplyLine {
+  @IsIn(SUPPLY_KINDS) kind!: SupplyKind
+  @IsNotEmpty() name!: string
+  @IsNotEmpty() place!: string
+  @IsInt() @Min(0) count!: number
+  @IsInt() @Min(0) least!: number
+}
+
 export interface ShelfFiles {
   readonly instruments: readonly Instrument[]
   readonly coils: readonly CoilLine[]
   readonly history: readonly HistoryLine[]
   readonly occasions: readonly OccasionLine[]
+  readonly suppliers: readonly SupplierLine[]
+  /** By the supplier's address. */
+  readonly catalogues: ReadonlyMap<string, readonly CatalogueItem[]>
+  readonly supplies: readonly SupplyLine[]
 }
 
 /**
@@ -65,12 +94,23 @@ export function readShelf(folder: string): ShelfFiles {
   const text = (name: string) => readFileSync(path.join(folder, name), 'utf8')
   const names = readdirSync(path.join(folder, 'instruments')).filter((name) => name.endsWith('.json')).sort()
   const csv = Papa.parse<Record<string, string>>(text('coils.csv'), { header: true, skipEmptyLines: true, dynamicTyping: true, transform: (value) => (value === '' ? null : value) as string })
+  const suppliers = checked('suppliers.json', SupplierLine, JSON.parse(text('suppliers.json')))
   return {
     instruments: names.map((name) => fromInstrumentFile(JSON.parse(text(path.join('instruments', name))))).sort((a, b) => b.positions.length - a.positions.length),
     coils: checked('coils.csv', CoilLine, csv.data),
     history: checked('history.json', HistoryLine, JSON.parse(text('history.json'))),
     occasions: checked('occasions.json', OccasionLine, JSON.parse(text('occasions.json'))),
+    suppliers,
+    catalogues: new Map(suppliers.map(({ slug }) => [slug, catalogueIn(`catalogues/${slug}.csv`, text(`catalogues/${slug}.csv`))])),
+    supplies: checked('supplies.json', SupplyLine, JSON.parse(text('supplies.json'))),
   }
+}
+
+function catalogueIn(file: string, text: string): readonly CatalogueItem[] {
+  const table = readTable(text)
+  const { items, problems: [problem] } = mapCatalogue(table, guessCatalogueMapping(table))
+  if (problem) throw new RangeError(`${file}, line ${problem.line}: ${problem.sentence}`)
+  return items
 }
 
 function checked<T extends object>(file: string, line: new () => T, rows: readonly unknown[]): readonly T[] {

@@ -4,8 +4,9 @@ import { useMemo, useState, type ChangeEvent } from 'react'
 import { CHART_COLUMNS, LENGTH_COLUMNS, type ChartColumn, type LengthColumn } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
 import { mapRows, type RowProblem } from '@/data/charts/map-rows'
-import { FILE_UNITS, guessMapping, type FileUnit, type Mapping } from '@/data/charts/mapping'
-import { readTable, textOf, type TextTable } from '@/data/charts/read-table'
+import { guessMapping, type Mapping } from '@/data/charts/mapping'
+import { FILE_UNITS, type FileUnit } from '@/data/csv/guess'
+import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 
 const WORDS: Record<ChartColumn, string> = {
   number: 'Number from the top', label: 'Maker’s label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking length', free: 'Free length',

@@ -10,7 +10,7 @@ export interface TextTable {
   readonly lines: readonly number[]
 }
 
-/** No string chart is longer than this, and no spreadsheet of one; beyond it the file is something else. */
+/** No chart or catalogue is longer than this; beyond it the file is something else. */
 const MOST_BYTES = 8_000_000
 
 /**
@@ -20,10 +20,10 @@ const MOST_BYTES = 8_000_000
  */
 export function textOf(bytes: Uint8Array): string {
   if (bytes.length === 0) throw new RangeError('The file is empty.')
-  if (bytes.length > MOST_BYTES) throw new RangeError(`The file has ${Math.round(bytes.length / 1e6)} MB; a string chart has a few kilobytes.`)
+  if (bytes.length > MOST_BYTES) throw new RangeError(`The file has ${Math.round(bytes.length / 1e6)} MB; a table of strings has a few kilobytes.`)
   const wide = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null
   const text = wide ? new TextDecoder(wide).decode(bytes) : utf8Or1252(bytes)
-  if (/[\u0000-\u0008\u000e-\u001f]/.test(text)) throw new RangeError('This is not a text file: save the chart as CSV and choose that.')
+  if (/[\u0000-\u0008\u000e-\u001f]/.test(text)) throw new RangeError('This is not a text file: save the table as CSV and choose that.')
   if (text.trim() === '') throw new RangeError('The file is empty.')
   return text
 }

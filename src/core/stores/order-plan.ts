@@ -1,0 +1,168 @@
+/**
+ * The cheapest way to buy what is needed, in time: over several suppliers, with packs that yield two or three strings,
+ * sets, stock, postage and free postage. Exact; and beside it the best that one supplier alone can do.
+ */
+import { MipBuilder, solved, type SolveMip } from '../solve/mip'
+import { cutPatterns } from './cut-patterns'
+import { KERF } from './cut-plan'
+import { specKey, type StringSpec } from './string-spec'
+
+export interface BuyNeed {
+  readonly id: number
+  readonly spec: StringSpec
+  /** Of each string, m. */
+  readonly length: number
+  readonly quantity: number
+  /** The time it must have come by; null when any time will do. */
+  readonly by: number | null
+}
+
+export interface SupplierTerms {
+  readonly id: number
+  /** Minor units of the house's currency for one of the supplier's. */
+  readonly rate: number
+  readonly postageMinor: number
+  /** Goods worth at least this go without postage; null when there is no such limit. */
+  readonly freeOverMinor: number | null
+  /** When an order sent now would come. */
+  readonly arrivesAt: number
+}
+
+export interface CatalogueOffer {
+  readonly id: number
+  readonly supplierId: number
+  readonly priceMinor: number
+  /** Packs the supplier has. */
+  readonly stock: number
+  /** What is in a pack; a set has several. */
+  readonly contents: readonly { readonly spec: StringSpec; readonly length: number; readonly pieces: number }[]
+}
+
+export interface OrderPlan {
+  readonly lines: readonly { readonly offerId: number; readonly packs: number; readonly needIds: readonly number[] }[]
+  readonly bySupplier: readonly SupplierPart[]
+  /** In the house's currency, minor units. */
+  readonly totalMinor: number
+  /** Strings that nobody can send in time. */
+  readonly unmet: readonly { readonly needId: number; readonly quantity: number }[]
+  readonly gap: number
+}
+
+/** What one supplier is to send; goods and postage in the supplier's currency, the total in the house's. */
+export interface SupplierPart {
+  readonly supplierId: number
+  readonly goodsMinor: number
+  readonly postageMinor: number
+  readonly totalMinor: number
+}
+
+/** Weighs more than any string can cost, so that a string is left out only when nobody can send it. */
+const UNMET = 1e7
+/** Breaks ties toward fewer packs. */
+const PACK = 0.01
+
+/**
+ * @param needs - what is needed; strings of one kind and length may be needed more than once
+ * @param offers - of all suppliers
+ * @param suppliers - their terms
+ * @param solve - a solver
+ */
+export async function planOrder(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], solve: SolveMip): Promise<OrderPlan> {
+  const mip = new MipBuilder()
+  const terms = new Map(suppliers.map((supplier) => [supplier.id, supplier]))
+  const byKey = new Map<string, BuyNeed[]>()
+  for (const need of needs) byKey.set(specKey(need.spec), [...(byKey.get(specKey(need.spec)) ?? []), need])
+  const filled = new Map<number, [column: number, strings: number][]>(needs.map(({ id }) => [id, []]))
+
+  // 1. Packs of each offer that holds anything needed, and the ways to cut what is in them.
+  const packs = offers.flatMap((offer) => {
+    const supplier = terms.get(offer.supplierId)
+    if (!supplier || offer.stock === 0) return []
+    const useful = offer.contents.map((content) => ({
+      content,
+      patterns: cutPatterns((byKey.get(specKey(content.spec)) ?? []).filter(({ by }) => by === null || by >= supplier.arrivesAt), content.length, KERF, content.spec.end),
+    })).filter(({ patterns }) => patterns.length > 0)
+    if (useful.length === 0) return []
+    const column = mip.whole(offer.priceMinor * supplier.rate + PACK, offer.stock)
+    const needIds = new Set<number>()
+    for (const { content, patterns } of useful) {
+      const cut = patterns.map((pattern) => ({ pattern, column: mip.whole(0, offer.stock * content.pieces) }))
+      mip.atMost(0, [...cut.map((way) => [way.column, 1] as const), [column, -content.pieces] as const])
+      for (const way of cut) for (const [id, strings] of way.pattern) { filled.get(id)?.push([way.column, strings]); needIds.add(id) }
+    }
+    return [{ offer, column, needIds: [...needIds] }]
+  })
+  // 2. Every need is filled, or known to be left out.
+  const missing = needs.map((need) => ({ need, column: mip.whole(UNMET, need.quantity) }))
+  for (const { need, column } of missing) mip.atLeast(need.quantity, [...(filled.get(need.id) ?? []), [column, 1]])
+  // 3. Postage for each supplier that sends anything, unless the goods are worth its limit.
+  const posts = suppliers.flatMap((supplier) => {
+    const from = packs.filter(({ offer }) => offer.supplierId === supplier.id)
+    if (from.length === 0) return []
+    const sends = mip.whole(supplier.postageMinor * supplier.rate, 1)
+    for (const { offer, column } of from) mip.atMost(0, [[column, 1], [sends, -offer.stock]])
+    if (supplier.freeOverMinor !== null) {
+      const free = mip.whole(-supplier.postageMinor * supplier.rate, 1)
+      mip.atMost(0, [[free, 1], [sends, -1]])
+      mip.atLeast(0, [...from.map(({ offer, column }) => [column, offer.priceMinor] as const), [free, -supplier.freeOverMinor]])
+    }
+    return [{ supplier, from }]
+  })
+  // 4. The answer; money is reckoned anew in whole minor units.
+  const answer = solved(await solve(mip))
+  const value = (column: number) => Math.round(answer.values[column] ?? 0)
+  const bySupplier = posts.flatMap(({ supplier, from }): SupplierPart[] => {
+    const goodsMinor = from.reduce((sum, { offer, column }) => sum + offer.priceMinor * value(column), 0)
+    if (from.every(({ column }) => value(column) === 0)) return []
+    const postageMinor = postageOf(supplier, goodsMinor)
+    return [{ supplierId: supplier.id, goodsMinor, postageMinor, totalMinor: Math.round((goodsMinor + postageMinor) * supplier.rate) }]
+  })
+  return {
+    lines: packs.filter(({ column }) => value(column) > 0).map(({ offer, column, needIds }) => ({ offerId: offer.id, packs: value(column), needIds })),
+    bySupplier, totalMinor: bySupplier.reduce((sum, part) => sum + part.totalMinor, 0),
+    unmet: missing.filter(({ column }) => value(column) > 0).map(({ need, column }) => ({ needId: need.id, quantity: value(column) })),
+    gap: answer.gap,
+  }
+}
+
+/** Postage for goods of a worth, in the supplier's minor units. */
+export function postageOf({ postageMinor, freeOverMinor }: Pick<SupplierTerms, 'postageMinor' | 'freeOverMinor'>, goodsMinor: number): number {
+  return freeOverMinor !== null && goodsMinor >= freeOverMinor ? 0 : postageMinor
+}
+
+/**
+ * The best plan that buys from one supplier only: the one that leaves the least out, and of those the cheapest.
+ *
+ * @returns null when there is no supplier
+ */
+export async function planWithOne(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], solve: SolveMip): Promise<OrderPlan | null> {
+  let best: OrderPlan | null = null
+  for (const supplier of suppliers) {
+    const plan = await planOrder(needs, offers.filter(({ supplierId }) => supplierId === supplier.id), [supplier], solve)
+    const left = (of: OrderPlan) => of.unmet.reduce((sum, { quantity }) => sum + quantity, 0)
+    if (!best || left(plan) < left(best) || (left(plan) === left(best) && plan.totalMinor < best.totalMinor)) best = plan
+  }
+  return best
+}
+
+/** Why a string can't be had in time. */
+export interface Unmet {
+  readonly needId: number
+  readonly quantity: number
+  readonly why: 'nobody sells it' | 'too late' | 'too few in stock'
+  /** The soonest that it could come, whatever the date; null when nobody sells it. */
+  readonly soonest: number | null
+}
+
+/** What a plan leaves out, each with the reason and the soonest that it could come. */
+export function unmetBecause({ unmet }: OrderPlan, needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[]): readonly Unmet[] {
+  const arrives = new Map(suppliers.map(({ id, arrivesAt }) => [id, arrivesAt]))
+  return unmet.map(({ needId, quantity }): Unmet => {
+    const need = needs.find(({ id }) => id === needId) as BuyNeed
+    const key = specKey(need.spec)
+    const serving = offers.filter(({ stock, contents }) => stock > 0 && contents.some((c) => specKey(c.spec) === key && c.length >= need.length + KERF))
+    const times = serving.map(({ supplierId }) => arrives.get(supplierId) ?? Infinity).sort((a, b) => a - b)
+    const inTime = times.some((at) => need.by === null || at <= need.by)
+    return { needId, quantity, why: times.length === 0 ? 'nobody sells it' : inTime ? 'too few in stock' : 'too late', soonest: inTime ? times.find((at) => need.by !== null && at > need.by) ?? null : times[0] ?? null }
+  })
+}
