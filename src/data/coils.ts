@@ -1,14 +1,14 @@
 /**
  * Coils in the stores.
  */
-import { asc, eq } from 'drizzle-orm'
+import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { ShelfCoil } from '@/core/stores/offers'
 import type { StringEnd } from '@/core/stores/string-spec'
 import { constructionColumns, constructionFrom } from './construction-columns'
-import type { Store } from './database'
+import type { Done, Store } from './database'
 import { DUST, inMm, metres } from './millimetres'
 import { found, Refusal } from './refusal'
-import { coils, cuts } from './schema'
+import { coils, cuts, jobs } from './schema'
 
 export interface Coil extends ShelfCoil {
   readonly label: string
@@ -74,4 +74,37 @@ function coilFrom(row: typeof coils.$inferSelect, rows: readonly (typeof cuts.$i
     boughtLength: metres(row.boughtMm), lengthLeft: metres(row.leftMm),
     cuts: rows.map((cut) => ({ at: cut.at, length: metres(cut.lengthMm), jobId: cut.jobId })),
   }
+}
+
+/** What a person found on looking: how much is really left, where it lies, what it is called. */
+export interface CoilCorrection {
+  readonly label: string
+  readonly place: string
+  /** m */
+  readonly lengthLeft: number
+}
+
+/**
+ * Sets a coil right.
+ *
+ * @throws Refusal 400 when more is said to be left than was bought
+ */
+export function correctCoil(store: Store, id: number, { label, place, lengthLeft }: CoilCorrection): Done<void> {
+  const coil = coilById(store, id)
+  if (lengthLeft > coil.boughtLength + DUST) throw new Refusal(400, `${coil.label} came with ${Math.round(coil.boughtLength * 1000)} mm; it can’t have more left.`, 'lengthLeft')
+  const change = Math.abs(lengthLeft - coil.lengthLeft) < DUST ? '' : `: ${Math.round(coil.lengthLeft * 1000)} mm were on record, ${Math.round(lengthLeft * 1000)} mm are there`
+  return store.act({ kind: 'stores', summary: `${coil.label} set right${change}` }, () => {
+    store.rows.update(coils).set({ label, place, leftMm: inMm(lengthLeft) }).where(eq(coils.id, id)).run()
+  })
+}
+
+/** Throws a coil away; it stays on record. */
+export function discardCoil(store: Store, id: number): Done<void> {
+  const coil = coilById(store, id)
+  if (coil.discardedAt !== null) throw new Refusal(409, `${coil.label} was thrown away already.`)
+  const waiting = store.rows.select({ id: jobs.id }).from(jobs).where(and(eq(jobs.coilId, id), isNull(jobs.finishedAt))).get()
+  if (waiting) throw new Refusal(409, `${coil.label} is set aside for an open job; choose another coil for it first.`)
+  return store.act({ kind: 'stores', summary: `${coil.label} thrown away` }, () => {
+    store.rows.update(coils).set({ discardedAt: store.now() }).where(eq(coils.id, id)).run()
+  })
 }

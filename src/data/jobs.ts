@@ -105,10 +105,13 @@ export function chooseCoil(store: Store, jobId: number, coilId: number): Done<vo
   if (coil.lengthLeft < total - DUST) {
     throw new Refusal(409, `${coil.label} has ${Math.round(coil.lengthLeft * 1000)} mm left, and the cut is ${Math.ceil(total * 1000)} mm.`, 'coilId')
   }
-  return store.act({ kind: 'coil', summary: `${coil.label} chosen for the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => {
-    store.rows.update(jobs).set({ coilId, sameString: false }).where(eq(jobs.id, jobId)).run()
-    closeNeeds(store, jobId)
-  })
+  return store.act({ kind: 'coil', summary: `${coil.label} chosen for the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => chooseCoilOf(store, jobId, coilId))
+}
+
+/** Sets a job's coil without asking whether it fits; belongs inside an action. */
+export function chooseCoilOf(store: Store, jobId: number, coilId: number): void {
+  store.rows.update(jobs).set({ coilId, sameString: false }).where(eq(jobs.id, jobId)).run()
+  closeNeeds(store, jobId)
 }
 
 /** Puts the same string back: it came off whole. Wire goes on once. */

@@ -63,7 +63,7 @@ export function placeOrders(store: Store, planned: readonly PlannedOrder[]): Don
   const open = new Map(openNeeds(store).map((need) => [need.id, need]))
   for (const need of planned.flatMap(({ lines }) => lines.flatMap(({ needIds }) => needIds))) {
     if (!open.has(need)) throw new Refusal(409, 'The need list has changed since the plan was made; plan again.')
-    if (open.get(need)?.orderId != null) throw new Refusal(409, `The ${open.get(need)?.string} is on order already; plan again.`)
+    if ((open.get(need)?.orderId ?? null) !== null) throw new Refusal(409, `The ${open.get(need)?.string} is on order already; plan again.`)
   }
   return store.act({ kind: 'order', summary: planned.length === 1 ? 'An order written' : `${planned.length} orders written` }, () => planned.map(({ supplierId, lines }) => {
     const supplier = found(store.rows.select().from(suppliers).where(eq(suppliers.id, supplierId)).get(), `There is no supplier ${supplierId}.`)

@@ -41,10 +41,15 @@ export function todayView(store: Store): TodayView {
   return {
     jobs: openJobs(store).map(({ id }) => openJob(store, id)),
     settling: [...settling.filter((s) => s.slipping), ...settling.filter((s) => !s.slipping)],
-    ahead: store.rows.select().from(occasions).where(gte(occasions.at, store.now() - DAY / 2)).orderBy(asc(occasions.at)).all().map(({ name, at }) => ({
+    ahead: occasionsAhead(store).map(({ name, at }) => ({
       name, at, notReady: settling.filter((s) => s.readyAt > at || s.slipping).map((s) => `${s.name} of ${s.instrumentName}`),
     })),
   }
+}
+
+/** Days that the strings must be ready for, the next first; one of today still counts. */
+export function occasionsAhead(store: Store): readonly { readonly name: string; readonly at: number }[] {
+  return store.rows.select({ name: occasions.name, at: occasions.at }).from(occasions).where(gte(occasions.at, store.now() - DAY / 2)).orderBy(asc(occasions.at)).all()
 }
 
 function openJob(store: Store, id: number): OpenJob {

@@ -1,11 +1,10 @@
 import type { Metadata } from 'next'
-import { shelf } from '@/data/coils'
 import { store } from '@/data/database'
-import { openNeeds } from '@/data/need-list'
+import { coilRows } from '@/data/stores-view'
 import { StoresSheet } from '@/features/stores/StoresSheet'
 
 export const metadata: Metadata = { title: 'Stores' }
 
 export default function StoresPage() {
-  return <StoresSheet coils={shelf(store())} needs={openNeeds(store())} />
+  return <StoresSheet coils={coilRows(store())} />
 }

@@ -31,7 +31,7 @@ export interface CoilLeft {
 }
 
 export interface CutPlan {
-  readonly cuts: readonly { readonly jobId: number; readonly coilId: number; readonly length: number }[]
+  readonly cuts: readonly { readonly jobId: number; readonly coilId: number; readonly length: number; readonly grade: CutOption['grade'] }[]
   /** Jobs that no coil is left for. */
   readonly unserved: readonly number[]
   readonly opens: number
@@ -82,7 +82,7 @@ export async function planCuts(jobs: readonly CutJob[], coils: readonly CoilLeft
   const answer = solved(await solve(mip))
   const chosen = (column: number) => (answer.values[column] ?? 0) > 0.5
   return {
-    cuts: uses.filter(({ column }) => chosen(column)).map(({ job, coilId, length }) => ({ jobId: job.id, coilId, length })),
+    cuts: uses.filter(({ column }) => chosen(column)).map(({ job, coilId, length, grade }) => ({ jobId: job.id, coilId, length, grade })),
     unserved: without.filter(({ column }) => chosen(column)).map(({ job }) => job.id),
     opens: touched.filter(({ coil, column }) => !coil.opened && chosen(column)).length,
     cost: answer.objective, gap: answer.gap,

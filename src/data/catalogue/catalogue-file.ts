@@ -74,6 +74,19 @@ export function mapCatalogue(table: TextTable, { columns, units }: CatalogueMapp
   return { items: [...items.values()], problems: problems.sort((a, b) => a.line - b.line), preview }
 }
 
+/**
+ * Items of rows that were looked over before they were sent.
+ *
+ * @throws RangeError with a sentence for the first row that can't be taken
+ */
+export function fromRows(rows: readonly CatalogueCells[], units: CatalogueMapping['units']): readonly CatalogueItem[] {
+  const table: TextTable = { header: [...CATALOGUE_COLUMNS], rows: rows.map((cells) => CATALOGUE_COLUMNS.map((column) => cells[column])), lines: rows.map((_, i) => i + 1) }
+  const columns = Object.fromEntries(CATALOGUE_COLUMNS.map((column, i) => [column, i])) as Record<CatalogueColumn, number>
+  const { items, problems: [problem] } = mapCatalogue(table, { columns, units })
+  if (problem) throw new RangeError(`Row ${problem.line}, ${problem.column}: ${problem.sentence}`)
+  return items
+}
+
 /** Cells that a spreadsheet would take for a formula are led in by an apostrophe. */
 const guarded = (cell: string) => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell)
 

@@ -4,6 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm, type FieldPath } from 'react-hook-form'
+import { STRING_ENDS } from '@/core/stores/string-spec'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { useAnnounce } from '@/ui/shell/DoneBar'
@@ -18,7 +19,7 @@ export function BookInForm() {
   const announce = useAnnounce()
   const { register, handleSubmit, reset, setError, formState: { errors, isSubmitting } } = useForm<BookInRequest>({
     resolver: classValidatorResolver(BookInRequest),
-    defaultValues: { unit, material: 'gut', colour: 'natural', tensionClass: 'concert' },
+    defaultValues: { unit, material: 'gut', colour: 'natural', tensionClass: 'concert', end: 'plain' },
   })
   const book = handleSubmit(async (form) => {
     const answer = await send<{ actionId: number }>('/api/coils', form)
@@ -35,6 +36,7 @@ export function BookInForm() {
       <Entry label="Length" hint={unit === 'mm' ? '1400, or 1.4 m' : '55, or 1.4 m'} problem={errors.length?.message} inputMode="decimal" {...register('length')} />
       <Choice label="Colour" options={['natural', 'red', 'black', 'blue']} problem={errors.colour?.message} {...register('colour')} />
       <Choice label="Tension class" options={['concert', 'lever', 'folk', 'wire']} problem={errors.tensionClass?.message} {...register('tensionClass')} />
+      <div className="col-span-2"><Choice label="End" options={STRING_ENDS} problem={errors.end?.message} {...register('end')} /></div>
       <Entry label="Maker" problem={errors.maker?.message} {...register('maker')} />
       <Entry label="Where it lies" problem={errors.place?.message} {...register('place')} />
       <button type="submit" className="button button-main col-span-2" disabled={isSubmitting}>Book it in</button>

@@ -1,11 +1,12 @@
 'use client'
 
+import { createColumnHelper, flexRender, getCoreRowModel, getFilteredRowModel, getPaginationRowModel, getSortedRowModel, useReactTable, type SortingState } from '@tanstack/react-table'
+import { ArrowDown, ArrowUp } from 'lucide-react'
 import Link from 'next/link'
-import { useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { measure } from '@/core/measure'
 import { materialWord, outerGauge } from '@/core/strings/construction'
-import type { Coil } from '@/data/coils'
-import type { Need } from '@/data/need-list'
+import type { CoilRow } from '@/data/stores-view'
 import { CoilBar } from '@/ui/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
@@ -16,54 +17,101 @@ import { BookInForm } from './BookInForm'
 const SCRAP = 0.1
 /** The length of coil that fills a row; only reels of wire are longer, m. */
 const FILLS = 2.5
+const ROWS = 40
 
-/** Coils as their lengths, with their past cuts; what must be bought; booking in. */
-export function StoresSheet({ coils, needs }: { coils: readonly Coil[]; needs: readonly Need[] }) {
+const column = createColumnHelper<CoilRow>()
+const COLUMNS = [
+  column.accessor('label', { header: 'Packet', sortingFn: 'alphanumeric' }),
+  column.accessor((coil) => materialWord(coil.construction), { id: 'material', header: 'Material' }),
+  column.accessor((coil) => outerGauge(coil.construction), { id: 'gauge', header: 'Gauge' }),
+  column.accessor('lengthLeft', { header: 'Left' }),
+  column.accessor('serves', { header: 'For' }),
+  column.accessor('boughtAt', { header: 'Bought' }),
+]
+
+/** Coils as their lengths, with their past cuts and the next one planned; to be sorted, looked through, booked in. */
+export function StoresSheet({ coils }: { readonly coils: readonly CoilRow[] }) {
   const { unit, timeZone } = useHouse()
-  const materials = [...new Set(coils.map((c) => materialWord(c.construction)))]
+  const [looked, setLooked] = useState('')
   const [material, setMaterial] = useState('all')
-  const shown = coils
-    .filter((c) => c.lengthLeft >= SCRAP && (material === 'all' || materialWord(c.construction) === material))
-    .sort((a, b) => materialWord(a.construction).localeCompare(materialWord(b.construction)) || outerGauge(a.construction) - outerGauge(b.construction))
-  const gauge = (coil: Coil) => measureText(measure('gauge', outerGauge(coil.construction)), unit)
+  const [openedOnly, setOpenedOnly] = useState(false)
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'material', desc: false }])
+  const words = useDeferredValue(looked)
+  const materials = useMemo(() => [...new Set(coils.map((c) => materialWord(c.construction)))].sort(), [coils])
+  const kept = useMemo(() => coils.filter(({ lengthLeft }) => lengthLeft >= SCRAP), [coils])
+  const shown = useMemo(() => kept.filter((c) => (material === 'all' || materialWord(c.construction) === material) && (!openedOnly || c.opened)), [kept, material, openedOnly])
+  // eslint-disable-next-line react-hooks/incompatible-library -- the table keeps its own memo
+  const table = useReactTable({
+    data: shown as CoilRow[], columns: COLUMNS, state: { sorting, globalFilter: words }, onSortingChange: setSorting,
+    globalFilterFn: (row, _, text: string) => haystack(row.original).includes(text.trim().toLowerCase()),
+    getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getFilteredRowModel: getFilteredRowModel(), getPaginationRowModel: getPaginationRowModel(),
+    initialState: { pagination: { pageSize: ROWS } },
+  })
+  const gauge = (coil: CoilRow) => measureText(measure('gauge', outerGauge(coil.construction)), unit)
+  const found = table.getFilteredRowModel().rows.length
+  const { pageIndex } = table.getState().pagination
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
-      <section className="sheet p-5" aria-labelledby="coils">
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <section className="sheet p-4 md:p-5" aria-labelledby="coils">
         <header className="flex flex-wrap items-end justify-between gap-3">
           <h1 id="coils" className="text-2xl font-semibold">Stores</h1>
-          <label className="text-sm">Material <select className="entry ml-2 w-auto" value={material} onChange={(e) => setMaterial(e.target.value)}><option>all</option>{materials.map((m) => <option key={m}>{m}</option>)}</select></label>
+          <div className="flex flex-wrap items-end gap-2 text-sm">
+            <label className="block">Look for<input className="entry mt-1 w-44" value={looked} onChange={(event) => setLooked(event.target.value)} placeholder="gut 1.24, drawer A3" /></label>
+            <label className="block">Material<select className="entry mt-1 block w-52" value={material} onChange={(event) => setMaterial(event.target.value)}><option>all</option>{materials.map((m) => <option key={m}>{m}</option>)}</select></label>
+            <label className="inline-flex min-h-11 items-center gap-2"><input type="checkbox" className="size-5 accent-verdigris" checked={openedOnly} onChange={(event) => setOpenedOnly(event.target.checked)} /> remainders only</label>
+          </div>
         </header>
-        {shown.length === 0 && <p className="mt-4">Nothing of that is on the shelf.</p>}
-        <ul className="ruled mt-3">
-          {shown.map((coil) => (
-            <li key={coil.id} className="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[7rem_11rem_minmax(0,1fr)]">
-              <span><span className="block font-semibold">{coil.label}</span><span className="block text-sm text-soft">{coil.place}</span></span>
-              <span className="text-sm"><span className="block">{materialWord(coil.construction)} <strong className="plate-figure text-base">{gauge(coil)}</strong></span><span className="block text-soft">{coil.colour}, {coil.tensionClass}{coil.opened ? '' : ', fresh'}</span></span>
-              <span><CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} fills={FILLS} /><span className="label">{coil.maker} {coil.line}, bought {dateText(coil.boughtAt, timeZone)}</span></span>
-            </li>
-          ))}
-        </ul>
+        <p className="mt-1 text-sm text-soft" role="status">{found === kept.length ? `${found} coils` : `${found} of ${kept.length} coils`}</p>
+        <div className="mt-2 overflow-x-auto">
+          <table className="w-full min-w-[42rem] border-collapse text-sm" aria-label="Coils">
+            <thead>
+              {table.getHeaderGroups().map((group) => (
+                <tr key={group.id} className="border-b border-ink text-left text-xs text-soft">
+                  {group.headers.map((header) => {
+                    const way = header.column.getIsSorted()
+                    return (
+                      <th key={header.id} scope="col" className="p-0 font-normal" aria-sort={way === 'asc' ? 'ascending' : way === 'desc' ? 'descending' : 'none'}>
+                        <button type="button" className="inline-flex min-h-9 items-center gap-1 px-1 hover:text-ink" onClick={header.column.getToggleSortingHandler()}>
+                          {flexRender(header.column.columnDef.header, header.getContext())}{way === 'asc' && <ArrowDown size={13} aria-hidden />}{way === 'desc' && <ArrowUp size={13} aria-hidden />}
+                        </button>
+                      </th>
+                    )
+                  })}
+                </tr>
+              ))}
+            </thead>
+            <tbody>
+              {table.getRowModel().rows.map(({ original: coil }) => (
+                <tr key={coil.id} className="border-b border-rule align-top">
+                  <td className="py-2 pr-2"><Link className="inline-block min-h-6 font-semibold whitespace-nowrap hover:underline" href={`/stores/coils/${coil.id}`}>{coil.label}</Link><div className="text-soft">{coil.place}</div></td>
+                  <td className="py-2 pr-2">{materialWord(coil.construction)}<div className="text-soft">{coil.colour}, {coil.tensionClass}{coil.end === 'plain' ? '' : `, ${coil.end}`}</div></td>
+                  <td className="plate-figure py-2 pr-2 text-base whitespace-nowrap">{gauge(coil)}</td>
+                  <td className="w-[38%] py-2 pr-3"><CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={coil.setAside} fills={FILLS} /></td>
+                  <td className="py-2 pr-2 text-soft">{coil.serves || 'nothing charted'}</td>
+                  <td className="py-2 whitespace-nowrap text-soft">{dateText(coil.boughtAt, timeZone)}<div>{coil.opened ? 'opened' : 'fresh'}</div></td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {found === 0 && <p className="mt-4">Nothing of that is on the shelf.</p>}
+        {table.getPageCount() > 1 && (
+          <div className="mt-3 flex items-center justify-between gap-3">
+            <button type="button" className="button" disabled={!table.getCanPreviousPage()} onClick={() => table.previousPage()}>Before</button>
+            <span className="text-sm text-soft">{pageIndex * ROWS + 1} to {Math.min(found, (pageIndex + 1) * ROWS)} of {found}</span>
+            <button type="button" className="button" disabled={!table.getCanNextPage()} onClick={() => table.nextPage()}>After</button>
+          </div>
+        )}
       </section>
-      <div className="flex flex-col gap-4">
-        <section className="sheet p-5" aria-labelledby="needs">
-          <h2 id="needs" className="text-xl font-semibold">Need list</h2>
-          {needs.length === 0 && <p className="text-soft">Nothing is needed.</p>}
-          <ul className="ruled">
-            {needs.map((need) => (
-              <li key={need.id} className="py-3">
-                <h3 className="font-semibold">{need.jobId === null ? need.string : <Link href={`/jobs/${need.jobId}`} className="hover:underline">{need.string}</Link>}</h3>
-                <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 text-sm">
-                  {need.lines.map(([what, text]) => [<dt key={what} className="text-soft">{what}</dt>, <dd key={`${what}=`}>{text}</dd>])}
-                </dl>
-              </li>
-            ))}
-          </ul>
-        </section>
-        <section className="sheet p-5" id="book-in" aria-labelledby="booking">
-          <h2 id="booking" className="text-xl font-semibold">Book in a packet</h2>
-          <BookInForm />
-        </section>
-      </div>
+      <section className="sheet p-5" id="book-in" aria-labelledby="booking">
+        <h2 id="booking" className="text-xl font-semibold">Book in a packet</h2>
+        <BookInForm />
+      </section>
     </div>
   )
+}
+
+/** All that a coil can be looked for by. */
+function haystack(coil: CoilRow): string {
+  return `${coil.label} ${coil.place} ${materialWord(coil.construction)} ${(outerGauge(coil.construction) * 1000).toFixed(2)} ${coil.colour} ${coil.tensionClass} ${coil.end} ${coil.maker} ${coil.line} ${coil.serves}`.toLowerCase()
 }

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { CalendarCheck, History, Home, Package, Rows3 } from 'lucide-react'
+import { CalendarCheck, History, Home, Package, Rows3, ShoppingCart } from 'lucide-react'
 import { Calliper } from '../calliper/Calliper'
 import { FindBox } from '../find/FindBox'
 import { LightSwitch } from './LightSwitch'
@@ -11,6 +11,7 @@ const PLACES = [
   { href: '/', word: 'Today', Icon: CalendarCheck },
   { href: '/instruments', word: 'Instruments', Icon: Rows3 },
   { href: '/stores', word: 'Stores', Icon: Package },
+  { href: '/orders', word: 'Orders', Icon: ShoppingCart },
   { href: '/history', word: 'History', Icon: History },
   { href: '/house', word: 'House', Icon: Home },
 ] as const
@@ -27,14 +28,14 @@ export function Navigation({ light }: { light: 'day' | 'backstage' }) {
           {PLACES.map(({ href, word, Icon }) => (
             <Link
               key={href} href={href} aria-current={isHere(href) ? 'page' : undefined}
-              className="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 border-transparent text-xs text-soft aria-[current=page]:border-verdigris aria-[current=page]:font-semibold aria-[current=page]:text-ink md:h-14 md:flex-none md:flex-row md:gap-2 md:border-t-0 md:border-b-2 md:px-3 md:text-sm hover:text-ink"
+              className="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 border-transparent text-xs text-soft aria-[current=page]:border-verdigris aria-[current=page]:font-semibold aria-[current=page]:text-ink md:h-14 md:flex-none md:flex-row md:gap-2 md:border-t-0 md:border-b-2 md:px-2.5 md:text-sm hover:text-ink"
             >
               <Icon size={18} aria-hidden /> {word}
             </Link>
           ))}
         </nav>
         <div className="ml-auto flex md:order-last md:ml-0"><Calliper /><LightSwitch light={light} /></div>
-        <div className={`w-full pb-2 md:w-72 md:pb-0 ${path.startsWith('/jobs/') ? 'hidden md:block' : ''}`}><FindBox /></div>
+        <div className={`w-full pb-2 md:w-64 md:pb-0 ${path.startsWith('/jobs/') ? 'hidden md:block' : ''}`}><FindBox /></div>
       </div>
     </header>
   )

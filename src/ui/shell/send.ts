@@ -9,7 +9,7 @@ export type Answer<T> =
  * @param path - of a route handler
  * @param body - sent as JSON; without one it is only asked
  */
-export async function send<T>(path: string, body?: object, method: 'POST' | 'PATCH' = 'POST'): Promise<Answer<T>> {
+export async function send<T>(path: string, body?: object, method: 'POST' | 'PATCH' | 'PUT' = 'POST'): Promise<Answer<T>> {
   try {
     const response = await fetch(path, body ? { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {})
     const json = (await response.json()) as T & { sentence?: string; field?: string | null }

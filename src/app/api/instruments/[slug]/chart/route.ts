@@ -3,7 +3,8 @@ import { readCells, type Cells, type ColumnUnits } from '@/core/chart/cells'
 import { changeChart } from '@/data/charts/change-chart'
 import { chartCsv } from '@/data/charts/chart-csv'
 import { store } from '@/data/database'
-import { answerTo, handle } from '@/data/http/handle'
+import { fileAnswer } from '@/data/http/file-answer'
+import { handle } from '@/data/http/handle'
 import { toInstrumentFile } from '@/data/instrument-file'
 import { instrumentBySlug } from '@/data/instruments'
 import { Refusal } from '@/data/refusal'
@@ -19,15 +20,10 @@ const IN_MM: ColumnUnits = { gauge: 'mm', core: 'mm', bedding: 'mm', wrap: 'mm',
 export async function GET(request: Request, { params }: Path) {
   const { slug } = await params
   const json = new URL(request.url).searchParams.get('as') === 'json'
-  let file = ''
-  const refused = await answerTo(() => {
+  return fileAnswer(`${slug}-chart.${json ? 'json' : 'csv'}`, json ? 'application/json' : 'text/csv', () => {
     const { instrument } = instrumentBySlug(store(), slug)
-    file = json ? `${JSON.stringify(toInstrumentFile(instrument), null, 1)}\n` : chartCsv(instrument.positions.map(chartLine))
-    return {}
+    return json ? `${JSON.stringify(toInstrumentFile(instrument), null, 1)}\n` : chartCsv(instrument.positions.map(chartLine))
   })
-  if (!refused.ok) return refused
-  const type = json ? 'application/json' : 'text/csv; charset=utf-8'
-  return new Response(file, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="${slug}-chart.${json ? 'json' : 'csv'}"` } })
 }
 
 /** Changes the chart; lines in millimetres, as a table's cells. */

@@ -1,6 +1,6 @@
 import { store } from '@/data/database'
 import { chooseCoil } from '@/data/jobs'
 import { CoilRequest } from '@/features/jobs/requests'
-import { jobRoute } from '../job-route'
+import { byId } from '../../../by-id'
 
-export const POST = jobRoute(CoilRequest, (jobId, { coilId }) => ({ actionId: chooseCoil(store(), jobId, coilId).actionId }))
+export const POST = byId('job', CoilRequest, (jobId, { coilId }) => ({ actionId: chooseCoil(store(), jobId, coilId).actionId }))

@@ -2,9 +2,9 @@ import { store } from '@/data/database'
 import { lengthOf } from '@/data/http/length-text'
 import { finishJob } from '@/data/jobs'
 import { FinishRequest } from '@/features/jobs/requests'
-import { jobRoute } from '../job-route'
+import { byId } from '../../../by-id'
 
-export const POST = jobRoute(FinishRequest, (jobId, { cut, unit, wraps, gauge }) => {
+export const POST = byId('job', FinishRequest, (jobId, { cut, unit, wraps, gauge }) => {
   const read = (text: string | undefined) => (text === undefined ? null : lengthOf(text, unit))
   const { actionId, result } = finishJob(store(), jobId, { cut: read(cut), wraps, gauge: read(gauge) })
   return { actionId, fittedId: result.fittedId }

@@ -1,6 +1,6 @@
 import { store } from '@/data/database'
 import { Nothing } from '@/data/http/handle'
 import { putOnNeedList } from '@/data/jobs'
-import { jobRoute } from '../job-route'
+import { byId } from '../../../by-id'
 
-export const POST = jobRoute(Nothing, (jobId) => ({ actionId: putOnNeedList(store(), jobId).actionId }))
+export const POST = byId('job', Nothing, (jobId) => ({ actionId: putOnNeedList(store(), jobId).actionId }))

@@ -1,6 +1,6 @@
 import { store } from '@/data/database'
 import { setWraps } from '@/data/jobs'
 import { WrapsRequest } from '@/features/jobs/requests'
-import { jobRoute } from '../job-route'
+import { byId } from '../../../by-id'
 
-export const POST = jobRoute(WrapsRequest, (jobId, { wraps }) => ({ actionId: setWraps(store(), jobId, wraps).actionId }))
+export const POST = byId('job', WrapsRequest, (jobId, { wraps }) => ({ actionId: setWraps(store(), jobId, wraps).actionId }))

@@ -1,0 +1,16 @@
+import { store } from '@/data/database'
+import { handIn } from '@/data/desk'
+import { answerTo } from '@/data/http/handle'
+
+interface Path {
+  readonly params: Promise<{ slug: string }>
+}
+
+/** The stand-in of a supplier's desk: takes an order's CSV, `?seed=7&delay=1500` for a certain answer after a certain time. */
+export async function POST(request: Request, { params }: Path) {
+  const { slug } = await params
+  const asked = new URL(request.url).searchParams
+  const number = (name: string, otherwise: number) => (/^\d{1,9}$/.test(asked.get(name) ?? '') ? Number(asked.get(name)) : otherwise)
+  const csv = await request.text()
+  return answerTo(() => ({ ticket: handIn(store(), slug, csv, number('seed', 1), Date.now(), number('delay', 1500)) }))
+}

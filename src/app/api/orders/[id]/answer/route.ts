@@ -1,0 +1,15 @@
+import { store } from '@/data/database'
+import { deskState } from '@/data/desk'
+import { Nothing } from '@/data/http/handle'
+import { orderById, takeAnswer } from '@/data/orders'
+import { Refusal } from '@/data/refusal'
+import { byId } from '../../../by-id'
+
+/** Asks the desk for its answer and takes it down. */
+export const POST = byId('order', Nothing, (id) => {
+  const order = orderById(store(), id)
+  if (order.ticket === null) throw new Refusal(409, `Order ${id} is not sent yet.`)
+  const { stage, lines } = deskState(store(), order.supplier.slug, order.ticket, Date.now())
+  if (stage === 'received') throw new Refusal(409, `${order.supplier.name} has it and has not answered yet.`)
+  return takeAnswer(store(), id, lines)
+})

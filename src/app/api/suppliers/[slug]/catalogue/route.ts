@@ -1,0 +1,22 @@
+import { catalogueCsv, fromRows } from '@/data/catalogue/catalogue-file'
+import { store } from '@/data/database'
+import { fileAnswer } from '@/data/http/file-answer'
+import { handle } from '@/data/http/handle'
+import { catalogue, replaceCatalogue, supplierBySlug } from '@/data/suppliers'
+import { CatalogueRequest } from '@/features/suppliers/requests'
+
+interface Path {
+  readonly params: Promise<{ slug: string }>
+}
+
+/** The catalogue as CSV. */
+export async function GET(_: Request, { params }: Path) {
+  const { slug } = await params
+  return fileAnswer(`${slug}.csv`, 'text/csv', () => catalogueCsv(catalogue(store(), supplierBySlug(store(), slug).id)))
+}
+
+/** Puts a catalogue in the place of the old one. */
+export async function PUT(request: Request, { params }: Path) {
+  const { slug } = await params
+  return handle(request, CatalogueRequest, ({ rows, units }) => replaceCatalogue(store(), slug, fromRows(rows, units)))
+}

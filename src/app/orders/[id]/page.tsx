@@ -1,0 +1,17 @@
+import type { Metadata } from 'next'
+import { store } from '@/data/database'
+import { houseSettings } from '@/data/house'
+import { idFrom } from '@/data/http/handle'
+import { orderText } from '@/data/order-sheet'
+import { orderById } from '@/data/orders'
+import { answersIn, orderView } from '@/data/orders-view'
+import { OrderSheet } from '@/features/orders/OrderSheet'
+import { orNotFound } from '../../or-not-found'
+
+export const metadata: Metadata = { title: 'An order' }
+
+export default async function OrderPage({ params }: { readonly params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const order = orNotFound(() => orderView(store(), idFrom(id, `There is no order ${id}.`)))
+  return <OrderSheet order={order} text={orderText(orderById(store(), order.id), houseSettings(store()).name)} answersIn={answersIn(store(), order)} />
+}

@@ -1,0 +1,10 @@
+import type { Metadata } from 'next'
+import { cuttingBench } from '@/data/cutting'
+import { store } from '@/data/database'
+import { CuttingSheet } from '@/features/cutting/CuttingSheet'
+
+export const metadata: Metadata = { title: 'Cutting plan' }
+
+export default function CuttingPage() {
+  return <CuttingSheet bench={cuttingBench(store())} />
+}

@@ -1,0 +1,170 @@
+'use client'
+
+import { ArrowLeft, Copy, Download } from 'lucide-react'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useState, type FormEvent } from 'react'
+import { moneyText } from '@/core/stores/money'
+import type { OrderLineView, OrderView } from '@/data/orders-view'
+import { Entry } from '@/ui/form/Entry'
+import { dateText } from '@/ui/format/time'
+import { useAnnounce } from '@/ui/shell/DoneBar'
+import { PrintButton } from '@/ui/shell/PrintButton'
+import { send } from '@/ui/shell/send'
+import { useHouse } from '@/ui/units'
+
+interface OrderSheetProps {
+  readonly order: OrderView
+  /** As text to paste into a mail. */
+  readonly text: string
+  /** Milliseconds until the desk answers; 0 when it need not be waited for. */
+  readonly answersIn: number
+}
+
+type Act = (path: string, body: object, sentence: string) => Promise<boolean>
+
+/** An order: the sheet to send, the supplier's answer, and what has come. */
+export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
+  const { name: house, timeZone } = useHouse()
+  const router = useRouter()
+  const announce = useAnnounce()
+  const [problem, setProblem] = useState<string | null>(null)
+  const act: Act = async (path, body, sentence) => {
+    setProblem(null)
+    const answer = await send<{ actionId: number }>(`/api/orders/${order.id}/${path}`, body)
+    if (!answer.ok) {
+      setProblem(answer.sentence)
+      return false
+    }
+    announce(sentence, answer.value.actionId)
+    router.refresh()
+    return true
+  }
+  const copy = async () => {
+    await navigator.clipboard.writeText(text)
+    announce('The order is copied; paste it into a mail.')
+  }
+  const asked = order.lines.filter(({ replacesId }) => replacesId === null)
+  const total = order.goodsMinor + order.postageMinor
+
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem] print:block">
+      <section className="sheet p-4 md:p-6 print:border-0 print:p-0 print:outline-0" aria-label={`Order ${order.id}`}>
+        <Link href="/orders" className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"><ArrowLeft size={15} aria-hidden /> Orders</Link>
+        <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
+          <div>
+            <h1 className="text-2xl font-semibold">Order {order.id}</h1>
+            <p>from {house} to <strong>{order.supplier.name}</strong></p>
+            <p className="text-sm text-soft">{dateText(order.sentAt ?? order.openedAt, timeZone)}</p>
+          </div>
+          <div className="flex flex-wrap gap-2 print:hidden">
+            <PrintButton isMain={false} />
+            <a className="button" href={`/api/orders/${order.id}/sheet?as=csv`} download><Download size={16} aria-hidden /> CSV</a>
+            <button type="button" className="button" onClick={copy}><Copy size={16} aria-hidden /> Copy for a mail</button>
+          </div>
+        </header>
+        <ol className="ruled">
+          {asked.map((line) => (
+            <li key={line.id} className="grid break-inside-avoid grid-cols-[3.5rem_1fr_auto] gap-x-3 py-3">
+              <span className="plate-figure text-2xl leading-tight">{line.packs} ×</span>
+              <div>
+                <h2 className="font-text font-semibold">{line.part}: {line.name}</h2>
+                <p className="text-sm">{line.words}</p>
+                <ul className="text-sm text-soft print:text-black">{line.forStrings.map((one) => <li key={one}>for the {one}</li>)}</ul>
+              </div>
+              <div className="text-right"><span className="plate-figure">{moneyText(line.priceMinor * line.packs, order.supplier.currency)}</span><AnswerWord line={line} /></div>
+            </li>
+          ))}
+        </ol>
+        <p className="border-t border-ink pt-2 text-right">goods {moneyText(order.goodsMinor, order.supplier.currency)}, postage {order.postageMinor === 0 ? 'free' : moneyText(order.postageMinor, order.supplier.currency)}; <strong className="plate-figure text-xl">{moneyText(total, order.supplier.currency)}</strong></p>
+        <p className="mt-2 text-xs text-soft print:text-black">Octaves of harps are counted E to F from the treble; scientific pitch is given beside them. By the prices of the catalogue at hand.</p>
+      </section>
+      <aside className="sheet p-4 md:p-5 lg:sticky lg:top-4 print:hidden" aria-label="What to do next">
+        <p className="label">It is</p>
+        <p className="plate-figure text-2xl">{order.state}</p>
+        {problem && <p role="alert" className="mt-2 font-semibold text-ochre">{problem}</p>}
+        {order.state === 'to send' && (
+          <>
+            <p className="mt-2 text-sm text-soft">The supplier’s desk takes the CSV and answers after a while.</p>
+            <button type="button" className="button button-main mt-2 w-full" onClick={() => act('send', {}, `Order ${order.id} is sent.`)}>Send it to the desk</button>
+          </>
+        )}
+        {order.state === 'sent' && <Waiting answersIn={answersIn} ask={() => act('answer', {}, `${order.supplier.name} has answered.`)} />}
+        {order.lines.filter(({ replacesId }) => replacesId !== null).map((line) => <Substitution key={line.id} line={line} act={act} />)}
+        {(order.state === 'acknowledged' || order.state === 'delivered') && order.undecided === 0 && <Receiving key={order.lines.map(({ received }) => received).join()} order={order} act={act} />}
+        {order.state === 'closed' && <p className="mt-2 text-sm">{order.lines.some(({ received }) => received > 0) ? <>What came is on the shelf. <Link className="underline underline-offset-2" href="/stores/labels">Print its labels</Link></> : 'It was given up.'}</p>}
+        {order.state !== 'closed' && <button type="button" className="mt-4 min-h-11 text-sm underline underline-offset-2" onClick={() => act('cancel', {}, `Order ${order.id} is given up.`)}>Give the order up</button>}
+      </aside>
+    </div>
+  )
+}
+
+function AnswerWord({ line }: { readonly line: OrderLineView }) {
+  if (line.answer === null) return null
+  const come = line.received > 0 ? `, ${line.received} come` : ''
+  return <span className={`block text-sm print:hidden ${line.answer === 'confirmed' ? 'text-verdigris' : 'text-ochre'}`}>{line.answer === 'confirmed' ? '✓' : '!'} {line.answer}{come}</span>
+}
+
+/** Asks again until the desk has answered. */
+function Waiting({ answersIn, ask }: { readonly answersIn: number; readonly ask: () => Promise<boolean> }) {
+  const [isAsking, setIsAsking] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => { setIsAsking(true); void ask().finally(() => setIsAsking(false)) }, answersIn + 100)
+    return () => clearTimeout(timer)
+    // Asked once for each time that the page learns how long it takes.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [answersIn])
+  return (
+    <>
+      <p className="mt-2 text-sm text-soft" role="status">The desk has it, and answers in a moment.</p>
+      <button type="button" className="button mt-2 w-full" disabled={isAsking} onClick={() => void ask()}>Ask for the answer</button>
+    </>
+  )
+}
+
+function Substitution({ line, act }: { readonly line: OrderLineView; readonly act: Act }) {
+  const { inPlaceOf } = line
+  if (!inPlaceOf) return null
+  const percent = `${Math.abs(inPlaceOf.change * 100).toFixed(1)} %`
+  return (
+    <div className="mt-3 border-l-4 border-ochre bg-ochre-wash p-3">
+      <h2 className="font-text font-semibold">{line.part} in place of {inPlaceOf.part}</h2>
+      <p className="text-sm">{line.words}. {Math.abs(inPlaceOf.change) < 0.001 ? 'The gauge is the same; it is of another colour.' : `It would ${inPlaceOf.change > 0 ? 'raise' : 'lower'} the tension by ${percent}${inPlaceOf.stays ? ', near enough to stand in' : ', too far to stand in'}.`}</p>
+      {line.answer === null
+        ? (
+          <div className="mt-2 flex gap-2">
+            <button type="button" className="button button-main" onClick={() => act('decide', { lineId: line.id, accept: true }, 'The substitute is taken.')}>Take it</button>
+            <button type="button" className="button" onClick={() => act('decide', { lineId: line.id, accept: false }, 'The substitute is refused; its string may be planned anew.')}>Refuse it</button>
+          </div>
+        )
+        : <p className="mt-1 text-sm font-semibold">{line.answer === 'confirmed' ? 'Taken.' : 'Refused.'}</p>}
+    </div>
+  )
+}
+
+/** Books in what came, against what was ordered. */
+function Receiving({ order, act }: { readonly order: OrderView; readonly act: Act }) {
+  const coming = order.lines.filter(({ outstanding }) => outstanding > 0)
+  const book = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault()
+    const form = new FormData(event.currentTarget)
+    await act('receive', { arrived: coming.map(({ id }) => ({ lineId: id, packs: Number(String(form.get(`line ${id}`)).trim() || 0) })), place: String(form.get('place')) }, 'The delivery is booked in; it is offered in the next fitting.')
+  }
+  if (coming.length === 0) return <p className="mt-3 text-sm">Nothing more is to come.</p>
+  return (
+    <form onSubmit={book} noValidate className="mt-4 border-t border-ink pt-2">
+      <h2 className="text-lg font-semibold">What came</h2>
+      <p className="text-sm text-soft">By the delivery note; change what differs.</p>
+      <div className="mt-2 grid gap-2">
+        {coming.map((line) => (
+          <label key={line.id} className="grid grid-cols-[1fr_4.5rem] items-center gap-2 text-sm">
+            <span>{line.part}: {line.name}<span className="block text-soft">{line.outstanding} to come{line.answer === 'back-ordered' ? ', back-ordered' : ''}</span></span>
+            <input className="entry" name={`line ${line.id}`} inputMode="numeric" defaultValue={line.sent} />
+          </label>
+        ))}
+        <Entry label="Where it is put" name="place" defaultValue="New arrivals" />
+        <button type="submit" className="button button-main">Book it in</button>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,34 @@
+/**
+ * The plans that are integer programs, off the main thread.
+ */
+import { expose } from 'comlink'
+import { planCuts, type CoilLeft, type CutJob, type CutPlan } from '@/core/stores/cut-plan'
+import { planOrder, planWithOne, unmetBecause, type BuyNeed, type CatalogueOffer, type OrderPlan, type SupplierTerms, type Unmet } from '@/core/stores/order-plan'
+import { highsSolver } from './solver'
+
+export interface OrderPlans {
+  readonly best: OrderPlan
+  readonly unmet: readonly Unmet[]
+  /** The best that one supplier alone can do. */
+  readonly one: OrderPlan | null
+}
+
+/** Told what is being reckoned, and how far the bound still lies below the answer, as a share; null before there is one. */
+export type PlanProgress = (doing: string, gap: number | null) => void
+
+const api = {
+  cuts(jobs: readonly CutJob[], coils: readonly CoilLeft[]): Promise<CutPlan> {
+    return planCuts(jobs, coils, highsSolver())
+  },
+  async order(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], onProgress: PlanProgress): Promise<OrderPlans> {
+    onProgress('the cheapest way to buy', null)
+    const best = await planOrder(needs, offers, suppliers, highsSolver({ onGap: (gap) => onProgress('the cheapest way to buy', gap) }))
+    onProgress('one supplier alone', null)
+    const one = await planWithOne(needs, offers, suppliers, highsSolver())
+    return { best, one, unmet: unmetBecause(best, needs, offers, suppliers) }
+  },
+}
+
+export type PlansApi = typeof api
+
+expose(api)
