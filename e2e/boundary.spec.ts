@@ -44,6 +44,19 @@ test('finding a string by name: two readings, an unknown note, a note that is no
   expect(await find('C9')).toMatchObject([404, { sentence: 'Lovage has no string called “C9”.' }])
 })
 
+test('a desk takes an order over HTTP, answers after its delay, and the same order and seed alike', async ({ request }) => {
+  const csv = 'part,packs\nGS111,1\nGS113,2\nGS129,1\n'
+  const hand = async (path: string, data: string) => request.post(path, { data, headers: { 'content-type': 'text/csv' } })
+  const tickets = [await hand('/api/desk/gannet-street?seed=9&delay=0', csv), await hand('/api/desk/gannet-street?seed=9&delay=0', csv), await hand('/api/desk/gannet-street?seed=9&delay=600000', csv)]
+  const [first, second, slow] = await Promise.all(tickets.map(async (answer) => (await (await request.get(`/api/desk/gannet-street/${((await answer.json()) as { ticket: string }).ticket}`)).json()) as { stage: string; lines: unknown[]; delivery: unknown[] }))
+  expect(first).toMatchObject({ stage: 'acknowledged', answersIn: 0 })
+  expect(first?.lines).toHaveLength(3)
+  expect(second?.lines).toEqual(first?.lines)
+  expect(slow).toMatchObject({ stage: 'received', lines: [], delivery: [] })
+  const wrong = await hand('/api/desk/gannet-street', 'part,packs\nNONE,1\n')
+  expect([wrong.status(), await wrong.json()]).toEqual([400, { sentence: 'Gannet Street Strings has no part NONE.', field: 'csv' }])
+})
+
 test('a request from another site is turned away', async ({ request }) => {
   const response = await request.post('/api/breaks', { headers: { 'sec-fetch-site': 'cross-site' }, data: { instrument: 'lovage', string: 5, site: 'knot' } })
   expect(response.status()).toBe(400)
@@ -65,10 +78,12 @@ test('settings and stores: what is typed is kept, shown in the house’s unit, a
   await page.getByLabel('Gauge').fill('41 thou')
   await page.getByLabel('Length').fill('55 1/2')
   await page.getByRole('button', { name: 'Book it in' }).click()
-  await expect(page.getByRole('listitem').filter({ hasText: 'Packet 300' })).toContainText('.041 in')
-  await expect(page.getByRole('listitem').filter({ hasText: 'Packet 300' })).toContainText('55 1/2 in')
+  await page.getByRole('textbox', { name: 'Look for' }).fill('Packet 300')
+  const row = page.getByRole('row').filter({ hasText: 'Packet 300' })
+  await expect(row).toContainText('.041 in')
+  await expect(row).toContainText('55 1/2 in')
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('listitem').filter({ hasText: 'Packet 300' })).toHaveCount(0)
+  await expect(row).toHaveCount(0)
 
   await page.goto('/history')
   await page.getByRole('button', { name: 'Undo: House settings changed' }).click()

@@ -15,9 +15,9 @@ export const lovage: InstrumentDesign = {
   lengths: [[1, 0.066], [5, 0.094], [10, 0.127], [12, 0.15], [19, 0.267], [26, 0.472], [33, 0.842], [36, 1.05], [40, 1.29], [44, 1.43], [47, 1.5]],
   tensions: [[1, 46], [5, 49], [9, 54], [10, 60], [12, 66], [19, 86], [26, 124], [33, 214], [35, 268], [36, 262], [42, 288], [47, 276]],
   sections: [
-    { upTo: 9, make: { kind: 'plain', material: 'nylon 6.12', gauges: PLAIN_GAUGES['nylon 6.12'] }, tail: 'third loop', head: 'tail tucked, after half a turn' },
-    { upTo: 26, make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'two-loop, open bight', head: 'plain becket' },
-    { upTo: 35, make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'two-loop, crossed', head: 'plain becket' },
+    { upTo: 9, make: { kind: 'plain', material: 'nylon 6.12', gauges: PLAIN_GAUGES['nylon 6.12'] }, asks: 'Dapple Works Clear line', tail: 'third loop', head: 'tail tucked, after half a turn' },
+    { upTo: 26, asks: 'Fold & Fell Amber twist', make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'two-loop, open bight', head: 'plain becket' },
+    { upTo: 35, asks: 'Fold & Fell Dark bass', make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut }, tail: 'two-loop, crossed', head: 'plain becket' },
     {
       upTo: 47, tail: 'slip loop', head: 'plain becket',
       make: {

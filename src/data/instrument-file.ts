@@ -57,6 +57,7 @@ class PlaceFile {
 class PositionFile {
   @IsInt() @Min(1) number!: number
   @IsOptional() @IsString() makerLabel!: string | null
+  @IsOptional() @IsString() askedMake!: string | null
   @Matches(/^[A-G](-flat |-sharp )?-?\d$/) note!: string
   @IsIn(['red', 'black', 'blue', 'natural']) colour!: StringPosition['colour']
   @IsObject() @ValidateNested() @Type(() => ConstructionFile) string!: ConstructionFile
@@ -96,7 +97,7 @@ export function toInstrumentFile({ positions, ...about }: Instrument): Instrumen
     ...about,
     coverings: about.coverings.map((c) => ({ ...c })),
     positions: positions.map((p) => ({
-      number: p.number, makerLabel: p.makerLabel, note: scientificWord(p.note), colour: p.colour, string: constructionColumns(p.construction),
+      number: p.number, makerLabel: p.makerLabel, askedMake: p.askedMake, note: scientificWord(p.note), colour: p.colour, string: constructionColumns(p.construction),
       speakingMm: inMm(p.speakingLength), freeMm: inMm(p.freeLength), mechanism: p.mechanism, piece: p.piece, headFastening: p.head.fastening,
       pin: {
         diameterMm: inMm(p.head.pin.diameter), gearRatio: p.head.pin.gearRatio, tightens: p.head.pin.tightens,
@@ -126,7 +127,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
     ...about,
     coverings: about.coverings.map(({ over, under }) => ({ over, under })).sort((a, b) => a.over - b.over || a.under - b.under),
     positions: positions.map((p): StringPosition => ({
-      number: p.number, makerLabel: p.makerLabel ?? null, note: parseNote(p.note), colour: p.colour, construction: constructionFrom(p.string),
+      number: p.number, makerLabel: p.makerLabel ?? null, askedMake: p.askedMake ?? null, note: parseNote(p.note), colour: p.colour, construction: constructionFrom(p.string),
       speakingLength: metres(p.speakingMm), freeLength: metres(p.freeMm), mechanism: p.mechanism ?? null, piece: p.piece,
       head: {
         fastening: p.headFastening,

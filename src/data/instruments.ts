@@ -86,7 +86,7 @@ function withPositions(store: Store, row: typeof instruments.$inferSelect): Stor
 export function positionRow(instrumentId: number, p: StringPosition): typeof positions.$inferInsert {
   const { pin } = p.head
   return {
-    instrumentId, number: p.number, makerLabel: p.makerLabel, note: scientificWord(p.note), colour: p.colour,
+    instrumentId, number: p.number, makerLabel: p.makerLabel, askedMake: p.askedMake, note: scientificWord(p.note), colour: p.colour,
     ...constructionColumns(p.construction),
     speakingMm: inMm(p.speakingLength), freeMm: inMm(p.freeLength), mechanism: p.mechanism, piece: p.piece,
     headFastening: p.head.fastening, tailFastening: p.tail.fastening, boardMm: inMm(p.tail.boardThickness),
@@ -101,7 +101,7 @@ export function positionRow(instrumentId: number, p: StringPosition): typeof pos
 
 function positionFrom(row: PositionRow): StringPosition {
   return {
-    number: row.number, makerLabel: row.makerLabel, note: parseNote(row.note), colour: row.colour,
+    number: row.number, makerLabel: row.makerLabel, askedMake: row.askedMake, note: parseNote(row.note), colour: row.colour,
     construction: constructionFrom(row),
     speakingLength: metres(row.speakingMm), freeLength: metres(row.freeMm), mechanism: row.mechanism, piece: row.piece,
     head: {

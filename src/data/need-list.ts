@@ -24,6 +24,8 @@ export interface Need {
   readonly id: number
   readonly jobId: number | null
   readonly string: string
+  /** The instrument's name. */
+  readonly instrument: string
   readonly openedAt: number
   readonly spec: StringSpec
   /** m */
@@ -44,7 +46,7 @@ export function openNeeds(store: Store): readonly Need[] {
       id: row.id, jobId: row.jobId, openedAt: row.openedAt,
       spec: { construction: constructionFrom(row), colour: row.colour, tensionClass: row.tensionClass, end: row.end },
       length: metres(row.lengthMm), quantity: row.quantity, orderId: ordered.get(row.id) ?? null,
-      string: stringOf(stored, stored.position),
+      string: stringOf(stored, stored.position), instrument: stored.instrument.name,
       lines: orderLinesFor(stored.instrument, stored.position, habits, unit),
     }
   })

@@ -1,10 +1,12 @@
 /**
  * An order with everything its sheet shows: what it weighs against, what has come, what may be done next.
  */
+import { inArray } from 'drizzle-orm'
 import type { Store } from './database'
 import { deskState } from './desk'
 import { lineWords } from './order-sheet'
 import { orderById, outstanding, substitutionChange, type Order, type OrderLine } from './orders'
+import { coils } from './schema'
 
 export interface OrderLineView extends OrderLine {
   readonly words: string
@@ -19,6 +21,8 @@ export interface OrderView extends Omit<Order, 'lines'> {
   readonly lines: readonly OrderLineView[]
   /** Substitutions that wait for a yes or no. */
   readonly undecided: number
+  /** What came with it. */
+  readonly coilIds: readonly number[]
 }
 
 /**
@@ -35,7 +39,8 @@ export function orderView(store: Store, id: number): OrderView {
       inPlaceOf: asked ? { part: asked.part, name: asked.name, ...substitutionChange(asked, line) } : null,
     }
   })
-  return { ...order, lines, undecided: lines.filter(({ replacesId, answer }) => replacesId !== null && answer === null).length }
+  const coilIds = store.rows.select({ id: coils.id }).from(coils).where(inArray(coils.orderLineId, lines.map((line) => line.id))).all().map((coil) => coil.id)
+  return { ...order, lines, coilIds, undecided: lines.filter(({ replacesId, answer }) => replacesId !== null && answer === null).length }
 }
 
 /** Milliseconds until the desk answers; 0 when it has, or when the order is not with it. */

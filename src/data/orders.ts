@@ -92,9 +92,9 @@ function insertLine(store: Store, orderId: number, item: StoredItem, packs: numb
 }
 
 /** A string as an order must say it: both octave systems, and the instrument as its owner wrote it. */
-function needWords({ lines, string }: Need): string {
+function needWords({ lines, instrument }: Need): string {
   const said = new Map(lines)
-  return `${string}: ${said.get('Note') ?? ''}; ${said.get('Instrument') ?? ''}`
+  return `${said.get('Note') ?? ''}; ${instrument}, ${said.get('Instrument') ?? ''}`
 }
 
 /** All orders, the latest first. */

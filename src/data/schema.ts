@@ -66,6 +66,7 @@ export const positions = sqliteTable('string_position', {
   instrumentId: integer('instrument_id').notNull().references(() => instruments.id),
   number: integer('number').notNull(),
   makerLabel: text('maker_label'),
+  askedMake: text('asked_make'),
   note: text('note').notNull(),
   colour: text('colour').$type<StringColour>().notNull(),
   ...construction(),

@@ -1,38 +1,51 @@
 /**
  * The shelf as the stores' sheets show it.
  */
+import { otherMake } from '@/core/stores/asked-make'
 import { coilById, shelf, type Coil } from './coils'
 import { jobsOnCoil, setAside } from './cutting'
 import type { Store } from './database'
-import { positionsBySpec, servedWords } from './served'
+import { positionsBySpec, servedWords, type Served } from './served'
 
 export interface CoilRow extends Coil {
   /** Positions it is exactly right for, in a few words. */
   readonly serves: string
   /** Length that open jobs are to cut from it, m. */
   readonly setAside: number
+  /** Where its make and line differ from what a chart asks for: a sentence. */
+  readonly otherMake: string | null
 }
 
 /** Every coil on the shelf, with what it serves and what is set aside of it. */
 export function coilRows(store: Store): readonly CoilRow[] {
   const servedBy = positionsBySpec(store)
   const aside = setAside(store)
-  return shelf(store).map((coil) => ({ ...coil, serves: servedWords(servedBy(coil)), setAside: aside.get(coil.id) ?? 0 }))
+  return shelf(store).map((coil) => {
+    const served = servedBy(coil)
+    return { ...coil, serves: servedWords(served), setAside: aside.get(coil.id) ?? 0, otherMake: makeDiffers(coil, served) }
+  })
 }
 
 export interface CoilView {
   readonly coil: Coil
   readonly jobs: ReturnType<typeof jobsOnCoil>
   readonly serves: readonly { readonly slug: string; readonly instrument: string; readonly number: number }[]
+  readonly otherMake: string | null
 }
 
 /** One coil with everything there is to say of it; Refusal 404 when there is none. */
 export function coilView(store: Store, id: number): CoilView {
   const coil = coilById(store, id)
+  const served = positionsBySpec(store)(coil)
   return {
-    coil, jobs: jobsOnCoil(store, id),
-    serves: positionsBySpec(store)(coil).map(({ instrument, position }) => ({ slug: instrument.slug, instrument: instrument.name, number: position.number })),
+    coil, jobs: jobsOnCoil(store, id), otherMake: makeDiffers(coil, served),
+    serves: served.map(({ instrument, position }) => ({ slug: instrument.slug, instrument: instrument.name, number: position.number })),
   }
+}
+
+/** The first chart that asks for another make, in a sentence. */
+function makeDiffers(coil: Coil, served: readonly Served[]): string | null {
+  return served.map(({ position }) => otherMake(coil, position.askedMake)).find((sentence) => sentence !== null) ?? null
 }
 
 /** Labels to print: a line for each coil, or for each position. */

@@ -6,6 +6,7 @@ import { leadingNames } from '@/core/instrument/names'
 import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from './database'
 import { openJobs, jobById } from './jobs'
+import { allOrders } from './orders'
 import { occasions } from './schema'
 import { settlingStrings, type Settling } from './settling'
 
@@ -33,12 +34,24 @@ export interface TodayView {
   /** Slipping first, then by when they fall due. */
   readonly settling: readonly Settling[]
   readonly ahead: readonly Ahead[]
+  /** Orders that are not closed, the latest first. */
+  readonly orders: readonly Coming[]
 }
+
+export interface Coming {
+  readonly id: number
+  readonly supplier: string
+  /** What to do next, in a few words. */
+  readonly next: string
+}
+
+const NEXT = { 'to send': 'to be sent', sent: 'waits for its answer', acknowledged: 'on its way; book it in when it comes', delivered: 'partly come', closed: '' } as const
 
 /** The day's work. */
 export function todayView(store: Store): TodayView {
   const settling = settlingStrings(store)
   return {
+    orders: allOrders(store).filter(({ state }) => state !== 'closed').map(({ id, supplier, state, lines }) => ({ id, supplier: supplier.name, next: lines.some(({ replacesId, answer }) => replacesId !== null && answer === null) ? 'a substitute is offered' : NEXT[state] })),
     jobs: openJobs(store).map(({ id }) => openJob(store, id)),
     settling: [...settling.filter((s) => s.slipping), ...settling.filter((s) => !s.slipping)],
     ahead: occasionsAhead(store).map(({ name, at }) => ({

@@ -16,15 +16,18 @@ export interface OrderPlans {
 /** Told what is being reckoned, and how far the bound still lies below the answer, as a share; null before there is one. */
 export type PlanProgress = (doing: string, gap: number | null) => void
 
+/** Less than a minor unit of money makes no difference. */
+const PENNY = 0.4
+
 const api = {
   cuts(jobs: readonly CutJob[], coils: readonly CoilLeft[]): Promise<CutPlan> {
     return planCuts(jobs, coils, highsSolver())
   },
   async order(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], onProgress: PlanProgress): Promise<OrderPlans> {
     onProgress('the cheapest way to buy', null)
-    const best = await planOrder(needs, offers, suppliers, highsSolver({ onGap: (gap) => onProgress('the cheapest way to buy', gap) }))
+    const best = await planOrder(needs, offers, suppliers, highsSolver({ worthless: PENNY, onGap: (gap) => onProgress('the cheapest way to buy', gap) }))
     onProgress('one supplier alone', null)
-    const one = await planWithOne(needs, offers, suppliers, highsSolver())
+    const one = await planWithOne(needs, offers, suppliers, highsSolver({ worthless: PENNY }))
     return { best, one, unmet: unmetBecause(best, needs, offers, suppliers) }
   },
 }

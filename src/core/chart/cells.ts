@@ -8,7 +8,7 @@ import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
 import { makeText, makeWords, readMake, type Make } from './material-text'
 
-export const CHART_COLUMNS = ['number', 'label', 'note', 'colour', 'material', 'gauge', 'core', 'bedding', 'wrap', 'speaking', 'free'] as const
+export const CHART_COLUMNS = ['number', 'label', 'note', 'colour', 'material', 'gauge', 'core', 'bedding', 'wrap', 'speaking', 'free', 'asked'] as const
 export type ChartColumn = (typeof CHART_COLUMNS)[number]
 
 /** Columns that hold a length. */
@@ -38,6 +38,7 @@ export function cellsOf(line: ChartLine, unit: 'mm' | 'in'): Cells {
   return {
     number: String(line.number),
     label: line.makerLabel ?? '',
+    asked: line.askedMake ?? '',
     note: line.note.accidental === 0 ? `${line.note.letter}${line.note.octave}` : `${noteWord(line.note)} ${line.note.octave}`,
     colour: line.colour,
     material: c ? makeText(c) : line.make ?? '',
@@ -87,7 +88,7 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
   if (cells.material.trim() === '' && cells.gauge.trim() !== '') problems.material = 'A gauge without its material can’t be reckoned with.'
   const construction = make && readConstruction(make, cells, length, problems)
   const line = number === null || note === null ? null
-    : { number, note, makerLabel: cells.label.trim() || null, colour: colour ?? 'natural', construction, make: make && makeWords(make), speakingLength, freeLength }
+    : { number, note, makerLabel: cells.label.trim() || null, askedMake: cells.asked.trim() || null, colour: colour ?? 'natural', construction, make: make && makeWords(make), speakingLength, freeLength }
   return { line, problems }
 }
 

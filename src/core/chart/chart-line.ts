@@ -9,6 +9,8 @@ import { makeText } from './material-text'
 export interface ChartLine {
   readonly number: number
   readonly makerLabel: string | null
+  /** Make and line that the chart asks for; null where any will do. */
+  readonly askedMake: string | null
   readonly note: Note
   readonly colour: StringColour
   /** Null while it is not known. */
@@ -30,8 +32,8 @@ export interface WholeLine extends ChartLine {
 
 /** What the chart has of a position. */
 export function chartLine(p: StringPosition): WholeLine {
-  const { number, makerLabel, note, colour, construction, speakingLength, freeLength } = p
-  return { number, makerLabel, note, colour, construction, make: makeText(construction), speakingLength, freeLength }
+  const { number, makerLabel, askedMake, note, colour, construction, speakingLength, freeLength } = p
+  return { number, makerLabel, askedMake, note, colour, construction, make: makeText(construction), speakingLength, freeLength }
 }
 
 /** Whether nothing is left open on a line. */
@@ -56,9 +58,9 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
   const bridge = toward(tail, position.at.bridge, speakingLength)
   const step = { x: position.at.pin.x - position.at.bridge.x, y: position.at.pin.y - position.at.bridge.y }
   const pin = toward(bridge, { x: bridge.x + step.x, y: bridge.y + step.y }, Math.hypot(step.x, step.y) * (sameBeyond ? 1 : scale))
-  const { note, colour, construction, makerLabel } = line
+  const { note, colour, construction, makerLabel, askedMake } = line
   return {
-    ...position, note, colour, construction, makerLabel, speakingLength, freeLength,
+    ...position, note, colour, construction, makerLabel, askedMake, speakingLength, freeLength,
     head: { ...position.head, pin: { ...position.head.pin, toBridge } },
     at: { tail, bridge, pin },
   }

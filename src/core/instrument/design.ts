@@ -24,6 +24,8 @@ export interface SectionDesign {
     }
   readonly tail: TailFastening
   readonly head: HeadFastening
+  /** Make and line of string to be asked for. */
+  readonly asks?: string
 }
 
 /** Curves run over pieces, counted from the top; lengths in m, tensions in N. */
@@ -86,7 +88,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
     const tail = { x: tenth(across[number - 1] as number), y: tenth(curves.lower(piece)) }
     positions.push({
       number, note, piece, speakingLength,
-      makerLabel: null,
+      makerLabel: null, askedMake: section.asks ?? null,
       colour: design.coloured ? colourOf(note) : 'natural',
       construction: chooseGauge(section, piece, thinner, curves.tension(piece) / (4 * (speakingLength * frequency(note, design.about.referenceA)) ** 2)),
       freeLength: tenth(design.belowSpeaking + speakingLength + beyond),

@@ -44,6 +44,8 @@ export interface StringPosition {
   /** Counted from the top: 1 is the shortest. */
   readonly number: number
   readonly makerLabel: string | null
+  /** Make and line of string that the chart asks for; null where any will do. */
+  readonly askedMake: string | null
   /** As it sounds at rest: the letter with the rest tuning's accidental. */
   readonly note: Note
   readonly colour: StringColour

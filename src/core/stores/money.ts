@@ -3,7 +3,6 @@
  */
 /** Currencies that a supplier may keep; each has a hundred minor units. */
 export const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD'] as const
-export type Currency = (typeof CURRENCIES)[number]
 
 /**
  * Reads a price such as `12.50`, `12,50`, `1.299,00`, `€ 7`, `7.90 EUR`.

@@ -74,6 +74,9 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
   for (const need of needs) byKey.set(specKey(need.spec), [...(byKey.get(specKey(need.spec)) ?? []), need])
   const filled = new Map<number, [column: number, strings: number][]>(needs.map(({ id }) => [id, []]))
 
+  const quantities = new Map(needs.map(({ id, quantity }) => [id, quantity]))
+  const wantedOf = (ids: readonly number[]) => [...new Set(ids)].reduce((sum, id) => sum + (quantities.get(id) ?? 0), 0)
+
   // 1. Packs of each offer that holds anything needed, and the ways to cut what is in them.
   const packs = offers.flatMap((offer) => {
     const supplier = terms.get(offer.supplierId)
@@ -83,14 +86,16 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
       patterns: cutPatterns((byKey.get(specKey(content.spec)) ?? []).filter(({ by }) => by === null || by >= supplier.arrivesAt), content.length, KERF, content.spec.end),
     })).filter(({ patterns }) => patterns.length > 0)
     if (useful.length === 0) return []
-    const column = mip.whole(offer.priceMinor * supplier.rate + PACK, offer.stock)
+    // No more packs than there are strings they could fill: the tighter the bound, the sooner the proof.
+    const most = Math.min(offer.stock, wantedOf(useful.flatMap(({ patterns }) => patterns.flatMap((pattern) => [...pattern.keys()]))))
+    const column = mip.whole(offer.priceMinor * supplier.rate + PACK, most)
     const needIds = new Set<number>()
     for (const { content, patterns } of useful) {
-      const cut = patterns.map((pattern) => ({ pattern, column: mip.whole(0, offer.stock * content.pieces) }))
+      const cut = patterns.map((pattern) => ({ pattern, column: mip.whole(0, most * content.pieces) }))
       mip.atMost(0, [...cut.map((way) => [way.column, 1] as const), [column, -content.pieces] as const])
       for (const way of cut) for (const [id, strings] of way.pattern) { filled.get(id)?.push([way.column, strings]); needIds.add(id) }
     }
-    return [{ offer, column, needIds: [...needIds] }]
+    return [{ offer, column, most, needIds: [...needIds] }]
   })
   // 2. Every need is filled, or known to be left out.
   const missing = needs.map((need) => ({ need, column: mip.whole(UNMET, need.quantity) }))
@@ -100,7 +105,7 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
     const from = packs.filter(({ offer }) => offer.supplierId === supplier.id)
     if (from.length === 0) return []
     const sends = mip.whole(supplier.postageMinor * supplier.rate, 1)
-    for (const { offer, column } of from) mip.atMost(0, [[column, 1], [sends, -offer.stock]])
+    for (const { column, most } of from) mip.atMost(0, [[column, 1], [sends, -most]])
     if (supplier.freeOverMinor !== null) {
       const free = mip.whole(-supplier.postageMinor * supplier.rate, 1)
       mip.atMost(0, [[free, 1], [sends, -1]])

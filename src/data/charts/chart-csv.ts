@@ -8,7 +8,7 @@ import type { ChartLine } from '@/core/chart/chart-line'
 /** The header that each column leaves with; the mapping of an import knows them all. */
 export const HEADERS: Record<ChartColumn, string> = {
   number: 'number from the top', label: 'maker’s label', note: 'note at rest (scientific)', colour: 'colour', material: 'material', gauge: 'gauge mm', core: 'core mm',
-  bedding: 'bedding mm', wrap: 'wrap mm', speaking: 'speaking length mm', free: 'free length mm',
+  bedding: 'bedding mm', wrap: 'wrap mm', speaking: 'speaking length mm', free: 'free length mm', asked: 'make and line',
 }
 
 /** Cells that a spreadsheet would take for a formula. */

@@ -69,14 +69,14 @@ function numberOf(row: readonly string[], index: number, count: number, { column
   return String(startsAt === 'the shortest' ? index + 1 : count - index)
 }
 
-/** Cells of a row; what the file leaves empty, or has no column for, is filled from the chart. A label may be empty. */
+/** Cells of a row; what the file leaves empty, or has no column for, is filled from the chart. A label and a make may be empty. */
 function cellsFrom(row: readonly string[], number: string, { columns, units }: Mapping, base: ChartLine | undefined): Cells {
   const had = base ? cellsOf(base, 'mm') : null
   return Object.fromEntries(CHART_COLUMNS.map((column) => {
     if (column === 'number') return [column, number]
     const index = columns[column]
     const text = index === null ? '' : unguarded(row[index] ?? '')
-    if (text !== '' || (column === 'label' && index !== null)) return [column, text]
+    if (text !== '' || ((column === 'label' || column === 'asked') && index !== null)) return [column, text]
     return [column, had && had[column] !== '' ? `${had[column]}${column in units ? ' mm' : ''}` : '']
   })) as unknown as Cells
 }

@@ -19,6 +19,7 @@ export interface Mapping {
 
 const WORDS: Record<ChartColumn, RegExp> = {
   number: /^(?:no\.?|nr\.?|num(?:ber)?|string|string n(?:o\.?|umber)|#|pos(?:ition)?|n°|saite|corde)$|number/,
+  asked: /make and line|brand|string maker/,
   label: /label|maker.?s|code|name/,
   note: /note|pitch|tone|ton$/,
   colour: /colou?r|dye|farbe|couleur/,
@@ -32,7 +33,7 @@ const WORDS: Record<ChartColumn, RegExp> = {
 }
 
 /** The order in which columns are given away: the surer word first. */
-const BY_SURENESS: readonly ChartColumn[] = ['core', 'bedding', 'wrap', 'free', 'speaking', 'gauge', 'number', 'colour', 'material', 'note', 'label']
+const BY_SURENESS: readonly ChartColumn[] = ['asked', 'core', 'bedding', 'wrap', 'free', 'speaking', 'gauge', 'number', 'colour', 'material', 'note', 'label']
 
 /** A mapping to begin with. */
 export function guessMapping({ header, rows }: TextTable): Mapping {

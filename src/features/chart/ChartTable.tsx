@@ -9,14 +9,14 @@ import type { CellEdit, DraftRow } from './use-chart-draft'
 
 const TYPED = CHART_COLUMNS.filter((column) => column !== 'number')
 const HEADS: Record<ChartColumn, string> = {
-  number: 'No.', label: 'Label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking', free: 'Free',
+  number: 'No.', label: 'Label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking', free: 'Free', asked: 'Make and line',
 }
 const WIDTHS: Record<ChartColumn, string> = {
-  number: 'w-10', label: 'w-14', note: 'w-20', colour: 'w-16', material: 'w-40', gauge: 'w-16', core: 'w-14', bedding: 'w-14', wrap: 'w-14', speaking: 'w-18', free: 'w-18',
+  number: 'w-10', label: 'w-14', note: 'w-20', colour: 'w-16', material: 'w-40', gauge: 'w-16', core: 'w-14', bedding: 'w-14', wrap: 'w-14', speaking: 'w-18', free: 'w-18', asked: 'w-32',
 }
 
 /** Columns of words; the others are figures and stand to the right. */
-const IN_WORDS: ReadonlySet<ChartColumn> = new Set(['number', 'label', 'note', 'colour', 'material'])
+const IN_WORDS: ReadonlySet<ChartColumn> = new Set(['number', 'label', 'note', 'colour', 'material', 'asked'])
 
 interface ChartTableProps {
   readonly rows: readonly DraftRow[]
@@ -69,7 +69,7 @@ export function ChartTable({ rows, referenceA, unit, marked, onSet }: ChartTable
 
   return (
     <div className="overflow-x-auto">
-      <table className="w-full min-w-[50rem] border-collapse text-sm" aria-label="String chart">
+      <table className="w-full min-w-[58rem] border-collapse text-sm" aria-label="String chart">
         <thead>
           <tr className="border-b border-ink text-left text-xs text-soft">
             {CHART_COLUMNS.map((column) => <th key={column} scope="col" className={`px-1 pb-1 font-normal ${IN_WORDS.has(column) ? '' : 'text-right'} ${WIDTHS[column]}`}>{HEADS[column]}</th>)}
@@ -123,7 +123,7 @@ const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, onSe
         <td className="px-1 text-right">{reckoned ? reckoned.force.toFixed(0) : '–'}</td>
         <td className={`px-1 text-right ${reckoned && reckoned.share > 0.75 ? 'font-semibold text-ochre' : ''}`}>{reckoned ? (reckoned.share * 100).toFixed(0) : '–'}</td>
       </tr>
-      {problem && <tr><td /><td id={`line-${number}-problem`} colSpan={12} className="px-1 py-1 text-sm font-semibold text-ochre" role="alert">{problem}</td></tr>}
+      {problem && <tr><td /><td id={`line-${number}-problem`} colSpan={13} className="px-1 py-1 text-sm font-semibold text-ochre" role="alert">{problem}</td></tr>}
     </>
   )
 })

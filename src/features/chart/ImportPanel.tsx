@@ -10,7 +10,7 @@ import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import { TableImport } from '@/ui/import/TableImport'
 
 const WORDS: Record<ChartColumn, string> = {
-  number: 'Number from the top', label: 'Maker’s label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking length', free: 'Free length',
+  number: 'Number from the top', label: 'Maker’s label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking length', free: 'Free length', asked: 'Make and line',
 }
 
 interface ImportPanelProps {

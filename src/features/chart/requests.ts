@@ -16,6 +16,7 @@ class CellsRequest implements Cells {
   @MaxLength(LONGEST) @IsString() wrap!: string
   @MaxLength(LONGEST) @IsString() speaking!: string
   @MaxLength(LONGEST) @IsString() free!: string
+  @MaxLength(LONGEST) @IsString() asked!: string
 }
 
 export class ChartRequest {

@@ -7,6 +7,7 @@ import { useForm } from 'react-hook-form'
 import {
   ANCHOR_PLACES, BECKETS, CUTTINGS, KNOT_SETTINGS, SLACK_INTERVALS, SPACING_RULES, TAIL_TRIMS, THREADINGS,
 } from '@/core/fitting/habits'
+import { CURRENCIES } from '@/core/stores/money'
 import { lengthFigure } from '@/core/units/length'
 import type { House } from '@/data/house'
 import { Choice } from '@/ui/form/Choice'
@@ -22,7 +23,7 @@ export function HouseForm({ house }: { house: House }) {
   const { register, handleSubmit, setError, formState: { errors, isSubmitting } } = useForm<HouseRequest>({
     resolver: classValidatorResolver(HouseRequest),
     defaultValues: {
-      ...house.habits, unit: house.unit, retuneAtCents: house.retuneAtCents, holdsWithinCents: house.holdsWithinCents,
+      ...house.habits, unit: house.unit, retuneAtCents: house.retuneAtCents, holdsWithinCents: house.holdsWithinCents, leastSpares: house.leastSpares, currency: house.currency,
       tail: lengthFigure(house.habits.tail, { unit: house.unit, digits: house.unit === 'mm' ? 0 : 2 }),
     },
   })
@@ -42,6 +43,11 @@ export function HouseForm({ house }: { house: House }) {
         <Choice label="Unit" options={['mm', 'in']} problem={errors.unit?.message} {...register('unit')} />
         <Entry label="Retune a settling string at, cents" hint="It is brought back when it has fallen so far." type="number" step="any" problem={errors.retuneAtCents?.message} {...register('retuneAtCents', number)} />
         <Entry label="In tune before people, cents" hint="A string is ready when it holds within this." type="number" step="any" problem={errors.holdsWithinCents?.message} {...register('holdsWithinCents', number)} />
+      </fieldset>
+      <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
+        <legend className="pr-3 font-plate text-lg font-semibold">Stores</legend>
+        <Entry label="Spares of each charted string" hint="Where fewer can be cut, it belongs on the need list." type="number" step="1" problem={errors.leastSpares?.message} {...register('leastSpares', number)} />
+        <Choice label="The house’s money" options={CURRENCIES} problem={errors.currency?.message} {...register('currency')} />
       </fieldset>
       <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
         <legend className="pr-3 font-plate text-lg font-semibold">On the pin</legend>

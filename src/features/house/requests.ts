@@ -1,7 +1,8 @@
-import { IsIn, IsNumber, Max, Min } from 'class-validator'
+import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
 import {
   ANCHOR_PLACES, BECKETS, CUTTINGS, KNOT_SETTINGS, SLACK_INTERVALS, SPACING_RULES, TAIL_TRIMS, THREADINGS, type Habits, type SlackInterval,
 } from '@/core/fitting/habits'
+import { CURRENCIES } from '@/core/stores/money'
 import { IsLengthText } from '@/data/http/length-text'
 
 export class HouseRequest {
@@ -36,6 +37,14 @@ export class HouseRequest {
 
   @IsIn(TAIL_TRIMS, { message: 'The tail is trimmed at once, after hours or after settling.' })
   tailTrim!: Habits['tailTrim']
+
+  @Max(20, { message: 'More than 20 of each string is a shop.' })
+  @Min(0, { message: 'There can’t be fewer than none.' })
+  @IsInt({ message: 'Spares: expected a whole number.' })
+  leastSpares!: number
+
+  @IsIn(CURRENCIES, { message: 'Choose a currency.' })
+  currency!: string
 
   @IsLengthText({ what: 'The tail', least: 0.01, most: 0.3 })
   tail!: string

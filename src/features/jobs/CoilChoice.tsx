@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import { otherMake } from '@/core/stores/asked-make'
 import type { Offer } from '@/core/stores/offers'
 import { outerGauge, materialWord } from '@/core/strings/construction'
 import { measure } from '@/core/measure'
@@ -20,6 +21,8 @@ interface CoilChoiceProps {
   readonly onNeedList: boolean
   /** Whether the string came off whole and may go on again. */
   readonly canPutBack: boolean
+  /** Make and line that the chart asks for. */
+  readonly askedMake: string | null
   /** What an order has to say, line by line. */
   readonly orderLines: readonly (readonly [what: string, text: string])[]
 }
@@ -28,7 +31,7 @@ interface CoilChoiceProps {
 const REEL = 3
 
 /** Coils that fit, a remainder long enough first; or what to order when none does. */
-export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, orderLines }: CoilChoiceProps) {
+export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, askedMake, orderLines }: CoilChoiceProps) {
   const [problem, setProblem] = useState<string | null>(null)
   const router = useRouter()
   const announce = useAnnounce()
@@ -56,7 +59,7 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, or
       )}
       {longEnough.length > 0 && <p className="mt-3 max-w-prose">{longEnough.length === 1 ? 'One coil fits.' : 'The first uses up what is already open; fresh coils come last.'} Nothing is cut in the stores until the fitting is logged.</p>}
       <ol className="ruled mt-2">
-        {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} fills={fills} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}
+        {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} askedMake={askedMake} fills={fills} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}
       </ol>
       {longEnough.length === 0 && (
         <div className="mt-4 grid gap-5 border-l-4 border-ochre bg-ochre-wash p-4 md:grid-cols-[1fr_1.2fr]">
@@ -77,7 +80,7 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, or
       {tooShort.length > 0 && (
         <details className="mt-4 text-sm">
           <summary className="min-h-8">Right, but too short ({tooShort.length})</summary>
-          <ul className="ruled">{tooShort.map((offer) => <OfferRow key={offer.coil.id} offer={offer} fills={fills} first={false} chosen={false} onChoose={null} />)}</ul>
+          <ul className="ruled">{tooShort.map((offer) => <OfferRow key={offer.coil.id} offer={offer} askedMake={askedMake} fills={fills} first={false} chosen={false} onChoose={null} />)}</ul>
         </details>
       )}
     </section>
@@ -85,6 +88,7 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, or
 }
 
 interface OfferRowProps {
+  readonly askedMake: string | null
   readonly offer: Offer<Coil>
   readonly fills: number
   readonly first: boolean
@@ -92,7 +96,7 @@ interface OfferRowProps {
   readonly onChoose: (() => void) | null
 }
 
-function OfferRow({ offer: { coil, fit, leaves, yields }, fills, first, chosen, onChoose }: OfferRowProps) {
+function OfferRow({ offer: { coil, fit, leaves, yields }, askedMake, fills, first, chosen, onChoose }: OfferRowProps) {
   const { unit } = useHouse()
   const text = (length: number) => measureText(measure('length', length), unit)
   const planned = coil.lengthLeft - leaves
@@ -101,7 +105,7 @@ function OfferRow({ offer: { coil, fit, leaves, yields }, fills, first, chosen, 
       <div>
         <h3 className="text-lg font-semibold">{coil.label}</h3>
         <p className="text-sm text-soft">{coil.place} · {materialWord(coil.construction)} {measureText(measure('gauge', outerGauge(coil.construction)), unit)}, {coil.colour}</p>
-        <p className="text-sm text-soft">{coil.maker} {coil.line}</p>
+        <p className="text-sm text-soft">{otherMake(coil, askedMake) ?? `${coil.maker} ${coil.line}`}</p>
       </div>
       <div>
         <CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={planned} fills={fills} />

@@ -48,7 +48,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
   const total = order.goodsMinor + order.postageMinor
 
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem] print:block">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem] print:block">
       <section className="sheet p-4 md:p-6 print:border-0 print:p-0 print:outline-0" aria-label={`Order ${order.id}`}>
         <Link href="/orders" className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"><ArrowLeft size={15} aria-hidden /> Orders</Link>
         <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
@@ -79,7 +79,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         <p className="border-t border-ink pt-2 text-right">goods {moneyText(order.goodsMinor, order.supplier.currency)}, postage {order.postageMinor === 0 ? 'free' : moneyText(order.postageMinor, order.supplier.currency)}; <strong className="plate-figure text-xl">{moneyText(total, order.supplier.currency)}</strong></p>
         <p className="mt-2 text-xs text-soft print:text-black">Octaves of harps are counted E to F from the treble; scientific pitch is given beside them. By the prices of the catalogue at hand.</p>
       </section>
-      <aside className="sheet p-4 md:p-5 lg:sticky lg:top-4 print:hidden" aria-label="What to do next">
+      <aside className="sheet order-first p-4 md:p-5 lg:sticky lg:top-4 lg:order-none print:hidden" aria-label="What to do next">
         <p className="label">It is</p>
         <p className="plate-figure text-2xl">{order.state}</p>
         {problem && <p role="alert" className="mt-2 font-semibold text-ochre">{problem}</p>}
@@ -92,7 +92,9 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         {order.state === 'sent' && <Waiting answersIn={answersIn} ask={() => act('answer', {}, `${order.supplier.name} has answered.`)} />}
         {order.lines.filter(({ replacesId }) => replacesId !== null).map((line) => <Substitution key={line.id} line={line} act={act} />)}
         {(order.state === 'acknowledged' || order.state === 'delivered') && order.undecided === 0 && <Receiving key={order.lines.map(({ received }) => received).join()} order={order} act={act} />}
-        {order.state === 'closed' && <p className="mt-2 text-sm">{order.lines.some(({ received }) => received > 0) ? <>What came is on the shelf. <Link className="underline underline-offset-2" href="/stores/labels">Print its labels</Link></> : 'It was given up.'}</p>}
+        {order.coilIds.length > 0 && <p className="mt-3 text-sm">{order.coilIds.length === 1 ? 'One packet' : `${order.coilIds.length} packets`} of it came to the shelf.</p>}
+        {order.coilIds.length > 0 && <Link className={`button mt-2 w-full ${order.state === 'closed' ? 'button-main' : ''}`} href={`/stores/labels?coils=${order.coilIds.join()}`}>Print their labels</Link>}
+        {order.state === 'closed' && order.coilIds.length === 0 && <p className="mt-2 text-sm">It was given up.</p>}
         {order.state !== 'closed' && <button type="button" className="mt-4 min-h-11 text-sm underline underline-offset-2" onClick={() => act('cancel', {}, `Order ${order.id} is given up.`)}>Give the order up</button>}
       </aside>
     </div>

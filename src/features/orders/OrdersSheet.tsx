@@ -36,7 +36,7 @@ export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProp
   const put = (wanted: readonly SuggestedNeed[]) => act('/api/needs', { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) }, wanted.length === 1 ? 'Put on the need list.' : `${wanted.length} strings put on the need list.`)
 
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <section className="sheet p-4 md:p-5" aria-labelledby="needs">
           <h1 id="needs" className="text-2xl font-semibold">Need list</h1>

@@ -18,12 +18,17 @@ import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
 
 /** One coil: what it is, what was cut from it, what it is for; to be set right, or thrown away. */
-export function CoilSheet({ view: { coil, jobs, serves } }: { readonly view: CoilView }) {
+export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonly view: CoilView }) {
   const { unit, timeZone } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
   const [refused, setRefused] = useState<{ readonly field: string | null; readonly sentence: string } | null>(null)
   const text = (metres: number) => measureText(measure('length', metres), unit)
+  const gaugeText = (metres: number) => measureText(measure('gauge', metres), unit)
+  const constructionWords = () => {
+    const { construction: c } = coil
+    return c.kind === 'plain' ? materialWord(c) : `${materialWord(c)}; core ${gaugeText(c.core.diameter)}, ${c.bedding ? `bedding ${gaugeText(c.bedding.thickness)}, ` : ''}wrap ${gaugeText(c.wrap.diameter)}`
+  }
   const planned = jobs.reduce((sum, job) => sum + job.length, 0)
 
   const act = async (path: string, body: object, sentence: string) => {
@@ -40,13 +45,14 @@ export function CoilSheet({ view: { coil, jobs, serves } }: { readonly view: Coi
   }
 
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-label={coil.label}>
         <Link href="/stores" className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"><ArrowLeft size={15} aria-hidden /> Stores</Link>
         <h1 className="text-2xl font-semibold">{coil.label}</h1>
         <p className="text-soft">{coil.maker} {coil.line}, bought {dateText(coil.boughtAt, timeZone)}; {coil.place || 'no place noted'}{coil.discardedAt === null ? '' : `; thrown away ${dateText(coil.discardedAt, timeZone)}`}</p>
+        {otherMake && <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">{otherMake}</p>}
         <div className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-4">
-          <Figure label="Gauge" measure={measure('gauge', outerGauge(coil.construction))} note={materialWord(coil.construction)} />
+          <Figure label="Gauge" measure={measure('gauge', outerGauge(coil.construction))} note={constructionWords()} />
           <Figure label="Left" measure={measure('length', coil.lengthLeft)} note={`of ${text(coil.boughtLength)}`} />
           <div><div className="label">Class and colour</div><p className="mt-1">{coil.tensionClass}, {coil.colour}</p></div>
           <div><div className="label">End</div><p className="mt-1">{coil.end}</p></div>

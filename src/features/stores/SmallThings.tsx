@@ -35,7 +35,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
     void act('/api/supplies', { kind: form.get('kind'), name: form.get('name'), place: form.get('place'), count: Number(form.get('count') || NaN), least: Number(form.get('least') || 0) }, `${String(form.get('name'))} booked in.`)
   }
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="small">
         <h1 id="small" className="text-2xl font-semibold">Anchors, beads, glue</h1>
         <ul className="ruled mt-3">

@@ -3,7 +3,7 @@
 import { createColumnHelper, flexRender, getCoreRowModel, getFilteredRowModel, getPaginationRowModel, getSortedRowModel, useReactTable, type SortingState } from '@tanstack/react-table'
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import Link from 'next/link'
-import { useDeferredValue, useMemo, useState } from 'react'
+import { memo, useDeferredValue, useMemo, useState } from 'react'
 import { measure } from '@/core/measure'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import type { CoilRow } from '@/data/stores-view'
@@ -17,7 +17,7 @@ import { BookInForm } from './BookInForm'
 const SCRAP = 0.1
 /** The length of coil that fills a row; only reels of wire are longer, m. */
 const FILLS = 2.5
-const ROWS = 40
+const ROWS = 25
 
 const column = createColumnHelper<CoilRow>()
 const COLUMNS = [
@@ -40,18 +40,18 @@ export function StoresSheet({ coils }: { readonly coils: readonly CoilRow[] }) {
   const materials = useMemo(() => [...new Set(coils.map((c) => materialWord(c.construction)))].sort(), [coils])
   const kept = useMemo(() => coils.filter(({ lengthLeft }) => lengthLeft >= SCRAP), [coils])
   const shown = useMemo(() => kept.filter((c) => (material === 'all' || materialWord(c.construction) === material) && (!openedOnly || c.opened)), [kept, material, openedOnly])
+  const haystacks = useMemo(() => new Map(coils.map((coil) => [coil.id, haystack(coil)])), [coils])
   // eslint-disable-next-line react-hooks/incompatible-library -- the table keeps its own memo
   const table = useReactTable({
     data: shown as CoilRow[], columns: COLUMNS, state: { sorting, globalFilter: words }, onSortingChange: setSorting,
-    globalFilterFn: (row, _, text: string) => haystack(row.original).includes(text.trim().toLowerCase()),
+    globalFilterFn: (row, _, text: string) => (haystacks.get(row.original.id) ?? '').includes(text.trim().toLowerCase()),
     getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getFilteredRowModel: getFilteredRowModel(), getPaginationRowModel: getPaginationRowModel(),
     initialState: { pagination: { pageSize: ROWS } },
   })
-  const gauge = (coil: CoilRow) => measureText(measure('gauge', outerGauge(coil.construction)), unit)
   const found = table.getFilteredRowModel().rows.length
   const { pageIndex } = table.getState().pagination
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="coils">
         <header className="flex flex-wrap items-end justify-between gap-3">
           <h1 id="coils" className="text-2xl font-semibold">Stores</h1>
@@ -81,16 +81,7 @@ export function StoresSheet({ coils }: { readonly coils: readonly CoilRow[] }) {
               ))}
             </thead>
             <tbody>
-              {table.getRowModel().rows.map(({ original: coil }) => (
-                <tr key={coil.id} className="border-b border-rule align-top">
-                  <td className="py-2 pr-2"><Link className="inline-block min-h-6 font-semibold whitespace-nowrap hover:underline" href={`/stores/coils/${coil.id}`}>{coil.label}</Link><div className="text-soft">{coil.place}</div></td>
-                  <td className="py-2 pr-2">{materialWord(coil.construction)}<div className="text-soft">{coil.colour}, {coil.tensionClass}{coil.end === 'plain' ? '' : `, ${coil.end}`}</div></td>
-                  <td className="plate-figure py-2 pr-2 text-base whitespace-nowrap">{gauge(coil)}</td>
-                  <td className="w-[38%] py-2 pr-3"><CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={coil.setAside} fills={FILLS} /></td>
-                  <td className="py-2 pr-2 text-soft">{coil.serves || 'nothing charted'}</td>
-                  <td className="py-2 whitespace-nowrap text-soft">{dateText(coil.boughtAt, timeZone)}<div>{coil.opened ? 'opened' : 'fresh'}</div></td>
-                </tr>
-              ))}
+              {table.getRowModel().rows.map(({ original: coil }) => <CoilTableRow key={coil.id} coil={coil} unit={unit} timeZone={timeZone} />)}
             </tbody>
           </table>
         </div>
@@ -110,6 +101,20 @@ export function StoresSheet({ coils }: { readonly coils: readonly CoilRow[] }) {
     </div>
   )
 }
+
+/** Kept as it is while others are looked for: drawing every coil anew with each letter would be felt. */
+const CoilTableRow = memo(function CoilTableRow({ coil, unit, timeZone }: { readonly coil: CoilRow; readonly unit: 'mm' | 'in'; readonly timeZone: string }) {
+  return (
+    <tr className="border-b border-rule align-top">
+      <td className="py-2 pr-2"><Link className="inline-block min-h-6 font-semibold whitespace-nowrap hover:underline" href={`/stores/coils/${coil.id}`}>{coil.label}</Link><div className="text-soft">{coil.place}</div></td>
+      <td className="py-2 pr-2">{materialWord(coil.construction)}<div className="text-soft">{coil.colour}, {coil.tensionClass}{coil.end === 'plain' ? '' : `, ${coil.end}`}</div></td>
+      <td className="plate-figure py-2 pr-2 text-base whitespace-nowrap">{measureText(measure('gauge', outerGauge(coil.construction)), unit)}</td>
+      <td className="w-[38%] py-2 pr-3"><CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={coil.setAside} fills={FILLS} /></td>
+      <td className="py-2 pr-2 text-soft">{coil.serves || 'nothing charted'}{coil.otherMake && <div className="text-xs text-ochre">! {coil.otherMake}</div>}</td>
+      <td className="py-2 whitespace-nowrap text-soft">{dateText(coil.boughtAt, timeZone)}<div>{coil.opened ? 'opened' : 'fresh'}</div></td>
+    </tr>
+  )
+})
 
 /** All that a coil can be looked for by. */
 function haystack(coil: CoilRow): string {

@@ -56,7 +56,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
   const fieldProblem = (field: string) => (refused?.field === field ? refused.sentence : undefined)
 
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         {isImporting && (
           <TableImport<CatalogueColumn, TextTable, CatalogueMapping, MappedCatalogue>

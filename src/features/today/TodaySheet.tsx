@@ -62,6 +62,16 @@ export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps)
             ))}
           </ul>
         </section>
+        {view.orders.length > 0 && (
+          <section className="sheet order-3 p-5" aria-labelledby="coming">
+            <h2 id="coming" className="text-xl font-semibold">Coming</h2>
+            <ul className="ruled">
+              {view.orders.map(({ id, supplier, next }) => (
+                <li key={id}><Link href={`/orders/${id}`} className="block min-h-11 py-2 hover:underline"><span className="block font-semibold">Order {id}, {supplier}</span><span className="block text-sm text-soft">{next}</span></Link></li>
+              ))}
+            </ul>
+          </section>
+        )}
         <section className="sheet order-4 p-5" aria-labelledby="ahead">
           <h2 id="ahead" className="text-xl font-semibold">Ahead</h2>
           {view.ahead.length === 0 && <p className="mt-1 text-soft">No date is set.</p>}

@@ -5,8 +5,8 @@ import { handle } from '@/data/http/handle'
 import { lengthOf } from '@/data/http/length-text'
 
 export function PATCH(request: Request) {
-  return handle(request, HouseRequest, ({ unit, retuneAtCents, holdsWithinCents, tail, ...habits }) => {
-    const { actionId } = changeHouse(store(), { unit, retuneAtCents, holdsWithinCents, habits: { ...habits, tail: lengthOf(tail, unit) } })
+  return handle(request, HouseRequest, ({ unit, retuneAtCents, holdsWithinCents, leastSpares, currency, tail, ...habits }) => {
+    const { actionId } = changeHouse(store(), { unit, retuneAtCents, holdsWithinCents, leastSpares, currency, habits: { ...habits, tail: lengthOf(tail, unit) } })
     return { actionId }
   })
 }

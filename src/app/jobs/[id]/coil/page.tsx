@@ -15,7 +15,7 @@ export default async function CoilPage({ params }: { params: Promise<{ id: strin
   return (
     <JobSheet job={job} stage="coil">
       <CoilChoice
-        jobId={job.jobId} chosenId={job.coil?.id ?? null} onNeedList={job.onNeedList} canPutBack={job.canPutBack}
+        jobId={job.jobId} chosenId={job.coil?.id ?? null} onNeedList={job.onNeedList} canPutBack={job.canPutBack} askedMake={job.position.askedMake}
         offers={offersAt(shelf(store()), job.instrument, job.position, job.habits)}
         orderLines={orderLinesFor(job.instrument, job.position, job.habits, houseSettings(store()).unit)}
       />
