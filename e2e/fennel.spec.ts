@@ -76,7 +76,8 @@ test('two people finish two strings from one coil: the second is told what is le
   await other.getByRole('button', { name: 'Log the fitting' }).click()
   await expect(other.getByText('The 3rd-octave F of Fennel is fitted already; undo that first.')).toBeVisible()
   await other.goto('/stores')
-  await expect(other.getByRole('listitem').filter({ hasText: 'Shared packet' })).toContainText(/37\d mm/)
+  await other.getByRole('textbox', { name: 'Look for' }).fill('Shared packet')
+  await expect(other.getByRole('row').filter({ hasText: 'Shared packet' })).toContainText(/37\d mm/)
 })
 
 test('a string that slipped is put back without cutting anything', async ({ page }) => {

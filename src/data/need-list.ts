@@ -105,9 +105,15 @@ function cutsOnShelf(coils: readonly Coil[], instrument: Instrument, position: S
     .reduce((sum, coil) => sum + cutsIn(coil, cut, specAt(position, instrument.tensionClass).end), 0)
 }
 
-/** Puts strings on the list, each with all that an order must say. */
+/**
+ * Puts strings on the list, each with all that an order must say.
+ *
+ * @throws Refusal 409 when a job's string is on it already: two people may have seen the same suggestion
+ */
 export function addNeeds(store: Store, wanted: readonly Pick<SuggestedNeed, 'positionId' | 'jobId' | 'quantity'>[]): Done<void> {
   const { habits } = houseSettings(store)
+  const there = openNeeds(store).find(({ jobId }) => jobId !== null && wanted.some((want) => want.jobId === jobId))
+  if (there) throw new Refusal(409, `The ${there.string} is on the need list already.`)
   const rows = wanted.map((want) => {
     const { instrument, position } = byPositionId(store, want.positionId)
     return {

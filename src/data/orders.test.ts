@@ -61,6 +61,8 @@ test('what belongs on the list is told until it is on it, and again when it is t
   const suggested = suggestedNeeds(store)
   expect(suggested.length).toBeGreaterThan(10)
   addNeeds(store, suggested)
+  const listed = openNeeds(store).find(({ jobId }) => jobId !== null)!
+  expect(() => addNeeds(store, [{ positionId: suggested[0]!.positionId, jobId: listed.jobId, quantity: 1 }])).toThrow('is on the need list already')
   expect(suggestedNeeds(store)).toEqual([])
   const need = openNeeds(store).find(({ jobId }) => jobId === null)!
   dropNeed(store, need.id)

@@ -5,27 +5,17 @@ import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { postageOf } from '@/core/stores/order-plan'
 import type { DeskLine } from '@/core/stores/desk'
 import { STAND_IN } from '@/core/stores/fits'
-import type { StringSpec } from '@/core/stores/string-spec'
 import { outerGauge } from '@/core/strings/construction'
+import type { SoldPacket } from './catalogue/catalogue-cells'
 import { addCoil } from './coils'
-import { constructionFrom } from './construction-columns'
 import type { Done, Store } from './database'
-import { inMm, metres } from './millimetres'
-import { columnsOf, openNeeds, type Need } from './need-list'
+import { openNeeds, type Need } from './need-list'
 import { found, Refusal } from './refusal'
 import { coils, needs, orderedNeeds, orderLines, orders, suppliers, type OrderState } from './schema'
-import { catalogue, contentsOf, setFrom, type StoredItem, type Supplier } from './suppliers'
+import { catalogue, contentsOf, packetColumns, packetFrom, type StoredItem, type Supplier } from './suppliers'
 
-export interface OrderLine extends StringSpec {
+export interface OrderLine extends SoldPacket {
   readonly id: number
-  readonly part: string
-  readonly name: string
-  readonly maker: string
-  readonly line: string
-  readonly length: number
-  readonly pieces: number
-  readonly priceMinor: number
-  readonly setOf: StoredItem['setOf']
   readonly packs: number
   /** The strings it is for, each as an order must say it. */
   readonly forStrings: readonly string[]
@@ -86,8 +76,7 @@ function itemIn(items: ReadonlyMap<number, StoredItem>, id: number, supplierId: 
 
 function insertLine(store: Store, orderId: number, item: StoredItem, packs: number, forStrings: readonly string[], replacesId: number | null): number {
   return store.rows.insert(orderLines).values({
-    orderId, part: item.part, name: item.name, ...columnsOf(item), maker: item.maker, line: item.line, lengthMm: inMm(item.length), pieces: item.pieces, priceMinor: item.priceMinor,
-    setOf: item.setOf === null ? null : JSON.stringify(item.setOf), packs, forStrings: JSON.stringify(forStrings), replacesId,
+    orderId, ...packetColumns(item), packs, forStrings: JSON.stringify(forStrings), replacesId,
   }).returning({ id: orderLines.id }).get().id
 }
 
@@ -110,8 +99,7 @@ export function orderById(store: Store, id: number): Order {
 function orderFrom(store: Store, row: typeof orders.$inferSelect): Order {
   const supplier = found(store.rows.select().from(suppliers).where(eq(suppliers.id, row.supplierId)).get(), 'The order’s supplier is gone.')
   const lines = store.rows.select().from(orderLines).where(eq(orderLines.orderId, row.id)).orderBy(asc(orderLines.id)).all().map((line): OrderLine => ({
-    id: line.id, part: line.part, name: line.name, construction: constructionFrom(line), colour: line.colour, tensionClass: line.tensionClass, end: line.end, maker: line.maker, line: line.line,
-    length: metres(line.lengthMm), pieces: line.pieces, priceMinor: line.priceMinor, setOf: setFrom(line.setOf), packs: line.packs, forStrings: JSON.parse(line.forStrings) as string[],
+    ...packetFrom(line), id: line.id, packs: line.packs, forStrings: JSON.parse(line.forStrings) as string[],
     answer: line.answer, replacesId: line.replacesId, received: line.received,
   }))
   const goodsMinor = lines.filter(({ replacesId }) => replacesId === null).reduce((sum, line) => sum + line.priceMinor * line.packs, 0)

@@ -25,6 +25,22 @@ const construction = () => ({
   wrapMm: real('wrap_mm'),
 })
 
+/** What a catalogue says of a packet; what a set holds is JSON `[{ "part": "…", "count": 1 }]`, null for a packet. */
+const packet = () => ({
+  part: text('part').notNull(),
+  name: text('name').notNull(),
+  ...construction(),
+  colour: text('colour').$type<StringColour>().notNull(),
+  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  end: text('end').$type<StringEnd>().notNull(),
+  maker: text('maker').notNull(),
+  line: text('line').notNull(),
+  lengthMm: real('length_mm').notNull(),
+  pieces: integer('pieces').notNull(),
+  priceMinor: integer('price_minor').notNull(),
+  setOf: text('set_of'),
+})
+
 /** One row: what the house has set. */
 export const house = sqliteTable('house', {
   id: id(),
@@ -247,20 +263,8 @@ export const suppliers = sqliteTable('supplier', {
 export const catalogueItems = sqliteTable('catalogue_item', {
   id: id(),
   supplierId: integer('supplier_id').notNull().references(() => suppliers.id),
-  part: text('part').notNull(),
-  name: text('name').notNull(),
-  ...construction(),
-  colour: text('colour').$type<StringColour>().notNull(),
-  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
-  end: text('end').$type<StringEnd>().notNull(),
-  maker: text('maker').notNull(),
-  line: text('line').notNull(),
-  lengthMm: real('length_mm').notNull(),
-  pieces: integer('pieces').notNull(),
-  priceMinor: integer('price_minor').notNull(),
+  ...packet(),
   stock: integer('stock').notNull(),
-  /** What a set holds, as JSON `[{ "part": "…", "count": 1 }]`; null for a packet. */
-  setOf: text('set_of'),
 }, (t) => [
   uniqueIndex('part_once').on(t.supplierId, t.part),
   check('item_sane', sql`${t.gaugeMm} > 0 AND ${t.lengthMm} > 0 AND ${t.pieces} > 0 AND ${t.priceMinor} >= 0 AND ${t.stock} >= 0`),
@@ -283,19 +287,7 @@ export const orders = sqliteTable('purchase_order', {
 export const orderLines = sqliteTable('order_line', {
   id: id(),
   orderId: integer('order_id').notNull().references(() => orders.id),
-  part: text('part').notNull(),
-  name: text('name').notNull(),
-  ...construction(),
-  colour: text('colour').$type<StringColour>().notNull(),
-  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
-  end: text('end').$type<StringEnd>().notNull(),
-  maker: text('maker').notNull(),
-  line: text('line').notNull(),
-  lengthMm: real('length_mm').notNull(),
-  pieces: integer('pieces').notNull(),
-  priceMinor: integer('price_minor').notNull(),
-  /** What a set holds, as in the catalogue; null for a packet. */
-  setOf: text('set_of'),
+  ...packet(),
   packs: integer('packs').notNull(),
   /** Which strings it is for, as an order must say them. */
   forStrings: text('for_strings').notNull(),

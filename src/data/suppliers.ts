@@ -4,8 +4,8 @@
 import { asc, eq } from 'drizzle-orm'
 import type { CatalogueOffer } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
-import type { CatalogueItem } from './catalogue/catalogue-cells'
-import { constructionFrom } from './construction-columns'
+import type { CatalogueItem, SoldPacket } from './catalogue/catalogue-cells'
+import { constructionFrom, type ConstructionColumns } from './construction-columns'
 import type { Done, Store } from './database'
 import { inMm, metres } from './millimetres'
 import { columnsOf } from './need-list'
@@ -42,14 +42,22 @@ export function supplierBySlug(store: Store, slug: string): Supplier {
 export function catalogue(store: Store, supplierId?: number): readonly StoredItem[] {
   const all = store.rows.select().from(catalogueItems)
   return (supplierId === undefined ? all : all.where(eq(catalogueItems.supplierId, supplierId))).orderBy(asc(catalogueItems.id)).all().map((row) => ({
-    id: row.id, supplierId: row.supplierId, part: row.part, name: row.name, construction: constructionFrom(row), colour: row.colour, tensionClass: row.tensionClass, end: row.end,
-    maker: row.maker, line: row.line, length: metres(row.lengthMm), pieces: row.pieces, priceMinor: row.priceMinor, stock: row.stock, setOf: setFrom(row.setOf),
+    ...packetFrom(row), id: row.id, supplierId: row.supplierId, stock: row.stock,
   }))
 }
 
-/** What a set's column holds. */
-export function setFrom(text: string | null): CatalogueItem['setOf'] {
-  return text === null ? null : JSON.parse(text) as CatalogueItem['setOf']
+type PacketColumns = Pick<typeof catalogueItems.$inferSelect, 'part' | 'name' | 'colour' | 'tensionClass' | 'end' | 'maker' | 'line' | 'lengthMm' | 'pieces' | 'priceMinor' | 'setOf' | keyof ConstructionColumns>
+
+/** The packet that columns hold. */
+export function packetFrom(row: PacketColumns): SoldPacket {
+  const { part, name, colour, tensionClass, end, maker, line, pieces, priceMinor } = row
+  return { part, name, construction: constructionFrom(row), colour, tensionClass, end, maker, line, length: metres(row.lengthMm), pieces, priceMinor, setOf: row.setOf === null ? null : JSON.parse(row.setOf) as SoldPacket['setOf'] }
+}
+
+/** A packet's columns. */
+export function packetColumns(item: SoldPacket): PacketColumns {
+  const { part, name, maker, line, pieces, priceMinor, setOf } = item
+  return { part, name, ...columnsOf(item), maker, line, lengthMm: inMm(item.length), pieces, priceMinor, setOf: setOf === null ? null : JSON.stringify(setOf) }
 }
 
 /** The packets that are in one pack of an item: itself, or the parts of a set. */
@@ -99,9 +107,6 @@ export function replaceCatalogue(store: Store, slug: string, items: readonly Cat
 /** Writes a catalogue; belongs inside an action. */
 export function insertItems(store: Store, supplierId: number, items: readonly CatalogueItem[]): void {
   for (const item of items) {
-    store.rows.insert(catalogueItems).values({
-      supplierId, part: item.part, name: item.name, ...columnsOf(item), maker: item.maker, line: item.line, lengthMm: inMm(item.length), pieces: item.pieces,
-      priceMinor: item.priceMinor, stock: item.stock, setOf: item.setOf === null ? null : JSON.stringify(item.setOf),
-    }).run()
+    store.rows.insert(catalogueItems).values({ supplierId, ...packetColumns(item), stock: item.stock }).run()
   }
 }

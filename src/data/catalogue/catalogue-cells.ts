@@ -15,7 +15,8 @@ export const CATALOGUE_LENGTHS = ['gauge', 'core', 'bedding', 'wrap', 'length'] 
 export type CatalogueLength = (typeof CATALOGUE_LENGTHS)[number]
 export type CatalogueCells = Readonly<Record<CatalogueColumn, string>>
 
-export interface CatalogueItem extends StringSpec {
+/** A packet, or a set of packets, as a catalogue sells it. */
+export interface SoldPacket extends StringSpec {
   readonly part: string
   readonly name: string
   readonly maker: string
@@ -24,10 +25,13 @@ export interface CatalogueItem extends StringSpec {
   readonly length: number
   readonly pieces: number
   readonly priceMinor: number
-  /** Packs. */
-  readonly stock: number
   /** Parts in a set; null for a packet. */
   readonly setOf: readonly { readonly part: string; readonly count: number }[] | null
+}
+
+export interface CatalogueItem extends SoldPacket {
+  /** Packs. */
+  readonly stock: number
 }
 
 const COLOURS: Readonly<Record<string, StringColour>> = { '': 'natural', natural: 'natural', clear: 'natural', plain: 'natural', red: 'red', black: 'black', blue: 'blue' }

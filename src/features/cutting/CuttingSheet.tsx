@@ -1,15 +1,13 @@
 'use client'
 
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import { measure } from '@/core/measure'
 import type { CutPlan } from '@/core/stores/cut-plan'
 import type { CuttingBench } from '@/data/cutting'
 import { CoilBar } from '@/ui/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 import { startCutPlan, type Planning } from '@/workers/plans'
 
@@ -21,31 +19,24 @@ const STAND_IN_WORDS = { 'other end': 'with another end', 'other colour': 'in an
 /** Which coil to cut for which open job, all of them together. */
 export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
   const { unit } = useHouse()
-  const router = useRouter()
-  const announce = useAnnounce()
+  const { act, refused, refuse } = useAct()
   const [plan, setPlan] = useState<CutPlan | null>(null)
   const [isPlanning, setIsPlanning] = useState(false)
-  const [problem, setProblem] = useState<string | null>(null)
   const running = useRef<Planning<CutPlan> | null>(null)
   useEffect(() => () => running.current?.stop(), [])
 
   const start = async () => {
-    setProblem(null)
+    refuse(null)
     setIsPlanning(true)
     running.current = startCutPlan(bench.jobs, bench.coils)
     try {
       setPlan(await running.current.answer)
     } catch {
-      setProblem('The plan could not be reckoned on this device.')
+      refuse({ sentence: 'The plan could not be reckoned on this device.', field: null })
     }
     setIsPlanning(false)
   }
-  const take = async () => {
-    const answer = await send<{ actionId: number }>('/api/cutting', { cuts: plan?.cuts.map(({ jobId, coilId }) => ({ jobId, coilId })) })
-    if (!answer.ok) return setProblem(answer.sentence)
-    announce('The coils are set aside; nothing is cut in the stores until a fitting is logged.', answer.value.actionId)
-    router.refresh()
-  }
+  const take = () => act('/api/cutting', { cuts: plan?.cuts.map(({ jobId, coilId }) => ({ jobId, coilId })) }, 'The coils are set aside; nothing is cut in the stores until a fitting is logged.')
   const isTaken = plan !== null && plan.cuts.every(({ jobId, coilId }) => bench.jobs.find(({ id }) => id === jobId)?.coilId === coilId)
   const stringOf = (id: number) => bench.jobs.find((job) => job.id === id)?.string ?? ''
   const used = plan ? bench.coils.filter(({ id }) => plan.cuts.some(({ coilId }) => coilId === id)) : []
@@ -64,7 +55,7 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
         })}
       </ul>
       {bench.jobs.length > 0 && <button type="button" className={`button mt-3 ${plan ? '' : 'button-main'}`} onClick={start} disabled={isPlanning}>{isPlanning ? 'Reckoning…' : plan ? 'Plan again' : 'Plan the cuts'}</button>}
-      {problem && <p role="alert" className="mt-3 font-semibold text-ochre">{problem}</p>}
+      {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
       {plan && (
         <div aria-live="polite">
           <h2 className="mt-5 border-t border-ink pt-2 text-lg font-semibold">The plan</h2>

@@ -2,7 +2,6 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
 import { otherMake } from '@/core/stores/asked-make'
 import type { Offer } from '@/core/stores/offers'
 import { outerGauge, materialWord } from '@/core/strings/construction'
@@ -10,8 +9,7 @@ import { measure } from '@/core/measure'
 import type { Coil } from '@/data/coils'
 import { CoilBar } from '@/ui/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 interface CoilChoiceProps {
@@ -32,20 +30,15 @@ const REEL = 3
 
 /** Coils that fit, a remainder long enough first; or what to order when none does. */
 export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, askedMake, orderLines }: CoilChoiceProps) {
-  const [problem, setProblem] = useState<string | null>(null)
   const router = useRouter()
-  const announce = useAnnounce()
+  const { act: actOn, refused } = useAct()
   const longEnough = offers.filter((o) => o.leaves >= 0)
   const fills = Math.min(REEL, Math.max(...offers.map((o) => o.coil.boughtLength)))
   const tooShort = offers.filter((o) => o.leaves < 0 && o.coil.lengthLeft > 0.1)
 
   const act = async (path: string, body: object, sentence: string, next: string | null) => {
-    setProblem(null)
-    const answer = await send<{ actionId: number }>(`/api/jobs/${jobId}/${path}`, body)
-    if (!answer.ok) return setProblem(answer.sentence)
-    announce(sentence, answer.value.actionId)
-    if (next) router.push(next)
-    router.refresh()
+    const done = await actOn(`/api/jobs/${jobId}/${path}`, body, sentence)
+    if (done && next) router.push(next)
   }
   const choose = (coil: Coil) => act('coil', { coilId: coil.id }, `${coil.label} is set aside for this string.`, `/jobs/${jobId}/figures`)
 
@@ -76,7 +69,7 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, as
           </dl>
         </div>
       )}
-      {problem && <p role="alert" className="mt-3 font-semibold text-ochre">{problem}</p>}
+      {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
       {tooShort.length > 0 && (
         <details className="mt-4 text-sm">
           <summary className="min-h-8">Right, but too short ({tooShort.length})</summary>

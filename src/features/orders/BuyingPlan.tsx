@@ -6,8 +6,7 @@ import { moneyText } from '@/core/stores/money'
 import type { OrderPlan, Unmet } from '@/core/stores/order-plan'
 import type { BuyingBench } from '@/data/buying'
 import { dayText } from '@/ui/format/time'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 import { startOrderPlan, type Planning } from '@/workers/plans'
 import type { OrderPlans } from '@/workers/plans.worker'
@@ -19,11 +18,10 @@ const ANY_TIME = 'whenever it comes'
 export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
   const { timeZone } = useHouse()
   const router = useRouter()
-  const announce = useAnnounce()
+  const { act, refused, refuse } = useAct()
   const [date, setDate] = useState(bench.dates.at(-1)?.name ?? ANY_TIME)
   const [doing, setDoing] = useState<{ readonly what: string; readonly gap: number | null } | null>(null)
   const [plans, setPlans] = useState<{ readonly of: string; readonly made: OrderPlans } | null>(null)
-  const [problem, setProblem] = useState<string | null>(null)
   const running = useRef<Planning<OrderPlans> | null>(null)
   useEffect(() => () => running.current?.stop(), [])
   // A plan is of the list and the terms it was made from: when they change, it is gone.
@@ -31,7 +29,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
   const made = plans?.of === basis ? plans.made : null
 
   const start = async () => {
-    setProblem(null)
+    refuse(null)
     setPlans(null)
     const at = bench.dates.find(({ name }) => name === date)?.at ?? null
     const needs = bench.needs.map((need) => ({ ...need, by: at === null ? null : at - need.settlesHours * HOUR }))
@@ -40,7 +38,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
     try {
       setPlans({ of: basis, made: await running.current.answer })
     } catch {
-      setProblem('The plan could not be reckoned on this device.')
+      refuse({ sentence: 'The plan could not be reckoned on this device.', field: null })
     }
     setDoing(null)
   }
@@ -54,11 +52,8 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
     const orders = plan.bySupplier.map(({ supplierId }) => ({
       supplierId, lines: plan.lines.filter(({ offerId }) => supplierOf.get(offerId) === supplierId).map(({ offerId, packs, needIds }) => ({ itemId: offerId, packs, needIds: needIds.filter((id) => !unmet.has(id)) })),
     }))
-    const answer = await send<{ actionId: number; result: readonly number[] }>('/api/orders', { orders })
-    if (!answer.ok) return setProblem(answer.sentence)
-    announce(orders.length === 1 ? 'The order is written.' : `${orders.length} orders are written, one for each supplier.`, answer.value.actionId)
-    if (answer.value.result.length === 1) router.push(`/orders/${answer.value.result[0]}`)
-    router.refresh()
+    const written = await act<{ actionId: number; result: readonly number[] }>('/api/orders', { orders }, orders.length === 1 ? 'The order is written.' : `${orders.length} orders are written, one for each supplier.`)
+    if (written?.result.length === 1) router.push(`/orders/${written.result[0]}`)
   }
 
   return (
@@ -76,7 +71,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
         {doing && <p className="text-sm text-soft" role="status">Reckoning {doing.what}{doing.gap === null ? '…' : `: proven to within ${(doing.gap * 100).toFixed(1)} %`}</p>}
       </div>
       {date !== ANY_TIME && <p className="mt-1 text-sm text-soft">A day to fit it and its settling are taken off: gut must come a little over a day before, nylon two.</p>}
-      {problem && <p role="alert" className="mt-3 font-semibold text-ochre">{problem}</p>}
+      {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
       {plans && !made && <p role="status" className="mt-3 font-semibold text-ochre">The list or the terms have changed since the plan was made; plan again.</p>}
       {made && (
         <div aria-live="polite">

@@ -2,7 +2,6 @@
 
 import { ArrowLeft, Copy, Download } from 'lucide-react'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useEffect, useState, type FormEvent } from 'react'
 import { moneyText } from '@/core/stores/money'
 import type { OrderLineView, OrderView } from '@/data/orders-view'
@@ -10,7 +9,7 @@ import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 interface OrderSheetProps {
@@ -21,25 +20,15 @@ interface OrderSheetProps {
   readonly answersIn: number
 }
 
-type Act = (path: string, body: object, sentence: string) => Promise<boolean>
+/** Does something with this order. */
+type Act = (path: string, body: object, sentence: string) => Promise<object | null>
 
 /** An order: the sheet to send, the supplier's answer, and what has come. */
 export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
   const { name: house, timeZone } = useHouse()
-  const router = useRouter()
   const announce = useAnnounce()
-  const [problem, setProblem] = useState<string | null>(null)
-  const act: Act = async (path, body, sentence) => {
-    setProblem(null)
-    const answer = await send<{ actionId: number }>(`/api/orders/${order.id}/${path}`, body)
-    if (!answer.ok) {
-      setProblem(answer.sentence)
-      return false
-    }
-    announce(sentence, answer.value.actionId)
-    router.refresh()
-    return true
-  }
+  const { act: actOn, refused } = useAct()
+  const act: Act = (path, body, sentence) => actOn(`/api/orders/${order.id}/${path}`, body, sentence)
   const copy = async () => {
     await navigator.clipboard.writeText(text)
     announce('The order is copied; paste it into a mail.')
@@ -82,7 +71,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
       <aside className="sheet order-first p-4 md:p-5 lg:sticky lg:top-4 lg:order-none print:hidden" aria-label="What to do next">
         <p className="label">It is</p>
         <p className="plate-figure text-2xl">{order.state}</p>
-        {problem && <p role="alert" className="mt-2 font-semibold text-ochre">{problem}</p>}
+        {refused && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
         {order.state === 'to send' && (
           <>
             <p className="mt-2 text-sm text-soft">The supplier’s desk takes the CSV and answers after a while.</p>
@@ -108,7 +97,7 @@ function AnswerWord({ line }: { readonly line: OrderLineView }) {
 }
 
 /** Asks again until the desk has answered. */
-function Waiting({ answersIn, ask }: { readonly answersIn: number; readonly ask: () => Promise<boolean> }) {
+function Waiting({ answersIn, ask }: { readonly answersIn: number; readonly ask: () => Promise<object | null> }) {
   const [isAsking, setIsAsking] = useState(false)
   useEffect(() => {
     const timer = setTimeout(() => { setIsAsking(true); void ask().finally(() => setIsAsking(false)) }, answersIn + 100)

@@ -1,15 +1,12 @@
 'use client'
 
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
-import { useState } from 'react'
 import { moneyText } from '@/core/stores/money'
 import type { BuyingBench } from '@/data/buying'
 import type { Need, SuggestedNeed } from '@/data/need-list'
 import type { Order } from '@/data/orders'
 import { dateText } from '@/ui/format/time'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 import { BuyingPlan } from './BuyingPlan'
 
@@ -23,16 +20,7 @@ interface OrdersSheetProps {
 /** What must be bought, the cheapest way to buy it, and the orders there are. */
 export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProps) {
   const { timeZone } = useHouse()
-  const router = useRouter()
-  const announce = useAnnounce()
-  const [problem, setProblem] = useState<string | null>(null)
-  const act = async (path: string, body: object, sentence: string) => {
-    setProblem(null)
-    const answer = await send<{ actionId: number }>(path, body)
-    if (!answer.ok) return setProblem(answer.sentence)
-    announce(sentence, answer.value.actionId)
-    router.refresh()
-  }
+  const { act, refused } = useAct()
   const put = (wanted: readonly SuggestedNeed[]) => act('/api/needs', { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) }, wanted.length === 1 ? 'Put on the need list.' : `${wanted.length} strings put on the need list.`)
 
   return (
@@ -40,7 +28,7 @@ export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProp
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <section className="sheet p-4 md:p-5" aria-labelledby="needs">
           <h1 id="needs" className="text-2xl font-semibold">Need list</h1>
-          {problem && <p role="alert" className="mt-2 font-semibold text-ochre">{problem}</p>}
+          {refused && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
           {needs.length === 0 && <p className="text-soft">Nothing is on it.</p>}
           <ul className="ruled mt-1" aria-label="On the list">
             {needs.map((need) => (

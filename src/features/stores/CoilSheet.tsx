@@ -2,8 +2,7 @@
 
 import { ArrowLeft } from 'lucide-react'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
-import { useState, type FormEvent } from 'react'
+import type { FormEvent } from 'react'
 import { measure } from '@/core/measure'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { lengthFigure } from '@/core/units/length'
@@ -13,16 +12,13 @@ import { Figure } from '@/ui/figure/Figure'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
 import { measureText } from '@/ui/format/measure'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 /** One coil: what it is, what was cut from it, what it is for; to be set right, or thrown away. */
 export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonly view: CoilView }) {
   const { unit, timeZone } = useHouse()
-  const router = useRouter()
-  const announce = useAnnounce()
-  const [refused, setRefused] = useState<{ readonly field: string | null; readonly sentence: string } | null>(null)
+  const { act, refused } = useAct()
   const text = (metres: number) => measureText(measure('length', metres), unit)
   const gaugeText = (metres: number) => measureText(measure('gauge', metres), unit)
   const constructionWords = () => {
@@ -31,17 +27,10 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
   }
   const planned = jobs.reduce((sum, job) => sum + job.length, 0)
 
-  const act = async (path: string, body: object, sentence: string) => {
-    setRefused(null)
-    const answer = await send<{ actionId: number }>(`/api/coils/${coil.id}/${path}`, body)
-    if (!answer.ok) return setRefused(answer)
-    announce(sentence, answer.value.actionId)
-    router.refresh()
-  }
   const correct = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
-    void act('correct', { label: form.get('label'), place: form.get('place'), lengthLeft: form.get('lengthLeft'), unit }, `${coil.label} is set right.`)
+    void act(`/api/coils/${coil.id}/correct`, { label: form.get('label'), place: form.get('place'), lengthLeft: form.get('lengthLeft'), unit }, `${coil.label} is set right.`)
   }
 
   return (
@@ -79,7 +68,7 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
             <Entry label="Length that is left" name="lengthLeft" hint={`In ${unit} unless you write the unit.`} inputMode="decimal" defaultValue={lengthFigure(coil.lengthLeft, { unit, digits: unit === 'mm' ? 0 : 2 })} problem={refused?.field === 'lengthLeft' ? refused.sentence : undefined} />
             <button type="submit" className="button button-main">Keep it</button>
           </form>
-          <button type="button" className="button mt-3 w-full" onClick={() => act('discard', {}, `${coil.label} is thrown away.`)}>Throw it away</button>
+          <button type="button" className="button mt-3 w-full" onClick={() => act(`/api/coils/${coil.id}/discard`, {}, `${coil.label} is thrown away.`)}>Throw it away</button>
           {refused && !['label', 'place', 'lengthLeft'].includes(refused.field ?? '') && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
         </section>
       )}

@@ -1,14 +1,12 @@
 'use client'
 
-import { useRouter } from 'next/navigation'
-import { useState, type FormEvent } from 'react'
+import type { FormEvent } from 'react'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import type { AnchorGut, Supply } from '@/data/supplies'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 interface SmallThingsProps {
@@ -19,16 +17,7 @@ interface SmallThingsProps {
 /** Anchors, beads and glue: how many there are, too few told, and broken gut made into anchors. */
 export function SmallThings({ supplies, gut }: SmallThingsProps) {
   const { timeZone } = useHouse()
-  const router = useRouter()
-  const announce = useAnnounce()
-  const [problem, setProblem] = useState<string | null>(null)
-  const act = async (path: string, body: object, sentence: string) => {
-    setProblem(null)
-    const answer = await send<{ actionId: number }>(path, body)
-    if (!answer.ok) return setProblem(answer.sentence)
-    announce(sentence, answer.value.actionId)
-    router.refresh()
-  }
+  const { act, refused } = useAct()
   const add = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
@@ -52,7 +41,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
             </li>
           ))}
         </ul>
-        {problem && <p role="alert" className="mt-3 font-semibold text-ochre">{problem}</p>}
+        {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
         <h2 className="mt-5 border-t border-ink pt-2 text-lg font-semibold">Broken gut that makes anchors</h2>
         <p className="text-sm text-soft">Gut of 1.6 mm and more: half of a broken string is sound enough, cut in pieces of 20 mm.</p>
         {gut.length === 0 && <p className="mt-2">None that is not booked in already.</p>}

@@ -30,7 +30,7 @@ export class BookInRequest {
   tensionClass!: TensionClass
 
   @IsIn(STRING_ENDS, { message: 'The end is plain, a loop or a ball.' })
-  end!: StringEnd
+  end: StringEnd = 'plain'
 
   @IsOptional()
   @IsString({ message: 'The maker is text.' })

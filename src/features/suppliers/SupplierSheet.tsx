@@ -2,7 +2,6 @@
 
 import { ArrowLeft, Download } from 'lucide-react'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useState, type FormEvent } from 'react'
 import { moneyText } from '@/core/stores/money'
 import { lengthFigure } from '@/core/units/length'
@@ -13,8 +12,7 @@ import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import type { StoredItem, Supplier } from '@/data/suppliers'
 import { Entry } from '@/ui/form/Entry'
 import { TableImport } from '@/ui/import/TableImport'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 const WORDS: Record<CatalogueColumn, string> = {
@@ -32,26 +30,19 @@ interface SupplierSheetProps {
 /** A supplier: its terms, and its catalogue out of any CSV. */
 export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps) {
   const { unit } = useHouse()
-  const router = useRouter()
-  const announce = useAnnounce()
   const [isImporting, setIsImporting] = useState(false)
   const [looked, setLooked] = useState('')
-  const [refused, setRefused] = useState<{ readonly field: string | null; readonly sentence: string } | null>(null)
+  const { act, refused } = useAct()
   const path = `/api/suppliers/${supplier.slug}`
-  const act = async (to: string, body: object, sentence: string, method: 'POST' | 'PUT' = 'POST') => {
-    setRefused(null)
-    const answer = await send<{ actionId: number }>(to, body, method)
-    if (!answer.ok) return setRefused(answer)
-    announce(sentence, answer.value.actionId)
-    setIsImporting(false)
-    router.refresh()
-  }
   const change = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     void act(`${path}/terms`, { rate: Number(String(form.get('rate')).replace(',', '.')), postage: form.get('postage'), freeOver: form.get('freeOver'), leadDays: Number(form.get('leadDays')) }, 'The terms are kept.')
   }
-  const take = ({ preview }: MappedCatalogue, { units }: CatalogueMapping) => act(`${path}/catalogue`, { rows: preview.filter(({ wrong }) => !wrong).map(({ cells }) => cells), units }, 'The catalogue is taken over.', 'PUT')
+  const take = async ({ preview }: MappedCatalogue, { units }: CatalogueMapping) => {
+    const taken = await act(`${path}/catalogue`, { rows: preview.filter(({ wrong }) => !wrong).map(({ cells }) => cells), units }, 'The catalogue is taken over.', { method: 'PUT' })
+    if (taken) setIsImporting(false)
+  }
   const found = items.filter((item) => `${item.part} ${item.name} ${item.maker} ${item.line} ${item.tensionClass}`.toLowerCase().includes(looked.trim().toLowerCase()))
   const fieldProblem = (field: string) => (refused?.field === field ? refused.sentence : undefined)
 

@@ -1,0 +1,39 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useCallback, useState } from 'react'
+import { useAnnounce } from './DoneBar'
+import { send } from './send'
+
+export interface Refused {
+  readonly sentence: string
+  readonly field: string | null
+}
+
+interface ActOptions {
+  readonly method?: 'POST' | 'PATCH' | 'PUT'
+}
+
+/**
+ * Does something on the server: says what was done, with its undoing beside it, and shows the page anew; or keeps the
+ * sentence that says why not.
+ *
+ * @returns `act`, which answers with what came back, or null when it was refused; `refused`; and `refuse`, for what is known to be wrong before it is sent
+ */
+export function useAct() {
+  const router = useRouter()
+  const announce = useAnnounce()
+  const [refused, setRefused] = useState<Refused | null>(null)
+  const act = useCallback(async <T extends { readonly actionId: number }>(path: string, body: object, sentence: string, { method = 'POST' }: ActOptions = {}): Promise<T | null> => {
+    setRefused(null)
+    const answer = await send<T>(path, body, method)
+    if (!answer.ok) {
+      setRefused(answer)
+      return null
+    }
+    announce(sentence, answer.value.actionId)
+    router.refresh()
+    return answer.value
+  }, [router, announce])
+  return { act, refused, refuse: setRefused }
+}
