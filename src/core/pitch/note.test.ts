@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { harpOctave, harpOctaveOf, harpOctaveWord, scientificOctaveOf } from './harp-octave'
 import { frequency, letterStep, LETTERS, note, noteAtStep, noteWord, parseNote, scientificOctave, scientificWord, semitoneNumber, type Accidental, type Note } from './note'
+import { nearestNote } from './nearest-note'
 import { restTuning } from './rest-tuning'
 
 const notes: fc.Arbitrary<Note> = fc.record({
@@ -64,4 +65,12 @@ test('a rest tuning flattens or sharpens in the order of the signatures', () => 
 test.each([['octave', () => scientificOctave(3.5)], ['octave', () => scientificOctave(10)], ['harp octave', () => harpOctave(-3)], ['harp octave', () => harpOctave(Number.NaN)]])('an %s that is none is refused', (name, make) => {
   expect(make).toThrow(RangeError)
   expect(make).toThrow(`${name}: expected a whole number`)
+})
+
+test.each([[440, 'A4', 0], [442, 'A4', 7.85], [261.6256, 'C4', 0], [277.1826, 'C-sharp 4', 0], [27.5, 'A0', 0], [4186.009, 'C8', 0], [246.9, 'B3', -0.3]])('%f Hz is nearest to %s', (frequency, word, cents) => {
+  expect(nearestNote(frequency, 440)).toMatchObject({ word, cents: expect.closeTo(cents, 1) })
+})
+
+test('every note is nearest to its own frequency, with any reference', () => {
+  for (let step = 10; step < 50; step += 1) for (const referenceA of [415, 440, 443]) expect(nearestNote(frequency(noteAtStep(step), referenceA), referenceA).note).toEqual(noteAtStep(step))
 })

@@ -17,6 +17,19 @@ export function strainAt(sigma: number, modulus: number, stiffening: number): nu
   return stiffening === 0 ? linear : Math.log(1 + stiffening * linear) / stiffening
 }
 
+/**
+ * Stress at a strain, the inverse of {@link strainAt}: E0 (e^(kε) − 1) / k, or E0 ε where the material does not stiffen.
+ *
+ * @param strain - elongation over free length
+ * @param modulus - E0, Pa
+ * @param stiffening - k; zero for a linear material
+ * @returns Pa
+ */
+export function stressAt(strain: number, modulus: number, stiffening: number): number {
+  const linear = expectNotNegative('strain', strain) * expectPositive('modulus', modulus)
+  return stiffening === 0 ? linear : (modulus * Math.expm1(stiffening * strain)) / stiffening
+}
+
 /** The lengths of a string under tension, m, and the pitch it is to reach, Hz. */
 export interface Span {
   readonly construction: Construction

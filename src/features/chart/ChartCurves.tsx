@@ -1,12 +1,13 @@
 'use client'
 
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions, type Plugin } from 'chart.js'
-import { Fragment, useEffect, useMemo, useState } from 'react'
+import { Fragment, useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { isWhole, type ChartLine } from '@/core/chart/chart-line'
 import { sections, type Section } from '@/core/chart/findings'
 import { frequency } from '@/core/pitch/note'
 import { tension, utilisation } from '@/core/strings/tension'
+import { useTints, type Tints } from '@/ui/charts/use-tints'
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip)
 
@@ -14,25 +15,6 @@ interface ChartCurvesProps {
   readonly lines: readonly ChartLine[]
   readonly referenceA: number
   readonly onPick: (number: number) => void
-}
-
-const NAMES = ['ink', 'soft', 'rule', 'line', 'verdigris', 'verdigris-wash', 'ochre', 'paper'] as const
-type Tints = Record<(typeof NAMES)[number], string>
-
-/** The sheet's own colours, read again when the light changes: a canvas knows no CSS variables. */
-function useTints(): Tints | null {
-  const [tints, setTints] = useState<Tints | null>(null)
-  useEffect(() => {
-    const read = () => {
-      const style = getComputedStyle(document.documentElement)
-      setTints(Object.fromEntries(NAMES.map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Tints)
-    }
-    read()
-    const watcher = new MutationObserver(read)
-    watcher.observe(document.documentElement, { attributeFilter: ['data-light'] })
-    return () => watcher.disconnect()
-  }, [])
-  return tints
 }
 
 /** Tension and share of strength along the instrument, its sections as bands; longer strings to the left, as in the field. */

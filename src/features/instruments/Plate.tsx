@@ -68,6 +68,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
         <dd>{view.fittedAt === null ? <strong className="text-ochre">no string</strong> : `fitted ${dateText(view.fittedAt, timeZone)}, ${ageWord(view.fittedAt, now)}`}</dd>
         <dt className="text-soft">On the shelf</dt><dd>{spare}</dd>
         <dt className="text-soft">A packet in hand</dt><dd><Link className="underline underline-offset-2" href={`/instruments/${instrument.slug}/belongs?string=${position.number}`}>Does this new string belong here?</Link></dd>
+        <dt className="text-soft">Before you turn</dt><dd><Link className="underline underline-offset-2" href={`/instruments/${instrument.slug}/bench?string=${position.number}`}>Try it on the winding bench</Link></dd>
       </dl>
       <details className="text-sm">
         <summary className="min-h-8 font-semibold">History of this position ({view.history.length})</summary>
