@@ -74,7 +74,7 @@ test('an order says every name, what it is made of, and for which instrument', (
     Note: '3rd-octave G, octaves counted E to F from the treble; G4 in scientific pitch',
     'Sounds at rest': 'G-flat 4, 370.0 Hz',
     Number: '22 from the top of 47',
-    Material: 'gut',
+    'Make and line': 'Fold & Fell Amber twist', Material: 'gut',
     Gauge: '1.24 mm',
     Colour: 'natural',
     'Tension class': 'concert',
