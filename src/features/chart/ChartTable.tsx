@@ -8,11 +8,13 @@ import { tension, utilisation } from '@/core/strings/tension'
 import type { CellEdit, DraftRow } from './use-chart-draft'
 
 const TYPED = CHART_COLUMNS.filter((column) => column !== 'number')
+/** Make and line come after what is reckoned: the figures belong together. */
+const BEFORE_RECKONED = TYPED.filter((column) => column !== 'asked')
 const HEADS: Record<ChartColumn, string> = {
   number: 'No.', label: 'Label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking', free: 'Free', asked: 'Make and line',
 }
 const WIDTHS: Record<ChartColumn, string> = {
-  number: 'w-10', label: 'w-14', note: 'w-20', colour: 'w-16', material: 'w-40', gauge: 'w-16', core: 'w-14', bedding: 'w-14', wrap: 'w-14', speaking: 'w-18', free: 'w-18', asked: 'w-32',
+  number: 'w-10', label: 'w-12', note: 'w-20', colour: 'w-16', material: 'w-36', gauge: 'w-16', core: 'w-14', bedding: 'w-14', wrap: 'w-14', speaking: 'w-16', free: 'w-14', asked: 'w-32',
 }
 
 /** Columns of words; the others are figures and stand to the right. */
@@ -69,12 +71,14 @@ export function ChartTable({ rows, referenceA, unit, marked, onSet }: ChartTable
 
   return (
     <div className="overflow-x-auto">
-      <table className="w-full min-w-[58rem] border-collapse text-sm" aria-label="String chart">
+      <table className="w-full min-w-[56rem] border-collapse text-sm" aria-label="String chart">
         <thead>
           <tr className="border-b border-ink text-left text-xs text-soft">
-            {CHART_COLUMNS.map((column) => <th key={column} scope="col" className={`px-1 pb-1 font-normal ${IN_WORDS.has(column) ? '' : 'text-right'} ${WIDTHS[column]}`}>{HEADS[column]}</th>)}
-            <th scope="col" className="w-14 px-1 pb-1 text-right font-normal">N</th>
+            <Head column="number" />
+            {BEFORE_RECKONED.map((column) => <Head key={column} column={column} />)}
+            <th scope="col" className="w-10 px-1 pb-1 text-right font-normal">N</th>
             <th scope="col" className="w-12 px-1 pb-1 text-right font-normal">% of strength</th>
+            <Head column="asked" />
           </tr>
         </thead>
         <tbody ref={body} onKeyDown={onKeyDown} onPaste={onPaste}>
@@ -84,6 +88,10 @@ export function ChartTable({ rows, referenceA, unit, marked, onSet }: ChartTable
       <p className="mt-2 text-xs text-soft">Lengths in {unit} unless you write the unit. Arrows, Enter and Tab move; a block copied from a spreadsheet can be pasted at any cell.</p>
     </div>
   )
+}
+
+function Head({ column }: { readonly column: ChartColumn }) {
+  return <th scope="col" className={`px-1 pb-1 font-normal ${IN_WORDS.has(column) ? '' : 'text-right'} ${WIDTHS[column]}`}>{HEADS[column]}</th>
 }
 
 function placeOf(input: HTMLInputElement): readonly [row: number, column: number] {
@@ -104,24 +112,26 @@ const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, onSe
   const reckoned = isWhole(line) ? { force: tension(line.construction, line.speakingLength, pitch), share: utilisation(line.construction, line.speakingLength, pitch) } : null
   const problem = Object.values(problems)[0]
   const swatch = cells.colour === 'red' ? 'border-string-c' : cells.colour === 'natural' ? 'border-transparent' : 'border-string-f'
+  const cell = (column: Exclude<ChartColumn, 'number'>) => (
+    <td key={column} className="p-0">
+      <input
+        value={cells[column]} data-row={index} data-column={TYPED.indexOf(column)} aria-label={`${HEADS[column]} of string ${number}`}
+        aria-invalid={problems[column] !== undefined} aria-describedby={problem ? `line-${number}-problem` : undefined}
+        readOnly={column === 'gauge' && line.construction?.kind === 'wound'}
+        onChange={(event) => onSet([{ number, column, text: event.target.value }])}
+        className={`h-8 w-full min-w-0 bg-transparent px-1 read-only:text-soft focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${IN_WORDS.has(column) ? '' : 'text-right'}`}
+        autoComplete="off" spellCheck={false} inputMode={column === 'gauge' || column === 'speaking' || column === 'free' ? 'decimal' : undefined}
+      />
+    </td>
+  )
   return (
     <>
       <tr id={`line-${number}`} className={`border-b border-rule ${edited ? 'bg-verdigris-wash' : isMarked ? 'bg-ochre-wash' : ''}`}>
         <th scope="row" className={`border-l-4 px-1 text-left font-semibold ${swatch}`}>{number}</th>
-        {TYPED.map((column, at) => (
-          <td key={column} className="p-0">
-            <input
-              value={cells[column]} data-row={index} data-column={at} aria-label={`${HEADS[column]} of string ${number}`}
-              aria-invalid={problems[column] !== undefined} aria-describedby={problem ? `line-${number}-problem` : undefined}
-              readOnly={column === 'gauge' && line.construction?.kind === 'wound'}
-              onChange={(event) => onSet([{ number, column, text: event.target.value }])}
-              className={`h-8 w-full min-w-0 bg-transparent px-1 read-only:text-soft focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${IN_WORDS.has(column) ? '' : 'text-right'}`}
-              autoComplete="off" spellCheck={false} inputMode={column === 'gauge' || column === 'speaking' || column === 'free' ? 'decimal' : undefined}
-            />
-          </td>
-        ))}
+        {BEFORE_RECKONED.map(cell)}
         <td className="px-1 text-right">{reckoned ? reckoned.force.toFixed(0) : '–'}</td>
         <td className={`px-1 text-right ${reckoned && reckoned.share > 0.75 ? 'font-semibold text-ochre' : ''}`}>{reckoned ? (reckoned.share * 100).toFixed(0) : '–'}</td>
+        {cell('asked')}
       </tr>
       {problem && <tr><td /><td id={`line-${number}-problem`} colSpan={13} className="px-1 py-1 text-sm font-semibold text-ochre" role="alert">{problem}</td></tr>}
     </>
