@@ -25,12 +25,12 @@ async function demo(...words: string[]): Promise<Demo> {
   child.stdout.on('data', (piece) => { said += String(piece) })
   child.stderr.on('data', (piece) => { said += String(piece) })
   const url = `http://127.0.0.1:${port}`
-  await expect.poll(() => fetch(url).then((r) => r.ok, () => false), { timeout: 45_000 }).toBe(true)
+  await expect.poll(() => fetch(url).then((r) => r.ok, () => false), { timeout: 90_000 }).toBe(true)
   return { process: child, said: () => said, url }
 }
 
 test('it lays the shelf out, says its address, keeps its day, and loses nothing when it is run again', async ({ request }) => {
-  test.setTimeout(180_000) // three starts, two of them laying out the shelf
+  test.setTimeout(300_000) // three starts, two of them laying out the shelf
   const first = await demo()
   expect(first.said()).toContain('The Lantern Shelf is laid out')
   expect(first.said()).toContain(`Taut Pinset is at ${first.url}`)

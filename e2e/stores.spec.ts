@@ -18,7 +18,7 @@ test('the cutting plan uses the two remainders that fit, and says what is left f
   await breakString(page, 'fennel', 11)
   await page.goto('/stores/cutting')
   await page.getByRole('button', { name: 'Plan the cuts' }).click()
-  await expect(page.getByText('No fresh coil is opened. Proven best.')).toBeVisible()
+  await expect(page.getByText('No fresh coil is opened. Proven best.')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByText('Nothing is left for: 5th-octave D of Fennel, 5th-octave E of Fennel.')).toBeVisible()
   await page.getByRole('button', { name: 'Set these coils aside' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: '3rd-octave G of Lovage' }).first()).toContainText('is set aside')
