@@ -1,7 +1,8 @@
 /** On a phone and by the keyboard alone: finding, charting, buying; and what leaves the printer. */
 import { expect, test } from './served'
 
-test.use({ viewport: { width: 390, height: 844 } })
+test.use({ viewport: { width: 390, height: 844 }, copy: 'phone' })
+test.describe.configure({ mode: 'serial' })
 
 test('a string is named, found and identified with a thumb', async ({ page }) => {
   await page.goto('/instruments/chervil/which')

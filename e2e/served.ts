@@ -11,9 +11,11 @@ export interface Served {
   restart(): Promise<void>
 }
 
-export const test = base.extend<object, { served: Served }>({
-  served: [async ({}, use) => {
-    const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-served-'))
+export const test = base.extend<object, { served: Served; copy: string }>({
+  /** Files that name a copy of their own find the demo as it was laid out, whatever other files did to theirs. */
+  copy: ['shared', { scope: 'worker', option: true }],
+  served: [async ({ copy }, use) => {
+    const folder = mkdtempSync(path.join(os.tmpdir(), `taut-served-${copy}-`))
     cpSync(process.env.TAUT_E2E_DEMO as string, folder, { recursive: true })
     const port = await freePort()
     let server = await serve(port, folder)

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './served'
 
+test.use({ copy: 'stores' })
 test.describe.configure({ mode: 'serial' })
 
 async function breakString(page: Page, slug: string, number: number): Promise<void> {
