@@ -40,8 +40,10 @@ async function main(): Promise<void> {
     gaps.push(plan.gap)
     if (run === 0) console.log(`buying: ${needs.length} needs, ${offers.length} offers of 3 suppliers; ${plan.lines.length} lines, ${plan.unmet.length} left out`)
   }
-  const sorted = [...times].sort((a, b) => a - b)
-  console.log(`buying: median ${(sorted[3] as number).toFixed(0)} ms, slowest ${(sorted[6] as number).toFixed(0)} ms of 7; largest gap ${Math.max(...gaps)}`)
+  // WebAssembly is compiled in earnest while the first program runs: a plan in a fresh worker pays for that.
+  const [cold, ...warm] = times as [number, ...number[]]
+  const sorted = [...warm].sort((a, b) => a - b)
+  console.log(`buying: ${cold.toFixed(0)} ms in a cold engine; then median ${(sorted[3] as number).toFixed(0)} ms, slowest ${(sorted[5] as number).toFixed(0)} ms of 6; largest gap ${Math.max(...gaps)}`)
 
   const cutting: number[] = []
   for (let run = 0; run < 20; run += 1) {
