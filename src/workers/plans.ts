@@ -12,10 +12,32 @@ export interface Planning<T> {
   readonly stop: () => void
 }
 
-function inWorker<T>(work: (api: Remote<PlansApi>) => Promise<T>): Planning<T> {
+/** A worker that waits for its plan with its engine warm. */
+let ready: Planner | null = null
+
+/** A worker with the one handle on it: a second handle's end would end the worker's listening too. */
+interface Planner {
+  readonly worker: Worker
+  readonly api: Remote<PlansApi>
+}
+
+function newPlanner(): Planner {
   const worker = new Worker(new URL('./plans.worker.ts', import.meta.url), { type: 'module' })
+  return { worker, api: wrap<PlansApi>(worker) }
+}
+
+/** Starts a worker and warms its engine, so that the next plan need not wait for that. */
+export function getReady(): void {
+  if (ready) return
+  ready = newPlanner()
+  void ready.api.warm()
+}
+
+function inWorker<T>(work: (api: Remote<PlansApi>) => Promise<T>): Planning<T> {
+  const { worker, api } = ready ?? newPlanner()
+  ready = null
   const failed = new Promise<never>((_, reject) => { worker.onerror = (event) => reject(new Error(event.message)) })
-  return { answer: Promise.race([work(wrap<PlansApi>(worker)), failed]).finally(() => worker.terminate()), stop: () => worker.terminate() }
+  return { answer: Promise.race([work(api), failed]).finally(() => worker.terminate()), stop: () => worker.terminate() }
 }
 
 /** Plans which coil to cut for which job. */

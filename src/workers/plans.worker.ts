@@ -5,6 +5,7 @@ import { expose } from 'comlink'
 import { planCuts, type CoilLeft, type CutJob, type CutPlan } from '@/core/stores/cut-plan'
 import { planOrder, planWithOne, unmetBecause, type BuyNeed, type CatalogueOffer, type OrderPlan, type SupplierTerms, type Unmet } from '@/core/stores/order-plan'
 import { highsSolver } from './solver'
+import { warmUp } from './warm-up'
 
 export interface OrderPlans {
   readonly best: OrderPlan
@@ -20,6 +21,10 @@ export type PlanProgress = (doing: string, gap: number | null) => void
 const PENNY = 0.4
 
 const api = {
+  /** Gets the engine ready before there is anything to plan. */
+  warm(): Promise<void> {
+    return warmUp()
+  },
   cuts(jobs: readonly CutJob[], coils: readonly CoilLeft[]): Promise<CutPlan> {
     return planCuts(jobs, coils, highsSolver())
   },

@@ -18,13 +18,17 @@ const SMALL = { mip_heuristic_effort: 0.01, mip_allow_restart: false } as const
 /** A gap below this is the rounding of sums. */
 const NO_GAP = 1e-9
 
+/** One engine serves every plan of a thread: loading it, and its first program, take the longest. */
+let engine: ReturnType<typeof loadHighs> | undefined
+
 /**
  * A solver that proves its answer best, unless time runs out.
  *
  * @throws Error when the solver itself fails
  */
 export function highsSolver({ seconds = 30, worthless = 0, onGap }: SolverOptions = {}): SolveMip {
-  const loading = loadHighs()
+  engine ??= loadHighs()
+  const loading = engine
   return async (mip) => {
     if (mip.columns.length === 0) return { values: [], objective: 0, gap: 0 }
     const highs = await loading

@@ -8,7 +8,7 @@ import type { BuyingBench } from '@/data/buying'
 import { dayText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
-import { startOrderPlan, type Planning } from '@/workers/plans'
+import { getReady, startOrderPlan, type Planning } from '@/workers/plans'
 import type { OrderPlans } from '@/workers/plans.worker'
 
 const HOUR = 3_600_000
@@ -24,6 +24,8 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
   const [plans, setPlans] = useState<{ readonly of: string; readonly made: OrderPlans } | null>(null)
   const running = useRef<Planning<OrderPlans> | null>(null)
   useEffect(() => () => running.current?.stop(), [])
+  const isAnythingWanted = bench.needs.length > 0
+  useEffect(() => { if (isAnythingWanted && !doing) getReady() }, [isAnythingWanted, doing])
   // A plan is of the list and the terms it was made from: when they change, it is gone.
   const basis = basisOf(bench)
   const made = plans?.of === basis ? plans.made : null
