@@ -1,6 +1,7 @@
 /**
  * A string's construction as columns in millimetres, and back. Every table that holds one uses these names.
  */
+import type { StringSpec } from '@/core/stores/string-spec'
 import { outerGauge, type Construction } from '@/core/strings/construction'
 import type { Material } from '@/core/strings/materials'
 import { inMm, metres } from './millimetres'
@@ -25,6 +26,11 @@ export function constructionColumns(c: Construction): ConstructionColumns {
     beddingMaterial: c.bedding?.material ?? null, beddingMm: c.bedding ? inMm(c.bedding.thickness) : null,
     wrapMaterial: c.wrap.material, wrapMm: inMm(c.wrap.diameter),
   }
+}
+
+/** Columns of a string as it is sold: its construction, colour, class and end. */
+export function specColumns({ construction, colour, tensionClass, end }: StringSpec) {
+  return { ...constructionColumns(construction), colour, tensionClass, end }
 }
 
 /** The construction that columns hold. */

@@ -4,7 +4,7 @@
 import { eq } from 'drizzle-orm'
 import { seeded } from '@/core/random/seeded'
 import { deliveryOf, deskAnswer, type AskedLine, type DeskLine } from '@/core/stores/desk'
-import { unguarded } from './charts/chart-csv'
+import { unguarded } from './csv/formula-guard'
 import { readTable } from './csv/read-table'
 import type { Store } from './database'
 import { found, Refusal } from './refusal'

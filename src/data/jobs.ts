@@ -8,13 +8,13 @@ import { fittingSteps } from '@/core/fitting/steps'
 import type { Step } from '@/core/fitting/step'
 import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { endToOrder } from '@/core/knots/fastenings'
 import { FIRST_TUNED } from '@/core/settle/drift'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { fitOf } from '@/core/stores/fits'
+import { specAt } from '@/core/stores/string-spec'
 import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import { coilById, cutCoil, type Coil } from './coils'
-import { constructionColumns } from './construction-columns'
+import { specColumns } from './construction-columns'
 import type { Done, Store } from './database'
 import { endStringsOn, fitString, fittedById } from './fitted'
 import { houseSettings } from './house'
@@ -132,8 +132,7 @@ export function putOnNeedList(store: Store, jobId: number): Done<void> {
   const charted = fittingFigures(instrument, position, job.habits)
   return store.act({ kind: 'need', summary: `${stringOf(job, position)} put on the need list`, instrumentId: job.id }, () => {
     store.rows.insert(needs).values({
-      jobId, positionId: positionId(job, position.number), ...constructionColumns(position.construction),
-      colour: position.colour, tensionClass: instrument.tensionClass, end: endToOrder(position.tail.fastening), lengthMm: Math.ceil(inMm(charted.cut.total)), openedAt: store.now(),
+      jobId, positionId: positionId(job, position.number), ...specColumns(specAt(position, instrument.tensionClass)), lengthMm: Math.ceil(inMm(charted.cut.total)), openedAt: store.now(),
     }).run()
   })
 }

@@ -9,7 +9,7 @@ import { fitOf } from '@/core/stores/fits'
 import { cutsIn } from '@/core/stores/offers'
 import { specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
 import { shelf, type Coil } from './coils'
-import { constructionColumns, constructionFrom } from './construction-columns'
+import { constructionFrom, specColumns } from './construction-columns'
 import type { Done, Store } from './database'
 import { houseSettings } from './house'
 import { allInstruments, byPositionId, positionId, type StoredInstrument } from './instruments'
@@ -117,17 +117,12 @@ export function addNeeds(store: Store, wanted: readonly Pick<SuggestedNeed, 'pos
   const rows = wanted.map((want) => {
     const { instrument, position } = byPositionId(store, want.positionId)
     return {
-      jobId: want.jobId, positionId: want.positionId, quantity: want.quantity, ...columnsOf(specAt(position, instrument.tensionClass)),
+      jobId: want.jobId, positionId: want.positionId, quantity: want.quantity, ...specColumns(specAt(position, instrument.tensionClass)),
       lengthMm: Math.ceil(inMm(fittingFigures(instrument, position, habits).cut.total)), openedAt: store.now(),
     }
   })
   const summary = rows.length === 1 ? 'One string put on the need list' : `${rows.length} strings put on the need list`
   return store.act({ kind: 'need', summary }, () => { for (const row of rows) store.rows.insert(needs).values(row).run() })
-}
-
-/** A string's columns, spec and all. */
-export function columnsOf({ construction, colour, tensionClass, end }: StringSpec) {
-  return { ...constructionColumns(construction), colour, tensionClass, end }
 }
 
 /** Takes a string off the list. */

@@ -6,12 +6,12 @@ import { makeText } from '@/core/chart/material-text'
 import { moneyText } from '@/core/stores/money'
 import { outerGauge } from '@/core/strings/construction'
 import { formatLength } from '@/core/units/length'
+import { guarded } from './csv/formula-guard'
 import { inMm } from './millimetres'
 import type { Order, OrderLine } from './orders'
 
 export const ORDER_CSV_COLUMNS = ['part', 'name', 'packs', 'material', 'gauge mm', 'core mm', 'wrap mm', 'colour', 'tension class', 'end', 'length mm', 'price', 'for'] as const
 
-const guarded = (cell: string) => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell)
 /** What was asked for; what the supplier offered instead is its own business. */
 const asked = ({ lines }: Order) => lines.filter(({ replacesId }) => replacesId === null)
 

@@ -5,10 +5,9 @@ import { asc, eq } from 'drizzle-orm'
 import type { CatalogueOffer } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
 import type { CatalogueItem, SoldPacket } from './catalogue/catalogue-cells'
-import { constructionFrom, type ConstructionColumns } from './construction-columns'
+import { constructionFrom, specColumns, type ConstructionColumns } from './construction-columns'
 import type { Done, Store } from './database'
 import { inMm, metres } from './millimetres'
-import { columnsOf } from './need-list'
 import { found, Refusal } from './refusal'
 import { catalogueItems, suppliers } from './schema'
 
@@ -57,7 +56,7 @@ export function packetFrom(row: PacketColumns): SoldPacket {
 /** A packet's columns. */
 export function packetColumns(item: SoldPacket): PacketColumns {
   const { part, name, maker, line, pieces, priceMinor, setOf } = item
-  return { part, name, ...columnsOf(item), maker, line, lengthMm: inMm(item.length), pieces, priceMinor, setOf: setOf === null ? null : JSON.stringify(setOf) }
+  return { part, name, ...specColumns(item), maker, line, lengthMm: inMm(item.length), pieces, priceMinor, setOf: setOf === null ? null : JSON.stringify(setOf) }
 }
 
 /** The packets that are in one pack of an item: itself, or the parts of a set. */

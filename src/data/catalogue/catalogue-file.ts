@@ -4,6 +4,7 @@
 import Papa from 'papaparse'
 import { makeText } from '@/core/chart/material-text'
 import { outerGauge } from '@/core/strings/construction'
+import { guarded } from '../csv/formula-guard'
 import { guessColumns, guessUnit, type FileUnit } from '../csv/guess'
 import type { TextTable } from '../csv/read-table'
 import { inMm } from '../millimetres'
@@ -86,9 +87,6 @@ export function fromRows(rows: readonly CatalogueCells[], units: CatalogueMappin
   if (problem) throw new RangeError(`Row ${problem.line}, ${problem.column}: ${problem.sentence}`)
   return items
 }
-
-/** Cells that a spreadsheet would take for a formula are led in by an apostrophe. */
-const guarded = (cell: string) => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell)
 
 /** A catalogue as CSV, lengths in millimetres. */
 export function catalogueCsv(items: readonly CatalogueItem[]): string {

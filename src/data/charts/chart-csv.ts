@@ -4,6 +4,7 @@
 import Papa from 'papaparse'
 import { cellsOf, CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
+import { guarded } from '../csv/formula-guard'
 
 /** The header that each column leaves with; the mapping of an import knows them all. */
 export const HEADERS: Record<ChartColumn, string> = {
@@ -11,19 +12,11 @@ export const HEADERS: Record<ChartColumn, string> = {
   bedding: 'bedding mm', wrap: 'wrap mm', speaking: 'speaking length mm', free: 'free length mm', asked: 'make and line',
 }
 
-/** Cells that a spreadsheet would take for a formula. */
-const FORMULA = /^[=+\-@\t\r]/
-
 /** The chart as text; a cell that could be taken for a formula is led in by an apostrophe, which reading takes off again. */
 export function chartCsv(lines: readonly ChartLine[]): string {
   const rows = lines.map((line) => {
     const cells = cellsOf(line, 'mm')
-    return CHART_COLUMNS.map((column) => (FORMULA.test(cells[column]) ? `'${cells[column]}` : cells[column]))
+    return CHART_COLUMNS.map((column) => guarded(cells[column]))
   })
   return `${Papa.unparse({ fields: CHART_COLUMNS.map((column) => HEADERS[column]), data: rows }, { newline: '\n' })}\n`
-}
-
-/** A cell without the apostrophe that guarded it. */
-export function unguarded(cell: string): string {
-  return cell.startsWith('\'') && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell
 }

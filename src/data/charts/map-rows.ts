@@ -3,7 +3,7 @@
  */
 import { CHART_COLUMNS, cellsOf, readCells, type Cells, type ChartColumn, type ReadLine } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
-import { unguarded } from './chart-csv'
+import { unguarded } from '../csv/formula-guard'
 import type { Mapping } from './mapping'
 import type { TextTable } from '../csv/read-table'
 

@@ -1,0 +1,20 @@
+import { positionAt, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { store } from '@/data/database'
+import { instrumentBySlug, positionId } from '@/data/instruments'
+import { orNotFound } from '../../or-not-found'
+
+export interface StringPageProps {
+  readonly params: Promise<{ slug: string }>
+  readonly searchParams: Promise<{ string?: string }>
+}
+
+/** The string that an address such as `/instruments/lovage/bench?string=22` names, the first where it names none; else the not-found page. */
+export async function loadPosition({ params, searchParams }: StringPageProps): Promise<{ readonly instrument: Instrument; readonly position: StringPosition }> {
+  const { slug } = await params
+  const number = Number((await searchParams).string ?? 1)
+  return orNotFound(() => {
+    const stored = instrumentBySlug(store(), slug)
+    positionId(stored, number)
+    return { instrument: stored.instrument, position: positionAt(stored.instrument, number) }
+  })
+}
