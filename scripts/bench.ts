@@ -4,7 +4,9 @@
 import { rebuildChart, type MakeOnOffer } from '@/core/chart/rebuild'
 import { fittingFigures, restFigures } from '@/core/fitting/figures'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
-import { fittingSteps } from '@/core/fitting/steps'
+import { FRESH } from '@/core/fitting/context'
+import { fittingContext, fittingSteps } from '@/core/fitting/steps'
+import { stepsTogether } from '@/core/fitting/together'
 import { nextClues } from '@/core/identify/next-clue'
 import { restPitch, type Instrument } from '@/core/instrument/instrument'
 import { readName } from '@/core/instrument/read-name'
@@ -33,10 +35,22 @@ const makes = PLAIN.map((material): MakeOnOffer => {
 })
 const open = lovage.positions.map((p) => ({ number: p.number, pitch: restPitch(lovage, p), speakingLength: p.speakingLength, target: tension(p.construction, p.speakingLength, restPitch(lovage, p)), measured: null, fixed: null }))
 
+const figuresOf = new Map<number, ReturnType<typeof fittingFigures>>()
+/** Every string of the instrument as part of one job. */
+function members() {
+  return lovage.positions.map((position) => {
+    const figures = figuresOf.get(position.number) ?? fittingFigures(lovage, position, DEFAULT_HABITS)
+    figuresOf.set(position.number, figures)
+    const context = fittingContext(lovage, position, figures, DEFAULT_HABITS, FRESH)
+    return { id: position.number, context, steps: fittingSteps(context) }
+  })
+}
+
 const rows = [
   ['plate figures of all 47 strings', median(forEach((p) => restFigures(lovage, p)))],
   ['fitting figures of all 47 strings', median(forEach((p) => fittingFigures(lovage, p, DEFAULT_HABITS)))],
-  ['steps of all 47 strings', median(forEach((position) => fittingSteps({ instrument: lovage, position, habits: DEFAULT_HABITS, figures: fittingFigures(lovage, position, DEFAULT_HABITS), site: 'knot', sameString: false })))],
+  ['steps of a restring of all 47 strings, figures worked out', median(() => stepsTogether(members(), 'one for one, alternating ends'))],
+  ['the same with its figures', median(() => { figuresOf.clear(); stepsTogether(members(), 'one for one, alternating ends') })],
   ['reading one typed name', median(() => readName('4th-octave A', lovage))],
   ['rebuilding 47 positions out of 5 materials × 60 gauges', median(() => rebuildChart(open, makes), 21)],
   ['the next best clue on 47 strings, one clue given', median(() => nextClues(lovage, [{ kind: 'look', seen: 'grain' }], 1e-5), 51)],

@@ -1,11 +1,12 @@
 /**
  * Two years at the Lantern Shelf: what broke, where, and what was done; told relative to the day it is loaded.
  */
+import { seeded } from '@/core/random/seeded'
 import type { BreakSite } from '@/core/wear/break-sites'
 
 export type HistoryLine =
   | { readonly do: 'new set'; readonly daysAgo: number; readonly instrument: string }
-  | { readonly do: 'break'; readonly daysAgo: number; readonly instrument: string; readonly string: number; readonly site: BreakSite; readonly mendedAfterHours: number | null }
+  | { readonly do: 'break'; readonly daysAgo: number; readonly instrument: string; readonly string: number; readonly site: BreakSite; readonly mendedAfterHours: number | null; readonly wrapsOff?: number; readonly cutOffMm?: number }
   | { readonly do: 'reading'; readonly daysAgo: number; readonly instrument: string; readonly string: number; readonly cents: number; readonly broughtBack: boolean }
   | { readonly do: 'need'; readonly daysAgo: number; readonly instrument: string; readonly string: number }
 
@@ -34,14 +35,20 @@ const READINGS: readonly (readonly [daysAgo: number, instrument: string, string:
   [1.9, 'lovage', 7, -55], [0.8, 'lovage', 7, -190], [1.02, 'fennel', 11, -44], [0.75, 'fennel', 11, -49], [0.4, 'fennel', 11, -38], [0.22, 'lovage', 10, -16],
 ]
 
+/** How the shelf's volunteers really wind and cut: a little more on the pin than worked out, and a little longer. */
+function asMeasured(random: () => number) {
+  return { wrapsOff: Math.floor(random() * 4) / 4, cutOffMm: Math.round(random() * 18 - 2) }
+}
+
 /** Everything that happened, oldest first. */
 export function historyLines(): readonly HistoryLine[] {
+  const random = seeded(47)
   const lines: HistoryLine[] = [
     { do: 'new set', daysAgo: 730, instrument: 'lovage' },
     { do: 'new set', daysAgo: 662, instrument: 'fennel' },
     { do: 'new set', daysAgo: 715, instrument: 'teasel' },
     ...NEW_SETS.map(([daysAgo, instrument]): HistoryLine => ({ do: 'new set', daysAgo, instrument })),
-    ...BREAKS.map(([daysAgo, instrument, string, site, mendedAfterHours = 2]): HistoryLine => ({ do: 'break', daysAgo, instrument, string, site, mendedAfterHours })),
+    ...BREAKS.map(([daysAgo, instrument, string, site, mendedAfterHours = 2]): HistoryLine => ({ do: 'break', daysAgo, instrument, string, site, mendedAfterHours, ...(mendedAfterHours === null ? {} : asMeasured(random)) })),
     ...READINGS.map(([daysAgo, instrument, string, cents]): HistoryLine => ({ do: 'reading', daysAgo, instrument, string, cents, broughtBack: cents > -100 })),
     { do: 'need', daysAgo: 0.11, instrument: 'fennel', string: 25 },
   ]

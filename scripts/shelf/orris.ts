@@ -28,7 +28,7 @@ export const orris: InstrumentDesign = {
   stagger: 0, belowSpeaking: 40 * mm, boardThickness: 0,
   eyeletBores: null, postDiameter: 2 * mm,
   pin: {
-    diameter: 6 * mm, gearRatio: 6, tightens: 'clockwise', threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm,
+    setting: 'across a scroll', diameter: 6 * mm, gearRatio: 6, tightens: 'clockwise', threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm,
   },
   // A string from a pin nearer the nut passes over those that come from pins further up the scroll.
   coverings: [{ over: 2, under: 1 }, { over: 3, under: 2 }, { over: 4, under: 3 }],

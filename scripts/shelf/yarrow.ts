@@ -28,7 +28,7 @@ export const yarrow: InstrumentDesign = {
   stagger: 0, belowSpeaking: 70 * mm, boardThickness: 0,
   eyeletBores: null, postDiameter: 18 * mm,
   pin: {
-    diameter: 9 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 20 * mm, heightDatum: 'string hole', holeToEnd: 6 * mm, bridgeHeight: 10 * mm,
+    setting: 'through the neck', diameter: 9 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 20 * mm, heightDatum: 'string hole', holeToEnd: 6 * mm, bridgeHeight: 10 * mm,
   },
   // The highest string of each foot is wound on last and lies over the others.
   coverings: [{ over: 1, under: 2 }, { over: 2, under: 3 }, { over: 4, under: 5 }, { over: 5, under: 6 }, { over: 6, under: 7 }],

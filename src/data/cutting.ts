@@ -25,7 +25,7 @@ export function cuttingBench(store: Store): CuttingBench {
     id: job.jobId, string: stringOf(job, job.position), coilId: job.coil?.id ?? null,
     options: coils.flatMap((coil) => {
       const { grade } = fitOf(coil, job.position, job.instrument.tensionClass)
-      return grade === 'refused' ? [] : [{ coilId: coil.id, length: fittingFigures(job.instrument, job.position, job.habits, coil.construction).cut.total, grade: grade as Exclude<FitGrade, 'refused'> }]
+      return grade === 'refused' ? [] : [{ coilId: coil.id, length: fittingFigures(job.instrument, job.position, job.habits, coil.construction, job.corrections).cut.total, grade: grade as Exclude<FitGrade, 'refused'> }]
     }),
   }))
   const useful = new Set(waiting.flatMap(({ options }) => options.map(({ coilId }) => coilId)))

@@ -1,7 +1,7 @@
 /**
  * What the house has set: units, habits, tolerances.
  */
-import { DEFAULT_HABITS, type Habits } from '@/core/fitting/habits'
+import { DEFAULT_HABITS, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Store } from './database'
 import { house } from './schema'
 
@@ -37,9 +37,14 @@ export function houseSettings(store: Store): House {
   if (!row) return STARTING
   return {
     name: row.name, unit: row.unit, timeZone: row.timeZone,
-    habits: { ...DEFAULT_HABITS, ...(JSON.parse(row.habits) as Partial<Habits>) },
+    habits: { ...DEFAULT_HABITS, ...habitChange(row.habits) },
     retuneAtCents: row.retuneAtCents, holdsWithinCents: row.holdsWithinCents, currency: row.currency, leastSpares: row.leastSpares,
   }
+}
+
+/** Habits as they stand in a row: only those that were set. */
+export function habitChange(json: string): HabitChange {
+  return JSON.parse(json) as HabitChange
 }
 
 /** Changes settings, as one action. */

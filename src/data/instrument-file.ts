@@ -11,6 +11,7 @@ import { FAMILIES, type Instrument, type StringPosition } from '@/core/instrumen
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { parseNote, scientificWord } from '@/core/pitch/note'
 import { MATERIALS } from '@/core/strings/materials'
+import { PIN_SETTINGS, type PinSetting } from '@/core/winding/pin'
 import { constructionColumns, constructionFrom, type ConstructionColumns } from './construction-columns'
 import { inMm, metres } from './millimetres'
 
@@ -25,6 +26,8 @@ class ConstructionFile implements ConstructionColumns {
 }
 
 class PinFile {
+  /** Left out in older files: a threaded pin stands upright, any other goes through the neck. */
+  @IsOptional() @IsIn(PIN_SETTINGS) setting?: PinSetting
   @IsPositive() @Max(30) diameterMm!: number
   @IsPositive() @Max(60) gearRatio!: number
   @IsIn(['clockwise', 'anticlockwise']) tightens!: 'clockwise' | 'anticlockwise'
@@ -100,7 +103,7 @@ export function toInstrumentFile({ positions, ...about }: Instrument): Instrumen
       number: p.number, makerLabel: p.makerLabel, askedMake: p.askedMake, note: scientificWord(p.note), colour: p.colour, string: constructionColumns(p.construction),
       speakingMm: inMm(p.speakingLength), freeMm: inMm(p.freeLength), mechanism: p.mechanism, piece: p.piece, headFastening: p.head.fastening,
       pin: {
-        diameterMm: inMm(p.head.pin.diameter), gearRatio: p.head.pin.gearRatio, tightens: p.head.pin.tightens,
+        setting: p.head.pin.setting, diameterMm: inMm(p.head.pin.diameter), gearRatio: p.head.pin.gearRatio, tightens: p.head.pin.tightens,
         threadMm: mmOrNull(p.head.pin.threadPitch), heightMm: inMm(p.head.pin.height), heightDatum: p.head.pin.heightDatum,
         holeToEndMm: inMm(p.head.pin.holeToEnd), bridgeHeightMm: inMm(p.head.pin.bridgeHeight), toBridgeMm: inMm(p.head.pin.toBridge),
       },
@@ -132,7 +135,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
       head: {
         fastening: p.headFastening,
         pin: {
-          diameter: metres(p.pin.diameterMm), gearRatio: p.pin.gearRatio, tightens: p.pin.tightens, threadPitch: metresOrNull(p.pin.threadMm),
+          setting: p.pin.setting ?? (p.pin.threadMm ? 'upright' : 'through the neck'), diameter: metres(p.pin.diameterMm), gearRatio: p.pin.gearRatio, tightens: p.pin.tightens, threadPitch: metresOrNull(p.pin.threadMm),
           height: metres(p.pin.heightMm), heightDatum: p.pin.heightDatum, holeToEnd: metres(p.pin.holeToEndMm),
           bridgeHeight: metres(p.pin.bridgeHeightMm), toBridge: metres(p.pin.toBridgeMm),
         },

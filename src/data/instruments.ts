@@ -2,10 +2,12 @@
  * Instruments in the tables, to and from the core's.
  */
 import { asc, eq, inArray } from 'drizzle-orm'
+import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { parseNote, scientificWord } from '@/core/pitch/note'
 import { constructionColumns, constructionFrom } from './construction-columns'
 import type { Store } from './database'
+import { habitChange, houseSettings } from './house'
 import { inMm, metres } from './millimetres'
 import { found, Refusal } from './refusal'
 import { coverings, instruments, positions } from './schema'
@@ -18,6 +20,9 @@ export interface StoredInstrument {
   readonly instrument: Instrument
   /** By position number. */
   readonly positionIds: ReadonlyMap<number, number>
+  /** The house's habits, changed by its own. */
+  readonly habits: Habits
+  readonly ownHabits: HabitChange
 }
 
 /** All instruments, in the order they were added. */
@@ -67,7 +72,8 @@ export function addInstrument(store: Store, instrument: Instrument): number {
 }
 
 function withPositions(store: Store, row: typeof instruments.$inferSelect): StoredInstrument {
-  const { id, ...about } = row
+  const { id, habits, ...about } = row
+  const ownHabits = habitChange(habits)
   const rows = store.rows.select().from(positions).where(eq(positions.instrumentId, id)).orderBy(asc(positions.number)).all()
   const numbers = new Map(rows.map((p) => [p.id, p.number]))
   const layers = store.rows.select().from(coverings).where(inArray(coverings.overId, [...numbers.keys()])).all()
@@ -79,6 +85,8 @@ function withPositions(store: Store, row: typeof instruments.$inferSelect): Stor
       coverings: layers.map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number })).sort((a, b) => a.over - b.over || a.under - b.under),
     },
     positionIds: new Map(rows.map((p) => [p.number, p.id])),
+    habits: habitsFor(houseSettings(store).habits, ownHabits, {}),
+    ownHabits,
   }
 }
 
@@ -91,7 +99,7 @@ export function positionRow(instrumentId: number, p: StringPosition): typeof pos
     speakingMm: inMm(p.speakingLength), freeMm: inMm(p.freeLength), mechanism: p.mechanism, piece: p.piece,
     headFastening: p.head.fastening, tailFastening: p.tail.fastening, boardMm: inMm(p.tail.boardThickness),
     eyeletBoreMm: nullable(p.tail.eyeletBore, inMm), postMm: nullable(p.tail.postDiameter, inMm),
-    pinMm: inMm(pin.diameter), gearRatio: pin.gearRatio, tightens: pin.tightens, threadMm: nullable(pin.threadPitch, inMm),
+    pinSetting: pin.setting, pinMm: inMm(pin.diameter), gearRatio: pin.gearRatio, tightens: pin.tightens, threadMm: nullable(pin.threadPitch, inMm),
     pinHeightMm: inMm(pin.height), heightDatum: pin.heightDatum, holeToEndMm: inMm(pin.holeToEnd),
     bridgeHeightMm: inMm(pin.bridgeHeight), toBridgeMm: inMm(pin.toBridge),
     tailX: inMm(p.at.tail.x), tailY: inMm(p.at.tail.y), bridgeX: inMm(p.at.bridge.x), bridgeY: inMm(p.at.bridge.y),
@@ -107,7 +115,7 @@ function positionFrom(row: PositionRow): StringPosition {
     head: {
       fastening: row.headFastening,
       pin: {
-        diameter: metres(row.pinMm), gearRatio: row.gearRatio, tightens: row.tightens, threadPitch: nullable(row.threadMm, metres),
+        setting: row.pinSetting, diameter: metres(row.pinMm), gearRatio: row.gearRatio, tightens: row.tightens, threadPitch: nullable(row.threadMm, metres),
         height: metres(row.pinHeightMm), heightDatum: row.heightDatum, holeToEnd: metres(row.holeToEndMm),
         bridgeHeight: metres(row.bridgeHeightMm), toBridge: metres(row.toBridgeMm),
       },

@@ -1,11 +1,15 @@
 /**
  * Jobs: one string replaced, from the break to the logged fitting. Each function here is one action.
  */
-import { and, asc, eq, isNull } from 'drizzle-orm'
+import { asc, eq, isNull } from 'drizzle-orm'
+import { correctionsFrom, type Corrections } from '@/core/fitting/corrections'
+import { chosenPlan, coveredPlans } from '@/core/fitting/covered'
+import { FRESH, type FittingContext } from '@/core/fitting/context'
 import { fittingFigures, type FittingFigures } from '@/core/fitting/figures'
-import type { Habits } from '@/core/fitting/habits'
-import { fittingSteps } from '@/core/fitting/steps'
-import type { Step } from '@/core/fitting/step'
+import { habitsFor, type HabitChange } from '@/core/fitting/habits'
+import type { Mishap } from '@/core/fitting/mishaps'
+import { fittingContext, fittingSteps } from '@/core/fitting/steps'
+import type { Asked, Step, StepKey } from '@/core/fitting/step'
 import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { FIRST_TUNED } from '@/core/settle/drift'
@@ -17,11 +21,11 @@ import { coilById, cutCoil, type Coil } from './coils'
 import { specColumns } from './construction-columns'
 import type { Done, Store } from './database'
 import { endStringsOn, fitString, fittedById } from './fitted'
-import { houseSettings } from './house'
+import { habitChange, houseSettings } from './house'
 import { byPositionId, positionId, type StoredInstrument } from './instruments'
-import { DUST, inMm } from './millimetres'
+import { DUST, inMm, metres } from './millimetres'
 import { found, Refusal } from './refusal'
-import { breaks, fittings, jobs, jobSteps, needs } from './schema'
+import { breaks, fittings, jobMeasures, jobMishaps, jobs, jobSteps, needs, readings } from './schema'
 
 const HOUR = 3_600_000
 
@@ -37,15 +41,34 @@ export interface Job extends StoredInstrument {
   /** Whether it could be: it slipped or pulled through, is no wire, and is on record. */
   readonly canPutBack: boolean
   readonly onNeedList: boolean
-  readonly habits: Habits
+  /** What this job does otherwise than its instrument; `habits` are those that hold. */
+  readonly jobHabits: HabitChange
+  readonly corrections: Corrections
   readonly figures: FittingFigures
+  readonly context: FittingContext
   readonly steps: readonly Step[]
-  readonly doneSteps: readonly string[]
+  readonly doneSteps: readonly StepKey[]
+  /** When the first and the last step so far were done. */
+  readonly workedFrom: number | null
+  readonly workedTo: number | null
+  /** Lengths in m. */
+  readonly measured: Readonly<Partial<Record<Asked, number>>>
+  readonly mishaps: readonly LoggedMishap[]
+  /** The job it is done together with; null where it is done alone or leads. */
+  readonly leadId: number | null
+}
+
+export interface LoggedMishap {
+  readonly mishap: Mishap
+  readonly step: StepKey
+  readonly at: number
+  /** m; null where none was lost. */
+  readonly lost: number | null
 }
 
 /** `3rd-octave G of Lovage`, for the history. */
-export function stringOf({ instrument }: StoredInstrument, position: StringPosition): string {
-  return `${leadingNames(position).name} of ${instrument.name}`
+export function stringOf({ instrument, habits }: StoredInstrument, position: StringPosition): string {
+  return `${leadingNames(position, habits.octaveNames).name} of ${instrument.name}`
 }
 
 /** Logs a break and opens the job that mends it. A string that serves two positions is gone from both. */
@@ -55,8 +78,9 @@ export function logBreak(store: Store, stored: StoredInstrument, number: number,
   if (!sitesFor(position).includes(site)) {
     throw new Refusal(400, `A string of ${stored.instrument.name} can’t give way there: it has no such place.`, 'site')
   }
-  const served = samePiece(stored.instrument, position).map((p) => positionId(stored, p.number))
+  const served = servedBy(stored, position)
   const open = openJobs(store).find((job) => served.includes(job.positionId))
+  if (open && open.breakId === null && stepsDone(store, open.id) === 0) return breakInJob(store, stored, position, site, open.id)
   if (open) throw new Refusal(409, `The ${stringOf(stored, position)} is already logged as broken; its job is open.`, 'string')
   const both = served.length > 1 ? ', both strings of the wire' : ''
   return store.act({ kind: 'break', summary: `${stringOf(stored, position)} gave way: ${siteWord(site, position).toLowerCase()}${both}`, instrumentId: stored.id }, () => {
@@ -72,6 +96,32 @@ export function openJobs(store: Store) {
   return store.rows.select().from(jobs).where(isNull(jobs.finishedAt)).orderBy(asc(jobs.openedAt)).all()
 }
 
+/** Row ids of every position that the string on this one serves. */
+export function servedBy(stored: StoredInstrument, position: StringPosition): readonly number[] {
+  return samePiece(stored.instrument, position).map((p) => positionId(stored, p.number))
+}
+
+const stepsDone = (store: Store, jobId: number) => store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).all().length
+
+/** A string that was to be replaced gave way before: the job that was opened for it goes on as the mending of the break. */
+function breakInJob(store: Store, stored: StoredInstrument, position: StringPosition, site: BreakSite, jobId: number): Done<{ jobId: number }> {
+  return store.act({ kind: 'break', summary: `${stringOf(stored, position)} gave way: ${siteWord(site, position).toLowerCase()}; its job was open`, instrumentId: stored.id }, () => {
+    const at = store.now()
+    const [fittedId] = endStringsOn(store, servedBy(stored, position), at)
+    const broken = store.rows.insert(breaks).values({ positionId: positionId(stored, position.number), fittedId: fittedId ?? null, at, site }).returning({ id: breaks.id }).get()
+    store.rows.update(jobs).set({ breakId: broken.id }).where(eq(jobs.id, jobId)).run()
+    return { jobId }
+  })
+}
+
+/** What the house's fittings so far say of its predictions. */
+export function houseCorrections(store: Store): Corrections {
+  const length = (mm: number | null) => (mm === null ? null : metres(mm))
+  return correctionsFrom(store.rows.select().from(fittings).all().map((row) => ({
+    predictedWraps: row.predictedWraps, wraps: row.wraps, predictedCut: length(row.predictedCutMm), cut: length(row.cutMm),
+  })))
+}
+
 /** One job with everything worked out for it; Refusal 404 when there is none. */
 export function jobById(store: Store, jobId: number): Job {
   const row = found(store.rows.select().from(jobs).where(eq(jobs.id, jobId)).get(), `There is no job ${jobId}.`)
@@ -79,20 +129,46 @@ export function jobById(store: Store, jobId: number): Job {
   const broken = row.breakId === null ? undefined : store.rows.select().from(breaks).where(eq(breaks.id, row.breakId)).get()
   const coil = row.coilId === null ? null : coilById(store, row.coilId)
   const old = broken?.fittedId ? fittedById(store, broken.fittedId) : null
-  const house = houseSettings(store)
-  const habits = { ...house.habits, ...(row.wraps === null ? {} : { wraps: row.wraps }) }
-  const figures = fittingFigures(stored.instrument, stored.position, habits, coil?.construction ?? (row.sameString ? old?.construction : undefined))
+  const jobHabits = habitChange(row.habits)
+  const habits = habitsFor(stored.habits, {}, jobHabits)
+  const corrections = houseCorrections(store)
+  const figures = fittingFigures(stored.instrument, stored.position, habits, coil?.construction ?? (row.sameString ? old?.construction : undefined), corrections)
   const site = broken?.site ?? null
+  const measured = measuredIn(store, jobId)
+  const done = store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).orderBy(asc(jobSteps.id)).all()
+  const context = fittingContext(stored.instrument, stored.position, figures, habits, {
+    ...FRESH, site, sameString: row.sameString, turnsGiven: measured.turns ?? 0,
+    classDiffers: coil !== null && coil.tensionClass !== stored.instrument.tensionClass,
+    redoesAbove: (chosenPlan(coveredPlans(stored.instrument, stored.position, houseSettings(store).retuneAtCents), habits.covered)?.way ?? 'uncover and put back') !== 'uncover and put back',
+  })
   return {
-    ...stored, jobId, site, coil, habits, figures,
+    ...stored, jobId, site, coil, habits, jobHabits, corrections, figures, context, measured,
     sameString: row.sameString,
     canPutBack: old !== null && site !== null && !siteFacts(site).broke && !surfaceMaterial(old.construction).wire,
     openedAt: row.openedAt,
     finishedAt: row.finishedAt,
     onNeedList: store.rows.select().from(needs).where(eq(needs.jobId, jobId)).all().some((need) => need.closedAt === null),
-    steps: fittingSteps({ instrument: stored.instrument, position: stored.position, figures, habits, site, sameString: row.sameString }),
-    doneSteps: store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).orderBy(asc(jobSteps.id)).all().map((s) => s.step),
+    steps: fittingSteps(context),
+    doneSteps: done.map((s) => s.step),
+    workedFrom: done[0]?.doneAt ?? null,
+    workedTo: done.at(-1)?.doneAt ?? null,
+    mishaps: store.rows.select().from(jobMishaps).where(eq(jobMishaps.jobId, jobId)).orderBy(asc(jobMishaps.id)).all()
+      .map(({ mishap, step, at, lostMm }) => ({ mishap, step, at, lost: lostMm === null ? null : metres(lostMm) })),
+    leadId: row.leadId,
   }
+}
+
+/** Measured values that are lengths; the others are kept as they are. */
+const LENGTHS: readonly Asked[] = ['gauge', 'cut']
+
+function measuredIn(store: Store, jobId: number): Readonly<Partial<Record<Asked, number>>> {
+  return Object.fromEntries(store.rows.select().from(jobMeasures).where(eq(jobMeasures.jobId, jobId)).all()
+    .map(({ what, value }) => [what, LENGTHS.includes(what) ? metres(value) : value]))
+}
+
+/** A measured value as its row keeps it. */
+export function measureColumn(what: Asked, value: number): number {
+  return LENGTHS.includes(what) ? inMm(value) : value
 }
 
 /** Sets the coil that the new string will be cut from. */
@@ -101,7 +177,7 @@ export function chooseCoil(store: Store, jobId: number, coilId: number): Done<vo
   const coil = coilById(store, coilId)
   const fit = fitOf(coil, job.position, job.instrument.tensionClass)
   if (fit.grade === 'refused') throw new Refusal(400, `${coil.label} can’t serve the ${stringOf(job, job.position)}. ${fit.because ?? ''}`, 'coilId')
-  const { total } = fittingFigures(job.instrument, job.position, job.habits, coil.construction).cut
+  const { total } = fittingFigures(job.instrument, job.position, job.habits, coil.construction, job.corrections).cut
   if (coil.lengthLeft < total - DUST) {
     throw new Refusal(409, `${coil.label} has ${Math.round(coil.lengthLeft * 1000)} mm left, and the cut is ${Math.ceil(total * 1000)} mm.`, 'coilId')
   }
@@ -137,22 +213,6 @@ export function putOnNeedList(store: Store, jobId: number): Done<void> {
   })
 }
 
-/** Sets the wraps wanted on this one job. */
-export function setWraps(store: Store, jobId: number, wraps: number): Done<void> {
-  const job = unfinished(jobById(store, jobId))
-  return store.act({ kind: 'wraps', summary: `${wraps} wraps wanted on the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => {
-    store.rows.update(jobs).set({ wraps }).where(eq(jobs.id, jobId)).run()
-  })
-}
-
-/** Marks a step done, or not done; progress, so not an action to undo. */
-export function markStep(store: Store, jobId: number, step: string, done: boolean): void {
-  const job = unfinished(jobById(store, jobId))
-  if (!job.steps.some((s) => s.key === step)) throw new Refusal(404, `This job has no step “${step}”.`, 'step')
-  if (!done) store.rows.delete(jobSteps).where(and(eq(jobSteps.jobId, jobId), eq(jobSteps.step, step))).run()
-  else store.rows.insert(jobSteps).values({ jobId, step, doneAt: store.now() }).onConflictDoNothing().run()
-}
-
 export interface Finish {
   /** What was really cut from the coil, m; null when the same string was put back. */
   readonly cut: number | null
@@ -168,7 +228,7 @@ export function finishJob(store: Store, jobId: number, { cut, wraps, gauge }: Fi
   const { coil, figures } = job
   if (!coil && !job.sameString) throw new Refusal(409, 'Choose the coil that the string was cut from first.')
   if (coil && cut === null) throw new Refusal(400, 'The cut is missing.', 'cut')
-  const served = samePiece(job.instrument, job.position).map((p) => positionId(job, p.number))
+  const served = servedBy(job, job.position)
   return store.act({ kind: 'fitting', summary: `${stringOf(job, job.position)} ${coil ? `fitted from ${coil.label}` : 'put back'}`, instrumentId: job.id }, () => {
     const at = store.now()
     if (coil && cut !== null) cutCoil(store, coil.id, cut, jobId)
@@ -178,21 +238,27 @@ export function finishJob(store: Store, jobId: number, { cut, wraps, gauge }: Fi
     })
     store.rows.insert(fittings).values({
       jobId, fittedId, at, cutMm: cut === null ? null : inMm(cut), wraps, gaugeMm: gauge === null ? null : inMm(gauge),
-      predictedCutMm: coil ? inMm(figures.cut.total) : null, predictedWraps: figures.strings[0]?.wraps ?? null,
+      // What the sum alone said: the house's corrections are learned from that.
+      predictedCutMm: coil ? inMm(figures.cut.total - figures.cut.correction) : null, predictedWraps: figures.strings[0]?.wrapsBySum ?? null,
     }).run()
+    if (job.measured.cents !== undefined) {
+      for (const id of served) store.rows.insert(readings).values({ fittedId, positionId: id, at, cents: job.measured.cents, broughtBack: false }).run()
+    }
     store.rows.update(jobs).set({ finishedAt: at }).where(eq(jobs.id, jobId)).run()
     closeNeeds(store, jobId)
     return { fittedId }
   })
 }
 
-function closeNeeds(store: Store, jobId: number): void {
+/** Takes a job's string off the need list; belongs inside an action. */
+export function closeNeeds(store: Store, jobId: number): void {
   for (const need of store.rows.select().from(needs).where(eq(needs.jobId, jobId)).all()) {
     if (need.closedAt === null) store.rows.update(needs).set({ closedAt: store.now() }).where(eq(needs.id, need.id)).run()
   }
 }
 
-function unfinished(job: Job): Job {
+/** The job itself; Refusal 409 when it is finished. */
+export function unfinished(job: Job): Job {
   if (job.finishedAt !== null) throw new Refusal(409, `The ${stringOf(job, job.position)} is fitted already; undo that first.`)
   return job
 }

@@ -3,8 +3,7 @@
  */
 import { asc, eq, isNull } from 'drizzle-orm'
 import { fittingFigures } from '@/core/fitting/figures'
-import type { Habits } from '@/core/fitting/habits'
-import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import type { StringPosition } from '@/core/instrument/instrument'
 import { fitOf } from '@/core/stores/fits'
 import { cutsIn } from '@/core/stores/offers'
 import { specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
@@ -38,7 +37,7 @@ export interface Need {
 
 /** Open needs, oldest first, each with all that an order must say. */
 export function openNeeds(store: Store): readonly Need[] {
-  const { habits, unit } = houseSettings(store)
+  const { unit } = houseSettings(store)
   const ordered = new Map(store.rows.select({ needId: orderedNeeds.needId, orderId: orderLines.orderId }).from(orderedNeeds).innerJoin(orderLines, eq(orderedNeeds.orderLineId, orderLines.id)).all().map((row) => [row.needId, row.orderId]))
   return store.rows.select().from(needs).where(isNull(needs.closedAt)).orderBy(asc(needs.openedAt), asc(needs.id)).all().map((row) => {
     const stored = byPositionId(store, row.positionId)
@@ -47,7 +46,7 @@ export function openNeeds(store: Store): readonly Need[] {
       spec: { construction: constructionFrom(row), colour: row.colour, tensionClass: row.tensionClass, end: row.end },
       length: metres(row.lengthMm), quantity: row.quantity, orderId: ordered.get(row.id) ?? null,
       string: stringOf(stored, stored.position), instrument: stored.instrument.name,
-      lines: orderLinesFor(stored.instrument, stored.position, habits, unit),
+      lines: orderLinesFor(stored.instrument, stored.position, stored.habits, unit),
     }
   })
 }
@@ -67,7 +66,7 @@ export interface SuggestedNeed {
  * house wants. Strings alike in everything are one; the longest stands for them.
  */
 export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
-  const { habits, leastSpares } = houseSettings(store)
+  const { leastSpares } = houseSettings(store)
   const coils = shelf(store)
   const onList = openNeeds(store)
   const broken = openJobs(store).flatMap((open): SuggestedNeed[] => {
@@ -80,7 +79,7 @@ export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
   const listed = new Map<string, number>()
   for (const need of onList.filter(({ jobId }) => jobId === null)) listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity)
   const short = longestOfEach(allInstruments(store)).flatMap(({ stored, position, key }): SuggestedNeed[] => {
-    const quantity = leastSpares - cutsOnShelf(coils, stored.instrument, position, habits) - (listed.get(key) ?? 0)
+    const quantity = leastSpares - cutsOnShelf(coils, stored, position) - (listed.get(key) ?? 0)
     return quantity <= 0 ? [] : [{ positionId: positionId(stored, position.number), jobId: null, string: stringOf(stored, position), why: 'too few on the shelf', quantity }]
   })
   return [...broken, ...short]
@@ -99,7 +98,7 @@ function longestOfEach(shelfOfInstruments: readonly StoredInstrument[]) {
 }
 
 /** Strings that can be cut for a position from what is exactly right. */
-function cutsOnShelf(coils: readonly Coil[], instrument: Instrument, position: StringPosition, habits: Habits): number {
+function cutsOnShelf(coils: readonly Coil[], { instrument, habits }: StoredInstrument, position: StringPosition): number {
   const cut = fittingFigures(instrument, position, habits).cut.total
   return coils.filter((coil) => fitOf(coil, position, instrument.tensionClass).grade === 'exact')
     .reduce((sum, coil) => sum + cutsIn(coil, cut, specAt(position, instrument.tensionClass).end), 0)
@@ -111,11 +110,10 @@ function cutsOnShelf(coils: readonly Coil[], instrument: Instrument, position: S
  * @throws Refusal 409 when a job's string is on it already: two people may have seen the same suggestion
  */
 export function addNeeds(store: Store, wanted: readonly Pick<SuggestedNeed, 'positionId' | 'jobId' | 'quantity'>[]): Done<void> {
-  const { habits } = houseSettings(store)
   const there = openNeeds(store).find(({ jobId }) => jobId !== null && wanted.some((want) => want.jobId === jobId))
   if (there) throw new Refusal(409, `The ${there.string} is on the need list already.`)
   const rows = wanted.map((want) => {
-    const { instrument, position } = byPositionId(store, want.positionId)
+    const { instrument, position, habits } = byPositionId(store, want.positionId)
     return {
       jobId: want.jobId, positionId: want.positionId, quantity: want.quantity, ...specColumns(specAt(position, instrument.tensionClass)),
       lengthMm: Math.ceil(inMm(fittingFigures(instrument, position, habits).cut.total)), openedAt: store.now(),

@@ -9,7 +9,9 @@ import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
 import type { StringEnd } from '@/core/stores/string-spec'
 import type { SupplyKind } from '@/core/stores/supplies'
 import type { Material } from '@/core/strings/materials'
-import type { Turning } from '@/core/winding/pin'
+import type { Mishap } from '@/core/fitting/mishaps'
+import type { Asked, StepKey } from '@/core/fitting/step'
+import type { PinSetting, Turning } from '@/core/winding/pin'
 import type { BreakSite } from '@/core/wear/break-sites'
 
 const id = () => integer('id').primaryKey()
@@ -75,6 +77,8 @@ export const instruments = sqliteTable('instrument', {
   restTuning: text('rest_tuning').notNull(),
   referenceA: real('reference_a_hz').notNull(),
   lies: text('lies').notNull(),
+  /** Habits of its own, where they differ from the house's: JSON. */
+  habits: text('habits').notNull().default('{}'),
 })
 
 export const positions = sqliteTable('string_position', {
@@ -95,6 +99,7 @@ export const positions = sqliteTable('string_position', {
   boardMm: real('board_mm').notNull(),
   eyeletBoreMm: real('eyelet_bore_mm'),
   postMm: real('post_mm'),
+  pinSetting: text('pin_setting').$type<PinSetting>().notNull().default('through the neck'),
   pinMm: real('pin_mm').notNull(),
   gearRatio: real('gear_ratio').notNull(),
   tightens: text('tightens').$type<Turning>().notNull(),
@@ -185,8 +190,10 @@ export const jobs = sqliteTable('job', {
   coilId: integer('coil_id').references(() => coils.id),
   /** The string came off whole and is put back; nothing is cut. */
   sameString: integer('same_string', { mode: 'boolean' }).notNull().default(false),
-  /** Wraps wanted on this job, where they differ from the house's habit. */
-  wraps: real('wraps'),
+  /** Habits of its own, where they differ from the instrument's: JSON. */
+  habits: text('habits').notNull().default('{}'),
+  /** The job that this one is done together with; null where it is done alone, or leads the others. */
+  leadId: integer('lead_id'),
   finishedAt: integer('finished_at'),
 })
 
@@ -194,9 +201,29 @@ export const jobs = sqliteTable('job', {
 export const jobSteps = sqliteTable('job_step', {
   id: id(),
   jobId: integer('job_id').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
-  step: text('step').notNull(),
+  step: text('step').$type<StepKey>().notNull(),
   doneAt: integer('done_at').notNull(),
 }, (t) => [uniqueIndex('job_step_once').on(t.jobId, t.step)])
+
+/** What was measured while a job went on: one row for each thing. Lengths in mm; turns, wraps and cents as they are. */
+export const jobMeasures = sqliteTable('job_measure', {
+  id: id(),
+  jobId: integer('job_id').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+  what: text('what').$type<Asked>().notNull(),
+  value: real('value').notNull(),
+  at: integer('at').notNull(),
+}, (t) => [uniqueIndex('job_measure_once').on(t.jobId, t.what)])
+
+/** What went wrong on the way. */
+export const jobMishaps = sqliteTable('job_mishap', {
+  id: id(),
+  jobId: integer('job_id').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+  step: text('step').$type<StepKey>().notNull(),
+  mishap: text('mishap').$type<Mishap>().notNull(),
+  at: integer('at').notNull(),
+  /** String that it cost; null where none was lost. */
+  lostMm: real('lost_mm'),
+})
 
 /** What was predicted and what was measured. */
 export const fittings = sqliteTable('fitting', {
@@ -354,4 +381,4 @@ export const changes = sqliteTable('change', {
 }, (t) => [index('change_of').on(t.actionId)])
 
 /** Tables whose rows the journal follows. */
-export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, fittings, needs, readings, instruments, positions, coverings, occasions, supplies, anchorsMade, suppliers, catalogueItems, orders, orderLines, orderedNeeds } as const
+export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, jobMishaps, fittings, needs, readings, instruments, positions, coverings, occasions, supplies, anchorsMade, suppliers, catalogueItems, orders, orderLines, orderedNeeds } as const

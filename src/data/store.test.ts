@@ -7,10 +7,12 @@ import { latestActions } from './actions-log'
 import { addCoil, coilById, cutCoil, shelf } from './coils'
 import { openStore, type Store } from './database'
 import { readShelf } from './demo/shelf-files'
+import { setHabits } from './habits'
 import { addInstrument, allInstruments, instrumentBySlug } from './instruments'
 import { instrumentView } from './instrument-view'
 import { jobOutcome } from './job-outcome'
-import { chooseCoil, finishJob, jobById, logBreak, markStep, putOnNeedList, putSameStringBack, setWraps } from './jobs'
+import { chooseCoil, finishJob, jobById, logBreak, putOnNeedList, putSameStringBack } from './jobs'
+import { markStep } from './job-steps'
 import { openNeeds } from './need-list'
 import { Refusal } from './refusal'
 import { changes, coils } from './schema'
@@ -183,7 +185,7 @@ test('the need list says all that an order must say, and closes when the string 
 
 test('wraps and steps of a job are kept, so that it can be left and taken up again', () => {
   const { jobId } = logBreak(store, lovage(), 22, 'knot').result
-  setWraps(store, jobId, 4)
+  setHabits(store, { of: 'job', jobId }, { wraps: 4 })
   expect(jobById(store, jobId).figures.strings[0]?.wraps).toBeCloseTo(4, 9)
   markStep(store, jobId, 'make-ready', true)
   markStep(store, jobId, 'take-off', true)

@@ -5,6 +5,7 @@ import path from 'node:path'
 import { KERF } from '@/core/stores/cut-plan'
 import { specKey } from '@/core/stores/string-spec'
 import { buyingBench } from './buying'
+import { shelf } from './coils'
 import { cuttingBench, setAside, takeCuttingPlan } from './cutting'
 import { openStore, type Store } from './database'
 import { prepare } from './demo/prepare'
@@ -67,7 +68,8 @@ test('every label leads to a position it serves, or to the coil', () => {
     if (serves === '') expect(leads).toBe(`/stores/coils/${id}`)
     else expect(leads).toMatch(/^\/instruments\/[a-z]+\?string=\d+$/)
   }
-  expect(packetLabels(store, [3, 5]).map(({ id }) => id)).toEqual([3, 5])
+  const [one, other] = shelf(store) as [{ id: number }, { id: number }]
+  expect(packetLabels(store, [one.id, other.id]).map(({ id }) => id)).toEqual([one.id, other.id])
 })
 
 test('what must be ready for a date must come sooner by its settling: nylon sooner than gut, gut than wire', () => {

@@ -3,33 +3,70 @@
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { surfaceMaterial } from '../strings/construction'
-import type { BreakSite } from '../wear/break-sites'
+import { tailFacts } from '../knots/fastenings'
+import { siteFacts, type BreakSite } from '../wear/break-sites'
 import type { FittingFigures, StringFigures } from './figures'
 import type { Habits } from './habits'
-import type { Step } from './step'
+import type { PlainStep } from './step'
+
+export interface FittingState {
+  /** Where the old string gave way; null while it is still on and sound. */
+  readonly site: BreakSite | null
+  /** The string came off whole and is put back. */
+  readonly sameString: boolean
+  /** The new string is of another tension class than the chart. */
+  readonly classDiffers: boolean
+  /** Turns of the pin given while the old string was let down. */
+  readonly turnsGiven: number
+  /** The strings that lie over it come off for good, and new ones go on in their place. */
+  readonly redoesAbove: boolean
+}
+
+export const FRESH: FittingState = { site: null, sameString: false, classDiffers: false, turnsGiven: 0, redoesAbove: false }
 
 export interface FittingContext {
   readonly instrument: Instrument
   readonly position: StringPosition
   readonly figures: FittingFigures
   readonly habits: Habits
-  /** Where the old string gave way; null when it was taken off whole. */
-  readonly site: BreakSite | null
-  /** The string came off whole and is put back. */
-  readonly sameString: boolean
+  readonly state: FittingState
+  /** What lies over it, in the order it comes off. */
+  readonly above: readonly StringPosition[]
 }
 
-export type StepMaker = (context: FittingContext) => Step | readonly Step[] | null
+export type StepMaker = (context: FittingContext) => PlainStep | null
 
 /** Whether the string is one of wire, with the cautions that go with it. */
 export const wired = ({ figures }: FittingContext) => surfaceMaterial(figures.construction).wire
 /** The figures of the string that is wound first, or alone. */
 export const only = ({ figures }: FittingContext) => figures.strings[0] as StringFigures
-/** What a step has when nothing is said of it. */
-export const plain = { figures: [], caution: null, picture: null } as const
-export const WIRE = 'Wire whips when it lets go and its ends fly: wear eye protection, and hold the off-cut.'
+/** How its lower end takes hold. */
+export const holdOf = ({ position }: FittingContext) => tailFacts(position.tail.fastening).hold
+/** Tied behind a board, and reached from inside. */
+export const inBox = (context: FittingContext) => ['knot', 'bead', 'toggle'].includes(holdOf(context))
+/** Wound on a pin at its upper end, and not by a pair of pins. */
+export const onePin = (context: FittingContext) => inBox(context) || holdOf(context) === 'loop'
+/** Whether the old string is still in one piece, so that it must be let down. */
+export const isWhole = ({ state: { site } }: FittingContext) => site === null || !siteFacts(site).broke
+
+type Said = Pick<PlainStep, 'key' | 'phase' | 'title' | 'todo' | 'right' | 'mistake'> & Partial<PlainStep>
+
+const NO_FIGURES: PlainStep['figures'] = []
+
+/** A step with nothing where nothing is said. Field by field: a spread costs ten times as much, and a restring has hundreds. */
+export function step(said: Said): PlainStep {
+  return {
+    key: said.key, phase: said.phase, title: said.title, todo: said.todo, right: said.right, mistake: said.mistake,
+    figures: said.figures ?? NO_FIGURES, picture: said.picture ?? null, asks: said.asks ?? null, rest: said.rest ?? null,
+  }
+}
 
 /** `a, b and c`. */
 export function listed(things: readonly string[]): string {
   return things.length < 2 ? things.join('') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`
+}
+
+/** `string 4` or `strings 4, 5 and 6`. */
+export function strings(positions: readonly StringPosition[]): string {
+  return `${positions.length > 1 ? 'strings' : 'string'} ${listed(positions.map((p) => String(p.number)))}`
 }

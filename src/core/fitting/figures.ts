@@ -5,15 +5,18 @@ import {
   gaugeOf, samePiece, spanOf, type Instrument, type StringPosition,
 } from '../instrument/instrument'
 import { lengthOfPins, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
-import { isKnotted, knotConsumption, needsAnchor } from '../knots/fastenings'
+import { isKnotted, knotConsumption, needsAnchor, type HeadFastening } from '../knots/fastenings'
 import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
 import { stretchPerSemitone, stretchToBreaking, stretchToPitch, stretchWhileSettling } from '../strings/stretch'
 import { marginWord, semitonesToBreaking, tension, utilisation, type Margin } from '../strings/tension'
-import { cutForKnottedString, cutForPairedWire, wayRoundPosts, type CutSum, type Run } from '../winding/cut'
+import { corrected, cutForKnottedString, cutForPairedWire, wayRoundPosts, type CutSum, type Run } from '../winding/cut'
+import type { WrapLay } from '../winding/lay'
 import { bankOfWraps, drawnPerTurn, pullLeftAtHole, standHigher, turnsToTakeUp, type Bank } from '../winding/pin'
 import { sidewaysPull, slackForWraps, wrapsFromSlack } from '../winding/slack'
+import { NO_CORRECTIONS, type Corrections } from './corrections'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
+import { headWay, isThin, layOf, wrapsWanted } from './head-way'
 
 export interface KeyFigures {
   /** Turns of the pin from snug to pitch. */
@@ -52,8 +55,16 @@ export interface StringFigures {
   readonly stretch: number
   readonly drawnPerTurn: number
   readonly key: KeyFigures
-  /** On the pin at pitch: from slack and stretch together. */
+  /** How it is held on its pin, and how its wraps lie there. */
+  readonly head: HeadFastening
+  readonly lay: WrapLay
+  readonly thin: boolean
+  /** What the house wants at pitch. */
+  readonly wrapsWanted: number
+  /** On the pin at pitch: from slack and stretch together, and what the house has learned. */
   readonly wraps: number
+  /** The same by the sum alone. */
+  readonly wrapsBySum: number
   readonly slack: SlackFigures
   readonly bank: Bank
   readonly pullLeftAtHole: number
@@ -69,6 +80,8 @@ export interface FittingFigures {
   readonly needsAnchor: boolean
   /** Share of change in tension against the charted string; 0 when it is the charted one. */
   readonly againstChart: number
+  /** What the house's own fittings changed in these figures. */
+  readonly corrections: Corrections
 }
 
 /** Two weeks: by then a new string has done most of its settling. */
@@ -81,23 +94,23 @@ const SETTLING_HOURS = 336
  * @param position - any position that the string serves
  * @param habits - the house's
  * @param construction - of the coil chosen; the charted string when left out
+ * @param corrections - what the house's own fittings have taught
  */
 export function fittingFigures(
-  instrument: Instrument, position: StringPosition, habits: Habits, construction = position.construction,
+  instrument: Instrument, position: StringPosition, habits: Habits, construction = position.construction, corrections = NO_CORRECTIONS,
 ): FittingFigures {
   const served = samePiece(instrument, position)
-  const strings = served.map((p) => stringFigures(instrument, p, habits, construction))
+  const strings = served.map((p) => stringFigures(instrument, p, habits, construction, corrections))
   const first = strings[0] as StringFigures
   return {
-    strings,
-    construction,
-    cut: cutOf(strings, habits, construction),
+    strings, construction, corrections,
+    cut: corrected(cutOf(strings, habits, construction), corrections.cut),
     needsAnchor: needsAnchor(position.tail.fastening, first.gauge, position.tail.eyeletBore),
     againstChart: first.tension / tension(position.construction, position.speakingLength, first.pitch) - 1,
   }
 }
 
-function stringFigures(instrument: Instrument, position: StringPosition, habits: Habits, construction: Construction): StringFigures {
+function stringFigures(instrument: Instrument, position: StringPosition, habits: Habits, construction: Construction, corrections: Corrections): StringFigures {
   const { pin } = position.head
   const span = spanOf(instrument, position, construction)
   const gauge = outerGauge(construction)
@@ -106,10 +119,16 @@ function stringFigures(instrument: Instrument, position: StringPosition, habits:
   const stretch = stretchToPitch(span)
   const degrees = (length: number) => turnsToTakeUp(Math.max(0, length), pin.diameter, gauge) * 360 * pin.gearRatio
   const drift = -driftCents({ perDecade: core.drift, tau: STARTING_TAU }, FIRST_TUNED, SETTLING_HOURS)
-  const slack = slackFigures(instrument, position, habits, gauge, stretch)
-  const wraps = wrapsFromSlack(slack.length, pin.diameter, gauge, stretch)
+  const head = headWay(position, construction, habits)
+  const lay = layOf(head, position, habits)
+  const wanted = wrapsWanted(position, gauge, lay, habits)
+  const slack = slackFigures(instrument, position, habits, { gauge, stretch, lay, wanted: Math.max(0, wanted - corrections.wraps) })
+  const wrapsBySum = wrapsFromSlack(slack.length, pin.diameter, gauge, stretch, lay)
+  const wraps = Math.max(0, wrapsBySum + corrections.wraps)
   return {
-    position, gauge, stretch, slack, wraps,
+    position, gauge, stretch, slack, wraps, wrapsBySum, head, lay,
+    thin: isThin(position, construction, habits),
+    wrapsWanted: wanted,
     pitch: span.pitch,
     tension: tension(construction, position.speakingLength, span.pitch),
     utilisation: u,
@@ -124,26 +143,34 @@ function stringFigures(instrument: Instrument, position: StringPosition, habits:
       toBreaking: degrees(stretchToBreaking(span)),
       settling: degrees(stretchWhileSettling(span, drift)),
     },
-    bank: bankOfWraps(pin, gauge, wraps),
+    bank: bankOfWraps(pin, gauge, wraps, lay),
     pullLeftAtHole: pullLeftAtHole(surfaceMaterial(construction).friction, wraps),
     standHigher: pin.threadPitch === null ? null : standHigher(pin.threadPitch, wraps),
   }
 }
 
-function slackFigures(instrument: Instrument, position: StringPosition, habits: Habits, gauge: number, stretch: number): SlackFigures {
+interface SlackFor {
+  readonly gauge: number
+  readonly stretch: number
+  readonly lay: WrapLay
+  /** Wraps that the slack and the stretch are to give by the sum. */
+  readonly wanted: number
+}
+
+function slackFigures(instrument: Instrument, position: StringPosition, habits: Habits, { gauge, stretch, lay, wanted }: SlackFor): SlackFigures {
   const { diameter } = position.head.pin
-  const wanted = slackForWraps(habits.wraps, diameter, gauge, stretch)
-  const length = Math.max(0, wanted)
+  const forWanted = slackForWraps(wanted, diameter, gauge, stretch, lay)
+  const length = Math.max(0, forWanted)
   const pull = sidewaysPull(position.freeLength, length)
   const spacing = spacingAt(instrument, position)
   const rulePins = SLACK_INTERVALS[habits.slackInterval]
   const ruleLength = lengthOfPins(instrument, position, rulePins, habits.spacing)
-  const ruleWraps = wrapsFromSlack(ruleLength, diameter, gauge, stretch)
+  const ruleWraps = wrapsFromSlack(ruleLength, diameter, gauge, stretch, lay)
   return {
     length, pull,
     reach: pinsReached(instrument, position, length, habits.spacing),
     pullInStrings: spacing > 0 ? pull / spacing : 0,
-    stretchAloneIsMore: wanted < 0,
+    stretchAloneIsMore: forWanted < 0,
     rule: {
       pins: rulePins, length: ruleLength, wraps: ruleWraps,
       within: ruleWraps >= WRAPS_BAND.least && ruleWraps <= WRAPS_BAND.most,

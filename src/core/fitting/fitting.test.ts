@@ -2,23 +2,15 @@ import { readShelf } from '@/data/demo/shelf-files'
 import type { Instrument } from '../instrument/instrument'
 import { positionAt, samePiece } from '../instrument/instrument'
 import { lengthOfPins, pinsReached } from '../instrument/neck'
-import type { Phrase } from '../measure'
-import { surfaceMaterial } from '../strings/construction'
 import { slackForWraps } from '../winding/slack'
 import { siteWord, sitesFor } from '../wear/break-sites'
 import { fittingFigures } from './figures'
-import { DEFAULT_HABITS, type Habits } from './habits'
-import { fittingSteps } from './steps'
+import { DEFAULT_HABITS } from './habits'
 import { marginWorking, slackWorking, snugToPitchWorking, tensionWorking } from './workings'
 
 const shelf = readShelf('demo').instruments
 const on = (slug: string) => shelf.find((i) => i.slug === slug) as Instrument
 const everyPosition = shelf.flatMap((instrument) => instrument.positions.map((position) => ({ instrument, position })))
-const text = (phrase: Phrase) => phrase.map((part) => (typeof part === 'string' ? part : `${part.value.toFixed(4)} ${part.quantity}`)).join('')
-const stepsOf = (slug: string, number: number, habits: Habits = DEFAULT_HABITS) => {
-  const position = positionAt(on(slug), number)
-  return fittingSteps({ instrument: on(slug), position, habits, figures: fittingFigures(on(slug), position, habits), site: 'mid-length', sameString: false })
-}
 
 describe('figures', () => {
   test('on every string of the shelf the cut is the sum of its parts, and the slack gives the wanted wraps', () => {
@@ -80,74 +72,11 @@ describe('along the neck', () => {
   })
 })
 
-describe('steps', () => {
-  test('each is told once, in an order that can be done', () => {
-    for (const { instrument, position } of everyPosition) {
-      const keys = stepsOf(instrument.slug, position.number).map((s) => s.key)
-      expect(new Set(keys).size).toBe(keys.length)
-      const before = (a: string, b: string) => expect(keys.indexOf(a)).toBeLessThan(keys.indexOf(b))
-      before('make-ready', 'take-off')
-      expect(keys.at(-1)).toBe('log')
-      if (keys.includes('wrap-foot')) { before('peg-cord', 'wrap-foot'); before('wrap-foot', 'to-pitch'); continue }
-      before('set-pin', 'wind')
-      before('wind', 'to-pitch')
-      if (keys.includes('tie-knot')) { before('set-pin', 'thread-pin'); before('seat', 'wind') }
-      else if (keys.includes('hook-loop')) { before('hook-loop', 'thread-pin'); before('set-pin', 'thread-pin') }
-      else before('set-pin', 'round-posts')
-    }
-  })
-  test('wire brings its caution, gut and nylon do not', () => {
-    for (const { instrument, position } of everyPosition) {
-      const cautions = stepsOf(instrument.slug, position.number).map((s) => s.caution ?? '').join(' ')
-      expect(cautions.includes('eye protection')).toBe(surfaceMaterial(position.construction).wire)
-      expect(cautions.includes('Cyanoacrylate')).toBe(instrument.slug === 'chervil')
-    }
-  })
-  test('pedals, levers and posts each on their own instrument', () => {
-    const first = (slug: string) => stepsOf(slug, 9)[0]!.todo.map(text).join(' ')
-    expect(first('lovage')).toContain('every pedal in flat')
-    expect(first('fennel')).toContain('Disengage every lever')
-    expect(first('teasel')).not.toMatch(/pedal|lever/)
-    expect(stepsOf('teasel', 9).find((s) => s.key === 'take-off')?.todo.map(text).join(' ')).toContain('served two strings')
-  })
-  test('what lies over a string is moved aside before it is reached, and goes back in the other order', () => {
-    const words = (slug: string, number: number, key: string) => stepsOf(slug, number).find((s) => s.key === key)!.todo.map(text).join(' ')
-    expect(words('yarrow', 7, 'take-off')).toContain('Strings 4, 5 and 6 lie over it')
-    expect(words('yarrow', 7, 'wrap-foot')).toContain('strings 6, 5 and 4 go back over it')
-    expect(words('orris', 3, 'take-off')).toContain('String 4 lies over it')
-    expect(words('yarrow', 1, 'take-off')).not.toContain('over it')
-  })
-  test('a geared pin says how the key and the pin turn', () => {
-    expect(stepsOf('orris', 1).find((s) => s.key === 'wind')!.todo.map(text).join(' ')).toContain('geared')
-    expect(stepsOf('bistort', 1).find((s) => s.key === 'wind')!.todo.map(text).join(' ')).not.toContain('geared')
-  })
-  test('a slippery string is locked on its pin, gut in a plain becket is not', () => {
-    const winding = (slug: string, number: number) => stepsOf(slug, number).find((s) => s.key === 'wind')?.todo.map(text).join(' ')
-    expect(winding('lovage', 5)).toContain('After half a turn, tuck the tail under the first wrap')
-    expect(winding('fennel', 5)).toContain('traps itself')
-    expect(winding('lovage', 22)).not.toContain('traps itself')
-  })
-  test('an old string that is whole is let down first', () => {
-    const position = positionAt(on('lovage'), 22)
-    const whole = fittingSteps({ instrument: on('lovage'), position, habits: DEFAULT_HABITS, figures: fittingFigures(on('lovage'), position, DEFAULT_HABITS), site: 'slipped', sameString: true })
-    expect(whole.find((s) => s.key === 'take-off')?.todo.map(text)[0]).toBe('Let the tension down with the key before anything is cut.')
-    expect(whole.find((s) => s.key === 'prove')?.title).toBe('Look the string over')
-  })
-  test('habits change the steps', () => {
-    const of = (habits: Partial<Habits>) => stepsOf('lovage', 22, { ...DEFAULT_HABITS, ...habits })
-    const keys = (habits: Partial<Habits>) => of(habits).map((s) => s.key)
-    expect(keys({}).indexOf('tie-knot')).toBeLessThan(keys({}).indexOf('through-board'))
-    const front = keys({ threading: 'from the front, knot after' })
-    expect(front.indexOf('through-board')).toBeLessThan(front.indexOf('tie-knot'))
-    expect(of({ cutting: 'on the instrument, then wind' }).find((s) => s.key === 'mark')?.title).toBe('Mark and cut')
-    expect(of({ becket: 'after half a turn' }).find((s) => s.key === 'thread-pin')?.todo.map(text).join(' ')).toContain('half round')
-  })
-  test('the break decides what is said at the inspection', () => {
-    const position = positionAt(on('lovage'), 22)
-    expect(sitesFor(position)).toContain('lever or disc')
-    expect(siteWord('lever or disc', position)).toBe('At the disc')
-    expect(sitesFor(positionAt(on('teasel'), 9))).not.toContain('knot')
-  })
+test('the break decides what is said at the inspection', () => {
+  const position = positionAt(on('lovage'), 22)
+  expect(sitesFor(position)).toContain('lever or disc')
+  expect(siteWord('lever or disc', position)).toBe('At the disc')
+  expect(sitesFor(positionAt(on('teasel'), 9))).not.toContain('knot')
 })
 
 test('every working ends in the figure it explains', () => {

@@ -1,48 +1,89 @@
 /**
- * House habits that change a fitting's steps and figures. None is wrong; each has a default.
+ * The habits of a house: where practitioners differ, one choice each. None is wrong; each has a default, and an
+ * instrument or a single job may have its own.
  */
-import type { SpacingRule } from '../instrument/neck'
+import { NAME_SCHEMES } from '../instrument/names'
+import { SPACING_RULES } from '../instrument/neck'
 
 export const SLACK_INTERVALS = { 'a fifth': 4, 'half an octave': 3.5, 'an octave': 7 } as const
 export type SlackInterval = keyof typeof SLACK_INTERVALS
 
-export const TAIL_TRIMS = ['at once', 'after hours', 'after settling'] as const
-export type TailTrim = (typeof TAIL_TRIMS)[number]
+/** Every habit that is one of a few ways. */
+export const WAYS = {
+  wrapsBy: ['a number of wraps', 'in line with the bridge pin'],
+  slackBy: ['length past the pin', 'pins', 'sideways pull'],
+  slackInterval: ['a fifth', 'half an octave', 'an octave'],
+  spacing: SPACING_RULES,
+  windToward: ['the wood', 'the wood, then outward over it', 'above, below, above the hole', 'under the hole'],
+  becket: ['before turning', 'after half a turn'],
+  lock: [
+    'as charted', 'none', 'tail tucked, before turning', 'tail tucked, after a quarter', 'tail tucked, after half a turn', 'second wrap crossed',
+    'kinked both sides',
+  ],
+  thin: ['by knot against eyelet', 'above middle C', 'all but bass gut', 'below a gauge'],
+  anchor: ['old gut', 'dowel', 'bead and glue', 'toggle'],
+  anchorPlace: ['in front of the bight', 'behind the bight'],
+  knotSet: ['hard pull at once', 'drawn up by tuning'],
+  threading: ['from inside, knot first', 'from the front, knot after'],
+  cutting: ['on the instrument, then wind', 'set slack, take out, cut, thread again', 'wind, trim later'],
+  tailTrim: ['at once', 'after hours', 'after settling'],
+  stretching: ['leave it alone', 'gentle pulls', 'hard plucking before a show'],
+  octaveNames: NAME_SCHEMES,
+  gutTop: ['as charted', 'nylon', 'gut'],
+  feet: ['by thickness', 'four low and three high', 'three and four when the basses are thick'],
+  covered: ['by time and retunes', 'uncover and put back', 'redo that foot', 'redo all'],
+  restring: ['one for one, alternating ends', 'heaviest first', 'longest first'],
+  hand: ['right', 'left'],
+} as const
 
-export const KNOT_SETTINGS = ['hard pull at once', 'drawn up by tuning'] as const
-export const THREADINGS = ['from inside, knot first', 'from the front, knot after'] as const
-export const CUTTINGS = ['on the instrument, then wind', 'set slack, take out, cut, thread again', 'wind, trim later'] as const
-export const BECKETS = ['before turning', 'after half a turn'] as const
-export const ANCHOR_PLACES = ['in front of the bight', 'behind the bight'] as const
-export const SPACING_RULES = ['along the neck', 'square across'] as const satisfies readonly SpacingRule[]
+type Ways = { readonly [K in keyof typeof WAYS]: (typeof WAYS)[K][number] }
+export type HabitKey = keyof Ways
 
-export interface Habits {
+/** Habits that are a number. */
+interface Amounts {
   /** Wraps wanted on the pin at pitch. */
   readonly wraps: number
-  /** The house's rule of thumb for slack. */
-  readonly slackInterval: SlackInterval
-  readonly spacing: SpacingRule
-  readonly becket: (typeof BECKETS)[number]
-  readonly knotSet: (typeof KNOT_SETTINGS)[number]
-  readonly threading: (typeof THREADINGS)[number]
-  readonly cutting: (typeof CUTTINGS)[number]
-  readonly anchorPlace: (typeof ANCHOR_PLACES)[number]
-  readonly tailTrim: TailTrim
+  /** Below this a string counts as thin where the house goes by gauge, m. */
+  readonly thinBelow: number
   /** String left beyond the hole to hold while winding, m. */
   readonly tail: number
 }
 
+export type Habits = Ways & Amounts
+
+/** What an instrument or a job does otherwise than the house. */
+export type HabitChange = Partial<Habits>
+
 export const DEFAULT_HABITS: Habits = {
   wraps: 3,
+  wrapsBy: 'a number of wraps',
+  slackBy: 'pins',
   slackInterval: 'a fifth',
   spacing: 'along the neck',
+  windToward: 'the wood',
   becket: 'before turning',
+  lock: 'as charted',
+  thin: 'by knot against eyelet',
+  thinBelow: 0.9e-3,
+  anchor: 'old gut',
+  anchorPlace: 'behind the bight',
   knotSet: 'hard pull at once',
   threading: 'from inside, knot first',
   cutting: 'wind, trim later',
-  anchorPlace: 'behind the bight',
   tailTrim: 'after settling',
   tail: 0.06,
+  stretching: 'gentle pulls',
+  octaveNames: 'E-to-F octaves',
+  gutTop: 'as charted',
+  feet: 'by thickness',
+  covered: 'by time and retunes',
+  restring: 'one for one, alternating ends',
+  hand: 'right',
+}
+
+/** The habits that hold for a job: the house's, changed by the instrument's own, changed by the job's own. */
+export function habitsFor(house: Habits, instrument: HabitChange, job: HabitChange): Habits {
+  return { ...house, ...instrument, ...job }
 }
 
 /** Wraps that hold without being untidy. */

@@ -37,9 +37,20 @@ export function stringNames(instrument: Instrument, position: StringPosition): S
   }
 }
 
-/** The name to lead with, and the label that must stand beside it: `3rd-octave G` and `G4 (scientific)`. */
-export function leadingNames(position: StringPosition): { readonly name: string; readonly beside: string } {
-  return { name: harpOctaveWord(position.note), beside: `${scientificWord({ ...position.note, accidental: 0 })} (scientific)` }
+/** Which name a house leads with. */
+export const NAME_SCHEMES = ['E-to-F octaves', 'number from the top', 'the maker’s'] as const
+export type NameScheme = (typeof NAME_SCHEMES)[number]
+
+/**
+ * The name to lead with, and the labels that must stand beside it: `3rd-octave G` and `G4 (scientific)`. Where the
+ * maker's chart has no label for a position, its harp octave leads.
+ */
+export function leadingNames(position: StringPosition, scheme: NameScheme = 'E-to-F octaves'): { readonly name: string; readonly beside: string } {
+  const octave = harpOctaveWord(position.note)
+  const scientific = `${scientificWord({ ...position.note, accidental: 0 })} (scientific)`
+  if (scheme === 'number from the top') return { name: `string ${position.number}`, beside: `${octave}, ${scientific}` }
+  if (scheme === 'the maker’s' && position.makerLabel !== null) return { name: `maker’s ${position.makerLabel}`, beside: `${octave}, ${scientific}` }
+  return { name: octave, beside: scientific }
 }
 
 /**

@@ -4,7 +4,8 @@
 import { expectNotNegative } from '../expect'
 import type { Instrument, Point, StringPosition } from './instrument'
 
-export type SpacingRule = 'along the neck' | 'square across'
+export const SPACING_RULES = ['along the neck', 'square across'] as const
+export type SpacingRule = (typeof SPACING_RULES)[number]
 export type NeckDirection = 'toward the bass' | 'toward the treble'
 
 export interface NeckReach {

@@ -44,10 +44,10 @@ interface Preset {
 }
 
 const NECK_PIN: Omit<TuningPin, 'toBridge'> = {
-  diameter: 6.8 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 8.5 * mm,
+  setting: 'through the neck', diameter: 6.8 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 8.5 * mm,
 }
 const WREST_PIN: Omit<TuningPin, 'toBridge'> = {
-  diameter: 5 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: 1.25 * mm, height: 20 * mm, heightDatum: 'top of pin', holeToEnd: 8 * mm, bridgeHeight: 10.5 * mm,
+  setting: 'upright', diameter: 5 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: 1.25 * mm, height: 20 * mm, heightDatum: 'top of pin', holeToEnd: 8 * mm, bridgeHeight: 10.5 * mm,
 }
 const LOWEST_OF_ALL = 'C-flat 0'
 const TUCKED: HeadFastening = 'tail tucked, after half a turn'
@@ -103,7 +103,7 @@ const PRESETS: Record<Family, Preset> = {
   },
   'scroll-head zither': {
     ...ZITHER, stringsPerPiece: 1, rise: 0, belowSpeaking: 40 * mm, postDiameter: 2 * mm, pace: { alike: 0.69 }, tension: { treble: 60, bass: 62 }, lies: 'flat on your knees, scroll to your left',
-    pin: { ...WREST_PIN, diameter: 6 * mm, gearRatio: 6, threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm },
+    pin: { ...WREST_PIN, setting: 'across a scroll', diameter: 6 * mm, gearRatio: 6, threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm },
     sections: [
       { downTo: 'F3', make: 'steel', tail: 'loop on a hitch pin', head: PLAIN },
       { downTo: LOWEST_OF_ALL, make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.32 * mm, bedding: null }, tail: 'loop on a hitch pin', head: PLAIN },
@@ -118,6 +118,9 @@ const PRESETS: Record<Family, Preset> = {
 
 /** Tension of each family's shortest and longest strings, N: where to begin when nothing is known. */
 export const USUAL_TENSION = Object.fromEntries(Object.entries(PRESETS).map(([family, { tension }]) => [family, tension])) as Readonly<Record<Family, UsualTension>>
+
+/** What the top of a harp strung with gut has: as the family usually does, or as the house would have it. */
+export type HarpTop = 'as charted' | 'nylon' | 'gut'
 
 export interface NewInstrument {
   readonly about: Omit<Instrument, 'positions' | 'coverings' | 'lies'>
@@ -154,9 +157,10 @@ function inOrder(a: Note, b: Note): readonly Note[] {
 /**
  * Designs an instrument from its family's preset, its lengths drawn through those that were measured.
  *
+ * @param top - whether gut goes through to the shortest string
  * @throws RangeError with a sentence that can be shown, when a measured length is of no string or they don't fall toward the treble
  */
-export function fromPreset({ about, notes, measured }: NewInstrument): Instrument {
+export function fromPreset({ about, notes, measured }: NewInstrument, top: HarpTop = 'as charted'): Instrument {
   const preset = PRESETS[about.family]
   const lengths = lengthsOf(preset, notes.map((n) => evenPitch(n, about.referenceA)), measured)
   const count = notes.length
@@ -165,7 +169,7 @@ export function fromPreset({ about, notes, measured }: NewInstrument): Instrumen
     about: { ...about, lies: preset.lies }, notes, stringsPerPiece: preset.stringsPerPiece,
     lengths: [...lengths, ...(count === 1 ? lengths : [])].map((length, i): Control => [i + 1, length]),
     tensions: numbered(preset.tension.treble, preset.tension.bass),
-    sections: sectionsOf(preset, notes),
+    sections: sectionsOf(preset, notes, top),
     coloured: preset.coloured, mechanism: preset.mechanism,
     spacing: numbered(preset.spacing, preset.spacing * 1.1), pairGap: preset.stringsPerPiece === 2 ? 8 * mm : 0,
     lowerLine: numbered(preset.rise * (count - 1), 0),
@@ -199,8 +203,11 @@ function lengthsOf({ pace }: Preset, pitches: readonly number[], measured: Reado
   return lengths
 }
 
-function sectionsOf({ sections }: Preset, notes: readonly Note[]): readonly SectionDesign[] {
-  return sections.flatMap(({ downTo, make, tail, head }): SectionDesign[] => {
+function sectionsOf({ sections }: Preset, notes: readonly Note[], top: HarpTop): readonly SectionDesign[] {
+  const gut = sections.findIndex(({ make }) => make === 'gut')
+  // Gut to the top: what lies above the gut section is gut as well.
+  const through = top === 'gut' && gut > 0 ? sections.slice(gut) : sections
+  return through.flatMap(({ downTo, make, tail, head }): SectionDesign[] => {
     const lowest = semitoneNumber(parseNote(downTo))
     const upTo = notes.filter((n) => semitoneNumber(n) >= lowest).length
     return upTo === 0 ? [] : [{ upTo, tail, head, make: makeOf(make, notes.length) }]

@@ -55,7 +55,9 @@ function bronzeStrength(diameter: number): number {
   return mm <= 2 ? 913 * MPa * mm ** -0.028 : 932 * MPa * mm ** -0.064
 }
 
+const NAMED = Object.fromEntries(Object.entries(PROPERTIES).map(([name, properties]) => [name, { name, ...properties }])) as Record<Material, MaterialProperties>
+
 /** The starting values of one material. */
 export function propertiesOf(material: Material): MaterialProperties {
-  return { name: material, ...PROPERTIES[material] }
+  return NAMED[material]
 }

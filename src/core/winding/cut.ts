@@ -11,7 +11,14 @@ export interface CutPart {
 
 export interface CutSum {
   readonly parts: readonly CutPart[]
+  /** What the house's own cuts add to the sum, or take from it, m. */
+  readonly correction: number
   readonly total: number
+}
+
+/** A sum with the house's correction in its total. */
+export function corrected(cut: CutSum, correction: number): CutSum {
+  return { ...cut, correction, total: cut.total + correction }
 }
 
 /** What lies between fastening and pin for one sounding string, m. */
@@ -79,5 +86,5 @@ function pinEnd(run: Run): CutPart[] {
 
 function sum(parts: CutPart[]): CutSum {
   for (const part of parts) expectNotNegative(part.what, part.length)
-  return { parts: parts.filter(({ length }) => length > 0), total: parts.reduce((total, part) => total + part.length, 0) }
+  return { parts: parts.filter(({ length }) => length > 0), correction: 0, total: parts.reduce((total, part) => total + part.length, 0) }
 }

@@ -2,10 +2,16 @@
  * The tuning pin: what a turn draws, how the bank of wraps lies, where the string leaves it.
  */
 import { expectNotNegative, expectPositive } from '../expect'
+import { layWraps, type LaidWraps, type WrapLay } from './lay'
 
 export type Turning = 'clockwise' | 'anticlockwise'
 
+/** How a pin sits: it decides which way its hole is turned, where it is seen from, and which way wraps run. */
+export const PIN_SETTINGS = ['through the neck', 'upright', 'across a scroll'] as const
+export type PinSetting = (typeof PIN_SETTINGS)[number]
+
 export interface TuningPin {
+  readonly setting: PinSetting
   /** Where the string winds, m. */
   readonly diameter: number
   /** Turns of the key for one turn of the pin; 1 for a plain pin. */
@@ -55,7 +61,9 @@ export function bankRoom(pin: TuningPin, gauge: number): number {
 }
 
 export interface Bank {
-  /** Width of the wraps lying side by side, N · d, m. */
+  /** Every turn with its place along the pin. */
+  readonly laid: LaidWraps
+  /** Width of the bank, N · d where the wraps lie side by side, m. */
   readonly width: number
   readonly fits: boolean
   /** Height above the wood at which the string leaves, m. */
@@ -67,22 +75,40 @@ export interface Bank {
 }
 
 /**
- * How a number of wraps lies on a pin when they run from the hole toward the wood.
+ * How a number of wraps lies on a pin.
  *
  * @param pin - the tuning pin
  * @param gauge - outer diameter of the string, m
  * @param wraps - full turns round the pin
+ * @param lay - which way they run from the hole
  */
-export function bankOfWraps(pin: TuningPin, gauge: number, wraps: number): Bank {
-  const width = expectNotNegative('wraps', wraps) * expectPositive('gauge', gauge)
-  const exitHeight = holeHeight(pin) - width
+export function bankOfWraps(pin: TuningPin, gauge: number, wraps: number, lay: WrapLay = 'toward the wood'): Bank {
+  const laid = layWraps(wraps, gauge, lay)
+  const exitHeight = holeHeight(pin) - laid.exit
   return {
-    width,
-    fits: width <= bankRoom(pin, gauge),
-    exitHeight,
+    laid, exitHeight,
+    width: laid.inward + laid.outward,
+    fits: laid.inward <= bankRoom(pin, gauge) && laid.outward <= pin.holeToEnd - gauge / 2,
     sideAngle: (Math.atan2(exitHeight - pin.bridgeHeight, pin.toBridge) * 180) / Math.PI,
-    straightestWraps: Math.max(1, Math.round((holeHeight(pin) - pin.bridgeHeight) / gauge)),
+    straightestWraps: straightestWraps(pin, gauge, lay),
   }
+}
+
+/** More wraps than these are never laid to bring a string into line. */
+const MOST_WRAPS = 12
+
+/**
+ * The whole number of wraps, at least one, that brings the string nearest to straight toward its bridge pin.
+ *
+ * @param pin - the tuning pin
+ * @param gauge - outer diameter of the string, m
+ * @param lay - which way the wraps run from the hole
+ */
+export function straightestWraps(pin: TuningPin, gauge: number, lay: WrapLay): number {
+  const wanted = holeHeight(pin) - pin.bridgeHeight
+  if (lay === 'toward the wood') return Math.max(1, Math.round(wanted / gauge))
+  const off = (wraps: number) => Math.abs(layWraps(wraps, gauge, lay).exit - wanted)
+  return Array.from({ length: MOST_WRAPS }, (_, i) => i + 1).reduce((best, wraps) => (off(wraps) < off(best) ? wraps : best))
 }
 
 /**

@@ -2,23 +2,24 @@
  * Slack: how much string to leave loose before winding so that the wanted wraps lie on the pin at pitch.
  */
 import { expectNotNegative, expectPositive } from '../expect'
-import { drawnPerTurn } from './pin'
+import { lengthOnPin, wrapsFromLength, type WrapLay } from './lay'
 
 /**
- * Slack for a number of wraps at pitch, N · π (D + d) − ΔL, m. Negative when the stretch alone winds on more.
+ * Slack for a number of wraps at pitch, N · π (D + d) − ΔL where they lie side by side, m. Negative when the stretch alone winds on more.
  *
  * @param wraps - wanted at pitch
  * @param pin - diameter of the tuning pin, m
  * @param gauge - outer diameter of the string, m
  * @param stretch - elongation from slack to pitch, m
+ * @param lay - how they lie; crossing wraps take more string
  */
-export function slackForWraps(wraps: number, pin: number, gauge: number, stretch: number): number {
-  return expectNotNegative('wraps', wraps) * drawnPerTurn(pin, gauge) - expectNotNegative('stretch', stretch)
+export function slackForWraps(wraps: number, pin: number, gauge: number, stretch: number, lay: WrapLay = 'toward the wood'): number {
+  return lengthOnPin(wraps, pin, gauge, lay) - expectNotNegative('stretch', stretch)
 }
 
 /** Wraps at pitch from a slack; the inverse of {@link slackForWraps}. */
-export function wrapsFromSlack(slack: number, pin: number, gauge: number, stretch: number): number {
-  return (expectNotNegative('slack', slack) + expectNotNegative('stretch', stretch)) / drawnPerTurn(pin, gauge)
+export function wrapsFromSlack(slack: number, pin: number, gauge: number, stretch: number, lay: WrapLay = 'toward the wood'): number {
+  return wrapsFromLength(expectNotNegative('slack', slack) + expectNotNegative('stretch', stretch), pin, gauge, lay)
 }
 
 /**

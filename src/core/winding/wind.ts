@@ -5,7 +5,8 @@ import { expectNotNegative } from '../expect'
 import { coreArea, coreMaterial, massPerLength, outerGauge, surfaceMaterial } from '../strings/construction'
 import { stressAt, stretchToBreaking, stretchToPitch, type Span } from '../strings/stretch'
 import { workingStrength } from '../strings/tension'
-import { bankOfWraps, drawnPerTurn, pullLeftAtHole, type Bank, type TuningPin } from './pin'
+import { lengthOnPin, turnsToDraw, wrapsFromLength, type WrapLay } from './lay'
+import { bankOfWraps, pullLeftAtHole, type Bank, type TuningPin } from './pin'
 
 export interface Wound {
   /** Turns of the pin so far, and as many wraps on it. */
@@ -38,13 +39,15 @@ export interface Wound {
  * @param pin - the tuning pin
  * @param slack - left before winding began, m
  * @param key - degrees that the key was turned in all; a gear is reckoned in
+ * @param lay - how the wraps lie
  */
-export function woundBy(span: Span, pin: TuningPin, slack: number, key: number): Wound {
+export function woundBy(span: Span, pin: TuningPin, slack: number, key: number, lay: WrapLay = 'toward the wood'): Wound {
   const { construction } = span
   const core = coreMaterial(construction)
   const gauge = outerGauge(construction)
   const wraps = expectNotNegative('key', key) / (360 * pin.gearRatio)
-  const drawn = wraps * drawnPerTurn(pin.diameter, gauge)
+  const planned = wrapsFromLength(slack + stretchToPitch(span), pin.diameter, gauge, lay)
+  const drawn = lengthOnPin(wraps, pin.diameter, gauge, lay, planned)
   const stretch = Math.max(0, drawn - expectNotNegative('slack', slack))
   const sigma = stressAt(stretch / span.freeLength, core.modulus, core.stiffening)
   const force = sigma * coreArea(construction)
@@ -56,7 +59,7 @@ export function woundBy(span: Span, pin: TuningPin, slack: number, key: number):
     slackLeft: Math.max(0, slack - drawn),
     cents: pitch === null ? null : 1200 * Math.log2(pitch / span.pitch),
     broken: utilisation > 1,
-    bank: bankOfWraps(pin, gauge, wraps),
+    bank: bankOfWraps(pin, gauge, wraps, lay),
     pullAtHole: force * pullLeftAtHole(surfaceMaterial(construction).friction, wraps),
   }
 }
@@ -69,8 +72,10 @@ export interface KeyWay {
 }
 
 /** How far the key goes in all, from a slack. */
-export function keyWay(span: Span, pin: TuningPin, slack: number): KeyWay {
-  const degrees = (length: number) => (length / drawnPerTurn(pin.diameter, outerGauge(span.construction))) * 360 * pin.gearRatio
+export function keyWay(span: Span, pin: TuningPin, slack: number, lay: WrapLay = 'toward the wood'): KeyWay {
+  const gauge = outerGauge(span.construction)
   const stretch = stretchToPitch(span)
+  const planned = wrapsFromLength(slack + stretch, pin.diameter, gauge, lay)
+  const degrees = (length: number) => turnsToDraw(length, pin.diameter, gauge, lay, planned) * 360 * pin.gearRatio
   return { snug: degrees(slack), pitch: degrees(slack + stretch), breaking: degrees(slack + stretch + Math.max(0, stretchToBreaking(span))) }
 }

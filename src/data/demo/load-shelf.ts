@@ -3,7 +3,6 @@
  * clicks go through.
  */
 import { fittingFigures } from '@/core/fitting/figures'
-import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
 import { offersFor } from '@/core/stores/offers'
@@ -81,7 +80,7 @@ function happeningsOf(store: Store, line: HistoryLine, today: number): Happening
     case 'need': return [{ at, happen: () => putOnNeedList(store, openJobOn(store, on(), line.string)) }]
     case 'break': return [
       { at, happen: () => void logBreak(store, on(), line.string, line.site) },
-      ...(line.mendedAfterHours === null ? [] : [{ at: at + line.mendedAfterHours * HOUR, happen: () => mend(store, on(), line.string) }]),
+      ...(line.mendedAfterHours === null ? [] : [{ at: at + line.mendedAfterHours * HOUR, happen: () => mend(store, on(), line) }]),
     ]
   }
 }
@@ -106,14 +105,16 @@ function openJobOn(store: Store, stored: StoredInstrument, number: number): numb
   return job.id
 }
 
-function mend(store: Store, stored: StoredInstrument, number: number): void {
-  const job = jobById(store, openJobOn(store, stored, number))
-  const cutOf = (construction: typeof job.position.construction) => fittingFigures(job.instrument, job.position, DEFAULT_HABITS, construction).cut.total
+function mend(store: Store, stored: StoredInstrument, { string, wrapsOff = 0, cutOffMm = 0 }: HistoryLine): void {
+  const job = jobById(store, openJobOn(store, stored, string))
+  const cutOf = (construction: typeof job.position.construction) => fittingFigures(job.instrument, job.position, job.habits, construction, job.corrections).cut.total
   const [best] = offersFor(shelf(store), job.position, job.instrument.tensionClass, (coil) => cutOf(coil.construction))
   const coilId = best && best.leaves >= 0 && best.fit.grade === 'exact' ? best.coil.id : buySingle(store, job.instrument.name, job.position, job.instrument.tensionClass, cutOf(job.position.construction))
   chooseCoil(store, job.jobId, coilId)
-  const figures = jobById(store, job.jobId).figures
-  finishJob(store, job.jobId, { cut: Math.ceil(figures.cut.total * 1000) / 1000, wraps: Math.round((figures.strings[0]?.wraps ?? 3) * 4) / 4, gauge: null })
+  const { figures, coil } = jobById(store, job.jobId)
+  const wraps = Math.round(((figures.strings[0]?.wrapsBySum ?? job.habits.wraps) + wrapsOff) * 4) / 4
+  const cut = Math.ceil((figures.cut.total - figures.cut.correction + metres(cutOffMm)) * 1000) / 1000
+  finishJob(store, job.jobId, { cut: Math.min(cut, coil?.lengthLeft ?? cut), wraps, gauge: null })
 }
 
 /** A single string bought for one job where the stores had none. */

@@ -45,6 +45,9 @@ export class HistoryLine {
   @IsOptional() @IsInt() string!: number
   @IsOptional() @IsIn(BREAK_SITES) site!: BreakSite
   @IsOptional() @IsPositive() mendedAfterHours!: number | null
+  /** How the fitting came out against what was worked out; wraps, and mm. */
+  @IsOptional() @IsNumber() wrapsOff?: number
+  @IsOptional() @IsNumber() cutOffMm?: number
   @IsOptional() @IsNumber() cents!: number
   @IsOptional() @IsBoolean() broughtBack!: boolean
 }

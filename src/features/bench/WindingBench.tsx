@@ -45,12 +45,12 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
 
   const pin = { ...position.head.pin, diameter: pinDiameter }
   const span = spanOf(instrument, position)
-  const way = keyWay(span, pin, slack)
+  const way = keyWay(span, pin, slack, charted.lay)
   const key = Math.min(turned ?? way.pitch, way.breaking * PAST)
-  const now = woundBy(span, pin, slack, key)
+  const now = woundBy(span, pin, slack, key, charted.lay)
   const figures = { ...charted, position: { ...position, head: { ...position.head, pin } }, wraps: now.wraps, bank: now.bank }
   const { name, beside } = leadingNames(position)
-  const setWraps = (wraps: number) => setSlack(Math.max(0, slackForWraps(wraps, pinDiameter, charted.gauge, charted.stretch)))
+  const setWraps = (wraps: number) => setSlack(Math.max(0, slackForWraps(wraps, pinDiameter, charted.gauge, charted.stretch, charted.lay)))
   const setRule = (rule: SlackInterval) => setSlack(lengthOfPins(instrument, position, SLACK_INTERVALS[rule], habits.spacing))
   const text = (metres: number) => measureText(measure('length', metres), unit)
 

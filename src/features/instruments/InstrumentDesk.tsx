@@ -1,12 +1,14 @@
 'use client'
 
 import Link from 'next/link'
+import { useRouter } from 'next/navigation'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
 import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/instrument-view'
 import { CloseUp } from '@/ui/field/CloseUp'
 import { useLayAtHand } from '@/ui/find/at-hand'
+import { useAct } from '@/ui/shell/use-act'
 import { PickableField } from './PickableField'
 import { Plate } from './Plate'
 import { useStringPicker } from './use-string-picker'
@@ -41,6 +43,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
           <p className="flex flex-wrap gap-2">
             <Link className="button" href={`/instruments/${instrument.slug}/which`}>Which string is it?</Link>
             <Link className="button" href={`/instruments/${instrument.slug}/chart`}>String chart</Link>
+            <Link className="button" href={`/instruments/${instrument.slug}/habits`}>Habits</Link>
           </p>
         </header>
         <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">
@@ -79,10 +82,29 @@ const PlatePanel = memo(function PlatePanel({ view, number, now, spare, askSite 
       {here.jobId === null && asking && askSite(position, () => setAsking(false))}
       {here.jobId === null && !asking && (
         <div>
-          <button type="button" className="button button-main w-full" onClick={() => setAsking(true)}>This string broke</button>
+          <div className="flex gap-2">
+            <button type="button" className="button button-main flex-1" onClick={() => setAsking(true)}>This string broke</button>
+            <ReplaceButton slug={instrument.slug} number={number} />
+          </div>
           {paired && <p className="mt-1 text-sm text-soft">One wire is two strings here: breaking one takes both.</p>}
         </div>
       )}
     </Plate>
   )
 })
+
+/** Opens a job that replaces a string while it is still sound. */
+function ReplaceButton({ slug, number }: { slug: string; number: number }) {
+  const router = useRouter()
+  const { act, refused } = useAct()
+  const replace = async () => {
+    const opened = await act<{ actionId: number; jobId: number }>('/api/jobs', { instrument: slug, string: number }, `String ${number} is to be replaced.`)
+    if (opened) router.push(`/jobs/${opened.jobId}/coil`)
+  }
+  return (
+    <>
+      <button type="button" className="button" onClick={replace}>Replace it</button>
+      {refused && <p role="alert" className="text-sm font-semibold text-ochre">{refused.sentence}</p>}
+    </>
+  )
+}

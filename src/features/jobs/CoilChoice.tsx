@@ -10,6 +10,7 @@ import type { Coil } from '@/data/coils'
 import { CoilBar } from '@/ui/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
+import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
 
 interface CoilChoiceProps {
@@ -32,6 +33,7 @@ const REEL = 3
 export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, askedMake, orderLines }: CoilChoiceProps) {
   const router = useRouter()
   const { act: actOn, refused } = useAct()
+  usePageTurner()
   const longEnough = offers.filter((o) => o.leaves >= 0)
   const fills = Math.min(REEL, Math.max(...offers.map((o) => o.coil.boughtLength)))
   const tooShort = offers.filter((o) => o.leaves < 0 && o.coil.lengthLeft > 0.1)
@@ -109,7 +111,7 @@ function OfferRow({ offer: { coil, fit, leaves, yields }, askedMake, fills, firs
         <span className="plate-figure text-xl">{text(Math.abs(leaves))}</span>
         {yields > 1 && <span className="label block">holds {yields} such cuts</span>}
       </p>
-      {onChoose && <button type="button" className={`button ${first ? 'button-main' : ''}`} onClick={onChoose}>{chosen ? 'Keep this one' : 'Cut from this'}</button>}
+      {onChoose && <button type="button" data-go-on={first ? '' : undefined} className={`button ${first ? 'button-main' : ''}`} onClick={onChoose}>{chosen ? 'Keep this one' : 'Cut from this'}</button>}
     </li>
   )
 }

@@ -1,8 +1,6 @@
 'use client'
 
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
-import { useState } from 'react'
 import { Minus, Plus } from 'lucide-react'
 import { WRAPS_BAND, type Habits } from '@/core/fitting/habits'
 import type { FittingFigures } from '@/core/fitting/figures'
@@ -17,8 +15,8 @@ import { SlackDrawing } from '@/ui/drawings/SlackDrawing'
 import { Figure } from '@/ui/figure/Figure'
 import { ShowWorking } from '@/ui/figure/ShowWorking'
 import { measureText } from '@/ui/format/measure'
-import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
+import { usePageTurner } from '@/ui/shell/use-page-turner'
+import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 interface FittingFiguresSheetProps {
@@ -32,22 +30,16 @@ interface FittingFiguresSheetProps {
 /** Every figure of the fitting on one sheet: what to cut, the slack, the wraps on the pin, the way of the key. */
 export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun }: FittingFiguresSheetProps) {
   const { unit } = useHouse()
-  const router = useRouter()
-  const announce = useAnnounce()
-  const [problem, setProblem] = useState<string | null>(null)
+  const { act, refused } = useAct()
+  usePageTurner()
   const string = figures.strings[0]
   if (!string) return null
   const { slack, key, bank } = string
   const text = (quantity: 'length' | 'gauge' | 'wraps' | 'pins' | 'angle', value: number) => measureText(measure(quantity, value), unit)
   const each = figures.strings.length > 1 ? ' at each pin' : ''
 
-  const changeWraps = async (by: number) => {
-    setProblem(null)
-    const answer = await send<{ actionId: number }>(`/api/jobs/${jobId}/wraps`, { wraps: habits.wraps + by })
-    if (!answer.ok) return setProblem(answer.sentence)
-    announce(`${text('wraps', habits.wraps + by)} wanted on this job.`, answer.value.actionId)
-    router.refresh()
-  }
+  const changeWraps = (by: number) => act('/api/habits', { of: 'job', jobId, key: 'wraps', value: habits.wraps + by }, `${text('wraps', habits.wraps + by)} wanted on this job.`)
+  const { corrections } = figures
 
   return (
     <div>
@@ -57,6 +49,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
           <p className="text-sm text-soft">The length is set on the instrument; this sum is the check, and says which coil holds it.{figures.needsAnchor && ' This knot needs an anchor.'}</p>
         </div>
         <CutDrawing cut={figures.cut} />
+        {corrections.cutFrom > 0 && <p className="mt-2 text-sm text-soft">{correctionText(corrections.cut, corrections.cutFrom, text('length', Math.abs(corrections.cut)))}</p>}
       </section>
       <div className="mt-4 grid border-t border-ink md:grid-cols-3 md:divide-x md:divide-rule">
         <section className="py-4 md:pr-5" aria-label="Slack">
@@ -66,7 +59,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             <Figure label="By pins" measure={measure('pins', slack.reach.pins)} />
             <Figure label="Sideways pull" measure={measure('length', slack.pull)} />
           </div>
-          {slack.stretchAloneIsMore && <p className="mt-1 text-sm text-ochre">The stretch alone winds on more than {text('wraps', habits.wraps)}; leave no slack.</p>}
+          {corrections.wrapsFrom > 0 && Math.abs(corrections.wraps) >= 0.05 && <p className="mt-1 text-sm text-soft">By this house’s own {corrections.wrapsFrom} fittings its wraps come out {Math.abs(corrections.wraps).toFixed(1)} {corrections.wraps > 0 ? 'more' : 'fewer'} than worked out: the slack is given {text('length', Math.abs(corrections.wraps) * string.drawnPerTurn)} {corrections.wraps > 0 ? 'shorter' : 'longer'} for it.</p>}
+          {slack.stretchAloneIsMore && <p className="mt-1 text-sm text-ochre">The stretch alone winds on more than {text('wraps', string.wrapsWanted)}; leave no slack.</p>}
           <SlackDrawing instrument={instrument} figures={string} className="mt-3" />
           <p className={`mt-2 text-sm ${slack.rule.within ? '' : 'border-l-4 border-ochre bg-ochre-wash px-3 py-2'}`}>
             By the house’s rule, {habits.slackInterval} or {text('pins', slack.rule.pins)}, you would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
@@ -82,7 +76,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
               <button type="button" className="button size-11 p-0" aria-label="Half a wrap more" onClick={() => changeWraps(0.5)}><Plus size={18} aria-hidden /></button>
             </div>
           </div>
-          {problem && <p role="alert" className="text-sm font-semibold text-ochre">{problem}</p>}
+          {refused && <p role="alert" className="text-sm font-semibold text-ochre">{refused.sentence}</p>}
+          {habits.wrapsBy !== 'a number of wraps' && <p className="text-sm text-soft">As many as bring it in line with its bridge pin: {text('wraps', string.wrapsWanted)} wanted.</p>}
           <PinDrawing figures={string} className="mx-auto mt-2 h-72 w-full" />
           <p className="mt-2 text-sm">
             {bank.fits ? `The bank is ${text('gauge', bank.width)} wide and fits.` : <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>} The string leaves {sideWord(bank.sideAngle)}; {text('wraps', bank.straightestWraps)} would bring it nearest to straight.
@@ -110,10 +105,19 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
       </div>
       <div className="flex flex-wrap items-center justify-between gap-3 border-t border-ink pt-4">
         <p className="max-w-prose text-sm text-soft">Estimates from the lengths and values entered; the maker’s string chart comes first. A change of tension class is a matter for the maker.</p>
-        <Link href={`/jobs/${jobId}/steps`} className="button button-main min-h-12 px-6 text-lg">{begun ? 'Go on with the fitting' : 'Start the fitting'}</Link>
+        <span className="flex flex-wrap gap-2">
+          <Link href={`/jobs/${jobId}/habits`} className="button min-h-12">Otherwise for this job</Link>
+          <Link href={`/jobs/${jobId}/card`} className="button min-h-12">Job card</Link>
+          <Link href={`/jobs/${jobId}/steps`} data-go-on className="button button-main min-h-12 px-6 text-lg">{begun ? 'Go on with the fitting' : 'Start the fitting'}</Link>
+        </span>
       </div>
     </div>
   )
+}
+
+function correctionText(cut: number, from: number, length: string): string {
+  if (Math.abs(cut) < 0.0005) return `This house’s own ${from} cuts came out as worked out.`
+  return `By this house’s own ${from} cuts, ${length} are ${cut > 0 ? 'added to' : 'taken from'} the sum.`
 }
 
 function sideWord(angle: number): string {

@@ -4,12 +4,14 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm } from 'react-hook-form'
+import type { Asked } from '@/core/fitting/step'
 import { measure } from '@/core/measure'
 import { lengthFigure } from '@/core/units/length'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
+import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
 import { FinishRequest } from './requests'
 
@@ -18,19 +20,27 @@ interface LogFormProps {
   readonly predictedCut: number
   readonly predictedWraps: number
   readonly gauge: number
+  /** What was measured on the way; lengths in m. */
+  readonly measured: Readonly<Partial<Record<Asked, number>>>
   /** The coil it was cut from; null when the same string was put back. */
   readonly coil: { readonly label: string; readonly left: number } | null
 }
 
 /** What was really cut and wound; logging it cuts the coil and starts the settling. */
-export function LogForm({ jobId, predictedCut, predictedWraps, gauge, coil }: LogFormProps) {
+export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, coil }: LogFormProps) {
   const { unit } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
   const { register, handleSubmit, setError, formState: { errors, isSubmitting } } = useForm<FinishRequest>({
     resolver: classValidatorResolver(FinishRequest),
-    defaultValues: { unit, ...(coil ? { cut: lengthFigure(Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 }) } : {}), wraps: Math.round(predictedWraps * 4) / 4 },
+    defaultValues: {
+      unit,
+      ...(coil ? { cut: lengthFigure(measured.cut ?? Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 }) } : {}),
+      wraps: measured.wraps ?? Math.round(predictedWraps * 4) / 4,
+      ...(measured.gauge === undefined ? {} : { gauge: lengthFigure(measured.gauge, { unit, digits: unit === 'mm' ? 2 : 3 }) }),
+    },
   })
+  usePageTurner()
   const text = (length: number) => measureText(measure('length', length), unit)
 
   const log = handleSubmit(async (form) => {
@@ -49,7 +59,7 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, coil }: Lo
       {coil && <Entry label="Cut from the coil" hint={`Worked out: ${text(predictedCut)}. ${coil.label} holds ${text(coil.left)}. In ${unit} unless you write the unit.`} problem={errors.cut?.message} inputMode="decimal" {...register('cut')} />}
       <Entry label="Wraps on the pin at pitch" hint={`Worked out: ${measureText(measure('wraps', predictedWraps), unit)}. Quarters will do.`} problem={errors.wraps?.message} type="number" step="0.25" {...register('wraps', { valueAsNumber: true })} />
       <Entry label="Gauge of the new string, if you measured it" hint={`On the packet: ${measureText(measure('gauge', gauge), unit)}.`} problem={errors.gauge?.message} inputMode="decimal" {...register('gauge', { setValueAs: (value: string) => (value?.trim() ? value : undefined) })} />
-      <button type="submit" className="button button-main min-h-12 text-lg" disabled={isSubmitting}>Log the fitting</button>
+      <button type="submit" data-go-on className="button button-main min-h-12 text-lg" disabled={isSubmitting}>Log the fitting</button>
     </form>
   )
 }

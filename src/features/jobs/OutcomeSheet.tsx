@@ -7,6 +7,7 @@ import { CoilBar } from '@/ui/drawings/CoilBar'
 import { DriftCurve } from '@/ui/drawings/DriftCurve'
 import { Figure } from '@/ui/figure/Figure'
 import { nearText } from '@/ui/format/time'
+import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
 
 interface OutcomeSheetProps {
@@ -14,12 +15,16 @@ interface OutcomeSheetProps {
   readonly now: number
   readonly tolerance: number
   readonly holdsWithin: number
+  /** Strings of the same job that are still to be fitted. */
+  readonly others: readonly { readonly jobId: number; readonly number: number }[]
+  readonly jobId: number
   readonly coil: { readonly label: string; readonly left: number; readonly bought: number; readonly cuts: readonly number[] } | null
 }
 
 /** What was logged, what is left of the coil, and when to tune it again. */
-export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, coil }: OutcomeSheetProps) {
+export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, others, jobId, coil }: OutcomeSheetProps) {
   const { timeZone } = useHouse()
+  usePageTurner()
   const first = outcome.settling[0]
   return (
     <div className="grid gap-6 pt-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
@@ -31,7 +36,11 @@ export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, coil }: Out
           {coil && <Figure label={`Left of ${coil.label}`} measure={measure('length', coil.left)} />}
         </div>
         {coil && <div className="mt-3"><CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} fills={coil.bought} /></div>}
-        <p className="mt-4"><Link href="/" className="button button-main">Back to Today</Link></p>
+        <p className="mt-4 flex flex-wrap gap-2">
+          {others[0] && <Link href={`/jobs/${others[0].jobId}/steps`} data-go-on className="button button-main">Go on: {others.length === 1 ? `string ${others[0].number}` : `${others.length} strings of this job`}</Link>}
+          <Link href="/" className={`button ${others[0] ? '' : 'button-main'}`}>Back to Today</Link>
+          <Link href={`/jobs/${jobId}/report`} className="button">Service report</Link>
+        </p>
       </section>
       {first && (
         <section aria-label="Settling">

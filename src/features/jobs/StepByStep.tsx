@@ -1,68 +1,100 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
-import { ArrowLeft, Check, TriangleAlert } from 'lucide-react'
+import { useCallback, useMemo, useState } from 'react'
+import { ArrowLeft, Check, Mic, TriangleAlert, Volume2 } from 'lucide-react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import type { FittingFigures } from '@/core/fitting/figures'
-import type { Step } from '@/core/fitting/step'
+import { CAUTIONS } from '@/core/fitting/cautions'
+import { stepsTogether, type SharedStep } from '@/core/fitting/together'
+import type { StepKey } from '@/core/fitting/step'
 import type { Instrument } from '@/core/instrument/instrument'
-import { CutDrawing } from '@/ui/drawings/CutDrawing'
-import { KeyDial } from '@/ui/drawings/KeyDial'
-import { PinDrawing } from '@/ui/drawings/PinDrawing'
-import { SlackDrawing } from '@/ui/drawings/SlackDrawing'
+import { StepDrawing } from '@/ui/drawings/step/StepDrawing'
 import { Figure } from '@/ui/figure/Figure'
 import { PhraseText } from '@/ui/figure/PhraseText'
-import { send } from '@/ui/shell/send'
+import { phraseWords } from '@/ui/format/measure'
+import { RestTimer } from '@/ui/hands-free/RestTimer'
+import { useReadAloud } from '@/ui/hands-free/use-read-aloud'
+import { useVoiceCommands } from '@/ui/hands-free/use-voice-commands'
+import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
+import { useHouse } from '@/ui/units'
+import { memberOf, type JobView } from './job-view'
+import { MeasureEntry } from './MeasureEntry'
+import { MishapDialog } from './MishapDialog'
+import { useMarks } from './use-marks'
 
 interface StepByStepProps {
   readonly jobId: number
   readonly instrument: Instrument
-  readonly figures: FittingFigures
-  readonly steps: readonly Step[]
-  readonly done: readonly string[]
+  /** The strings of the job; its own first or alone. */
+  readonly jobs: readonly JobView[]
 }
 
-/** The fitting, one step at a time, with both hands busy: large, and moved by Space or a page-turner. */
-export function StepByStep({ jobId, instrument, figures, steps, done }: StepByStepProps) {
-  const firstOpen = steps.findIndex((step) => !done.includes(step.key))
-  const [at, setAt] = useState(firstOpen < 0 ? steps.length - 1 : firstOpen)
-  const [problem, setProblem] = useState<string | null>(null)
+/** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
+export function StepByStep({ jobId, instrument, jobs }: StepByStepProps) {
+  const { unit } = useHouse()
   const router = useRouter()
-  const step = steps[at] as Step
-  const last = at === steps.length - 1
+  const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
+  const members = useMemo(() => jobs.map((job) => memberOf(instrument, job, turns[job.jobId] ?? job.measured.turns ?? 0)), [instrument, jobs, turns])
+  const steps = useMemo(() => stepsTogether(members, members[0]?.context.habits.restring ?? 'longest first'), [members])
+  const isDone = ({ step, members: ids }: SharedStep) => ids.every((id) => jobs.find((job) => job.jobId === id)?.done.includes(step.key))
+  const firstOpen = steps.findIndex((step) => !isDone(step))
+  const [at, setAt] = useState(firstOpen < 0 ? steps.length - 1 : firstOpen)
+  const here = Math.min(at, steps.length - 1)
+  const { step, members: ids } = steps[here] as SharedStep
+  const [aloud, setAloud] = useState(false)
+  const [listening, setListening] = useState(false)
+  const { mark, waiting } = useMarks(jobId)
+  const { can: canSpeak, say, stop } = useReadAloud()
+  useWakeLock()
 
-  const mark = async (key: string, isDone: boolean) => {
-    const answer = await send(`/api/jobs/${jobId}/steps`, { step: key, done: isDone })
-    setProblem(answer.ok ? null : answer.sentence)
+  const member = members.find((m) => m.id === ids[0]) ?? members[0]
+  const job = jobs.find((one) => one.jobId === member?.id)
+  const several = members.length > 1
+  const last = here === steps.length - 1
+  const spoken = (i: number) => { const s = steps[i]?.step; return s ? [s.title, ...s.todo.map((phrase) => phraseWords(phrase, unit)), ...s.cautions.map((c) => CAUTIONS[c])].join('. ') : '' }
+  const goTo = (i: number) => {
+    setAt(i)
+    if (aloud) say(spoken(i))
   }
   const goOn = () => {
-    void mark(step.key, true)
-    if (last) router.push(`/jobs/${jobId}/log`)
-    else setAt(at + 1)
+    mark({ step: step.key, done: true, jobs: ids })
+    if (step.key === 'log') router.push(`/jobs/${ids[0]}/log`)
+    else if (!last) goTo(here + 1)
   }
   const goBack = () => {
-    const before = steps[at - 1]
+    const before = steps[here - 1]
     if (!before) return
-    void mark(before.key, false)
-    setAt(at - 1)
+    mark({ step: before.step.key, done: false, jobs: before.members })
+    goTo(here - 1)
   }
-  useHotkeys('space, enter, pagedown, right', (event) => { event.preventDefault(); goOn() }, { ignoreEventWhen: onControl }, [at])
-  useHotkeys('backspace, pageup, left', (event) => { event.preventDefault(); goBack() }, { ignoreEventWhen: inField }, [at])
+  const backTo = (key: StepKey) => goTo(Math.max(0, steps.findIndex((s) => s.step.key === key && s.members.includes(ids[0] as number))))
+  const ring = useCallback(() => say('Go on turning.'), [say])
+  useHotkeys('space, enter', (event) => { event.preventDefault(); goOn() }, { ignoreEventWhen: onControl }, [goOn])
+  useHotkeys('pagedown, right', (event) => { event.preventDefault(); goOn() }, { ignoreEventWhen: inField }, [goOn])
+  useHotkeys('backspace, pageup, left', (event) => { event.preventDefault(); goBack() }, { ignoreEventWhen: inField }, [goBack])
+  const canListen = useVoiceCommands(listening, { next: goOn, done: goOn, on: goOn, back: goBack, again: () => say(spoken(here)), repeat: () => say(spoken(here)) })
+  if (!member || !job) return null
 
   return (
     <div className="grid gap-5 pt-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
-      <ol className="hidden text-sm lg:block" aria-label="All steps">
+      <ol className="hidden max-h-[calc(100dvh-12rem)] overflow-y-auto text-sm lg:block" aria-label="All steps" tabIndex={-1}>
         {steps.map((s, i) => (
-          <li key={s.key}>
-            <button type="button" onClick={() => setAt(i)} aria-current={i === at ? 'step' : undefined} className="flex min-h-9 w-full items-center gap-2 border-l-4 border-transparent px-3 text-left aria-[current=step]:border-verdigris aria-[current=step]:bg-verdigris-wash aria-[current=step]:font-semibold">
-              <span className="w-5 text-right text-soft">{i < at ? <Check size={15} className="inline text-verdigris" aria-label="done" /> : i + 1}</span> {s.title}
+          <li key={`${s.step.key} ${s.members.join()}`}>
+            <button type="button" onClick={() => goTo(i)} aria-current={i === here ? 'step' : undefined} className="flex min-h-9 w-full items-center gap-2 border-l-4 border-transparent px-3 text-left aria-[current=step]:border-verdigris aria-[current=step]:bg-verdigris-wash aria-[current=step]:font-semibold">
+              <span className="w-5 shrink-0 text-right text-soft">{i < here ? <Check size={15} className="inline text-verdigris" aria-label="done" /> : i + 1}</span>
+              <span>{s.step.title}{several && s.members.length === 1 && <span className="text-soft"> · {members.find((m) => m.id === s.members[0])?.context.position.number}</span>}</span>
             </button>
           </li>
         ))}
       </ol>
       <section aria-live="polite" className="flex min-h-[28rem] flex-col">
-        <p className="label">Step {at + 1} of {steps.length}</p>
+        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <p className="label">Step {here + 1} of {steps.length}{several && ids.length === 1 && <strong className="text-ink">, string {member.context.position.number}</strong>}{job.from === null && <span className="text-ochre">; no coil is chosen for it yet</span>}</p>
+          <p className="flex gap-1">
+            {canSpeak && <button type="button" className="button" aria-pressed={aloud} onClick={() => { setAloud(!aloud); if (aloud) stop(); else say(spoken(here)) }}><Volume2 size={18} aria-hidden /> {aloud ? 'Stop reading' : 'Read aloud'}</button>}
+            {canListen && <button type="button" className="button" aria-pressed={listening} onClick={() => setListening(!listening)}><Mic size={18} aria-hidden /> {listening ? 'Stop listening' : 'Listen for “next”'}</button>}
+          </p>
+        </div>
         <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
         <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_1fr] md:[grid-template-areas:'words_figures'_'words_drawing']">
           <div className="[grid-area:words]">
@@ -73,19 +105,20 @@ export function StepByStep({ jobId, instrument, figures, steps, done }: StepBySt
               <div className="flex gap-3"><dt className="w-24 shrink-0 font-semibold text-verdigris">Looks right</dt><dd><PhraseText phrase={step.right} /></dd></div>
               <div className="flex gap-3"><dt className="w-24 shrink-0 font-semibold">Often wrong</dt><dd><PhraseText phrase={step.mistake} /></dd></div>
             </dl>
-            {step.caution && <p className="mt-4 flex gap-3 border-2 border-ochre bg-ochre-wash p-3"><TriangleAlert className="mt-0.5 shrink-0 text-ochre" aria-hidden /><span><strong>Take care.</strong> {step.caution}</span></p>}
+            {step.cautions.map((caution) => <p key={caution} className="mt-4 flex gap-3 border-2 border-ochre bg-ochre-wash p-3"><TriangleAlert className="mt-0.5 shrink-0 text-ochre" aria-hidden /><span><strong>Take care.</strong> {CAUTIONS[caution]}</span></p>)}
+            {step.rest !== null && <div className="mt-4"><RestTimer key={here} seconds={step.rest} onOver={ring} /></div>}
           </div>
-          {step.figures.length > 0 && (
-            <div className="flex flex-wrap gap-x-8 gap-y-3 [grid-area:figures]">
-              {step.figures.map((figure) => <Figure key={figure.label} label={figure.label} measure={figure.measure} size="huge" />)}
-            </div>
-          )}
-          <div className="[grid-area:drawing]"><StepDrawing step={step} instrument={instrument} figures={figures} /></div>
+          <div className="flex flex-wrap items-start gap-x-8 gap-y-3 [grid-area:figures]">
+            {step.figures.map((figure) => <Figure key={figure.label} label={figure.label} measure={figure.measure} size="huge" />)}
+            {step.asks !== null && ids.length === 1 && <MeasureEntry key={`${job.jobId} ${step.asks}`} jobId={job.jobId} what={step.asks} value={job.measured[step.asks]} onKept={(value) => { if (step.asks === 'turns') setTurns((had) => ({ ...had, [job.jobId]: value ?? 0 })); router.refresh() }} />}
+          </div>
+          <div className="[grid-area:drawing]"><StepDrawing step={step} context={member.context} /></div>
         </div>
-        {problem && <p role="alert" className="mt-3 font-semibold text-ochre">{problem}</p>}
-        <div className="sticky bottom-14 z-10 -mx-1 mt-5 flex gap-3 border-t border-ink bg-paper px-1 py-3 md:bottom-0">
-          <button type="button" className="button min-h-14 px-5 text-lg" onClick={goBack} disabled={at === 0}><ArrowLeft aria-hidden /> Back</button>
-          <button type="button" className="button button-main min-h-14 flex-1 text-xl" onClick={goOn}><Check aria-hidden /> {last ? 'Done, log it' : 'Done, go on'}</button>
+        {waiting && <p role="status" className="mt-3 font-semibold text-ochre">{waiting}</p>}
+        <div className="sticky bottom-14 z-10 -mx-1 mt-5 flex gap-2 border-t border-ink bg-paper px-1 py-3 md:bottom-0">
+          <button type="button" className="button min-h-14 px-4 text-lg" onClick={goBack} disabled={here === 0}><ArrowLeft aria-hidden /> Back</button>
+          {ids.length === 1 && <MishapDialog key={`${job.jobId} ${step.key}`} jobId={job.jobId} context={member.context} step={step.key} onBackTo={backTo} />}
+          <button type="button" className="button button-main min-h-14 flex-1 text-xl" onClick={goOn}><Check aria-hidden /> {step.key === 'log' ? 'Done, log it' : 'Done, go on'}</button>
         </div>
       </section>
     </div>
@@ -103,16 +136,4 @@ function inField(event: KeyboardEvent): boolean {
 
 function isWithin(target: EventTarget | null, selector: string): boolean {
   return target instanceof HTMLElement && target.closest(selector) !== null
-}
-
-function StepDrawing({ step, instrument, figures }: { step: Step; instrument: Instrument; figures: FittingFigures }) {
-  const string = figures.strings[0]
-  if (!string) return null
-  switch (step.picture) {
-    case 'cut': return <CutDrawing cut={figures.cut} />
-    case 'pin': return <PinDrawing figures={string} className="h-80 w-full" />
-    case 'key': return <KeyDial keyFigures={string.key} clockwise={string.position.head.pin.tightens === 'clockwise'} className="h-72 w-full" />
-    case 'slack': return <SlackDrawing instrument={instrument} figures={string} />
-    case null: return null
-  }
 }

@@ -14,7 +14,7 @@ const LABEL = 1.55
 export function PinDrawing({ figures, className }: { figures: StringFigures; className?: string }) {
   const { unit } = useHouse()
   const { pin } = figures.position.head
-  const upright = pin.threadPitch !== null
+  const upright = pin.setting === 'upright'
   const d = figures.gauge * 1000
   const D = pin.diameter * 1000
   const hole = holeHeight(pin) * 1000
@@ -25,8 +25,10 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
   const edge = D / 2 + d
   const point = (axial: number, across: number) => (upright ? `${across},${-axial}` : `${axial},${across}`)
   const at = (axial: number, across: number) => (upright ? { x: across, y: -axial } : { x: axial, y: across })
-  /** Where the string comes round below at the end of each turn, the last one where it leaves. */
-  const wraps = Array.from({ length: Math.max(1, Math.round(figures.wraps)) }, (_, i) => exit + i * d)
+  const { laid } = figures.bank
+  /** Each turn where it lies; what lies over others is drawn last. */
+  const wraps = [...laid.turns].sort((a, b) => Number(a.over) - Number(b.over)).map(({ offset, over }) => ({ at: hole - offset * 1000, over }))
+  const [inner, outer] = [hole - laid.inward * 1000, hole + laid.outward * 1000]
   const box = upright ? { x: -15, y: -end - 5.4, width: 36, height: end + 12.4 } : { x: -7, y: -D / 2 - 7, width: end + 15, height: D + RUN + 15 }
   const text = (metres: number) => measureText(measure('gauge', metres), unit)
   const dimension = upright ? -D / 2 - 3 : -D / 2 - 3.2
@@ -37,11 +39,12 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
       <path d={`M${point(-4, -D / 2)}L${point(end, -D / 2)}L${point(end, D / 2)}L${point(-4, D / 2)}`} fill="var(--paper)" stroke="var(--ink)" strokeWidth={0.25} />
       {upright && Array.from({ length: 4 }, (_, i) => <path key={i} d={`M${point(0.4 + i * 0.9, -D / 2)}L${point(0.9 + i * 0.9, D / 2)}`} stroke="var(--line)" strokeWidth={0.18} />)}
       <path d={`M${point(hole, 0)}L${point(hole + 0.2, -edge - 2.2)}`} stroke="var(--verdigris)" strokeWidth={Math.max(0.3, d)} strokeLinecap="round" />
-      {wraps.map((turn) => {
-        const front = `M${point(turn + d / 2, -D / 2 - d * 0.2)}L${point(turn, D / 2 + d * 0.2)}`
+      {wraps.map(({ at: turn, over }) => {
+        const proud = over ? d : d * 0.2
+        const front = `M${point(turn + (over ? -d : d) / 2, -D / 2 - proud)}L${point(turn + (over ? d / 2 : 0), D / 2 + proud)}`
         return (
-          <g key={turn} strokeLinecap="round">
-            <path d={front} stroke="var(--verdigris)" strokeWidth={d} />
+          <g key={`${turn}${over}`} strokeLinecap="round">
+            <path d={front} stroke={over ? 'var(--ink)' : 'var(--verdigris)'} strokeWidth={d} />
             <path d={front} stroke="var(--verdigris-wash)" strokeWidth={d * 0.6} />
           </g>
         )
@@ -50,14 +53,14 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
       <path d={`M${point(exit, D / 2 + d * 0.2)}L${point(exit + (bridge - exit) * share, edge + RUN)}`} stroke="var(--verdigris)" strokeWidth={Math.max(0.3, d)} strokeLinecap="round" />
       <path d={`M${point(bridge, D / 2)}L${point(bridge, edge + RUN)}`} stroke="var(--soft)" strokeWidth={0.18} strokeDasharray="0.8 0.6" />
       <g stroke="var(--ink)" strokeWidth={0.18} fill="none">
-        <path d={`M${point(hole, dimension)}L${point(exit, dimension)}M${point(hole, dimension - 0.8)}L${point(hole, -D / 2)}M${point(exit, dimension - 0.8)}L${point(exit, -D / 2)}`} />
+        <path d={`M${point(outer, dimension)}L${point(inner, dimension)}M${point(outer, dimension - 0.8)}L${point(outer, -D / 2)}M${point(inner, dimension - 0.8)}L${point(inner, -D / 2)}`} />
         <path d={`M${point(end + 1.2, -D / 2)}L${point(end + 1.2, D / 2)}M${point(end, -D / 2)}L${point(end + 2, -D / 2)}M${point(end, D / 2)}L${point(end + 2, D / 2)}`} />
       </g>
       <g fontSize={LABEL} fill="var(--ink)">
         {upright
           ? (
             <>
-              <text x={dimension - 0.8} y={-(hole + exit) / 2} textAnchor="end" dominantBaseline="central">{text(figures.bank.width)}</text>
+              <text x={dimension - 0.8} y={-(outer + inner) / 2} textAnchor="end" dominantBaseline="central">{text(figures.bank.width)}</text>
               <text x={0} y={-end - 3.2} textAnchor="middle">pin {text(pin.diameter)}</text>
               <text x={edge + RUN + 0.2} y={-bridge - 0.8} textAnchor="end" fill="var(--soft)">to the bridge</text>
               <text x={-14.6} y={3.6} fill="var(--soft)">wood</text>
@@ -65,7 +68,7 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
           )
           : (
             <>
-              <text x={(hole + exit) / 2} y={dimension - 1.2} textAnchor="middle">{text(figures.bank.width)}</text>
+              <text x={(outer + inner) / 2} y={dimension - 1.2} textAnchor="middle">{text(figures.bank.width)}</text>
               <text x={end + 2.4} y={0} dominantBaseline="central">{text(pin.diameter)}</text>
               <text x={bridge + 0.9} y={edge + RUN - 0.6} fill="var(--soft)">to the bridge pin</text>
               <text x={-6.6} y={-D / 2 - 4.2} fill="var(--soft)">wood</text>

@@ -1,7 +1,7 @@
 /**
  * Figures of the core in the units and the rounding a person reads them in.
  */
-import type { Measure, Quantity } from '@/core/measure'
+import type { Measure, Phrase, Quantity } from '@/core/measure'
 import { lengthFigure } from '@/core/units/length'
 
 export interface Shown {
@@ -47,6 +47,11 @@ export function showMeasure({ quantity, value }: Measure, unit: 'mm' | 'in'): Sh
 export function measureText(measure: Measure, unit: 'mm' | 'in'): string {
   const { figure, unit: word } = showMeasure(measure, unit)
   return word === '°' || word === '%' ? figure + word : `${figure} ${word}`.trim()
+}
+
+/** A sentence with its figures, as plain text. */
+export function phraseWords(phrase: Phrase, unit: 'mm' | 'in'): string {
+  return phrase.map((part) => (typeof part === 'string' ? part : measureText(part, unit))).join('')
 }
 
 function trimmed(figure: string): string {

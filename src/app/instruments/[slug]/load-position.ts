@@ -1,6 +1,6 @@
-import { positionAt, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { positionAt, type StringPosition } from '@/core/instrument/instrument'
 import { store } from '@/data/database'
-import { instrumentBySlug, positionId } from '@/data/instruments'
+import { instrumentBySlug, positionId, type StoredInstrument } from '@/data/instruments'
 import { orNotFound } from '../../or-not-found'
 
 export interface StringPageProps {
@@ -9,12 +9,12 @@ export interface StringPageProps {
 }
 
 /** The string that an address such as `/instruments/lovage/bench?string=22` names, the first where it names none; else the not-found page. */
-export async function loadPosition({ params, searchParams }: StringPageProps): Promise<{ readonly instrument: Instrument; readonly position: StringPosition }> {
+export async function loadPosition({ params, searchParams }: StringPageProps): Promise<StoredInstrument & { readonly position: StringPosition }> {
   const { slug } = await params
   const number = Number((await searchParams).string ?? 1)
   return orNotFound(() => {
     const stored = instrumentBySlug(store(), slug)
     positionId(stored, number)
-    return { instrument: stored.instrument, position: positionAt(stored.instrument, number) }
+    return { ...stored, position: positionAt(stored.instrument, number) }
   })
 }

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next'
 import { shelf } from '@/data/coils'
 import { store } from '@/data/database'
-import { houseSettings } from '@/data/house'
 import { instrumentView } from '@/data/instrument-view'
 import { instrumentBySlug, type StoredInstrument } from '@/data/instruments'
 import { sparesOf } from '@/data/spares'
@@ -25,7 +24,7 @@ export default async function Page({ params, searchParams }: Props) {
   return (
     <InstrumentPage
       view={instrumentView(store(), onDesk)} start={start} now={store().now()}
-      spares={sparesOf(shelf(store()), onDesk.instrument, houseSettings(store()).habits)}
+      spares={sparesOf(shelf(store()), onDesk.instrument, onDesk.habits)}
     />
   )
 }

@@ -16,7 +16,7 @@ export default async function CoilPage({ params }: { params: Promise<{ id: strin
     <JobSheet job={job} stage="coil">
       <CoilChoice
         jobId={job.jobId} chosenId={job.coil?.id ?? null} onNeedList={job.onNeedList} canPutBack={job.canPutBack} askedMake={job.position.askedMake}
-        offers={offersAt(shelf(store()), job.instrument, job.position, job.habits)}
+        offers={offersAt(shelf(store()), job.instrument, job.position, job.habits, job.corrections)}
         orderLines={orderLinesFor(job.instrument, job.position, job.habits, houseSettings(store()).unit)}
       />
     </JobSheet>

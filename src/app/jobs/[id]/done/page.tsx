@@ -4,6 +4,8 @@ import { store } from '@/data/database'
 import { houseSettings } from '@/data/house'
 import { jobOutcome } from '@/data/job-outcome'
 import { OutcomeSheet } from '@/features/jobs/OutcomeSheet'
+import { jobsTogether } from '@/data/jobs-together'
+import type { Job } from '@/data/jobs'
 import { JobSheet } from '../JobSheet'
 import { loadJob } from '../load-job'
 
@@ -18,9 +20,14 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
   return (
     <JobSheet job={job} stage="done">
       <OutcomeSheet
-        outcome={outcome} now={store().now()} tolerance={retuneAtCents} holdsWithin={holdsWithinCents}
+        outcome={outcome} jobId={jobId} others={othersOf(job)} now={store().now()} tolerance={retuneAtCents} holdsWithin={holdsWithinCents}
         coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft, bought: job.coil.boughtLength, cuts: job.coil.cuts.map((cut) => cut.length) }}
       />
     </JobSheet>
   )
+}
+
+/** Strings that are done together with this one and are still open. */
+function othersOf(job: Job) {
+  return jobsTogether(store(), job.jobId).filter((one) => one.finishedAt === null).map((one) => ({ jobId: one.jobId, number: one.position.number }))
 }

@@ -1,5 +1,10 @@
 import type { Metadata } from 'next'
+import { leadingNames } from '@/core/instrument/names'
+import { store } from '@/data/database'
+import { coveredChoice, jobsTogether } from '@/data/jobs-together'
+import { CoveredSheet } from '@/features/jobs/CoveredSheet'
 import { FittingFiguresSheet } from '@/features/jobs/FittingFiguresSheet'
+import { TogetherSheet } from '@/features/jobs/TogetherSheet'
 import { JobSheet } from '../JobSheet'
 import { loadStrungJob } from '../load-job'
 
@@ -7,9 +12,15 @@ export const metadata: Metadata = { title: 'Figures' }
 
 export default async function FiguresPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadStrungJob(params)
+  const covered = coveredChoice(store(), job)
+  const strings = jobsTogether(store(), job.jobId).map((one) => ({
+    jobId: one.jobId, number: one.position.number, name: leadingNames(one.position, one.habits.octaveNames).name, from: one.coil?.label ?? (one.sameString ? 'the same string' : null), broke: one.site !== null,
+  }))
   return (
     <JobSheet job={job} stage="figures">
       <FittingFiguresSheet jobId={job.jobId} instrument={job.instrument} figures={job.figures} habits={job.habits} begun={job.doneSteps.length > 0} />
+      {covered && <CoveredSheet jobId={job.jobId} position={job.position} {...covered} />}
+      <TogetherSheet jobId={job.jobId} instrument={job.instrument} strings={strings} />
     </JobSheet>
   )
 }

@@ -1,4 +1,7 @@
 import type { Metadata } from 'next'
+import { store } from '@/data/database'
+import { jobsTogether } from '@/data/jobs-together'
+import { jobView } from '@/features/jobs/job-view'
 import { StepByStep } from '@/features/jobs/StepByStep'
 import { JobSheet } from '../JobSheet'
 import { loadStrungJob } from '../load-job'
@@ -7,9 +10,10 @@ export const metadata: Metadata = { title: 'Steps' }
 
 export default async function StepsPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadStrungJob(params)
+  const together = jobsTogether(store(), job.jobId)
   return (
     <JobSheet job={job} stage="steps">
-      <StepByStep jobId={job.jobId} instrument={job.instrument} figures={job.figures} steps={job.steps} done={job.doneSteps} />
+      <StepByStep key={together.map(({ jobId }) => jobId).join()} jobId={together[0]?.jobId ?? job.jobId} instrument={job.instrument} jobs={together.map(jobView)} />
     </JobSheet>
   )
 }

@@ -1,0 +1,19 @@
+import type { Metadata } from 'next'
+import { redirect } from 'next/navigation'
+import { store } from '@/data/database'
+import { houseSettings } from '@/data/house'
+import { jobOutcome } from '@/data/job-outcome'
+import { jobsTogether } from '@/data/jobs-together'
+import { serviceMinutes, reportedString } from '@/data/service-report'
+import { ServiceReport } from '@/features/jobs/ServiceReport'
+import { loadJob } from '../load-job'
+
+export const metadata: Metadata = { title: 'Service report' }
+
+export default async function ReportPage({ params }: { params: Promise<{ id: string }> }) {
+  const job = await loadJob(params)
+  if (job.finishedAt === null) redirect(`/jobs/${job.jobId}`)
+  const finished = jobsTogether(store(), job.jobId).flatMap((one) => jobOutcome(store(), one.jobId) ?? [])
+  const { unit, holdsWithinCents } = houseSettings(store())
+  return <ServiceReport instrument={job.instrument} strings={finished.map((one) => reportedString(one, unit))} minutes={serviceMinutes(finished.map((one) => one.job))} now={store().now()} holdsWithin={holdsWithinCents} />
+}

@@ -1,0 +1,93 @@
+/**
+ * A string that lies under others broke: what each way of getting at it costs, in minutes and in retunes.
+ */
+import type { Instrument, StringPosition } from '../instrument/instrument'
+import { layersOver } from '../instrument/layers'
+import { tailFacts } from '../knots/fastenings'
+import { FIRST_TUNED, retunePlan, STARTING_TAU } from '../settle/drift'
+import { coreMaterial } from '../strings/construction'
+import type { Habits } from './habits'
+
+export type CoveredWay = Exclude<Habits['covered'], 'by time and retunes'>
+
+export interface CoveredPlan {
+  readonly way: CoveredWay
+  /** Strings that go on new, the broken one first. */
+  readonly renewed: readonly StringPosition[]
+  /** Strings that come off or aside and go back. */
+  readonly moved: readonly StringPosition[]
+  /** Strings that are only pressed otherwise, and are tuned again once. */
+  readonly shifted: readonly StringPosition[]
+  /** At the bench now. */
+  readonly minutes: number
+  /** Over the two weeks after. */
+  readonly retunes: number
+  /** Both together, min. */
+  readonly total: number
+}
+
+/** What a piece of the work takes, min. Our own estimates. */
+export const MINUTES = { ready: 5, foot: { uncover: 4, putBack: 6, renew: 15 }, scroll: { uncover: 2, putBack: 3, renew: 8 }, retune: 1.5 } as const
+
+/** A string that was let down and brought up again drifts by this share of a new one's. An estimate. */
+const MOVED_SHARE = 0.4
+const TWO_WEEKS = 336
+const MANY = 200
+
+/**
+ * The three ways, priced.
+ *
+ * @param tolerance - cents at which the house retunes
+ * @returns none where nothing lies over the string
+ */
+export function coveredPlans(instrument: Instrument, position: StringPosition, tolerance: number): readonly CoveredPlan[] {
+  const above = layersOver(instrument, position)
+  if (above.length === 0) return []
+  const feet = tailFacts(position.tail.fastening).hold === 'foot'
+  const cost = feet ? MINUTES.foot : MINUTES.scroll
+  const together = feet ? onSameFoot(instrument, position) : [position, ...above]
+  const price = (way: CoveredWay, renewed: readonly StringPosition[], moved: readonly StringPosition[], shifted: readonly StringPosition[]): CoveredPlan => {
+    const minutes = MINUTES.ready + moved.length * (cost.uncover + cost.putBack) + renewed.length * cost.renew
+    const retunes = sum(renewed, (p) => retunesOf(p, tolerance, 1)) + sum(moved, (p) => retunesOf(p, tolerance, MOVED_SHARE)) + shifted.length
+    return { way, renewed, moved, shifted, minutes, retunes, total: minutes + retunes * MINUTES.retune }
+  }
+  const others = together.filter((p) => p !== position)
+  const rest = instrument.positions.filter((p) => p !== position)
+  return [
+    price('uncover and put back', [position], above, others.filter((p) => !above.includes(p))),
+    price('redo that foot', [position, ...others], [], []),
+    price('redo all', [position, ...rest], [], []),
+  ]
+}
+
+const sum = (positions: readonly StringPosition[], of: (p: StringPosition) => number) => positions.reduce((so, p) => so + of(p), 0)
+
+/** Retunes in two weeks, the first one included. */
+function retunesOf(position: StringPosition, tolerance: number, share: number): number {
+  const law = { perDecade: coreMaterial(position.construction).drift * share, tau: STARTING_TAU }
+  return 1 + retunePlan(law, FIRST_TUNED, tolerance, TWO_WEEKS, MANY).length
+}
+
+/** Every string of the layers that a string is one of, itself first. */
+function onSameFoot(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
+  const found = new Set([position.number])
+  for (let grew = true; grew;) {
+    const before = found.size
+    for (const { over, under } of instrument.coverings) if (found.has(over) || found.has(under)) found.add(over).add(under)
+    grew = found.size > before
+  }
+  return [position, ...instrument.positions.filter((p) => found.has(p.number) && p !== position)]
+}
+
+/** The way that a habit chooses: the one named, or the one that takes least time with its retunes. */
+export function chosenPlan(plans: readonly CoveredPlan[], habit: Habits['covered']): CoveredPlan | null {
+  if (habit !== 'by time and retunes') return plans.find((plan) => plan.way === habit) ?? null
+  return plans.reduce<CoveredPlan | null>((best, plan) => (best === null || plan.total < best.total ? plan : best), null)
+}
+
+/** What a way is called on this instrument: a scroll has no feet. */
+export function wayWord(way: CoveredWay, position: StringPosition): string {
+  if (way === 'redo all') return 'Redo all'
+  if (way === 'uncover and put back') return tailFacts(position.tail.fastening).hold === 'foot' ? 'Uncover and put back' : 'Move aside and put back'
+  return tailFacts(position.tail.fastening).hold === 'foot' ? 'Redo that foot' : 'Redo it and those over it'
+}

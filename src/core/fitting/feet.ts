@@ -1,0 +1,31 @@
+/**
+ * How layered feet share the strings.
+ */
+import type { Instrument } from '../instrument/instrument'
+import { gaugeOf } from '../instrument/instrument'
+import { tailFacts } from '../knots/fastenings'
+import type { Habits } from './habits'
+
+export interface FootShare {
+  /** Numbers of the strings on the foot of the longer, lower ones. */
+  readonly low: readonly number[]
+  readonly high: readonly number[]
+}
+
+/** How many low strings share a foot under each named way. */
+const LOW = { 'four low and three high': 4, 'three and four when the basses are thick': 3 } as const
+
+/** The share that a house's habit asks for; null on an instrument without layered feet. */
+export function footShare(instrument: Instrument, habit: Habits['feet']): FootShare | null {
+  const strings = instrument.positions.filter((p) => tailFacts(p.tail.fastening).hold === 'foot')
+  if (strings.length < 2) return null
+  const split = (low: number): FootShare => {
+    const numbers = strings.map((p) => p.number)
+    return { high: numbers.slice(0, numbers.length - low), low: numbers.slice(numbers.length - low) }
+  }
+  if (habit !== 'by thickness') return split(Math.min(strings.length - 1, LOW[habit]))
+  const thickness = (numbers: readonly number[]) => strings.filter((p) => numbers.includes(p.number)).reduce((sum, p) => sum + gaugeOf(p), 0)
+  const uneven = (share: FootShare) => Math.abs(thickness(share.low) - thickness(share.high))
+  const shares = strings.slice(1).map((_, i) => split(i + 1))
+  return shares.reduce((best, share) => (uneven(share) < uneven(best) ? share : best))
+}

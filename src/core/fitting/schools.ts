@@ -1,0 +1,116 @@
+/**
+ * The questions on which practitioners differ, as a person is asked them: what each way means, and what it changes.
+ */
+import type { HabitKey, Habits } from './habits'
+
+export interface School<K extends HabitKey = HabitKey> {
+  readonly key: K
+  readonly question: string
+  /** What the choice changes in figures and steps, one sentence. */
+  readonly changes: string
+  /** What each way is, one sentence each. */
+  readonly ways: Readonly<Record<Habits[K], string>>
+}
+
+export type SchoolGroup = 'On the pin' | 'Thin strings and locks' | 'At the knot' | 'Cutting and after' | 'Whole instruments' | 'Names and hands'
+
+const school = <K extends HabitKey>(key: K, question: string, changes: string, ways: School<K>['ways']): School => ({ key, question, changes, ways }) as unknown as School
+
+/** Every question, in the order a house meets them. */
+export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
+  'On the pin': [
+    school('wrapsBy', 'How many wraps', 'Changes slack, cut, key and the drawing of the pin.', {
+      'a number of wraps': 'The number set below on every string: two to three, or three to four.',
+      'in line with the bridge pin': 'As many as bring each string straight to its bridge pin, never fewer than two and no more than fit.',
+    }),
+    school('slackBy', 'How slack is judged', 'The way you judge by is told first; the others stand beside it.', {
+      'length past the pin': 'A length is measured past the pin.',
+      pins: 'The string is pinched at its pin, and the pinch reaches so many pins along the neck.',
+      'sideways pull': 'The loose string is pulled aside at mid-length.',
+    }),
+    school('slackInterval', 'The rule of thumb for pins', 'Each job says what your rule gives on its string, and what to do where it does not serve.', {
+      'a fifth': 'Four pins along.', 'half an octave': 'Three and a half pins along.', 'an octave': 'Seven pins along.',
+    }),
+    school('spacing', 'How pins are counted', 'On a steep neck the one is more than twice the other.', {
+      'along the neck': 'From pin to pin along the neck.', 'square across': 'Square across the strings.',
+    }),
+    school('windToward', 'Which way the wraps run', 'Changes where the string leaves the pin, the room it takes, and what the wraps draw.', {
+      'the wood': 'Side by side from the hole toward the wood; on an upright pin, downward.',
+      'the wood, then outward over it': 'The first half toward the wood, the rest crossing outward over them.',
+      'above, below, above the hole': 'One outside the hole, one inside it, the rest outside.',
+      'under the hole': 'Upright pins: downward, under the hole. Pins through a neck are wound toward the wood.',
+    }),
+    school('becket', 'When the becket is set', 'Changes the step at the pin.', {
+      'before turning': 'The kink is set before the first turn.', 'after half a turn': 'The pin goes half round first.',
+    }),
+  ],
+  'Thin strings and locks': [
+    school('lock', 'How thin strings are locked', 'Changes the winding step of thin strings.', {
+      'as charted': 'The way the chart names; where it names none, a thin string is tucked at half a turn.',
+      none: 'Wraps alone hold it.',
+      'tail tucked, before turning': 'The tail lies under the first wrap from the start.',
+      'tail tucked, after a quarter': 'The tail is tucked under after a quarter turn.',
+      'tail tucked, after half a turn': 'The tail is tucked under after half a turn.',
+      'second wrap crossed': 'The second wrap crosses the first and pinches it.',
+      'kinked both sides': 'An S through the pin: no lock, and it comes off fast.',
+    }),
+    school('thin', 'Which strings are thin', 'Decides which strings are locked.', {
+      'by knot against eyelet': 'Those whose knot is not clearly wider than their eyelet, or rest on bead or toggle.',
+      'above middle C': 'From just above middle C up.',
+      'all but bass gut': 'All but gut below middle C and wound strings.',
+      'below a gauge': 'Those below the gauge set below.',
+    }),
+  ],
+  'At the knot': [
+    school('anchor', 'What an anchor is made of', 'Changes what is laid out, and the step at the knot.', {
+      'old gut': 'A short cut of old thick gut.', dowel: 'A short piece of hardwood dowel.', 'bead and glue': 'A bead, and on nylon a touch of glue.', toggle: 'A toggle across the hole.',
+    }),
+    school('anchorPlace', 'Where the anchor sits', 'Changes the picture and the words at the knot.', {
+      'in front of the bight': 'Between the bight and the string.', 'behind the bight': 'Tucked behind the bight.',
+    }),
+    school('knotSet', 'How the knot is set', 'Changes the step at the board.', {
+      'hard pull at once': 'One hard pull by hand, before winding.', 'drawn up by tuning': 'Drawn up until it touches; tuning sets it.',
+    }),
+    school('threading', 'How it is threaded', 'Changes the order of the steps.', {
+      'from inside, knot first': 'Tied first, then fed up from inside.', 'from the front, knot after': 'Fed down from the front, then tied.',
+    }),
+  ],
+  'Cutting and after': [
+    school('cutting', 'When it is cut', 'Changes the steps at the pin and the trimming.', {
+      'on the instrument, then wind': 'Marked at its pin, cut there, and wound with its end flush in the hole.',
+      'set slack, take out, cut, thread again': 'Threaded, slack set, taken out, cut away from the instrument, threaded again.',
+      'wind, trim later': 'Left long, wound, and trimmed afterward.',
+    }),
+    school('tailTrim', 'When the tail is trimmed', 'Changes the trimming step.', {
+      'at once': 'To a short stub, now.', 'after hours': 'The same day.', 'after settling': 'In a week or two, parked meanwhile.',
+    }),
+    school('stretching', 'Helping it settle', 'Adds a step once it is at pitch; gut and nylon only.', {
+      'leave it alone': 'It settles by itself.', 'gentle pulls': 'Drawn gently along its length a few times.', 'hard plucking before a show': 'Plucked hard, and brought back.',
+    }),
+  ],
+  'Whole instruments': [
+    school('restring', 'Many strings at once', 'Decides the order of a job that holds several strings.', {
+      'one for one, alternating ends': 'One off, one on, from both ends by turns, so that the frame keeps its load.',
+      'heaviest first': 'In the order of their tension.', 'longest first': 'From the bass up.',
+    }),
+    school('covered', 'A covered string broke', 'Decides what is done with the strings that lie over it.', {
+      'by time and retunes': 'Whatever takes least time, retuning counted.',
+      'uncover and put back': 'What lies over it comes off, and goes back.', 'redo that foot': 'New strings for all that come off.', 'redo all': 'All of them new, since the rest shift.',
+    }),
+    school('feet', 'How layered feet share the strings', 'Told when a foot is redone.', {
+      'by thickness': 'Shared so that both feet are about as thick.', 'four low and three high': 'Four low strings on one, three high on the other.',
+      'three and four when the basses are thick': 'Three low strings on one, four high on the other.',
+    }),
+    school('gutTop', 'The top of a gut harp', 'Decides the chart proposed for a new pedal harp.', {
+      'as charted': 'What the family usually has.', nylon: 'Nylon above, gut below.', gut: 'Gut through to the top.',
+    }),
+  ],
+  'Names and hands': [
+    school('octaveNames', 'Which name leads', 'The others always stand beside it.', {
+      'E-to-F octaves': 'As harpists count: 3rd-octave G.', 'number from the top': 'Number 22 from the top.', 'the maker’s': 'The label of the maker’s chart, where it has one.',
+    }),
+    school('hand', 'The hand you work with', 'Mirrors the pictures of hands and knots, and the words with them.', {
+      right: 'Key in the right hand.', left: 'Key in the left hand.',
+    }),
+  ],
+}

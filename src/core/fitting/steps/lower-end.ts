@@ -1,0 +1,182 @@
+/**
+ * Fastening the lower end: knot and board, loop, posts, foot.
+ */
+import { tailFacts } from '../../knots/fastenings'
+import { measure, say, type Phrase } from '../../measure'
+import { coreMaterial } from '../../strings/construction'
+import { isGlued } from '../cautions'
+import { holdOf, inBox, only, step, strings, type FittingContext, type StepMaker } from '../context'
+import type { StringFigures } from '../figures'
+import { ANCHORS } from './take-off'
+
+/** What knot and tag take up, m. */
+export function knotLength({ figures }: FittingContext): number {
+  return figures.cut.parts.find((part) => part.what === 'tag and knot')?.length ?? 0
+}
+
+/** On gut so thick the anchor can only be put in once the knot is inside the body, m. */
+const THICK_GUT = 1.8e-3
+
+export const tieKnot: StepMaker = (context) => {
+  if (!inBox(context)) return null
+  const gut = coreMaterial(context.figures.construction).name === 'gut'
+  return step({
+    key: 'tie-knot', phase: 'in',
+    title: 'Tie the end knot',
+    todo: [
+      ...(gut ? [say`Work the end supple between your fingers where it will be bent. A white mark is damaged fibre: in the standing part, cut it off.`] : []),
+      ...knotSentences(context),
+      ...(isGlued(context) ? [say`Put the smallest touch of thin cyanoacrylate on the drawn knot, so that it can’t creep open.`] : []),
+    ],
+    figures: [{ label: 'Knot and tag', measure: measure('length', knotLength(context)) }],
+    ...KNOT_LOOKS[holdOf(context) as 'knot' | 'bead' | 'toggle'],
+    picture: 'knot',
+  })
+}
+
+const KNOT_LOOKS = {
+  knot: { right: say`The loops lie side by side and the tag points away from the string.`, mistake: say`Making the second loop with the working end instead of the standing part; it slips.` },
+  bead: { right: say`The knot lies close behind the bead, and its tag stands clear.`, mistake: say`A loose overhand: it creeps toward the tag and opens.` },
+  toggle: { right: say`The loop grips the toggle at its middle, and the toggle lies square to the string.`, mistake: say`The loop near the toggle’s end: it tips, and pulls through.` },
+}
+
+/** Which knot, what it takes, and what it rests on. */
+function knotSentences(context: FittingContext): readonly Phrase[] {
+  const length = measure('length', knotLength(context))
+  switch (holdOf(context)) {
+    case 'bead': return [say`Thread its bead, and tie an overhand knot behind it at the end that has no label on it. It takes ${length}, tag and all. The bead is wider than the hole.`]
+    case 'toggle': return [say`Tie the slip knot on its toggle, at the end that has no label on it: draw the sliding loop up on the toggle’s middle. It takes ${length}, tag and all.`]
+    default: {
+      const { fastening } = context.position.tail
+      return [say`Tie the ${fastening} knot (${tailFacts(fastening).usedFor}) at the end that has no label on it. It takes ${length}, tag and all.`, anchorSentence(context)]
+    }
+  }
+}
+
+function anchorSentence(context: FittingContext): Phrase {
+  const { figures, position, habits } = context
+  if (!figures.needsAnchor) return say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`
+  const because = say`this knot is not clearly wider than the eyelet, which has a bore of ${measure('gauge', position.tail.eyeletBore ?? 0)}.`
+  const thick = coreMaterial(figures.construction).name === 'gut' && only(context).gauge > THICK_GUT
+  return thick
+    ? [...say`Put ${ANCHORS[habits.anchor]} in ${habits.anchorPlace} once the knot is inside the body: gut so thick can’t be bent round it before. `, ...because]
+    : [...say`Lay ${ANCHORS[habits.anchor]} ${habits.anchorPlace}: `, ...because]
+}
+
+export const throughBoard: StepMaker = (context) => {
+  if (!inBox(context)) return null
+  const inside = context.habits.threading === 'from inside, knot first'
+  const hold = holdOf(context)
+  return step({
+    key: 'through-board', phase: 'in',
+    title: inside ? 'Thread it up from inside' : 'Thread it down from the front',
+    todo: inside
+      ? [say`Reach in through the access hole and feed the free end up through ${hold === 'knot' ? 'the eyelet. Hold the eyelet down from the front; feeding can lift it.' : 'its hole.'}`]
+      : [say`Feed one end down through ${hold === 'knot' ? 'the eyelet' : 'its hole'} and bring it out of the access hole, to be knotted there.`],
+    right: hold === 'knot' ? say`The eyelet sits flat on the board and the string runs free in it.` : say`The string runs free in its hole.`,
+    mistake: hold === 'knot' ? say`The anchor falls out on the way: keep it level, and keep a light pull on the string.` : say`The ${hold} slips off on the way: keep a light pull on the string.`,
+    picture: 'through',
+  })
+}
+
+export const seat: StepMaker = (context) => {
+  if (!inBox(context)) return null
+  return step({
+    key: 'seat', phase: 'in',
+    title: 'Seat the knot against the board',
+    todo: [
+      context.habits.knotSet === 'hard pull at once'
+        ? say`Pull hard by hand until the knot sits against the board and gives no more.`
+        : say`Draw it up by hand until it touches; tuning will set it.`,
+      say`Keep it under pull until the pin has taken over, or clamp the string above the board with the rubber-faced clip.`,
+    ],
+    right: say`The string does not creep when you lean on it.`,
+    mistake: context.figures.needsAnchor ? say`Letting go here: the anchor drops out and the knot falls through.` : say`Letting go here: the string slides back into the box.`,
+    picture: 'seat',
+  })
+}
+
+export const hookLoop: StepMaker = (context) => {
+  if (holdOf(context) !== 'loop') return null
+  const through = context.position.tail.fastening === 'loop through itself'
+  return step({
+    key: 'hook-loop', phase: 'in',
+    title: through ? 'Draw the loop up' : 'Hook the loop on',
+    todo: [
+      through ? say`Draw the loop under the bridge, pass the string through its own loop, and pull it up.` : say`Hook the loop over its hitch pin and push it down to the wood.`,
+      say`Bring the string over the bridge to its pin, and keep it under a light pull from here on.`,
+      ...(context.above.length > 0 ? [say`It runs under ${strings(context.above)}.`] : []),
+    ],
+    right: say`The loop’s twist points along the string and lies low.`,
+    mistake: say`Letting go: the loop jumps off its hitch pin. Watch it while you wind.`,
+    picture: 'loop',
+  })
+}
+
+export const cutWire: StepMaker = (context) => {
+  if (holdOf(context) !== 'posts') return null
+  const { total } = context.figures.cut
+  return step({
+    key: 'mark', phase: 'in',
+    title: 'Cut the wire',
+    todo: [
+      say`Cut ${measure('length', total)}: twice the way from a pin to its post, the way round both posts, and slack, hole and tail at both ends.`,
+      say`Mark its middle: it goes midway between the two posts.`,
+    ],
+    figures: [{ label: 'Cut from the coil', measure: measure('length', total) }, { label: 'Middle at', measure: measure('length', total / 2) }],
+    right: say`Laid round the posts by its middle, both ends pass their pins by the same length.`,
+    mistake: say`Cutting for one string only: one wire is two strings here.`,
+    picture: 'cut',
+    asks: 'cut',
+  })
+}
+
+export const roundPosts: StepMaker = (context) => {
+  if (holdOf(context) !== 'posts') return null
+  const [first, second] = context.figures.strings as readonly [StringFigures, StringFigures]
+  return step({
+    key: 'round-posts', phase: 'in',
+    title: 'Round the two posts',
+    todo: [
+      say`Lay the middle of the wire round both hitch posts, low down, and bring both ends over the bridge to their pins.`,
+      say`Thread string ${String(first.position.number)} first and leave ${measure('length', first.slack.length)} of slack; the other pin’s slack is ${measure('length', second.slack.length)}.`,
+    ],
+    figures: [{ label: 'Slack at each pin', measure: measure('length', first.slack.length) }],
+    right: say`The wire lies round the posts without a kink and pulls equally to both sides.`,
+    mistake: say`A kink at a post: the wire breaks there. Wire goes on once.`,
+    picture: 'posts',
+  })
+}
+
+export const pegCord: StepMaker = (context) => {
+  if (holdOf(context) !== 'foot') return null
+  const { total } = context.figures.cut
+  return step({
+    key: 'peg-cord', phase: 'in',
+    title: 'Catch it in the peg’s cord',
+    todo: [
+      say`Cut ${measure('length', total)}, and tie the small stopper loop at its end. Pass it through the cord of its peg. The cord stays on the peg: its length sets the stop.`,
+      say`Bring the string over the bridge and along the board to its foot.`,
+    ],
+    figures: [{ label: 'Cut from the coil', measure: measure('length', total) }],
+    right: say`The stopper loop sits square in the cord and cannot be drawn through.`,
+    mistake: say`Losing the stopper loop while wrapping: look at it again each time you shift your grip.`,
+    picture: 'cord',
+    asks: 'cut',
+  })
+}
+
+export const wrapFoot: StepMaker = (context) => {
+  if (holdOf(context) !== 'foot') return null
+  return step({
+    key: 'wrap-foot', phase: 'wind',
+    title: 'Wrap it on its foot',
+    todo: [
+      say`Pull the string down hard toward its foot, to somewhat below pitch: by no more than the peg can bring up.`,
+      say`Lay the first turns on the foot close to the board and under full pull, the later ones over them, and tuck the end under.`,
+    ],
+    right: say`The turns lie tight and the string holds its pitch when you let go.`,
+    mistake: say`Wrapping it at pitch or above: it cannot be let down once other layers press it tight.`,
+    picture: 'foot',
+  })
+}

@@ -1,0 +1,119 @@
+/**
+ * Several strings of one instrument fitted in one job: an order for all their steps.
+ */
+import { restPitch, type StringPosition } from '../instrument/instrument'
+import { isWhole, listed, strings, type FittingContext } from './context'
+import { say, type Phrase } from '../measure'
+import { tension } from '../strings/tension'
+import type { Habits } from './habits'
+import type { Phase, Step } from './step'
+
+/** One string of the job. */
+export interface Member {
+  readonly id: number
+  readonly context: FittingContext
+  readonly steps: readonly Step[]
+}
+
+export interface SharedStep {
+  readonly step: Step
+  /** The strings that the step is for: one, or all of them. */
+  readonly members: readonly number[]
+}
+
+/** More of the frame's load than this is never taken off at once. */
+export const MOST_UNLOADED = 0.15
+
+/**
+ * The steps of a job with several strings. What is said to all alike is said once; strings that are gone are taken
+ * through each part of the work together, the longest in first; strings that still hold are changed one for one where
+ * the house does so, or where they would unload the frame by more than {@link MOST_UNLOADED}.
+ *
+ * @param all - the strings of the job, of one instrument
+ */
+export function stepsTogether(all: readonly Member[], restring: Habits['restring']): readonly SharedStep[] {
+  const members = all.map((member) => withoutUncovering(member, all))
+  const [first] = members
+  if (!first) return []
+  if (members.length === 1) return ofSteps(first, first.steps)
+  const layered = members.some((m) => members.some((other) => m.context.above.some((p) => p.number === other.context.position.number)))
+  const whole = members.filter((m) => isWhole(m.context))
+  const oneByOne = !layered && whole.length > 0 && (restring === 'one for one, alternating ends' || unloads(whole) > MOST_UNLOADED)
+  const grouped = oneByOne ? members.filter((m) => !isWhole(m.context)) : members
+  const singly = oneByOne ? inTurn(whole, restring) : []
+  return [
+    ...once(members, 'ready'),
+    ...phases(grouped, layered),
+    ...singly.flatMap((m) => [...ofPhase(m, 'off'), ...ofPhase(m, 'in'), ...ofPhase(m, 'wind'), ...ofPhase(m, 'tune')]),
+    ...last(members),
+  ]
+}
+
+/** What lies over a string needs no moving aside where it comes off in the same job. */
+function withoutUncovering(member: Member, all: readonly Member[]): Member {
+  const inJob = (p: StringPosition) => all.some((m) => m.context.position.number === p.number)
+  return member.context.above.every(inJob) ? { ...member, steps: member.steps.filter((s) => s.key !== 'move-aside' && s.key !== 'put-back') } : member
+}
+
+const ofSteps = ({ id }: Member, steps: readonly Step[]): readonly SharedStep[] => steps.map((step) => ({ step, members: [id] }))
+const ofPhase = (member: Member, phase: Phase) => ofSteps(member, member.steps.filter((s) => s.phase === phase))
+
+/** A part of the work told once for all of them, each sentence as often as it differs. */
+function once(members: readonly Member[], phase: Phase): readonly SharedStep[] {
+  const [first] = members as readonly [Member]
+  return first.steps.filter((s) => s.phase === phase).map((step) => {
+    // By its words, so that each sentence is said once.
+    const todo = new Map<string, Phrase>()
+    for (const member of members) {
+      for (const phrase of member.steps.find((s) => s.key === step.key)?.todo ?? []) todo.set(JSON.stringify(phrase), phrase)
+    }
+    const cautions = [...new Set(members.flatMap((m) => m.steps.find((s) => s.key === step.key)?.cautions ?? []))]
+    return { members: members.map((m) => m.id), step: { ...step, cautions, todo: [say`This job is for ${strings(members.map((m) => m.context.position).sort((a, b) => a.number - b.number))}.`, ...todo.values()] } }
+  })
+}
+
+/** Each part of the work for all strings: the longest first, or, in layers, off from the outermost and on from the innermost. */
+function phases(members: readonly Member[], layered: boolean): readonly SharedStep[] {
+  const depth = (m: Member) => m.context.above.length
+  const inward = [...members].sort((a, b) => (layered ? depth(b) - depth(a) : b.context.position.speakingLength - a.context.position.speakingLength) || a.context.position.number - b.context.position.number)
+  const off = layered ? [...inward].reverse() : inward
+  const on = layered
+    // A foot is wrapped string by string: each has its turns laid before the next is brought over it.
+    ? inward.flatMap((m) => [...ofPhase(m, 'in'), ...ofPhase(m, 'wind')])
+    : [...inward.flatMap((m) => ofPhase(m, 'in')), ...inward.flatMap((m) => ofPhase(m, 'wind'))]
+  return [...off.flatMap((m) => ofPhase(m, 'off')), ...on, ...inward.flatMap((m) => ofPhase(m, 'tune'))]
+}
+
+/** Trimming and looking inside once for all, then each logged. */
+function last(members: readonly Member[]): readonly SharedStep[] {
+  const with_ = (key: Step['key']) => members.filter((m) => m.steps.some((s) => s.key === key))
+  const shared = (['trim', 'look-inside'] as const).flatMap((key): SharedStep[] => {
+    const having = with_(key)
+    const [first] = having
+    const step = first?.steps.find((s) => s.key === key)
+    if (!step) return []
+    const numbers = listed(having.map((m) => String(m.context.position.number)))
+    return [{ members: having.map((m) => m.id), step: { ...step, cautions: [...new Set(having.flatMap((m) => m.steps.find((s) => s.key === key)?.cautions ?? []))], todo: [say`Strings ${numbers}, one after another.`, ...step.todo] } }]
+  })
+  return [...shared, ...members.flatMap((m) => ofPhase(m, 'log'))]
+}
+
+/** Share of the frame's load that comes off when these are all slack at once. */
+function unloads(members: readonly Member[]): number {
+  const [first] = members as readonly [Member]
+  const { instrument } = first.context
+  const pull = (p: StringPosition) => tension(p.construction, p.speakingLength, restPitch(instrument, p))
+  const all = instrument.positions.reduce((sum, p) => sum + pull(p), 0)
+  return members.reduce((sum, m) => sum + pull(m.context.position), 0) / all
+}
+
+/** The order in which whole strings are changed one for one. */
+function inTurn(members: readonly Member[], restring: Habits['restring']): readonly Member[] {
+  const byNumber = [...members].sort((a, b) => a.context.position.number - b.context.position.number)
+  switch (restring) {
+    case 'heaviest first': return [...members].sort((a, b) => (b.context.figures.strings[0]?.tension ?? 0) - (a.context.figures.strings[0]?.tension ?? 0))
+    case 'longest first': return [...byNumber].reverse()
+    // From both ends by turns, the longest first, so that the load stays spread along the board.
+    case 'one for one, alternating ends': return byNumber.map((_, i) => byNumber[i % 2 === 0 ? byNumber.length - 1 - i / 2 : (i - 1) / 2] as Member)
+  }
+}

@@ -1,0 +1,74 @@
+'use client'
+
+import type { FittingContext } from '@/core/fitting/context'
+import type { Step } from '@/core/fitting/step'
+import { leadingNames } from '@/core/instrument/names'
+import { measure, type Quantity } from '@/core/measure'
+import { materialWord } from '@/core/strings/construction'
+import { PinDrawing } from '@/ui/drawings/PinDrawing'
+import { measureText } from '@/ui/format/measure'
+import { PrintButton } from '@/ui/shell/PrintButton'
+import { useHouse } from '@/ui/units'
+import { CheckRuler, LaidOff } from './CheckRuler'
+
+interface JobCardProps {
+  readonly context: FittingContext
+  readonly steps: readonly Step[]
+  /** The coil set aside. */
+  readonly from: string
+  readonly jobId: number
+  readonly date: string
+}
+
+/** One printed page with every figure of a fitting, lengths to lay the string against, and boxes to tick. */
+export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
+  const { unit, name: house } = useHouse()
+  const { instrument, position, figures, habits } = context
+  const [string] = figures.strings
+  if (!string) return null
+  const text = (quantity: Quantity, value: number) => measureText(measure(quantity, value), unit)
+  const { name, beside } = leadingNames(position, habits.octaveNames)
+  const { slack, key } = string
+  const rows: readonly (readonly [string, string])[] = [
+    ['String', `${materialWord(figures.construction)}, ${text('gauge', string.gauge)}, from ${from}`],
+    ['Cut', text('length', figures.cut.total)],
+    ['of which', figures.cut.parts.map((part) => `${part.what} ${text('length', part.length)}`).join(' + ') + (Math.abs(figures.cut.correction) >= 0.0005 ? ` ${figures.cut.correction > 0 ? '+' : '−'} house’s correction ${text('length', Math.abs(figures.cut.correction))}` : '')],
+    ['Knot', `${position.tail.fastening}${figures.needsAnchor ? `, anchor: ${habits.anchor}, ${habits.anchorPlace}` : ''}`],
+    ['Slack', `${text('length', slack.length)} past the pin; ${text('pins', slack.reach.pins)} ${slack.reach.direction}; ${text('length', slack.pull)} sideways`],
+    ['On the pin', `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, seen from the key’s end`],
+    ...(string.standHigher === null ? [] : [['Pin stands', `${text('gauge', string.standHigher)} higher before winding`] as const]),
+    ['Key', `${text('angle', key.snugToPitch)} snug to pitch; ${text('angle', key.perSemitone)} a semitone; ${text('angle', key.toBreaking)} from pitch to breaking${position.head.pin.gearRatio === 1 ? '' : `; geared ${position.head.pin.gearRatio} : 1`}`],
+    ['Pitch', `${text('frequency', string.pitch)} at rest in ${instrument.restTuning}; ${text('semitones', string.semitonesToBreaking)} to breaking`],
+  ]
+  return (
+    <article className="sheet mx-auto max-w-[210mm] p-5 text-sm print:border-0 print:p-0 print:outline-0" aria-label="Job card">
+      <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
+        <div>
+          <h1 className="text-2xl font-semibold">{name} of {instrument.name}</h1>
+          <p className="text-soft">{beside}, number {position.number} from the top · {instrument.maker}, {instrument.model} · {instrument.owner}</p>
+        </div>
+        <p className="text-right text-soft">{house}<br />Job {jobId}, {date}<span className="print:hidden"><br /><PrintButton /></span></p>
+      </header>
+      <div className="grid gap-x-6 md:grid-cols-[minmax(0,1fr)_15rem] print:grid-cols-[minmax(0,1fr)_56mm]">
+        <dl className="ruled mt-2">
+          {rows.map(([what, value]) => <div key={what} className="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 py-1"><dt className="text-soft">{what}</dt><dd className={what === 'Cut' ? 'plate-figure text-2xl leading-tight' : ''}>{value}</dd></div>)}
+        </dl>
+        <PinDrawing figures={string} className="mt-2 h-52 w-full" />
+      </div>
+      <section aria-label="Lengths to lay the string against" className="mt-2 border-t border-ink pt-2">
+        <CheckRuler />
+        <LaidOff lengths={[{ word: 'slack past the pin', metres: slack.length }, { word: 'tail past the hole', metres: habits.tail }, ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
+      </section>
+      <ol className="mt-3 columns-1 gap-8 border-t border-ink pt-2 sm:columns-2 print:columns-2">
+        {steps.map((step, i) => (
+          <li key={step.key} className="flex break-inside-avoid items-start gap-2 border-b border-rule py-1">
+            <span className="mt-0.5 size-4 shrink-0 border border-ink" aria-hidden />
+            <span className="flex-1">{i + 1}. {step.title}{step.figures[0] && <span className="text-soft">: {step.figures[0].label.toLowerCase()} {measureText(step.figures[0].measure, unit)}</span>}</span>
+            {step.asks && <span className="w-20 shrink-0 border-b border-ink text-right text-xs text-soft">{step.asks}</span>}
+          </li>
+        ))}
+      </ol>
+      <p className="mt-2 text-xs text-soft">Estimates from the lengths and values entered; the maker’s string chart comes first. Cracks, rising seams, pins that won’t hold: ask the maker or a qualified repairer.</p>
+    </article>
+  )
+}

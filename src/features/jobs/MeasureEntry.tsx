@@ -1,0 +1,56 @@
+'use client'
+
+import { Check } from 'lucide-react'
+import { useState } from 'react'
+import type { Asked } from '@/core/fitting/step'
+import { lengthFigure } from '@/core/units/length'
+import { Labelled } from '@/ui/form/Labelled'
+import { send } from '@/ui/shell/send'
+import { useHouse } from '@/ui/units'
+import { measuredProblem, readMeasured } from './measured'
+
+const ASKS: Record<Asked, { readonly label: string; readonly hint: string }> = {
+  turns: { label: 'Turns of the pin given', hint: 'While letting it down. Half turns will do.' },
+  gauge: { label: 'Gauge as measured', hint: 'Typed, or sent by the calliper.' },
+  cut: { label: 'Length as cut', hint: 'What really came off the coil.' },
+  wraps: { label: 'Wraps as counted', hint: 'At pitch. Quarters will do.' },
+  cents: { label: 'Cents when you leave it', hint: 'Flat is negative.' },
+}
+
+interface MeasureEntryProps {
+  readonly jobId: number
+  readonly what: Asked
+  readonly value: number | undefined
+  readonly onKept: (value: number | null) => void
+}
+
+/** What is measured in a step: kept at once, and put into the log of the fitting. */
+export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) {
+  const { unit } = useHouse()
+  const shown = value === undefined ? '' : what === 'gauge' ? lengthFigure(value, { unit, digits: unit === 'mm' ? 2 : 3 }) : what === 'cut' ? lengthFigure(value, { unit, digits: unit === 'mm' ? 0 : 2 }) : String(value)
+  const [text, setText] = useState(shown)
+  const [problem, setProblem] = useState<string | null>(null)
+  const [kept, setKept] = useState(value !== undefined)
+  const keep = async () => {
+    const wrong = measuredProblem(what, text, unit)
+    setProblem(wrong)
+    if (wrong !== null || text === shown) return
+    const answer = await send<{ value: number | null }>(`/api/jobs/${jobId}/measures`, { what, text, unit })
+    if (!answer.ok) return setProblem(answer.sentence)
+    setKept(readMeasured(what, text, unit) !== null)
+    onKept(answer.value.value)
+  }
+  const { label, hint } = ASKS[what]
+  return (
+    <form onSubmit={(event) => { event.preventDefault(); void keep() }} noValidate className="max-w-56">
+      <Labelled label={what === 'gauge' || what === 'cut' ? `${label}, ${unit}` : label} hint={hint} problem={problem ?? undefined}>
+        {(wiring) => (
+          <span className="relative block">
+            <input className="entry mt-1 min-h-12 pr-10 text-2xl" inputMode="decimal" autoComplete="off" {...wiring} value={text} onChange={(event) => { setText(event.target.value); setKept(false) }} onBlur={() => void keep()} />
+            {kept && <Check className="absolute top-4 right-3 text-verdigris" size={20} aria-label="kept" />}
+          </span>
+        )}
+      </Labelled>
+    </form>
+  )
+}

@@ -1,0 +1,43 @@
+/**
+ * What the screens of a job are given: small enough to send, and enough to work everything out again.
+ */
+import type { Corrections } from '@/core/fitting/corrections'
+import type { FittingState } from '@/core/fitting/context'
+import { fittingFigures } from '@/core/fitting/figures'
+import type { Habits } from '@/core/fitting/habits'
+import { fittingContext, fittingSteps } from '@/core/fitting/steps'
+import type { Asked, StepKey } from '@/core/fitting/step'
+import type { Member } from '@/core/fitting/together'
+import { positionAt, type Instrument } from '@/core/instrument/instrument'
+import type { Construction } from '@/core/strings/construction'
+import type { Job } from '@/data/jobs'
+
+export interface JobView {
+  readonly jobId: number
+  /** Of its position. */
+  readonly number: number
+  readonly construction: Construction
+  readonly habits: Habits
+  readonly corrections: Corrections
+  readonly state: FittingState
+  readonly done: readonly StepKey[]
+  /** Lengths in m. */
+  readonly measured: Readonly<Partial<Record<Asked, number>>>
+  /** The coil set aside, or the same string; null while neither is settled. */
+  readonly from: string | null
+}
+
+/** The view of one job. */
+export function jobView(job: Job): JobView {
+  return {
+    jobId: job.jobId, number: job.position.number, construction: job.figures.construction, habits: job.habits, corrections: job.corrections, state: job.context.state,
+    done: job.doneSteps, measured: job.measured, from: job.coil?.label ?? (job.sameString ? 'the same string' : null),
+  }
+}
+
+/** The job with its figures and steps worked out, as it is told with others. */
+export function memberOf(instrument: Instrument, { jobId, number, construction, habits, corrections, state }: JobView, turnsGiven = state.turnsGiven): Member {
+  const position = positionAt(instrument, number)
+  const context = fittingContext(instrument, position, fittingFigures(instrument, position, habits, construction, corrections), habits, { ...state, turnsGiven })
+  return { id: jobId, context, steps: fittingSteps(context) }
+}
