@@ -7,6 +7,7 @@ import { chosenPlan, coveredPlans } from '@/core/fitting/covered'
 import { FRESH, type FittingContext } from '@/core/fitting/context'
 import { fittingFigures, type FittingFigures } from '@/core/fitting/figures'
 import { habitsFor, type HabitChange } from '@/core/fitting/habits'
+import { windsOnPin } from '@/core/fitting/head-way'
 import type { Mishap } from '@/core/fitting/mishaps'
 import { fittingContext, fittingSteps } from '@/core/fitting/steps'
 import type { Asked, Step, StepKey } from '@/core/fitting/step'
@@ -216,8 +217,8 @@ export function putOnNeedList(store: Store, jobId: number): Done<void> {
 export interface Finish {
   /** What was really cut from the coil, m; null when the same string was put back. */
   readonly cut: number | null
-  /** Wraps on the pin at pitch. */
-  readonly wraps: number
+  /** Wraps on the pin at pitch; null where nothing is wound on it. */
+  readonly wraps: number | null
   /** Measured gauge of the new string, m; null when it was not measured. */
   readonly gauge: number | null
 }
@@ -228,6 +229,8 @@ export function finishJob(store: Store, jobId: number, { cut, wraps, gauge }: Fi
   const { coil, figures } = job
   if (!coil && !job.sameString) throw new Refusal(409, 'Choose the coil that the string was cut from first.')
   if (coil && cut === null) throw new Refusal(400, 'The cut is missing.', 'cut')
+  const wound = windsOnPin(job.position)
+  if (wound && wraps === null) throw new Refusal(400, 'The wraps are missing.', 'wraps')
   const served = servedBy(job, job.position)
   return store.act({ kind: 'fitting', summary: `${stringOf(job, job.position)} ${coil ? `fitted from ${coil.label}` : 'put back'}`, instrumentId: job.id }, () => {
     const at = store.now()
@@ -237,9 +240,9 @@ export function finishJob(store: Store, jobId: number, { cut, wraps, gauge }: Fi
       instrumentId: job.id, coilId: coil?.id ?? null, construction: figures.construction, at: at - FIRST_TUNED * HOUR, positionIds: served,
     })
     store.rows.insert(fittings).values({
-      jobId, fittedId, at, cutMm: cut === null ? null : inMm(cut), wraps, gaugeMm: gauge === null ? null : inMm(gauge),
+      jobId, fittedId, at, cutMm: cut === null ? null : inMm(cut), wraps: wound ? wraps : null, gaugeMm: gauge === null ? null : inMm(gauge),
       // What the sum alone said: the house's corrections are learned from that.
-      predictedCutMm: coil ? inMm(figures.cut.total - figures.cut.correction) : null, predictedWraps: figures.strings[0]?.wrapsBySum ?? null,
+      predictedCutMm: coil ? inMm(figures.cut.total - figures.cut.correction) : null, predictedWraps: wound ? figures.strings[0]?.wrapsBySum ?? null : null,
     }).run()
     if (job.measured.cents !== undefined) {
       for (const id of served) store.rows.insert(readings).values({ fittedId, positionId: id, at, cents: job.measured.cents, broughtBack: false }).run()

@@ -5,7 +5,7 @@ import path from 'node:path'
 import { KERF } from '@/core/stores/cut-plan'
 import { specKey } from '@/core/stores/string-spec'
 import { buyingBench } from './buying'
-import { shelf } from './coils'
+import { shelf, type Coil } from './coils'
 import { cuttingBench, setAside, takeCuttingPlan } from './cutting'
 import { openStore, type Store } from './database'
 import { prepare } from './demo/prepare'
@@ -68,7 +68,7 @@ test('every label leads to a position it serves, or to the coil', () => {
     if (serves === '') expect(leads).toBe(`/stores/coils/${id}`)
     else expect(leads).toMatch(/^\/instruments\/[a-z]+\?string=\d+$/)
   }
-  const [one, other] = shelf(store) as [{ id: number }, { id: number }]
+  const [one, other] = shelf(store) as readonly [Coil, Coil]
   expect(packetLabels(store, [one.id, other.id]).map(({ id }) => id)).toEqual([one.id, other.id])
 })
 

@@ -5,12 +5,12 @@ import {
   gaugeOf, samePiece, spanOf, type Instrument, type StringPosition,
 } from '../instrument/instrument'
 import { lengthOfPins, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
-import { isKnotted, knotConsumption, needsAnchor, type HeadFastening } from '../knots/fastenings'
+import { isKnotted, knotConsumption, needsAnchor, tailFacts, type HeadFastening } from '../knots/fastenings'
 import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
-import { stretchPerSemitone, stretchToBreaking, stretchToPitch, stretchWhileSettling } from '../strings/stretch'
+import { semitonesWithin, stretchPerSemitone, stretchToBreaking, stretchToPitch, stretchWhileSettling } from '../strings/stretch'
 import { marginWord, semitonesToBreaking, tension, utilisation, type Margin } from '../strings/tension'
-import { corrected, cutForKnottedString, cutForPairedWire, wayRoundPosts, type CutSum, type Run } from '../winding/cut'
+import { corrected, cutForFoot, cutForKnottedString, cutForPairedWire, wayRoundPosts, type CutSum, type Run } from '../winding/cut'
 import type { WrapLay } from '../winding/lay'
 import { bankOfWraps, drawnPerTurn, pullLeftAtHole, standHigher, turnsToTakeUp, type Bank } from '../winding/pin'
 import { sidewaysPull, slackForWraps, wrapsFromSlack } from '../winding/slack'
@@ -27,6 +27,8 @@ export interface KeyFigures {
   readonly toBreaking: number
   /** Further degrees of the key that two weeks of settling will take. */
   readonly settling: number
+  /** Semitones that the last quarter turn of the pin or peg brings it up by; null where it draws more than the whole stretch. */
+  readonly quarterTurn: number | null
 }
 
 export interface SlackFigures {
@@ -142,6 +144,7 @@ function stringFigures(instrument: Instrument, position: StringPosition, habits:
       perSemitone: degrees(stretchPerSemitone(span)),
       toBreaking: degrees(stretchToBreaking(span)),
       settling: degrees(stretchWhileSettling(span, drift)),
+      quarterTurn: semitonesWithin(span, drawnPerTurn(pin.diameter, gauge) / 4),
     },
     bank: bankOfWraps(pin, gauge, wraps, lay),
     pullLeftAtHole: pullLeftAtHole(surfaceMaterial(construction).friction, wraps),
@@ -186,7 +189,9 @@ function cutOf(strings: readonly StringFigures[], habits: Habits, construction: 
     const spacing = Math.abs(first.position.at.tail.x - second.position.at.tail.x)
     return cutForPairedWire(runOf(first, habits), runOf(second, habits), wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge))
   }
-  return cutForKnottedString(runOf(first, habits), knotConsumption(tail.fastening, gauge))
+  const knot = knotConsumption(tail.fastening, gauge)
+  if (tailFacts(tail.fastening).hold === 'foot') return cutForFoot(runOf(first, habits), knot, tail.postDiameter ?? 0, gauge)
+  return cutForKnottedString(runOf(first, habits), knot)
 }
 
 function runOf({ position, slack }: StringFigures, habits: Habits): Run {

@@ -60,7 +60,7 @@ const TAILS: Record<TailFastening, TailFacts> = {
   'loop through itself': { hold: 'loop', usedFor: 'wire zithers', gauges: 0, tag: 0, widthInGauges: null },
   'loop on a hitch pin': { hold: 'loop', usedFor: 'wire zithers and scroll-heads', gauges: 0, tag: 0, widthInGauges: null },
   'round two posts': { hold: 'posts', usedFor: 'paired strings', gauges: 0, tag: 0, widthInGauges: null },
-  'layered foot wrap': { hold: 'foot', usedFor: 'layered feet', gauges: 120, tag: 0.05, widthInGauges: null },
+  'layered foot wrap': { hold: 'foot', usedFor: 'layered feet', gauges: 24, tag: 0.02, widthInGauges: null },
 }
 
 /** What is known of a tail-end fastening. */

@@ -65,6 +65,19 @@ export function stretchToBreaking(span: Span): number {
 }
 
 /**
+ * Semitones by which a string at pitch falls when it is let out by a length: pitch goes with the root of the stress.
+ *
+ * @param length - m
+ * @returns null where the length is all of its stretch or more: it is then slack
+ */
+export function semitonesWithin(span: Span, length: number): number | null {
+  const left = stretchToPitch(span) - expectNotNegative('length', length)
+  if (left <= 0) return null
+  const { modulus, stiffening } = coreMaterial(span.construction)
+  return 6 * Math.log2(stressOf(span) / stressAt(left / span.freeLength, modulus, stiffening))
+}
+
+/**
  * Elongation that settling adds when the string is brought back each time, ΔL · D · ln2 / 600.
  *
  * @param span - the string at pitch

@@ -5,7 +5,7 @@ import { expectNotNegative } from '../expect'
 
 /** One stretch of the string, in the order they lie along it. Lengths in m. */
 export interface CutPart {
-  readonly what: 'tag and knot' | 'through the board' | 'up to the pin' | 'slack' | 'hole' | 'tail' | 'round the posts'
+  readonly what: 'tag and knot' | 'through the board' | 'up to the pin' | 'slack' | 'hole' | 'tail' | 'round the posts' | 'stopper loop' | 'round the foot'
   readonly length: number
 }
 
@@ -62,6 +62,26 @@ export function cutForPairedWire(first: Run, second: Run, roundPosts: number): C
     { what: 'round the posts', length: roundPosts },
     { what: 'up to the pin', length: second.freeLength },
     ...pinEnd(second),
+  ])
+}
+
+/** Turns that a string takes round a layered foot. */
+const FOOT_TURNS = 5
+
+/**
+ * The cut for a string that is caught in its peg's cord by a stopper loop and wrapped on a foot.
+ *
+ * @param run - the lengths along the string; slack and pin do not enter
+ * @param loop - what the stopper loop and its tag take, m
+ * @param foot - diameter of the foot, m
+ * @param gauge - outer diameter of the string, m
+ */
+export function cutForFoot({ freeLength, tail }: Run, loop: number, foot: number, gauge: number): CutSum {
+  return sum([
+    { what: 'stopper loop', length: loop },
+    { what: 'up to the pin', length: freeLength },
+    { what: 'round the foot', length: FOOT_TURNS * Math.PI * (foot + gauge) },
+    { what: 'tail', length: tail },
   ])
 }
 

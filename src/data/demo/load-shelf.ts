@@ -2,6 +2,7 @@
  * Lays the Lantern Shelf's two years of history before the day of loading, through the same functions that a person's
  * clicks go through.
  */
+import { windsOnPin } from '@/core/fitting/head-way'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
@@ -114,7 +115,7 @@ function mend(store: Store, stored: StoredInstrument, { string, wrapsOff = 0, cu
   const { figures, coil } = jobById(store, job.jobId)
   const wraps = Math.round(((figures.strings[0]?.wrapsBySum ?? job.habits.wraps) + wrapsOff) * 4) / 4
   const cut = Math.ceil((figures.cut.total - figures.cut.correction + metres(cutOffMm)) * 1000) / 1000
-  finishJob(store, job.jobId, { cut: Math.min(cut, coil?.lengthLeft ?? cut), wraps, gauge: null })
+  finishJob(store, job.jobId, { cut: Math.min(cut, coil?.lengthLeft ?? cut), wraps: windsOnPin(job.position) ? wraps : null, gauge: null })
 }
 
 /** A single string bought for one job where the stores had none. */

@@ -6,6 +6,7 @@ import { WRAPS_BAND, type Habits } from '@/core/fitting/habits'
 import type { FittingFigures } from '@/core/fitting/figures'
 import { holdWorking, marginWorking, slackWorking, snugToPitchWorking } from '@/core/fitting/workings'
 import type { Instrument } from '@/core/instrument/instrument'
+import { tailFacts } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { CutDrawing } from '@/ui/drawings/CutDrawing'
@@ -40,6 +41,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
 
   const changeWraps = (by: number) => act('/api/habits', { of: 'job', jobId, key: 'wraps', value: habits.wraps + by }, `${text('wraps', habits.wraps + by)} wanted on this job.`)
   const { corrections } = figures
+  /** Caught in a peg's cord and wrapped on a foot: there is no slack to leave, and no wraps to count. */
+  const feet = tailFacts(string.position.tail.fastening).hold === 'foot'
 
   return (
     <div>
@@ -51,8 +54,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
         <CutDrawing cut={figures.cut} />
         {corrections.cutFrom > 0 && <p className="mt-2 text-sm text-soft">{correctionText(corrections.cut, corrections.cutFrom, text('length', Math.abs(corrections.cut)))}</p>}
       </section>
-      <div className="mt-4 grid border-t border-ink md:grid-cols-3 md:divide-x md:divide-rule">
-        <section className="py-4 md:pr-5" aria-label="Slack">
+      <div className={`mt-4 grid border-t border-ink md:divide-x md:divide-rule ${feet ? '' : 'md:grid-cols-3'}`}>
+        {!feet && <section className="py-4 md:pr-5" aria-label="Slack">
           <h2 className="text-xl font-semibold">Slack{each}</h2>
           <div className="mt-1 flex flex-wrap items-end gap-x-6">
             <Figure label="Past the pin" measure={measure('length', slack.length)} size="huge" working={slackWorking(string, habits)} />
@@ -66,8 +69,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             By the house’s rule, {habits.slackInterval} or {text('pins', slack.rule.pins)}, you would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
             {slack.rule.within ? '.' : `: outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${text('pins', slack.reach.pins)} instead.`}
           </p>
-        </section>
-        <section className="border-t border-rule py-4 md:border-t-0 md:px-5" aria-label="Wraps on the pin">
+        </section>}
+        {!feet && <section className="border-t border-rule py-4 md:border-t-0 md:px-5" aria-label="Wraps on the pin">
           <h2 className="text-xl font-semibold">Wraps{each}</h2>
           <div className="mt-1 flex flex-wrap items-end gap-x-6">
             <Figure label="At pitch" measure={measure('wraps', string.wraps)} size="huge" />
@@ -86,9 +89,9 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             {(string.pullLeftAtHole * 100).toFixed(1)} % of the tension is left to pull at the hole. <ShowWorking working={holdWorking(string, surfaceMaterial(figures.construction).friction)} />
           </p>
           {string.standHigher !== null && <p className="mt-1 text-sm font-semibold">Before winding, each pin stands {text('gauge', string.standHigher)} higher: its thread sinks it by that.</p>}
-        </section>
+        </section>}
         <section className="border-t border-rule py-4 md:border-t-0 md:pl-5" aria-label="The key">
-          <h2 className="text-xl font-semibold">Key</h2>
+          <h2 className="text-xl font-semibold">{feet ? 'Peg' : 'Key'}</h2>
           <div className="mt-1 flex flex-wrap items-end gap-x-6">
             <Figure label="Semitones to breaking" measure={measure('semitones', string.semitonesToBreaking)} size="huge" working={marginWorking(instrument, string.position, figures.construction)} />
           </div>
@@ -97,6 +100,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             <Figure label="Snug to pitch" measure={measure('angle', key.snugToPitch)} note={`${(key.snugToPitch / 360).toFixed(2)} of a turn`} working={snugToPitchWorking(string, figures.construction)} />
             <Figure label="One semitone" measure={measure('angle', key.perSemitone)} />
             <Figure label="Pitch to breaking" measure={measure('angle', key.toBreaking)} note="an estimate" />
+            {feet && key.quarterTurn !== null && <Figure label="Wrap below pitch by no more than" measure={measure('semitones', key.quarterTurn)} note="a quarter turn of the peg" />}
             <Figure label="Settling, two weeks" measure={measure('angle', key.settling)} note="winds on later" />
           </div>
           {string.knotUtilisation !== null && string.knotUtilisation > 1 && <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">It would break at its knot before it reached pitch. Ask the maker before fitting it.</p>}

@@ -18,7 +18,8 @@ import { FinishRequest } from './requests'
 interface LogFormProps {
   readonly jobId: number
   readonly predictedCut: number
-  readonly predictedWraps: number
+  /** Null where the string is caught in a cord, and nothing is wound. */
+  readonly predictedWraps: number | null
   readonly gauge: number
   /** What was measured on the way; lengths in m. */
   readonly measured: Readonly<Partial<Record<Asked, number>>>
@@ -36,7 +37,7 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
     defaultValues: {
       unit,
       ...(coil ? { cut: lengthFigure(measured.cut ?? Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 }) } : {}),
-      wraps: measured.wraps ?? Math.round(predictedWraps * 4) / 4,
+      ...(predictedWraps === null ? {} : { wraps: measured.wraps ?? Math.round(predictedWraps * 4) / 4 }),
       ...(measured.gauge === undefined ? {} : { gauge: lengthFigure(measured.gauge, { unit, digits: unit === 'mm' ? 2 : 3 }) }),
     },
   })
@@ -57,7 +58,7 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
   return (
     <form onSubmit={log} noValidate className="mt-4 grid max-w-xl gap-5">
       {coil && <Entry label="Cut from the coil" hint={`Worked out: ${text(predictedCut)}. ${coil.label} holds ${text(coil.left)}. In ${unit} unless you write the unit.`} problem={errors.cut?.message} inputMode="decimal" {...register('cut')} />}
-      <Entry label="Wraps on the pin at pitch" hint={`Worked out: ${measureText(measure('wraps', predictedWraps), unit)}. Quarters will do.`} problem={errors.wraps?.message} type="number" step="0.25" {...register('wraps', { valueAsNumber: true })} />
+      {predictedWraps !== null && <Entry label="Wraps on the pin at pitch" hint={`Worked out: ${measureText(measure('wraps', predictedWraps), unit)}. Quarters will do.`} problem={errors.wraps?.message} type="number" step="0.25" {...register('wraps', { valueAsNumber: true })} />}
       <Entry label="Gauge of the new string, if you measured it" hint={`On the packet: ${measureText(measure('gauge', gauge), unit)}.`} problem={errors.gauge?.message} inputMode="decimal" {...register('gauge', { setValueAs: (value: string) => (value?.trim() ? value : undefined) })} />
       <button type="submit" data-go-on className="button button-main min-h-12 text-lg" disabled={isSubmitting}>Log the fitting</button>
     </form>

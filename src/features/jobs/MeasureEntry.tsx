@@ -42,7 +42,7 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
   }
   const { label, hint } = ASKS[what]
   return (
-    <form onSubmit={(event) => { event.preventDefault(); void keep() }} noValidate className="max-w-56">
+    <form onSubmit={(event) => { event.preventDefault(); void keep() }} noValidate className="w-44">
       <Labelled label={what === 'gauge' || what === 'cut' ? `${label}, ${unit}` : label} hint={hint} problem={problem ?? undefined}>
         {(wiring) => (
           <span className="relative block">

@@ -38,7 +38,7 @@ export function MishapDialog({ jobId, context, step, onBackTo }: MishapDialogPro
 
   return (
     <Dialog.Root open={open} onOpenChange={(is) => { setOpen(is); if (!is) setChosen(null) }}>
-      <Dialog.Trigger className="button min-h-14 px-4"><LifeBuoy aria-hidden size={20} /> <span className="hidden sm:inline">Something went wrong</span><span className="sm:hidden">Wrong?</span></Dialog.Trigger>
+      <Dialog.Trigger className="button min-h-14 px-3" aria-label="Something went wrong"><LifeBuoy aria-hidden size={20} /> <span className="hidden sm:inline">Something went wrong</span><span className="sm:hidden">Wrong?</span></Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/40" />
         <Dialog.Content aria-describedby={undefined} className="sheet fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(38rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 md:p-6">

@@ -90,9 +90,9 @@ export function StepByStep({ jobId, instrument, jobs }: StepByStepProps) {
       <section aria-live="polite" className="flex min-h-[28rem] flex-col">
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
           <p className="label">Step {here + 1} of {steps.length}{several && ids.length === 1 && <strong className="text-ink">, string {member.context.position.number}</strong>}{job.from === null && <span className="text-ochre">; no coil is chosen for it yet</span>}</p>
-          <p className="flex gap-1">
-            {canSpeak && <button type="button" className="button" aria-pressed={aloud} onClick={() => { setAloud(!aloud); if (aloud) stop(); else say(spoken(here)) }}><Volume2 size={18} aria-hidden /> {aloud ? 'Stop reading' : 'Read aloud'}</button>}
-            {canListen && <button type="button" className="button" aria-pressed={listening} onClick={() => setListening(!listening)}><Mic size={18} aria-hidden /> {listening ? 'Stop listening' : 'Listen for “next”'}</button>}
+          <p className="ml-auto flex gap-1">
+            {canSpeak && <button type="button" className="button" aria-pressed={aloud} onClick={() => { setAloud(!aloud); if (aloud) stop(); else say(spoken(here)) }}><Volume2 size={18} aria-hidden /><span className="sr-only sm:not-sr-only">{aloud ? 'Stop reading' : 'Read aloud'}</span></button>}
+            {canListen && <button type="button" className="button" aria-pressed={listening} onClick={() => setListening(!listening)}><Mic size={18} aria-hidden /><span className="sr-only sm:not-sr-only">{listening ? 'Stop listening' : 'Listen for “next”'}</span></button>}
           </p>
         </div>
         <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
@@ -108,17 +108,17 @@ export function StepByStep({ jobId, instrument, jobs }: StepByStepProps) {
             {step.cautions.map((caution) => <p key={caution} className="mt-4 flex gap-3 border-2 border-ochre bg-ochre-wash p-3"><TriangleAlert className="mt-0.5 shrink-0 text-ochre" aria-hidden /><span><strong>Take care.</strong> {CAUTIONS[caution]}</span></p>)}
             {step.rest !== null && <div className="mt-4"><RestTimer key={here} seconds={step.rest} onOver={ring} /></div>}
           </div>
-          <div className="flex flex-wrap items-start gap-x-8 gap-y-3 [grid-area:figures]">
-            {step.figures.map((figure) => <Figure key={figure.label} label={figure.label} measure={figure.measure} size="huge" />)}
+          <div className="flex flex-wrap items-start gap-x-6 gap-y-3 [grid-area:figures]">
+            {step.figures.map((figure) => <Figure key={figure.label} label={figure.label} measure={figure.measure} size={step.figures.length + (step.asks === null ? 0 : 1) > 2 ? 'large' : 'huge'} />)}
             {step.asks !== null && ids.length === 1 && <MeasureEntry key={`${job.jobId} ${step.asks}`} jobId={job.jobId} what={step.asks} value={job.measured[step.asks]} onKept={(value) => { if (step.asks === 'turns') setTurns((had) => ({ ...had, [job.jobId]: value ?? 0 })); router.refresh() }} />}
           </div>
           <div className="[grid-area:drawing]"><StepDrawing step={step} context={member.context} /></div>
         </div>
         {waiting && <p role="status" className="mt-3 font-semibold text-ochre">{waiting}</p>}
         <div className="sticky bottom-14 z-10 -mx-1 mt-5 flex gap-2 border-t border-ink bg-paper px-1 py-3 md:bottom-0">
-          <button type="button" className="button min-h-14 px-4 text-lg" onClick={goBack} disabled={here === 0}><ArrowLeft aria-hidden /> Back</button>
+          <button type="button" className="button min-h-14 min-w-14 px-3 text-lg" aria-label="Back" onClick={goBack} disabled={here === 0}><ArrowLeft aria-hidden /><span className="hidden sm:inline">Back</span></button>
           {ids.length === 1 && <MishapDialog key={`${job.jobId} ${step.key}`} jobId={job.jobId} context={member.context} step={step.key} onBackTo={backTo} />}
-          <button type="button" className="button button-main min-h-14 flex-1 text-xl" onClick={goOn}><Check aria-hidden /> {step.key === 'log' ? 'Done, log it' : 'Done, go on'}</button>
+          <button type="button" className="button button-main min-h-14 min-w-0 flex-1 text-lg sm:text-xl" onClick={goOn}><Check aria-hidden /> {step.key === 'log' ? 'Done, log it' : 'Done, go on'}</button>
         </div>
       </section>
     </div>

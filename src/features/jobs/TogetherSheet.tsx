@@ -43,8 +43,8 @@ export function TogetherSheet({ jobId, instrument, strings }: TogetherSheetProps
         ))}
       </ul>
       <form className="mt-3 flex flex-wrap items-end gap-2" onSubmit={(event) => { event.preventDefault(); typed() }} noValidate>
-        <label className="text-sm">Take in further strings
-          <input className="entry mt-1 w-52" placeholder="12, 14-17" autoComplete="off" value={text} onChange={(event) => setText(event.target.value)} />
+        <label className="block text-sm">Take in further strings
+          <input className="entry mt-1 block w-52" placeholder="12, 14-17" autoComplete="off" value={text} onChange={(event) => setText(event.target.value)} />
         </label>
         <button type="submit" className="button"><Plus size={18} aria-hidden /> Take in</button>
         <button type="button" className="button" onClick={() => add(instrument.positions.map((p) => p.number), 'Every string is taken into the job.')}>All strings</button>

@@ -34,10 +34,12 @@ export class FinishRequest {
   @IsLengthText(CUT)
   cut?: string
 
+  /** Left out where the string is caught in a cord, and nothing is wound. */
+  @IsOptional()
   @Min(0.25, { message: 'A quarter of a wrap is the least that can be counted.' })
   @Max(20, { message: 'More than twenty wraps can’t be right.' })
   @IsNumber({}, { message: 'Wraps: expected a number such as 3.' })
-  wraps!: number
+  wraps?: number
 
   @IsOptional()
   @IsLengthText(GAUGE)

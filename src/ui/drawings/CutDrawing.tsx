@@ -10,7 +10,7 @@ const WIDTH = 1000
 const LETTERS = 'abcdefghijk'
 const TINTS: Record<CutSum['parts'][number]['what'], string> = {
   'tag and knot': 'var(--ochre)', 'through the board': 'var(--wood-line)', 'up to the pin': 'var(--ink)', slack: 'var(--verdigris)',
-  hole: 'var(--soft)', tail: 'var(--line)', 'round the posts': 'var(--wood-line)',
+  hole: 'var(--soft)', tail: 'var(--line)', 'round the posts': 'var(--wood-line)', 'stopper loop': 'var(--ochre)', 'round the foot': 'var(--wood-line)',
 }
 
 /** The sum of a cut as a dimensioned drawing: the string laid out straight, to scale, each part with its letter. */

@@ -26,7 +26,7 @@ export function KeyDial({ keyFigures: k, clockwise, className }: { keyFigures: K
     return `M${Array.from({ length: pieces + 1 }, (_, i) => spot(from + ((to - from) * i) / pieces)).join('L')}`
   }
   return (
-    <svg viewBox="-92 -92 184 184" className={className} role="img" aria-label={`Key: ${text(k.snugToPitch)} from snug to pitch, ${text(k.perSemitone)} a semitone, ${text(k.toBreaking)} from pitch to breaking`}>
+    <svg viewBox="-104 -92 208 184" className={className} role="img" aria-label={`Key: ${text(k.snugToPitch)} from snug to pitch, ${text(k.perSemitone)} a semitone, ${text(k.toBreaking)} from pitch to breaking`}>
       {Array.from({ length: 24 }, (_, i) => (
         <line key={i} x1={0} x2={0} y1={-RADIUS + (i % 6 ? 5 : 9)} y2={-RADIUS + 1} stroke="var(--line)" strokeWidth={i % 6 ? 0.8 : 1.4} transform={`rotate(${i * 15})`} />
       ))}

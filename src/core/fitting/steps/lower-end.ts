@@ -168,13 +168,17 @@ export const pegCord: StepMaker = (context) => {
 
 export const wrapFoot: StepMaker = (context) => {
   if (holdOf(context) !== 'foot') return null
+  const { quarterTurn } = only(context).key
+  const below = quarterTurn === null ? say`The peg brings it up from slack in a quarter turn.` : say`A quarter turn of the peg brings it up by ${measure('semitones', quarterTurn)}: wrap it no further below pitch than that.`
   return step({
     key: 'wrap-foot', phase: 'wind',
     title: 'Wrap it on its foot',
     todo: [
-      say`Pull the string down hard toward its foot, to somewhat below pitch: by no more than the peg can bring up.`,
+      say`Pull the string down hard toward its foot, to somewhat below pitch.`,
+      below,
       say`Lay the first turns on the foot close to the board and under full pull, the later ones over them, and tuck the end under.`,
     ],
+    figures: quarterTurn === null ? [] : [{ label: 'Below pitch, at most', measure: measure('semitones', quarterTurn) }],
     right: say`The turns lie tight and the string holds its pitch when you let go.`,
     mistake: say`Wrapping it at pitch or above: it cannot be let down once other layers press it tight.`,
     picture: 'foot',

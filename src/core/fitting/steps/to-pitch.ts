@@ -3,6 +3,7 @@
  */
 import { measure, say, type Phrase } from '../../measure'
 import { coreMaterial } from '../../strings/construction'
+import { windsOnPin } from '../head-way'
 import { holdOf, inBox, only, step, strings, wired, type FittingContext, type StepMaker } from '../context'
 
 export const toPitch: StepMaker = (context) => {
@@ -107,12 +108,12 @@ export const lookInside: StepMaker = (context) => {
   })
 }
 
-export const log: StepMaker = ({ figures, state }) => step({
+export const log: StepMaker = ({ figures, state, position }) => step({
   key: 'log', phase: 'log',
   title: 'Log it',
   todo: state.sameString ? [say`Enter the wraps you got. The retuning times follow from that.`] : [
     say`What is left of the coil goes back in its packet with its tag, closed against air and damp.`,
-    say`Enter what you cut and the wraps you got. The retuning times follow from that.`,
+    windsOnPin(position) ? say`Enter what you cut and the wraps you got. The retuning times follow from that.` : say`Enter what you cut. The retuning times follow from that.`,
   ],
   figures: state.sameString ? [] : [{ label: 'Worked out to cut', measure: measure('length', figures.cut.total) }],
   right: say`The coil in the stores shows what is really left.`,

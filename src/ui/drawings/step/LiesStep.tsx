@@ -5,21 +5,27 @@ import { Sheet, WOOD } from './sheet'
 
 const BOX = { x: 16, y: 10, width: 190, height: 206 } as const
 
+/** An instrument so many times longer than it is wide is drawn lying across the sheet. */
+const NARROW = 2.4
+
 /** How the instrument lies while it is strung, with this string picked out; beside it what must be out of the way, or the order in which what covers it comes off. */
 export function LiesStep({ context: { instrument, position, above }, mode }: { context: FittingContext; mode: 'ready' | 'off' }) {
   const onSide = /\bside\b/.test(instrument.lies)
   const upright = /\bupright\b/.test(instrument.lies)
-  // On its side a harp's column lies along the table: the plane of its strings is turned by a quarter.
-  const turned = (p: { x: number; y: number }) => (onSide ? { x: p.y, y: p.x } : { x: p.x, y: -p.y })
+  const across = Math.max(...instrument.positions.map((p) => p.at.pin.x)) - Math.min(...instrument.positions.map((p) => p.at.pin.x))
+  const narrow = across * NARROW < Math.max(...instrument.positions.map((p) => p.at.pin.y))
+  // On its side a harp's column lies along the table; a long narrow zither is seen from the side its player sits at.
+  const turned = (p: { x: number; y: number }) => (onSide || narrow ? { x: p.y, y: p.x } : { x: p.x, y: -p.y })
   const ends = instrument.positions.map((p) => ({ number: p.number, a: turned(p.at.tail), b: turned(p.at.pin) }))
   const xs = ends.flatMap(({ a, b }) => [a.x, b.x])
   const ys = ends.flatMap(({ a, b }) => [a.y, b.y])
   const [left, top] = [Math.min(...xs), Math.min(...ys)]
   const scale = Math.min(BOX.width / (Math.max(...xs) - left || 1), (BOX.height - 20) / (Math.max(...ys) - top || 1))
-  const at = ({ x, y }: { x: number; y: number }) => `${(BOX.x + (x - left) * scale).toFixed(1)},${(BOX.y + 8 + (y - top) * scale).toFixed(1)}`
+  const down = BOX.y + Math.max(8, (BOX.height - (Math.max(...ys) - top) * scale) / 2 - 8)
+  const at = ({ x, y }: { x: number; y: number }) => `${(BOX.x + (x - left) * scale).toFixed(1)},${(down + (y - top) * scale).toFixed(1)}`
   const order = above.map((p) => p.number)
   const rail = (end: 'a' | 'b') => `M${ends.map((e) => at(e[end])).join('L')}`
-  const ground = BOX.y + 16 + (Math.max(...ys) - top) * scale
+  const ground = down + 10 + (Math.max(...ys) - top) * scale
   return (
     <Sheet title={`${instrument.name} lies ${instrument.lies}; string ${position.number} is picked out`} note={`it lies ${instrument.lies}`}>
       <path d={`${rail('a')}`} fill="none" stroke="var(--wood-line)" strokeWidth={6} strokeLinejoin="round" strokeLinecap="round" />
@@ -30,9 +36,9 @@ export function LiesStep({ context: { instrument, position, above }, mode }: { c
         const e = ends.find((one) => one.number === number)
         if (!e) return null
         const [x, y] = at({ x: (e.a.x + e.b.x) / 2, y: (e.a.y + e.b.y) / 2 }).split(',').map(Number) as [number, number]
-        return <g key={number}><circle cx={x} cy={y - 22 + i * 22} r={9} fill="var(--ochre)" /><text x={x} y={y - 22 + i * 22} fontSize={11} fontWeight={700} fill="var(--paper)" textAnchor="middle" dominantBaseline="central">{i + 1}</text></g>
+        return <g key={number}><circle cx={x - 22 + i * 22} cy={y} r={9} fill="var(--ochre)" /><text x={x - 22 + i * 22} y={y} fontSize={11} fontWeight={700} fill="var(--paper)" textAnchor="middle" dominantBaseline="central">{i + 1}</text></g>
       })}
-      <g transform="translate(222 40)">
+      <g transform={`translate(222 ${Math.max(40, down)})`}>
         {mode === 'off' && order.length > 0 && order.map((number, i) => <text key={number} x={0} y={i * 20} fill="var(--ink)">{i + 1}. string {number}</text>)}
         {mode === 'off' && <text x={0} y={order.length * 20 + 8} fill="var(--verdigris)" fontWeight={600}>string {position.number}</text>}
         {mode === 'ready' && position.mechanism === 'disc' && <Pedals />}

@@ -36,7 +36,7 @@ function Loop({ context: { position } }: { context: FittingContext }) {
       <path d="M214,170V86h18V170" {...PART} />
       <path d="M206,140H240M240,140Q256,138 308,96" {...STRING} strokeWidth={4} />
       <Arrow d={`M196,92V132${arrowHead([196, 132], 90)}`} />
-      <Label at={[WIDTH - 62, 212]} to={[224, 142]}>low, at the wood</Label>
+      <text x={240} y={210} textAnchor="middle" fill="var(--ink)">low, at the wood</text>
     </Sheet>
   )
 }
@@ -114,7 +114,7 @@ function Foot({ context: { position, above, instrument, habits } }: { context: F
       <Arrow d={`M52,60V128${arrowHead([52, 128], 90)}`} />
       <text x={64} y={76} fill="var(--ink)">pull hard,</text><text x={64} y={92} fill="var(--ink)">below pitch</text>
       <Dimension from={[136, 30]} to={[184, 30]} text={measureText(measure('length', post / 1000), unit)} />
-      <Label at={[40, 166]} to={[132, 180]} end={false}>first turns</Label>
+      <text x={160} y={212} textAnchor="middle" fill="var(--ink)">first turns close to the board</text>
     </Sheet>
   )
 }

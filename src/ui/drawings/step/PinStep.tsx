@@ -5,7 +5,7 @@ import { measure } from '@/core/measure'
 import { holeHeight } from '@/core/winding/pin'
 import { measureText } from '../../format/measure'
 import { useHouse } from '../../units'
-import { Arrow, arrowHead, Dimension, INK, Label, PART, Sheet, STRING, WIDTH, WOOD } from './sheet'
+import { Arrow, arrowHead, Dimension, INK, PART, Sheet, STRING, WIDTH, WOOD } from './sheet'
 
 interface PinStepProps {
   readonly figures: StringFigures
@@ -21,8 +21,9 @@ export function PinStep({ figures, mode, higher = null, hand }: PinStepProps) {
   return <FromKey figures={figures} mode={mode} hand={hand} />
 }
 
-const CENTRE = [WIDTH / 2, 112] as const
+const CENTRE = [WIDTH / 2, 116] as const
 const RADIUS = 44
+const ARROW = 64
 
 function FromKey({ figures, mode, hand }: Omit<PinStepProps, 'higher'>) {
   const { unit } = useHouse()
@@ -35,30 +36,30 @@ function FromKey({ figures, mode, hand }: Omit<PinStepProps, 'higher'>) {
   const leaves = x - sign * RADIUS
   const thick = Math.max(3, (figures.gauge / pin.diameter) * 2 * RADIUS)
   const spot = (degrees: number, r: number): [number, number] => [x + r * Math.sin((degrees * Math.PI) / 180) * sign, y - r * Math.cos((degrees * Math.PI) / 180)]
-  const [ax, ay] = spot(130, 74)
+  const [ax, ay] = spot(130, ARROW)
   const turnsText = `${measureText(measure('turns', figures.wraps * pin.gearRatio), unit)} of the key`
   return (
-    <Sheet title={`The pin from the key's end: it tightens ${pin.tightens}`} note={`seen from the end the key goes on${far ? '; the string is on the far side of the neck' : ''}`}>
+    <Sheet title={`The pin from the key's end: it tightens ${pin.tightens}`} note={`seen from the end the key goes on${far ? '; the string, drawn pale, is on the far side of the neck' : ''}`}>
       <rect x={20} y={18} width={280} height={188} {...WOOD} opacity={far ? 0.75 : 0.35} />
       {mode === 'set'
-        ? <path d={`M${x},${y + RADIUS}V236`} {...STRING} strokeWidth={thick} strokeDasharray={far ? '7 6' : undefined} />
-        : <path d={`M${leaves},236V${y}A${RADIUS},${RADIUS} 0 0 ${sign > 0 ? 1 : 0} ${x},${y - RADIUS}`} {...STRING} strokeWidth={thick} strokeDasharray={far ? '7 6' : undefined} />}
+        ? <path d={`M${x},${y + RADIUS}V236`} {...STRING} strokeLinecap="butt" strokeWidth={thick} opacity={far ? 0.55 : 1} />
+        : <path d={`M${leaves},236V${y}A${RADIUS},${RADIUS} 0 0 ${sign > 0 ? 1 : 0} ${x},${y - RADIUS}`} {...STRING} strokeLinecap="butt" strokeWidth={thick} opacity={far ? 0.55 : 1} />}
       <circle cx={x} cy={y} r={RADIUS - thick / 2} {...PART} />
       <g transform={`rotate(${across ? 90 : 0} ${x} ${y})`}><path d={`M${x - 5},${y - RADIUS + thick}V${y + RADIUS - thick}M${x + 5},${y - RADIUS + thick}V${y + RADIUS - thick}`} {...INK} strokeDasharray="4 3" /></g>
       <rect x={x - 13} y={y - 13} width={26} height={26} {...INK} strokeWidth={2} />
       {mode === 'turn' && (
         <g>
-          <Arrow turns d={`M${spot(-20, 74).join(',')}A74,74 0 0 ${sign > 0 ? 1 : 0} ${ax},${ay}${arrowHead([ax, ay], sign > 0 ? 130 : 50, 12)}`} />
+          <Arrow turns d={`M${spot(-20, ARROW).join(',')}A${ARROW},${ARROW} 0 0 ${sign > 0 ? 1 : 0} ${ax},${ay}${arrowHead([ax, ay], sign > 0 ? 130 : 50, 12)}`} />
           <text x={x} y={34} textAnchor="middle" fontWeight={600} fill="var(--ink)">{pin.tightens}: {turnsText}</text>
-          {pin.gearRatio !== 1 && <text x={x} y={52} textAnchor="middle" fill="var(--ink)">{pin.gearRatio} turns of the key, one of the pin</text>}
+          {pin.gearRatio !== 1 && <text x={hand === 'right' ? 288 : 32} y={182} textAnchor={hand === 'right' ? 'end' : 'start'} fill="var(--ink)">{pin.gearRatio} of the key, 1 of the pin</text>}
           <text x={hand === 'right' ? 288 : 32} y={198} textAnchor={hand === 'right' ? 'end' : 'start'} fill="var(--soft)">key in the {hand} hand</text>
         </g>
       )}
-      {mode === 'set' && <Label at={[x + 62, y - 58]} to={across ? [x + RADIUS - 8, y - 4] : [x + 4, y - RADIUS + 8]}>{across ? 'hole across the string' : 'hole in line with the string'}</Label>}
+      {mode === 'set' && <text x={x} y={42} textAnchor="middle" fontWeight={600} fill="var(--ink)">{across ? 'hole across the string' : 'hole in line with the string'}</text>}
       {mode === 'stub' && (
         <g>
           <path d={`M${x},${y - RADIUS + 6}V${y - RADIUS - 12}l${-sign * 26},8`} {...STRING} strokeWidth={thick} />
-          <Label at={[x + sign * 62, 36]} to={[x + sign * 2, y - RADIUS - 10]} end={sign < 0}>a short stub, in toward the neck</Label>
+          <text x={x} y={36} textAnchor="middle" fontWeight={600} fill="var(--ink)">a short stub, in toward the neck</text>
         </g>
       )}
       <text x={leaves + (mode === 'set' ? sign * RADIUS + 10 : 10)} y={228} fill="var(--soft)">to the {pin.setting === 'through the neck' ? 'bridge pin' : 'nut and bridge'}</text>

@@ -25,7 +25,7 @@ export function StepDrawing({ step, context }: { step: Step; context: FittingCon
     case 'gauge': return <GaugeStep context={context} />
     case 'pin': return <PinStep figures={string} mode="set" higher={step.figures[0]?.measure.value ?? null} hand={habits.hand} />
     case 'stub': return <PinStep figures={string} mode="stub" hand={habits.hand} />
-    case 'wraps': return <div className="grid gap-2"><PinStep figures={string} mode="turn" hand={habits.hand} /><PinDrawing figures={string} className="mx-auto h-64 w-full" /></div>
+    case 'wraps': return <div className="grid gap-2"><PinStep figures={string} mode="turn" hand={habits.hand} /><PinDrawing figures={string} className="mx-auto h-56 w-full" /></div>
     case 'knot': case 'through': case 'seat': case 'inside': return <BoardStep figures={figures} habits={habits} stage={step.picture} />
     case 'loop': case 'posts': case 'cord': case 'foot': return <LowerEndStep context={context} kind={step.picture} />
     case 'cut': return <CutDrawing cut={figures.cut} />
