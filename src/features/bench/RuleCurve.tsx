@@ -1,7 +1,7 @@
 'use client'
 
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions, type Plugin } from 'chart.js'
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { fittingFigures } from '@/core/fitting/figures'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits, type SlackInterval } from '@/core/fitting/habits'
@@ -22,7 +22,7 @@ const RULES = Object.keys(SLACK_INTERVALS) as SlackInterval[]
 const DASHES: Record<SlackInterval, number[]> = { 'a fifth': [], 'half an octave': [6, 4], 'an octave': [2, 3] }
 
 /** How many wraps each rule of thumb gives on every string, with the band that holds and is tidy. */
-export function RuleCurve({ instrument, habits, number }: RuleCurveProps) {
+export const RuleCurve = memo(function RuleCurve({ instrument, habits, number }: RuleCurveProps) {
   const tints = useTints()
   const strings = useMemo(() => [...instrument.positions].reverse(), [instrument])
   const wraps = useMemo(() => Object.fromEntries(RULES.map((rule) => [rule, strings.map((position) => {
@@ -68,4 +68,4 @@ export function RuleCurve({ instrument, habits, number }: RuleCurveProps) {
       <div className="mt-2 h-64"><Line data={data} options={options} plugins={[band]} role="img" aria-label={`Wraps by ${rule}: ${Math.min(...wraps[rule]).toFixed(1)} to ${Math.max(...wraps[rule]).toFixed(1)}`} /></div>
     </figure>
   )
-}
+})

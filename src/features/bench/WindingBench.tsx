@@ -20,11 +20,17 @@ import { MarginBar } from '@/ui/figure/MarginBar'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
+import { KeyWheel } from './KeyWheel'
 import { RuleCurve } from './RuleCurve'
 import { StringRun } from './StringRun'
 
 /** Degrees that the slider goes past breaking, to show where it is. */
 const PAST = 1.06
+
+/** What the sliders and the handles reach, m. */
+const MOST_SLACK = 0.25
+const MOST_TAIL = 0.2
+const PIN = { least: 0.003, most: 0.012 } as const
 
 interface WindingBenchProps {
   readonly instrument: Instrument
@@ -37,10 +43,12 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
   const { unit } = useHouse()
   const router = useRouter()
   useLayAtHand(instrument, useCallback((number: number) => router.push(`/instruments/${instrument.slug}/bench?string=${number}`), [router, instrument.slug]))
-  const charted = useMemo(() => fittingFigures(instrument, position, habits).strings.find((s) => s.position.number === position.number), [instrument, position, habits])
+  const fitting = useMemo(() => fittingFigures(instrument, position, habits), [instrument, position, habits])
+  const charted = fitting.strings.find((s) => s.position.number === position.number)
   const [slack, setSlack] = useState(charted?.slack.length ?? 0)
   const [pinDiameter, setPinDiameter] = useState(position.head.pin.diameter)
   const [turned, setTurned] = useState<number | null>(null)
+  const [tail, setTail] = useState(habits.tail)
   if (!charted) return null
 
   const pin = { ...position.head.pin, diameter: pinDiameter }
@@ -51,6 +59,9 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
   const figures = { ...charted, position: { ...position, head: { ...position.head, pin } }, wraps: now.wraps, bank: now.bank }
   const { name, beside } = leadingNames(position)
   const setWraps = (wraps: number) => setSlack(Math.max(0, slackForWraps(wraps, pinDiameter, charted.gauge, charted.stretch, charted.lay)))
+  // What is set here stands in the sum for what the house would leave.
+  const cut = fitting.cut.total + fitting.strings.length * (slack - charted.slack.length + tail - habits.tail)
+  const setDiameter = (diameter: number) => setPinDiameter(Math.min(PIN.most, Math.max(PIN.least, Math.round(diameter * 1e4) / 1e4)))
   const setRule = (rule: SlackInterval) => setSlack(lengthOfPins(instrument, position, SLACK_INTERVALS[rule], habits.spacing))
   const text = (metres: number) => measureText(measure('length', metres), unit)
 
@@ -59,11 +70,15 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
       <section className="sheet p-4 md:p-5" aria-label="On the pin">
         <Link href={`/instruments/${instrument.slug}?string=${position.number}`} className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"><ArrowLeft size={15} aria-hidden /> {instrument.name}, {name}</Link>
         <h1 className="text-2xl font-semibold">Winding bench</h1>
-        <p className="text-soft">{name}, {beside}. Turn the key here first, and see what it will do.</p>
-        <div className="mt-3 grid items-center gap-4 md:grid-cols-2">
-          <PinDrawing figures={figures} className="max-h-60 w-full" />
-          <StringRun free={position.freeLength} speaking={position.speakingLength} slackLeft={now.slackLeft} tension={now.tension} atPitch={charted.tension} broken={now.broken} />
+        <p className="text-soft">{name}, {beside}. Drag the key, the bow, the tail or the pin’s edge, or use the sliders, and see what it will do.</p>
+        <div className="mt-3 grid items-center gap-4 md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
+          <PinDrawing figures={figures} onDiameter={setDiameter} className="max-h-60 w-full" />
+          <KeyWheel turned={key} ratio={pin.gearRatio} clockwise={pin.tightens === 'clockwise'} pin={pinDiameter} gauge={charted.gauge} broken={now.broken} onTurn={(by) => setTurned(Math.min(way.breaking * PAST, Math.max(0, key + by)))} />
         </div>
+        <StringRun
+          free={position.freeLength} speaking={position.speakingLength} slack={slack} slackLeft={now.slackLeft} tail={tail} tension={now.tension} atPitch={charted.tension} broken={now.broken}
+          onSlack={(to) => setSlack(Math.min(MOST_SLACK, Math.round(to * 1000) / 1000))} onTail={(to) => setTail(Math.min(MOST_TAIL, Math.round(to * 1000) / 1000))}
+        />
         <div className="mt-4 grid gap-3 border-t border-ink pt-3">
           <Slider label="Key turned" value={key} least={0} most={way.breaking * PAST} step={way.breaking / 600} onChange={setTurned} told={`${measureText(measure('angle', key), unit)}, ${(key / 360).toFixed(2)} turns of the key`} />
           <div className="flex flex-wrap gap-2">
@@ -71,12 +86,13 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
             <button type="button" className="button button-main" onClick={() => setTurned(null)}>To pitch</button>
             <button type="button" className="button" onClick={() => setTurned(way.breaking)}>To breaking</button>
           </div>
-          <Slider label="Slack left before winding" value={slack} least={0} most={0.25} step={0.001} onChange={setSlack} told={`${text(slack)} beyond the pin`} />
+          <Slider label="Slack left before winding" value={slack} least={0} most={MOST_SLACK} step={0.001} onChange={setSlack} told={`${text(slack)} beyond the pin`} />
           <div className="flex flex-wrap gap-2">
             {[2, 3, 4].map((wraps) => <button key={wraps} type="button" className="button" onClick={() => setWraps(wraps)}>for {wraps} wraps</button>)}
             {(Object.keys(SLACK_INTERVALS) as SlackInterval[]).map((rule) => <button key={rule} type="button" className="button" onClick={() => setRule(rule)}>{rule}</button>)}
           </div>
-          <Slider label="Tuning pin" value={pinDiameter} least={0.003} most={0.012} step={0.0001} onChange={setPinDiameter} told={`${measureText(measure('gauge', pinDiameter), unit)} where the string winds`} />
+          <Slider label="Tail past the hole" value={tail} least={0.01} most={MOST_TAIL} step={0.001} onChange={setTail} told={`${text(tail)}; the cut is ${text(cut)}`} />
+          <Slider label="Tuning pin" value={pinDiameter} least={PIN.least} most={PIN.most} step={0.0001} onChange={setPinDiameter} told={`${measureText(measure('gauge', pinDiameter), unit)} where the string winds`} />
         </div>
       </section>
       <section className="sheet p-4 md:p-5 lg:sticky lg:top-4" aria-label="What it comes to" aria-live="polite">
@@ -84,6 +100,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
         <p className="plate-figure text-4xl leading-tight">{now.broken ? 'broken' : now.pitch === null || now.cents === null ? 'nothing yet' : Math.abs(now.cents) < 50 ? scientificWord(position.note) : nearestNote(now.pitch, instrument.referenceA).word}</p>
         <p className="text-sm text-soft">{soundWords(now.broken, now.cents, now.pitch, now.slackLeft > 0 ? text(now.slackLeft) : null)}</p>
         <div className="mt-3 grid grid-cols-2 gap-3 border-t border-ink pt-3">
+          <Figure label="To cut" measure={measure('length', cut)} note="with this slack and tail" />
           <Figure label="Wraps" measure={measure('wraps', now.wraps)} note={now.bank.fits ? `a bank of ${measureText(measure('gauge', now.bank.width), unit)}` : 'the bank does not fit'} />
           <Figure label="Tension" measure={measure('force', now.tension)} />
           <Figure label="Pull left at the hole" measure={measure('force', now.pullAtHole)} note="held by friction" />
@@ -91,7 +108,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
         </div>
         <div className="mt-3"><div className="label">Share of its strength</div><MarginBar utilisation={Math.min(1.05, now.utilisation)} margin={now.utilisation > 0.9 ? 'refuse' : now.utilisation > 0.75 ? 'short-lived' : now.utilisation > 0.6 ? 'lively' : 'easy'} /></div>
         <p className="mt-3 border-l-2 border-line pl-3 text-sm">{key < way.pitch - 0.05 && `From here ${measureText(measure('angle', way.pitch - key), unit)} of the key to pitch. `}{key < way.breaking ? `From here ${measureText(measure('angle', way.breaking - key), unit)} to breaking.` : 'Past breaking.'} A semitone at pitch is {measureText(measure('angle', charted.key.perSemitone), unit)}.</p>
-        {charted.slack.stretchAloneIsMore && <p className="mt-2 text-sm text-ochre">The stretch alone winds on more than {habits.wraps} wraps here: leave no slack.</p>}
+        {charted.slack.stretchAloneIsMore && <p className="mt-2 text-sm text-ochre">The stretch alone winds on more than {charted.wrapsWanted} wraps here: leave no slack.</p>}
         <p className="mt-3 text-xs text-soft">Estimates from the lengths and values entered. The maker’s string chart comes first.</p>
       </section>
       <section className="sheet p-4 md:p-5 lg:col-span-2" aria-label="The rule of thumb along the instrument">

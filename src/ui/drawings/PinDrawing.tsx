@@ -4,14 +4,24 @@ import type { StringFigures } from '@/core/fitting/figures'
 import { measure } from '@/core/measure'
 import { holeHeight } from '@/core/winding/pin'
 import { measureText } from '../format/measure'
+import { Handle } from './drag/Handle'
+import { useDrag } from './drag/use-drag'
 import { useHouse } from '../units'
 
 /** How much of the way to the bridge pin is drawn, mm. */
 const RUN = 15
 const LABEL = 1.55
 
+interface PinDrawingProps {
+  readonly figures: StringFigures
+  readonly className?: string
+  /** Makes the pin's edge a handle: told the diameter that it is drawn to, m. */
+  readonly onDiameter?: (diameter: number) => void
+}
+
 /** The tuning pin with its wraps at pitch, to scale: a harp's lies across, a zither's stands. Millimetres. */
-export function PinDrawing({ figures, className }: { figures: StringFigures; className?: string }) {
+export function PinDrawing({ figures, className, onDiameter }: PinDrawingProps) {
+  const drag = useDrag(({ x, y }) => onDiameter?.(Math.abs(figures.position.head.pin.setting === 'upright' ? x : y) * 2e-3))
   const { unit } = useHouse()
   const { pin } = figures.position.head
   const upright = pin.setting === 'upright'
@@ -56,6 +66,7 @@ export function PinDrawing({ figures, className }: { figures: StringFigures; cla
         <path d={`M${point(outer, dimension)}L${point(inner, dimension)}M${point(outer, dimension - 0.8)}L${point(outer, -D / 2)}M${point(inner, dimension - 0.8)}L${point(inner, -D / 2)}`} />
         <path d={`M${point(end + 1.2, -D / 2)}L${point(end + 1.2, D / 2)}M${point(end, -D / 2)}L${point(end + 2, -D / 2)}M${point(end, D / 2)}L${point(end + 2, D / 2)}`} />
       </g>
+      {onDiameter && <Handle drag={drag} at={[at(end - 2, D / 2).x, at(end - 2, D / 2).y]} r={1.1} />}
       <g fontSize={LABEL} fill="var(--ink)">
         {upright
           ? (

@@ -50,7 +50,7 @@ export function BoardStep({ figures, habits, stage }: BoardStepProps) {
   return (
     <Sheet title={`The soundboard cut through at the string, ${stage === 'through' ? 'the string on its way' : 'with its knot'}`} note={`to scale, ${scale.toFixed(0)} : 1${whole > MOST_BOARD ? ', the board broken' : ''}; the inside of the box is below`}>
       {[-1, 1].map((s) => <path key={s} d={`M${MID + s * half},${BOARD_TOP}H${MID + s * 146}V${under}H${MID + s * half}Z`} {...WOOD} />)}
-      {whole > MOST_BOARD && [-1, 1].map((s) => <path key={s} d={`M${MID + s * half},${BOARD_TOP + board / 2 + 3}l${s * 20},-6l${s * 6},8l${s * 20},-6l${s * 6},8l${s * 20},-6H${MID + s * 146}`} stroke="var(--paper)" strokeWidth={3} fill="none" />)}
+      {whole > MOST_BOARD && [-1, 1].map((s) => <path key={s} d={`M${MID + s * half},${BOARD_TOP + board / 2 + 3}l${s * 12},-6l${s * 5},9l${s * 12},-6l${s * 5},6`} stroke="var(--paper)" strokeWidth={3} fill="none" />)}
       {tail.eyeletBore !== null && [-1, 1].map((s) => <path key={s} d={`M${MID + s * (half + 16)},${BOARD_TOP - 2}H${MID + s * (half + 2)}V${under}`} {...INK} strokeWidth={4} stroke="var(--line)" />)}
       <path d={`M${MID},12V${showKnot ? knotTop + thick * 0.6 : under + 40}`} {...STRING} strokeLinecap="butt" strokeWidth={thick} />
       {showKnot && rest !== null && <Rest kind={rest} top={restTop} width={px(restWidth)} height={restHigh} front={habits.anchorPlace === 'in front of the bight'} thick={thick} />}
