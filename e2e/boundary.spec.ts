@@ -13,7 +13,12 @@ const BAD: readonly (readonly [what: string, path: string, body: unknown, status
   ['a material that is none', '/api/coils', { label: 'P', unit: 'mm', material: 'spider', gauge: '1', length: '1 m', colour: 'natural', tensionClass: 'concert' }, 400, 'The material is one of gut'],
   ['no job of that number', '/api/jobs/999/coil', { coilId: 1 }, 404, 'There is no job 999.'],
   ['a job that is no number', '/api/jobs/x/coil', { coilId: 1 }, 404, 'There is no job x.'],
-  ['nine wraps', '/api/jobs/1/wraps', { wraps: 9 }, 400, 'More than eight wraps only add stretch and an untidy pin.'],
+  ['nine wraps', '/api/habits', { of: 'job', jobId: 1, key: 'wraps', value: 9 }, 400, 'Wraps: expected a number from 1 to 8'],
+  ['a habit nobody has', '/api/habits', { of: 'house', key: 'becket', value: 'never' }, 400, 'Choose one of: before turning; after half a turn.'],
+  ['no such habit', '/api/habits', { of: 'house', key: 'teeth', value: 'yes' }, 400, 'There is no such habit.'],
+  ['a way that is none', '/api/jobs/1/covered', { way: 'leave it' }, 400, 'Choose one of the three ways.'],
+  ['a measure that is none', '/api/jobs/1/measures', { what: 'wraps', text: 'many', unit: 'mm' }, 400, 'Wraps: expected a number from 0.25 to 20'],
+  ['a mishap that is none', '/api/jobs/1/mishaps', { step: 'wind', mishap: 'sneezed' }, 400, 'Say what went wrong'],
   ['cents in words', '/api/readings', { fittedId: 1, positionId: 1, cents: 'flat', broughtBack: true }, 400, 'Cents: expected a number such as −12.'],
   ['an action that never was', '/api/actions/99999/undo', {}, 404, 'There is no action 99999 to undo.'],
 ]
@@ -65,13 +70,20 @@ test('a request from another site is turned away', async ({ request }) => {
 test('settings and stores: what is typed is kept, shown in the house’s unit, and can be undone', async ({ page }) => {
   await page.goto('/house')
   await page.getByLabel('Unit').selectOption('in')
-  await page.getByLabel('Wraps wanted at pitch').fill('0')
+  await page.getByLabel('Retune a settling string at, cents').fill('1')
   await page.getByRole('button', { name: 'Keep these settings' }).click()
-  await expect(page.getByText('One wrap is the least that holds.')).toBeVisible()
-  await page.getByLabel('Wraps wanted at pitch').fill('4')
-  await page.getByLabel('Tail left beyond the hole').fill('2')
+  await expect(page.getByText('Nobody retunes for less than two cents.')).toBeVisible()
+  await page.getByLabel('Retune a settling string at, cents').fill('12')
   await page.getByRole('button', { name: 'Keep these settings' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'changed' })).toBeVisible()
+  await page.goto('/house/habits')
+  const tail = page.getByRole('textbox', { name: 'Tail left beyond the hole, in' })
+  await tail.fill('30')
+  await tail.press('Enter')
+  await expect(page.getByText('The tail: expected a length from 10 to 300 mm.')).toBeVisible()
+  await tail.fill('2')
+  await tail.press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'Tail left beyond the hole: 2.' })).toBeVisible()
 
   await page.goto('/stores')
   await page.getByLabel('Label on the packet').fill('Packet 300')
@@ -86,9 +98,12 @@ test('settings and stores: what is typed is kept, shown in the house’s unit, a
   await expect(row).toHaveCount(0)
 
   await page.goto('/history')
+  await page.getByRole('button', { name: 'Undo: The house’s habit: tail left beyond the hole' }).click()
+  await expect(page.getByRole('listitem').first()).toContainText('Undone: The house’s habit: tail left beyond the hole')
   await page.getByRole('button', { name: 'Undo: House settings changed' }).click()
   await expect(page.getByRole('listitem').first()).toContainText('Undone: House settings changed')
   await page.goto('/house')
   await expect(page.getByLabel('Unit')).toHaveValue('mm')
-  await expect(page.getByLabel('Wraps wanted at pitch')).toHaveValue('3')
+  await page.goto('/house/habits')
+  await expect(page.getByRole('textbox', { name: 'Tail left beyond the hole, mm' })).toHaveValue('60')
 })

@@ -23,16 +23,15 @@ test('nylon on a lever harp: an anchor, a lever to disengage, no wire', async ({
   await expect(page.getByText('eye protection')).toHaveCount(0)
   const steps = page.getByRole('list', { name: 'All steps' })
   await steps.getByRole('button', { name: /Tie the end knot/ }).click()
-  await expect(page.getByText('Lay the anchor behind the bight')).toBeVisible()
+  await expect(page.getByText('Lay an anchor of old gut behind the bight')).toBeVisible()
 })
 
 test('a habit of the house changes figures and steps at once, and its undoing changes them back', async ({ page }) => {
-  await page.goto('/house')
-  await page.getByLabel('Slack judged by pins as').selectOption('an octave')
-  await page.getByLabel('Threading').selectOption('from the front, knot after')
-  await page.getByLabel('Anchor sits').selectOption('in front of the bight')
-  await page.getByRole('button', { name: 'Keep these settings' }).click()
-  await expect(page.getByRole('status').filter({ hasText: 'settings are changed' })).toBeVisible()
+  await page.goto('/house/habits')
+  await page.getByRole('radio', { name: /^an octave/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'The rule of thumb for pins: an octave.' })).toBeVisible()
+  await page.getByRole('radio', { name: /^from the front, knot after/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'How it is threaded: from the front, knot after.' })).toBeVisible()
 
   await page.getByRole('link', { name: 'Today' }).click()
   await page.getByRole('link', { name: /3rd-octave A of Fennel/ }).click()
@@ -47,8 +46,8 @@ test('a habit of the house changes figures and steps at once, and its undoing ch
   expect(place('Thread it down from the front')).toBeLessThan(place('Tie the end knot'))
 
   await page.goto('/history')
-  await page.getByRole('button', { name: 'Undo: House settings changed' }).first().click()
-  await expect(page.getByRole('listitem').first()).toContainText('Undone: House settings changed')
+  await page.getByRole('button', { name: 'Undo: The house’s habit: how it is threaded' }).click()
+  await expect(page.getByRole('listitem').first()).toContainText('Undone: The house’s habit: how it is threaded')
   await page.goBack()
   await page.reload()
   await expect(page.getByRole('list', { name: 'All steps' })).toContainText('Thread it up from inside')

@@ -36,10 +36,7 @@ async function main(): Promise<void> {
     await wide.getByRole('textbox', { name: 'What you know of the string' }).fill('thin, clear, two below a blue one, springs back')
     await wide.keyboard.press('Enter')
     await shoot(wide, 'which')
-    await wide.goto(`${home}/instruments/lovage/belongs?string=22`)
-    await wide.getByRole('textbox', { name: 'Gauge of the new string' }).fill('1.20')
-    await wide.getByRole('textbox', { name: 'Gauge of the old one' }).fill('1.21')
-    await shoot(wide, 'belongs')
+    await shoot(wide, 'habits', '/house/habits')
 
     await wide.goto(`${home}/orders`)
     await wide.getByRole('button', { name: /^Put all/ }).click()
@@ -59,7 +56,6 @@ async function main(): Promise<void> {
     await wide.goto(`${home}/instruments/lovage?string=22`)
     await wide.getByRole('button', { name: 'This string broke' }).click()
     await wide.getByRole('radio', { name: 'At the tuning pin hole' }).click()
-    await shoot(wide, 'where-it-broke')
     await wide.getByRole('button', { name: 'Log the break' }).click()
     await wide.waitForURL('**/coil')
     await wide.getByRole('button', { name: 'Put this message away' }).click()
@@ -70,6 +66,8 @@ async function main(): Promise<void> {
     await wide.setViewportSize({ width: 1280, height: 1080 })
     await shoot(wide, 'figures')
     await wide.setViewportSize({ width: 1280, height: 800 })
+    await shoot(wide, 'job-card', new URL(wide.url()).pathname.replace('figures', 'card'))
+    await wide.goBack()
     await wide.getByRole('link', { name: 'Start the fitting' }).click()
     await wide.waitForURL('**/steps')
     for (let i = 0; i < 10; i += 1) {

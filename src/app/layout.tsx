@@ -19,11 +19,11 @@ export const dynamic = 'force-dynamic'
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const light = (await cookies()).get('light')?.value === 'backstage' ? 'backstage' : 'day'
-  const { name, unit, timeZone } = houseSettings(store())
+  const { name, unit, timeZone, habits: { octaveNames, gutTop } } = houseSettings(store())
   return (
     <html lang="en-GB" data-light={light}>
       <body>
-        <HouseProvider house={{ name, unit, timeZone }}>
+        <HouseProvider house={{ name, unit, timeZone, octaveNames, gutTop }}>
           <AtHandProvider>
             <Navigation light={light} />
             <DoneBar>

@@ -26,7 +26,7 @@ export function setHabits(store: Store, scope: HabitScope, change: { readonly [K
   switch (scope.of) {
     case 'house': {
       const { habits } = houseSettings(store)
-      return changeHouse(store, { habits: { ...habits, ...set(change) } })
+      return changeHouse(store, { habits: { ...habits, ...set(change) } }, `The house’s habit: ${what}`)
     }
     case 'instrument': {
       const { id, instrument, ownHabits } = instrumentBySlug(store, scope.slug)

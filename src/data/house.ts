@@ -48,10 +48,10 @@ export function habitChange(json: string): HabitChange {
 }
 
 /** Changes settings, as one action. */
-export function changeHouse(store: Store, change: Partial<House>) {
+export function changeHouse(store: Store, change: Partial<House>, summary = 'House settings changed') {
   const next = { ...houseSettings(store), ...change }
   const row = { ...next, habits: JSON.stringify(next.habits) }
-  return store.act({ kind: 'house', summary: 'House settings changed' }, () => {
+  return store.act({ kind: 'house', summary }, () => {
     store.rows.insert(house).values({ id: 1, ...row }).onConflictDoUpdate({ target: house.id, set: row }).run()
   })
 }

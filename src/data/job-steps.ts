@@ -19,6 +19,12 @@ export function markStep(store: Store, jobId: number, step: string, done: boolea
   else store.rows.insert(jobSteps).values({ jobId, step: key, doneAt: store.now() }).onConflictDoNothing().run()
 }
 
+/** Marks a step of several jobs that are done together; one that was logged meanwhile is left as it is. */
+export function markStepOfAll(store: Store, jobIds: readonly number[], step: string, done: boolean): void {
+  const open = jobIds.filter((id) => jobById(store, id).finishedAt === null)
+  for (const id of open.length > 0 ? open : jobIds) markStep(store, id, step, done)
+}
+
 function stepOf(job: Job, step: string): StepKey {
   const found = job.steps.find((s) => s.key === step)
   if (!found) throw new Refusal(404, `This job has no step “${step}”.`, 'step')

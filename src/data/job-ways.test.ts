@@ -8,7 +8,7 @@ import { readShelf } from './demo/shelf-files'
 import { setHabits } from './habits'
 import { addInstrument, instrumentBySlug } from './instruments'
 import { jobOutcome } from './job-outcome'
-import { keepMeasure, logMishap, markStep } from './job-steps'
+import { keepMeasure, logMishap, markStep, markStepOfAll } from './job-steps'
 import { chooseCoil, finishJob, houseCorrections, jobById, logBreak, openJobs } from './jobs'
 import { addToJob, chooseCovered, coveredChoice, jobsTogether, openReplacement, takeFromJob } from './jobs-together'
 import { Refusal } from './refusal'
@@ -125,6 +125,15 @@ test('a job takes in further strings, broken ones with their own job, and lets t
   expect(jobsTogether(store, other).map((job) => job.position.number).sort((a, b) => a - b)).toEqual([10, 15])
   expect(openJobs(store).map((row) => row.id)).toContain(jobId)
   expect(openJobs(store).map((row) => row.id)).not.toContain(fourteen)
+})
+
+test('a step of several jobs is marked on those that are open, and refused where none is', () => {
+  const { jobId } = broken('lovage', 22)
+  const other = broken('lovage', 10).jobId
+  finishJob(store, jobId, { cut: 0.6, wraps: 3, gauge: null })
+  markStepOfAll(store, [jobId, other], 'look-inside', true)
+  expect(jobById(store, other).doneSteps).toEqual(['look-inside'])
+  expect(sentence(() => markStepOfAll(store, [jobId], 'look-inside', true))).toContain('is fitted already')
 })
 
 test('one wire that is two strings is taken into a job once', () => {

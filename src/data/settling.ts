@@ -61,7 +61,7 @@ export function settlingStrings(store: Store): readonly Settling[] {
 
 /** One fitted string's settling at one of its positions. */
 export function settlingOf(store: Store, fitted: FittedString, positionId: number): Settling {
-  const { instrument, position } = byPositionId(store, positionId)
+  const { instrument, position, habits } = byPositionId(store, positionId)
   const house = houseSettings(store)
   const now = store.now()
   const start: DriftLaw = { perDecade: coreMaterial(fitted.construction).drift, tau: STARTING_TAU }
@@ -74,7 +74,7 @@ export function settlingOf(store: Store, fitted: FittedString, positionId: numbe
     fitted, positionId, position, law,
     instrumentName: instrument.name,
     slug: instrument.slug,
-    name: leadingNames(position).name,
+    name: leadingNames(position, habits.octaveNames).name,
     lawIsOwn: law !== start,
     readings: logged,
     lastTunedAt: time(tuned),

@@ -70,7 +70,7 @@ function openJob(store: Store, id: number): OpenJob {
   const left = job.steps.length - job.doneSteps.length
   return {
     jobId: id,
-    name: leadingNames(job.position).name,
+    name: leadingNames(job.position, job.habits.octaveNames).name,
     instrumentName: job.instrument.name,
     openedAt: job.openedAt,
     site: job.site === null ? null : siteWord(job.site, job.position).toLowerCase(),

@@ -1,21 +1,40 @@
 'use client'
 
-import { createContext, useContext, type ReactNode } from 'react'
+import { createContext, useCallback, useContext, type ReactNode } from 'react'
+import { leadingNames, type NameScheme } from '@/core/instrument/names'
+import type { StringPosition } from '@/core/instrument/instrument'
+import type { HarpTop } from '@/core/instrument/presets'
 
 export interface HouseView {
   readonly name: string
   readonly unit: 'mm' | 'in'
   readonly timeZone: string
+  /** Which name of a string leads. */
+  readonly octaveNames: NameScheme
+  /** What the top of a harp strung with gut has. */
+  readonly gutTop: HarpTop
 }
 
-const HouseContext = createContext<HouseView>({ name: '', unit: 'mm', timeZone: 'UTC' })
+const HouseContext = createContext<HouseView>({ name: '', unit: 'mm', timeZone: 'UTC', octaveNames: 'E-to-F octaves', gutTop: 'as charted' })
 
-/** Gives every screen the house's units and time zone. */
+/** Gives every screen what it must know of the house. */
 export function HouseProvider({ house, children }: { house: HouseView; children: ReactNode }) {
   return <HouseContext value={house}>{children}</HouseContext>
 }
 
-/** The house's units and time zone. */
+/** What every screen must know of the house. */
 export function useHouse(): HouseView {
   return useContext(HouseContext)
+}
+
+/** Lets an instrument or a job lead with another name than the house does. */
+export function NamesAs({ scheme, children }: { scheme: NameScheme; children: ReactNode }) {
+  const house = useHouse()
+  return <HouseContext value={{ ...house, octaveNames: scheme }}>{children}</HouseContext>
+}
+
+/** The names of a string with the one first that the house, or the instrument, leads with. */
+export function useLeadingNames(): (position: StringPosition) => ReturnType<typeof leadingNames> {
+  const { octaveNames } = useHouse()
+  return useCallback((position: StringPosition) => leadingNames(position, octaveNames), [octaveNames])
 }

@@ -7,7 +7,6 @@ import { ArrowLeft } from 'lucide-react'
 import { asMeasured, type PacketMaterial } from '@/core/identify/as-measured'
 import { belongs, type Belongs, type Verdict } from '@/core/identify/belongs'
 import { FAMILIES, gaugeOf, type Family, type Instrument, type StringPosition, type TensionClass } from '@/core/instrument/instrument'
-import { leadingNames } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import { materialWord, sameMake } from '@/core/strings/construction'
 import { MATERIALS } from '@/core/strings/materials'
@@ -19,7 +18,7 @@ import { PhraseText } from '@/ui/figure/PhraseText'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useHouse, useLeadingNames } from '@/ui/units'
 import { GaugeRule, type GaugeMark } from './GaugeRule'
 
 /** Standard error of a digital calliper, m. */
@@ -40,6 +39,7 @@ interface BelongsSheetProps {
 /** A new string held against the chart, the old one and its neighbours. */
 export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
   const { unit } = useHouse()
+  const leadingNames = useLeadingNames()
   const router = useRouter()
   useLayAtHand(instrument, useCallback((number: number) => router.push(`/instruments/${instrument.slug}/belongs?string=${number}`), [router, instrument.slug]))
   const charted = position.construction

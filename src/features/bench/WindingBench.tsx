@@ -7,7 +7,6 @@ import { useCallback, useMemo, useState } from 'react'
 import { fittingFigures } from '@/core/fitting/figures'
 import { SLACK_INTERVALS, type Habits, type SlackInterval } from '@/core/fitting/habits'
 import { spanOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
-import { leadingNames } from '@/core/instrument/names'
 import { lengthOfPins } from '@/core/instrument/neck'
 import { measure } from '@/core/measure'
 import { nearestNote } from '@/core/pitch/nearest-note'
@@ -19,7 +18,7 @@ import { Figure } from '@/ui/figure/Figure'
 import { MarginBar } from '@/ui/figure/MarginBar'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useHouse, useLeadingNames } from '@/ui/units'
 import { KeyWheel } from './KeyWheel'
 import { RuleCurve } from './RuleCurve'
 import { StringRun } from './StringRun'
@@ -40,6 +39,7 @@ interface WindingBenchProps {
 
 /** A string on the bench: leave slack, turn the key, and see wraps, pitch, pull and breaking, before anyone turns a pin. */
 export function WindingBench({ instrument, position, habits }: WindingBenchProps) {
+  const leadingNames = useLeadingNames()
   const { unit } = useHouse()
   const router = useRouter()
   useLayAtHand(instrument, useCallback((number: number) => router.push(`/instruments/${instrument.slug}/bench?string=${number}`), [router, instrument.slug]))

@@ -4,7 +4,6 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
 import { samePiece, type StringPosition } from '@/core/instrument/instrument'
-import { leadingNames } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/instrument-view'
 import { CloseUp } from '@/ui/field/CloseUp'
 import { useLayAtHand } from '@/ui/find/at-hand'
@@ -12,6 +11,7 @@ import { useAct } from '@/ui/shell/use-act'
 import { PickableField } from './PickableField'
 import { Plate } from './Plate'
 import { useStringPicker } from './use-string-picker'
+import { useLeadingNames } from '@/ui/units'
 
 interface InstrumentDeskProps {
   readonly view: InstrumentView
@@ -25,6 +25,7 @@ interface InstrumentDeskProps {
 
 /** An instrument on the desk: its string field, the close-up, and the plate of the picked string. */
 export function InstrumentDesk({ view, start, now, spares, askSite }: InstrumentDeskProps) {
+  const leadingNames = useLeadingNames()
   const { instrument, broken } = view
   const picker = useStringPicker(instrument, start)
   // The field answers a key at once; close-up and plate follow when there is time between keys.

@@ -1,7 +1,9 @@
+'use client'
+
 import Link from 'next/link'
-import { leadingNames } from '@/core/instrument/names'
 import type { ShelfEntry } from '@/data/shelf-view'
 import { InstrumentSketch } from '@/ui/field/InstrumentSketch'
+import { useLeadingNames } from '@/ui/units'
 
 interface InstrumentShelfProps {
   readonly title: string
@@ -11,6 +13,7 @@ interface InstrumentShelfProps {
 
 /** The shelf: every instrument by its own string field in small. */
 export function InstrumentShelf({ title, lead, instruments }: InstrumentShelfProps) {
+  const leadingNames = useLeadingNames()
   return (
     <div className="sheet p-5">
       <div className="flex flex-wrap items-end justify-between gap-3">

@@ -2,13 +2,12 @@
 
 import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
-import { leadingNames } from '@/core/instrument/names'
 import { FieldDrawing, FieldFrame } from '@/ui/field/FieldDrawing'
 import { fieldShape } from '@/ui/field/field-shape'
 import { OctaveMarks } from '@/ui/field/OctaveMarks'
 import { ScaleBar } from '@/ui/field/ScaleBar'
 import { SelectedString } from '@/ui/field/SelectedString'
-import { useHouse } from '@/ui/units'
+import { useHouse, useLeadingNames } from '@/ui/units'
 import type { StringPicker } from './use-string-picker'
 
 interface PickableFieldProps {
@@ -20,6 +19,7 @@ interface PickableFieldProps {
 
 /** The string field: point at a string, drag along them, or use the arrow keys. */
 export function PickableField({ instrument, broken, picker, className }: PickableFieldProps) {
+  const leadingNames = useLeadingNames()
   const shape = useMemo(() => fieldShape(instrument), [instrument])
   const svg = useRef<SVGSVGElement>(null)
   const { unit } = useHouse()

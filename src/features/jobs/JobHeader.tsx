@@ -1,6 +1,8 @@
+'use client'
+
 import Link from 'next/link'
-import { leadingNames } from '@/core/instrument/names'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { useLeadingNames } from '@/ui/units'
 
 export const STAGES = [
   { key: 'coil', word: 'Coil' },
@@ -24,6 +26,7 @@ interface JobHeaderProps {
 
 /** Which string is being fitted, and how far the job is. */
 export function JobHeader({ jobId, instrumentName, slug, position, strings, stage, hasString, finished }: JobHeaderProps) {
+  const leadingNames = useLeadingNames()
   const { name, beside } = leadingNames(position)
   return (
     <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">

@@ -1,7 +1,7 @@
 'use client'
 
 import { Check } from 'lucide-react'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { Asked } from '@/core/fitting/step'
 import { lengthFigure } from '@/core/units/length'
 import { Labelled } from '@/ui/form/Labelled'
@@ -28,10 +28,12 @@ interface MeasureEntryProps {
 export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) {
   const { unit } = useHouse()
   const shown = value === undefined ? '' : what === 'gauge' ? lengthFigure(value, { unit, digits: unit === 'mm' ? 2 : 3 }) : what === 'cut' ? lengthFigure(value, { unit, digits: unit === 'mm' ? 0 : 2 }) : String(value)
-  const [text, setText] = useState(shown)
+  const entry = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [kept, setKept] = useState(value !== undefined)
   const keep = async () => {
+    // From the field itself: a calliper types and presses Enter in one go.
+    const text = entry.current?.value ?? ''
     const wrong = measuredProblem(what, text, unit)
     setProblem(wrong)
     if (wrong !== null || text === shown) return
@@ -46,7 +48,7 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
       <Labelled label={what === 'gauge' || what === 'cut' ? `${label}, ${unit}` : label} hint={hint} problem={problem ?? undefined}>
         {(wiring) => (
           <span className="relative block">
-            <input className="entry mt-1 min-h-12 pr-10 text-2xl" inputMode="decimal" autoComplete="off" {...wiring} value={text} onChange={(event) => { setText(event.target.value); setKept(false) }} onBlur={() => void keep()} />
+            <input className="entry mt-1 min-h-12 pr-10 text-2xl" inputMode="decimal" autoComplete="off" {...wiring} ref={entry} defaultValue={shown} onChange={() => setKept(false)} onBlur={() => void keep()} />
             {kept && <Check className="absolute top-4 right-3 text-verdigris" size={20} aria-label="kept" />}
           </span>
         )}

@@ -23,14 +23,13 @@ import { MishapDialog } from './MishapDialog'
 import { useMarks } from './use-marks'
 
 interface StepByStepProps {
-  readonly jobId: number
   readonly instrument: Instrument
   /** The strings of the job; its own first or alone. */
   readonly jobs: readonly JobView[]
 }
 
 /** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
-export function StepByStep({ jobId, instrument, jobs }: StepByStepProps) {
+export function StepByStep({ instrument, jobs }: StepByStepProps) {
   const { unit } = useHouse()
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
@@ -38,12 +37,13 @@ export function StepByStep({ jobId, instrument, jobs }: StepByStepProps) {
   const steps = useMemo(() => stepsTogether(members, members[0]?.context.habits.restring ?? 'longest first'), [members])
   const isDone = ({ step, members: ids }: SharedStep) => ids.every((id) => jobs.find((job) => job.jobId === id)?.done.includes(step.key))
   const firstOpen = steps.findIndex((step) => !isDone(step))
-  const [at, setAt] = useState(firstOpen < 0 ? steps.length - 1 : firstOpen)
-  const here = Math.min(at, steps.length - 1)
+  // Until someone moves, the first step that is not done; marks that were kept here may still be on their way.
+  const [at, setAt] = useState<number | null>(null)
+  const here = Math.min(at ?? (firstOpen < 0 ? steps.length - 1 : firstOpen), steps.length - 1)
   const { step, members: ids } = steps[here] as SharedStep
   const [aloud, setAloud] = useState(false)
   const [listening, setListening] = useState(false)
-  const { mark, waiting } = useMarks(jobId)
+  const { mark, waiting } = useMarks()
   const { can: canSpeak, say, stop } = useReadAloud()
   useWakeLock()
 

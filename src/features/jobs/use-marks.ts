@@ -1,7 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import type { StepKey } from '@/core/fitting/step'
 import { send } from '@/ui/shell/send'
 
@@ -11,56 +11,63 @@ interface Mark {
   readonly jobs: readonly number[]
 }
 
+const KEY = 'steps marked'
+const NO_ANSWER = 'The program does not answer. Go on: what is done is kept here, and sent when it does.'
+
+/** One sending at a time, whichever page began it: marks must arrive in the order they were made. */
+let sending: Promise<Sent> | null = null
+
+interface Sent {
+  readonly count: number
+  /** False where the program did not answer and some are still kept. */
+  readonly all: boolean
+}
+
+function flush(): Promise<Sent> {
+  sending ??= sendKept().finally(() => { sending = null })
+  return sending
+}
+
+async function sendKept(): Promise<Sent> {
+  let count = 0
+  for (let [next] = kept(); next; [next] = kept()) {
+    const answer = await send(`/api/jobs/${next.jobs[0]}/steps`, next)
+    if (!answer.ok && !answer.answered) return { count, all: false }
+    // A mark that is refused, say because the job was finished elsewhere, is not sent again.
+    keep(kept().slice(1))
+    count += 1
+  }
+  return { count, all: true }
+}
+
 /**
  * Marks steps done without making anyone wait: each is kept in this browser until the program has it, and sent again
  * when the next one is, or when the page is opened anew.
- *
- * @param jobId - names the place where they are kept
  */
-export function useMarks(jobId: number) {
+export function useMarks() {
   const router = useRouter()
   const [waiting, setWaiting] = useState<string | null>(null)
-  const sending = useRef(false)
-  const key = `marks of job ${jobId}`
-
-  const flush = useCallback(async (): Promise<number> => {
-    if (sending.current) return 0
-    sending.current = true
-    let sent = 0
-    for (let queue = read(key); queue[0]; queue = read(key)) {
-      const answer = await send(`/api/jobs/${jobId}/steps`, queue[0])
-      if (!answer.ok && answer.sentence.startsWith('The program did not answer')) {
-        setWaiting('The program does not answer. Go on: what is done is kept here, and sent when it does.')
-        sending.current = false
-        return sent
-      }
-      // A mark that is refused, say because the job was finished elsewhere, is not sent again.
-      write(key, read(key).slice(1))
-      sent += 1
-    }
-    setWaiting(null)
-    sending.current = false
+  const sendAll = useCallback(async () => {
+    const sent = await flush()
+    setWaiting(sent.all ? null : NO_ANSWER)
     return sent
-  }, [jobId, key])
-
+  }, [])
   useEffect(() => {
-    if (read(key).length === 0) return
-    void flush().then((sent) => { if (sent > 0) router.refresh() })
-  }, [flush, key, router])
-
+    if (kept().length > 0) void flush().then(({ count }) => { if (count > 0) router.refresh() })
+  }, [router])
   const mark = useCallback((one: Mark) => {
-    write(key, [...read(key), one])
-    void flush()
-  }, [flush, key])
+    keep([...kept(), one])
+    void sendAll()
+  }, [sendAll])
   return { mark, waiting }
 }
 
-function read(key: string): readonly Mark[] {
-  const kept = window.localStorage.getItem(key)
-  return kept === null ? [] : JSON.parse(kept) as readonly Mark[]
+function kept(): readonly Mark[] {
+  const text = window.localStorage.getItem(KEY)
+  return text === null ? [] : JSON.parse(text) as readonly Mark[]
 }
 
-function write(key: string, marks: readonly Mark[]): void {
-  if (marks.length === 0) window.localStorage.removeItem(key)
-  else window.localStorage.setItem(key, JSON.stringify(marks))
+function keep(marks: readonly Mark[]): void {
+  if (marks.length === 0) window.localStorage.removeItem(KEY)
+  else window.localStorage.setItem(KEY, JSON.stringify(marks))
 }

@@ -14,7 +14,7 @@ import { Entry } from '@/ui/form/Entry'
 import { Labelled } from '@/ui/form/Labelled'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
-import { useHouse } from '@/ui/units'
+import { useHouse, type HouseView } from '@/ui/units'
 import { TENSION_CLASSES, type NewInstrumentRequest } from './requests'
 
 type Field = keyof NewInstrumentRequest
@@ -23,13 +23,14 @@ const BEGIN: NewInstrumentRequest = { name: '', family: 'lever harp', notes: 'C2
 
 /** A new instrument from a preset: the field draws itself while it is described. */
 export function NewInstrumentForm() {
-  const { unit } = useHouse()
+  const house = useHouse()
+  const { unit } = house
   const router = useRouter()
   const announce = useAnnounce()
   const [form, setForm] = useState(BEGIN)
   const [refused, setRefused] = useState<{ readonly field: string; readonly sentence: string } | null>(null)
   const described = useDeferredValue(form)
-  const drawn = useMemo(() => draw(described, unit), [described, unit])
+  const drawn = useMemo(() => draw(described, house), [described, house])
 
   const change = (field: Field) => (event: ChangeEvent<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>) => {
     setRefused(null)
@@ -92,12 +93,12 @@ interface Drawing {
 }
 
 /** The instrument as described so far, or the first field that can't be read. */
-function draw({ lengths, notes, ...about }: NewInstrumentRequest, unit: 'mm' | 'in'): Drawing {
+function draw({ lengths, notes, ...about }: NewInstrumentRequest, { unit, gutTop }: HouseView): Drawing {
   let field: Field = 'notes'
   try {
     const read = readNotes(notes)
     field = 'lengths'
-    return { instrument: fromPreset({ about: { ...about, slug: 'new', referenceA: 440 }, notes: read, measured: readLengths(lengths, unit) }), field: null, sentence: '' }
+    return { instrument: fromPreset({ about: { ...about, slug: 'new', referenceA: 440 }, notes: read, measured: readLengths(lengths, unit) }, gutTop), field: null, sentence: '' }
   } catch (error) {
     return { instrument: null, field, sentence: (error as RangeError).message }
   }

@@ -5,12 +5,11 @@ import type { Clue } from '@/core/identify/clue'
 import type { Ranked } from '@/core/identify/posterior'
 import { chartedWords, clueWords } from '@/core/identify/tell'
 import { gaugeOf, type Instrument } from '@/core/instrument/instrument'
-import { leadingNames } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { PhraseText } from '@/ui/figure/PhraseText'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useHouse, useLeadingNames } from '@/ui/units'
 
 interface RankingProps {
   readonly instrument: Instrument
@@ -26,6 +25,7 @@ const SHOWN = 4
 
 /** The likeliest strings, each with what speaks for and against it. */
 export function Ranking({ instrument, ranked, clues }: RankingProps) {
+  const leadingNames = useLeadingNames()
   const { unit } = useHouse()
   const shown = ranked.slice(0, SHOWN).filter(({ chance }, i) => i === 0 || chance >= 0.01)
   return (

@@ -2,9 +2,9 @@
 
 import { memo } from 'react'
 import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
-import { leadingNames } from '@/core/instrument/names'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
 import { StringBody } from './StringBody'
+import { useLeadingNames } from '../units'
 
 const SHOWN = 9
 const WIDTH = 360
@@ -20,6 +20,7 @@ interface CloseUpProps {
 
 /** The picked string among its neighbours, close enough to tell the materials; longer strings to the left. */
 export const CloseUp = memo(function CloseUp({ instrument, selected, broken, onPick }: CloseUpProps) {
+  const leadingNames = useLeadingNames()
   const { positions } = instrument
   const first = Math.min(Math.max(1, selected - (SHOWN - 1) / 2), Math.max(1, positions.length - SHOWN + 1))
   const shown = positions.slice(first - 1, first - 1 + SHOWN).reverse()

@@ -10,5 +10,5 @@ import { NewInstrumentRequest } from '@/features/new-instrument/requests'
 export function POST(request: Request) {
   return handle(request, NewInstrumentRequest, ({ notes, lengths, ...about }) => putOnShelf(store(), fromPreset({
     about: { ...about, slug: 'new', referenceA: 440 }, notes: readNotes(notes), measured: readLengths(lengths, houseSettings(store()).unit),
-  })))
+  }, houseSettings(store()).habits.gutTop)))
 }

@@ -1,12 +1,13 @@
 'use client'
 
 import type { ComponentProps } from 'react'
-import { leadingNames } from '@/core/instrument/names'
 import { SiteChooser } from '@/features/breaks/SiteChooser'
 import { InstrumentDesk } from '@/features/instruments/InstrumentDesk'
+import { useLeadingNames } from '@/ui/units'
 
 /** The desk, with the question where a string gave way put into its plate. */
 export function InstrumentPage(desk: Omit<ComponentProps<typeof InstrumentDesk>, 'askSite'>) {
+  const leadingNames = useLeadingNames()
   return (
     <InstrumentDesk
       {...desk}

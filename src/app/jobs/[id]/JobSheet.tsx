@@ -1,10 +1,12 @@
 import type { ReactNode } from 'react'
 import type { Job } from '@/data/jobs'
 import { JobHeader, type Stage } from '@/features/jobs/JobHeader'
+import { NamesAs } from '@/ui/units'
 
 /** The sheet that every stage of a job is written on. */
 export function JobSheet({ job, stage, children }: { job: Job; stage: Stage; children: ReactNode }) {
   return (
+    <NamesAs scheme={job.habits.octaveNames}>
     <div className="sheet p-4 md:p-6">
       <JobHeader
         jobId={job.jobId} instrumentName={job.instrument.name} slug={job.instrument.slug} position={job.position} strings={job.figures.strings.length}
@@ -12,5 +14,6 @@ export function JobSheet({ job, stage, children }: { job: Job; stage: Stage; chi
       />
       {children}
     </div>
+    </NamesAs>
   )
 }
