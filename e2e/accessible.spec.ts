@@ -28,7 +28,7 @@ for (const light of ['day', 'backstage'] as const) {
         expect.soft(await seriousFindings(page), page.url()).toEqual([])
         expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${page.url()} is too wide`).toBeLessThanOrEqual(0)
       }
-      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/instruments/yarrow/which', '/instruments/lovage/chart', '/instruments/new', '/instruments/bryony/belongs?string=9', '/instruments/lovage/bench?string=29', '/instruments/orris/bench?string=2', '/stores', '/stores/coils/8', '/stores/cutting', '/stores/small-things', '/stores/labels', '/orders', '/orders/suppliers', '/orders/suppliers/weir-and-wharf', '/history', '/house', '/nowhere']) {
+      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/instruments/yarrow/which', '/instruments/lovage/chart', '/instruments/new', '/instruments/bryony/belongs?string=9', '/instruments/lovage/bench?string=29', '/instruments/orris/bench?string=2', '/stores', '/stores/coils/8', '/stores/cutting', '/stores/small-things', '/stores/labels', '/orders', '/orders/suppliers', '/orders/suppliers/weir-and-wharf', '/history', '/house', '/house/habits', '/house/fittings', '/instruments/yarrow/habits', '/nowhere']) {
         await page.goto(place)
         await look()
       }
@@ -59,14 +59,23 @@ for (const light of ['day', 'backstage'] as const) {
       await page.keyboard.press('Escape')
       await page.getByRole('link', { name: 'Start the fitting' }).click()
       await page.waitForURL('**/steps')
-      for (let i = 0; i < 15; i += 1) {
+      for (let more = true; more;) {
         await look()
-        await page.getByRole('button', { name: /^Done/ }).click()
+        const done = page.getByRole('button', { name: /^Done/ })
+        more = (await done.textContent())?.trim() === 'Done, go on'
+        await done.click()
       }
       await page.waitForURL('**/log')
       await look()
+      const log = page.url()
+      await page.goto(log.replace('/log', '/card'))
+      await look()
+      await page.goto(log)
       await page.getByRole('button', { name: 'Log the fitting' }).click()
       await page.waitForURL('**/done')
+      await look()
+      await page.getByRole('link', { name: 'Service report' }).click()
+      await page.waitForURL('**/report')
       await look()
     })
   }

@@ -129,7 +129,7 @@ test('a covered string is priced three ways, and its foot can be redone', async 
   await expect(reached).toContainText('New: 7. Off and back: 4, 5, 6.')
   await reached.getByRole('button', { name: 'Do it this way' }).first().click()
   await expect(page.getByRole('region', { name: 'Strings of this job' }).getByRole('link')).toHaveCount(4)
-  await expect(reached.getByText('This way')).toBeVisible()
+  await expect(reached.getByText('This way', { exact: true })).toBeVisible()
 })
 
 test('a habit changed for one job changes its figures alone, and goes back', async ({ page, request }) => {

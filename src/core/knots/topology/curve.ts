@@ -1,0 +1,87 @@
+/**
+ * A string's centreline as a curve in space. Lengths are in gauges of the string: 1 is its diameter. Seen from outside
+ * the box x runs to the right, y up toward the pin, z toward the eye.
+ */
+export type Vec3 = readonly [x: number, y: number, z: number]
+
+/** Points along a curve, close enough together to be taken as straight between. */
+export type Polyline = readonly Vec3[]
+
+export const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]]
+export const plus = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]]
+export const times = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k]
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
+export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
+export const norm = (a: Vec3): number => Math.hypot(a[0], a[1], a[2])
+/** Of length 1; the zero vector stays. */
+export const unit = (a: Vec3): Vec3 => times(a, 1 / (norm(a) || 1))
+const between = (a: Vec3, b: Vec3, t: number): Vec3 => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t]
+
+/**
+ * A smooth curve through points: the centripetal Catmull-Rom spline, which neither loops nor overshoots between them.
+ *
+ * @param points - at least two, none on the next
+ * @param perSpan - pieces between one point and the next
+ * @see Yuksel, Schaefer, Keyser, Parameterization and applications of Catmull-Rom curves, CAD 43 (2011)
+ */
+export function smooth(points: Polyline, perSpan: number): Polyline {
+  const n = points.length
+  if (n < 2) throw new RangeError(`A curve: expected at least two points, got ${n}.`)
+  const first = points[0] as Vec3
+  const last = points[n - 1] as Vec3
+  const at = (i: number): Vec3 => (i < 0 ? minus(times(first, 2), points[1] as Vec3) : i >= n ? minus(times(last, 2), points[n - 2] as Vec3) : points[i] as Vec3)
+  const curve: Vec3[] = [first]
+  for (let i = 0; i + 1 < n; i += 1) {
+    const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
+    const knots = [0, Math.sqrt(norm(minus(b, a))), Math.sqrt(norm(minus(c, b))), Math.sqrt(norm(minus(d, c)))]
+    const [t0, t1] = [0, knots[1] as number]
+    const t2 = t1 + (knots[2] as number)
+    const t3 = t2 + (knots[3] as number)
+    const mix = (p: Vec3, q: Vec3, from: number, to: number, t: number) => between(p, q, to === from ? 0 : (t - from) / (to - from))
+    for (let step = 1; step <= perSpan; step += 1) {
+      const t = t1 + ((t2 - t1) * step) / perSpan
+      const a1 = mix(a, b, t0, t1, t)
+      const a2 = mix(b, c, t1, t2, t)
+      const a3 = mix(c, d, t2, t3, t)
+      curve.push(mix(mix(a1, a2, t0, t2, t), mix(a2, a3, t1, t3, t), t1, t2, t))
+    }
+  }
+  return curve
+}
+
+/** Length of a curve, in gauges. */
+export function lengthOf(curve: Polyline): number {
+  let length = 0
+  for (let i = 1; i < curve.length; i += 1) length += norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3))
+  return length
+}
+
+/** The same curve with its points evenly spaced along it. */
+export function resample(curve: Polyline, count: number): Polyline {
+  const total = lengthOf(curve)
+  const result: Vec3[] = [curve[0] as Vec3]
+  let i = 1
+  let passed = 0
+  for (let k = 1; k < count - 1; k += 1) {
+    const wanted = (total * k) / (count - 1)
+    let piece = norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3))
+    while (passed + piece < wanted && i < curve.length - 1) {
+      passed += piece
+      i += 1
+      piece = norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3))
+    }
+    result.push(between(curve[i - 1] as Vec3, curve[i] as Vec3, piece === 0 ? 0 : (wanted - passed) / piece))
+  }
+  result.push(curve[curve.length - 1] as Vec3)
+  return result
+}
+
+/** Two curves of as many points, mixed: 0 is the first, 1 the second. */
+export function blend(a: Polyline, b: Polyline, t: number): Polyline {
+  return a.map((p, i) => between(p, b[i] as Vec3, t))
+}
+
+/** Mirrored for whoever works with the other hand. */
+export function mirrored(curve: Polyline): Polyline {
+  return curve.map(([x, y, z]) => [-x, y, z])
+}
