@@ -23,7 +23,7 @@ interface StringRunProps {
 }
 
 const WIDTH = 640
-const HEIGHT = 190
+const HEIGHT = 214
 const LEFT = 40
 const RIGHT = 130
 const LINE = 56
@@ -40,11 +40,12 @@ export function StringRun({ free, speaking, slack, slackLeft, tail, tension, atP
   const middle = LEFT + length / 2
   // Pulled aside by p at mid-length it is 2 √((L/2)² + p²) long.
   const pull = (s: number) => Math.sqrt(((free + s) / 2) ** 2 - (free / 2) ** 2) * perMetre
-  const dragSlack = useDrag(({ y }) => {
-    const p = Math.max(0, y - LINE) / perMetre
+  // By how far the pointer moves, not to where: a knob at the edge of the drawing stands for more than it shows.
+  const dragSlack = useDrag((to, from) => {
+    const p = Math.max(0, pull(slack) + to.y - from.y) / perMetre
     onSlack(2 * Math.hypot(free / 2, p) - free)
   })
-  const dragTail = useDrag(({ x }) => onTail(Math.max(0.01, (x - pin) / perMetre)))
+  const dragTail = useDrag((to, from) => onTail(Math.max(0.01, tail + (to.x - from.x) / perMetre)))
   // A shallow bow of length L + s sags by about √(3 L s / 8) in the middle.
   const sag = Math.min(110, Math.sqrt((3 * free * slackLeft) / 8) * perMetre)
   const bow = Array.from({ length: PIECES + 1 }, (_, i) => {
@@ -53,7 +54,7 @@ export function StringRun({ free, speaking, slack, slackLeft, tail, tension, atP
   }).join('L')
   const share = Math.min(1, tension / atPitch)
   const end = pin + Math.min(RIGHT - 30, Math.max(14, tail * perMetre))
-  const knob = Math.min(HEIGHT - 26, LINE + pull(slack))
+  const knob = Math.min(HEIGHT - 22, LINE + pull(slack))
   const text = (metres: number) => measureText(measure('length', metres), unit)
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={broken ? 'The string has broken' : slackLeft > 0 ? 'The string hangs slack' : 'The string is tight'}>

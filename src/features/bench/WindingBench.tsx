@@ -77,7 +77,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
         </div>
         <StringRun
           free={position.freeLength} speaking={position.speakingLength} slack={slack} slackLeft={now.slackLeft} tail={tail} tension={now.tension} atPitch={charted.tension} broken={now.broken}
-          onSlack={(to) => setSlack(Math.min(MOST_SLACK, Math.round(to * 1000) / 1000))} onTail={(to) => setTail(Math.min(MOST_TAIL, Math.round(to * 1000) / 1000))}
+          onSlack={(to) => setSlack(Math.min(MOST_SLACK, to))} onTail={(to) => setTail(Math.min(MOST_TAIL, to))}
         />
         <div className="mt-4 grid gap-3 border-t border-ink pt-3">
           <Slider label="Key turned" value={key} least={0} most={way.breaking * PAST} step={way.breaking / 600} onChange={setTurned} told={`${measureText(measure('angle', key), unit)}, ${(key / 360).toFixed(2)} turns of the key`} />

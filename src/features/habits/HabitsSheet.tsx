@@ -32,15 +32,15 @@ export function HabitsSheet({ whose, habits, own, otherwise }: HabitsSheetProps)
       {(Object.keys(SCHOOLS) as SchoolGroup[]).map((group) => (
         <section key={group} aria-label={group} className="border-t border-ink pt-3">
           <h2 className="text-xl font-semibold">{group}</h2>
-          {group === 'On the pin' && <Amount habit="wraps" label="Wraps wanted at pitch" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
+          {group === 'On the pin' && <Amount key={habits.wraps} habit="wraps" label="Wraps wanted at pitch" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
           {SCHOOLS[group].map((school) => (
             <Question
               key={school.key} school={school} way={habits[school.key]} isOwn={whose.of !== 'house' && own[school.key] !== undefined} otherwise={otherwise}
               onChoose={(way) => set(school.key, way, way === null ? `${school.question}: as ${otherwise} does.` : `${school.question}: ${way}.`)}
             />
           ))}
-          {group === 'Thin strings and locks' && habits.thin === 'below a gauge' && <Amount habit="thinBelow" label="Thin below" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
-          {group === 'Cutting and after' && <Amount habit="tail" label="Tail left beyond the hole" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
+          {group === 'Thin strings and locks' && habits.thin === 'below a gauge' && <Amount key={habits.thinBelow} habit="thinBelow" label="Thin below" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
+          {group === 'Cutting and after' && <Amount key={habits.tail} habit="tail" label="Tail left beyond the hole" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
         </section>
       ))}
     </div>

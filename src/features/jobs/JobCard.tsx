@@ -55,7 +55,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
         </dl>
         <PinDrawing figures={string} className="mt-2 h-52 w-full" />
       </div>
-      <section aria-label="Lengths to lay the string against" className="mt-2 border-t border-ink pt-2">
+      <section aria-label="Lengths to lay the string against" className="mt-2 overflow-x-auto border-t border-ink pt-2 print:overflow-visible" tabIndex={0}>
         <CheckRuler />
         <LaidOff lengths={[{ word: 'slack past the pin', metres: slack.length }, { word: 'tail past the hole', metres: habits.tail }, ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
       </section>

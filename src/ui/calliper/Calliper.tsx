@@ -36,7 +36,7 @@ export function Calliper() {
   return (
     <>
       <button type="button" aria-expanded={open} onClick={() => { setOpen(!open); setSent(null) }} className="inline-flex min-h-11 items-center gap-2 px-2 text-sm text-soft hover:text-ink">
-        <Ruler size={18} aria-hidden /> Calliper
+        <Ruler size={18} aria-hidden /> <span className="md:max-xl:sr-only">Calliper</span>
       </button>
       {open && (
         <section ref={panel} aria-label="Calliper" className="sheet fixed right-3 bottom-18 z-40 w-[19rem] p-4 shadow-lg md:bottom-4">
