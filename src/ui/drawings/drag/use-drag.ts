@@ -1,6 +1,7 @@
 'use client'
 
 import { useRef, type PointerEvent } from 'react'
+import { flushSync } from 'react-dom'
 
 /** A spot in the drawing's own units. */
 export interface Spot {
@@ -29,8 +30,10 @@ export function useDrag(onMove: (to: Spot, from: Spot) => void) {
     onPointerMove: (event: PointerEvent<SVGElement>) => {
       const to = spotOf(event)
       if (!last.current || !to) return
-      onMove(to, last.current)
+      const from = last.current
       last.current = to
+      // At once, and not when the scheduler comes to it: the figures follow the hand within a frame.
+      flushSync(() => onMove(to, from))
     },
     onPointerUp: () => { last.current = null },
     onPointerCancel: () => { last.current = null },
