@@ -1,15 +1,11 @@
 /**
  * How soon a shelf of 2,000 coils answers a letter typed or a click on a heading, in a real browser: `npm run bench`.
  */
-import { mkdtempSync, rmSync } from 'node:fs'
-import os from 'node:os'
-import path from 'node:path'
-import { chromium, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { seeded } from '@/core/random/seeded'
 import { addCoil } from '@/data/coils'
-import { openStore } from '@/data/database'
-import { prepare } from '@/data/demo/prepare'
-import { CHROMIUM, DEMO_DATE, end, freePort, serve } from './serve'
+import type { Store } from '@/data/database'
+import { onDemo } from './on-demo'
 
 const COILS = 2000
 
@@ -25,10 +21,8 @@ async function slowest(page: Page, act: () => Promise<void>): Promise<number> {
   return page.evaluate(() => (window as unknown as { slow: number }).slow)
 }
 
-async function main(): Promise<void> {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-coils-'))
-  prepare(folder, 'demo', DEMO_DATE)
-  const store = openStore({ folder, demoDate: DEMO_DATE })
+/** Books in as many coils as a large workshop has. */
+function fill(store: Store): void {
   const random = seeded(2)
   store.act({ kind: 'stores', summary: 'Many coils booked in' }, () => {
     for (let i = 0; i < COILS; i += 1) {
@@ -38,25 +32,16 @@ async function main(): Promise<void> {
       })
     }
   })
-  store.close()
-  const port = await freePort()
-  const server = await serve(port, folder)
-  const browser = await chromium.launch(CHROMIUM)
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-    await page.goto(`http://127.0.0.1:${port}/stores`)
-    await page.waitForLoadState('networkidle')
-    const box = page.getByRole('textbox', { name: 'Look for' })
-    await box.click()
-    const typing = await slowest(page, () => box.pressSequentially('gut 1.2', { delay: 60 }))
-    await box.fill('')
-    const sorting = await slowest(page, async () => { for (const name of ['Gauge', 'Left', 'Bought']) await page.getByRole('columnheader', { name }).getByRole('button').click() })
-    console.log(`${COILS} coils: a letter typed is painted within ${typing} ms at the slowest, a heading clicked within ${sorting} ms`)
-  } finally {
-    await browser.close()
-    await end(server, 'SIGTERM')
-    rmSync(folder, { recursive: true, force: true })
-  }
 }
 
-void main()
+void onDemo(async (browser, home) => {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${home}/stores`)
+  await page.waitForLoadState('networkidle')
+  const box = page.getByRole('textbox', { name: 'Look for' })
+  await box.click()
+  const typing = await slowest(page, () => box.pressSequentially('gut 1.2', { delay: 60 }))
+  await box.fill('')
+  const sorting = await slowest(page, async () => { for (const name of ['Gauge', 'Left', 'Bought']) await page.getByRole('columnheader', { name }).getByRole('button').click() })
+  console.log(`${COILS} coils: a letter typed is painted within ${typing} ms at the slowest, a heading clicked within ${sorting} ms`)
+}, fill)

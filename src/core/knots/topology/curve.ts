@@ -11,10 +11,7 @@ export const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2]
 export const plus = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]]
 export const times = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k]
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
-export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
 export const norm = (a: Vec3): number => Math.hypot(a[0], a[1], a[2])
-/** Of length 1; the zero vector stays. */
-export const unit = (a: Vec3): Vec3 => times(a, 1 / (norm(a) || 1))
 const between = (a: Vec3, b: Vec3, t: number): Vec3 => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t]
 
 /**

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { alexander, determinantOf } from './alexander'
 import { nearest } from './clearance'
-import { crossingsOf, FROM_OUTSIDE, seenFrom, type View } from './crossings'
+import { crossingsOf, FROM_INSIDE, FROM_OUTSIDE, seenFrom, type View } from './crossings'
 import { blend, lengthOf, mirrored, resample, smooth, type Polyline, type Vec3 } from './curve'
 import { codeText, flipped, gaussCode, simplified, writhe } from './gauss-code'
 
@@ -41,6 +41,10 @@ test('taking out what is loose leaves the same knot, and nothing of an unknotted
     expect(simplified(code).length).toBeLessThanOrEqual(code.length)
     expect(alexander(simplified(code))).toEqual([-1, 3, -1])
   }
+})
+
+test('from inside the box left and right are exchanged, and what was in front is behind: the winding stays', () => {
+  for (const curve of [torus(3), torus(5)]) expect(writhe(codeOf(curve, FROM_INSIDE))).toBe(writhe(codeOf(curve)))
 })
 
 test('flipping a crossing of an overhand undoes it', () => {

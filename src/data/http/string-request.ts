@@ -1,6 +1,7 @@
 import { IsInt, IsString, Max, Min } from 'class-validator'
 
-export class ReplaceRequest {
+/** One string of one instrument. */
+export class StringRequest {
   @IsString({ message: 'Which instrument the string is on is missing.' })
   instrument!: string
 
