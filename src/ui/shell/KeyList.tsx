@@ -11,6 +11,7 @@ const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['/', 'Type a string’s name'],
   ['Space, Enter, Page Down', 'In the steps of a fitting: done, go on'],
   ['Backspace, Page Up', 'In the steps of a fitting: go back'],
+  ['← →, Page Up, Page Down', 'On a knot: a stage back or on'],
   ['?', 'This list'],
 ]
 

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { CalendarCheck, History, Home, Package, Rows3, ShoppingCart } from 'lucide-react'
+import { CalendarCheck, History, Home, Lasso, Package, Rows3, ShoppingCart } from 'lucide-react'
 import { Calliper } from '../calliper/Calliper'
 import { FindBox } from '../find/FindBox'
 import { LightSwitch } from './LightSwitch'
@@ -10,6 +10,7 @@ import { LightSwitch } from './LightSwitch'
 const PLACES = [
   { href: '/', word: 'Today', Icon: CalendarCheck },
   { href: '/instruments', word: 'Instruments', Icon: Rows3 },
+  { href: '/knots', word: 'Knots', Icon: Lasso },
   { href: '/stores', word: 'Stores', Icon: Package },
   { href: '/orders', word: 'Orders', Icon: ShoppingCart },
   { href: '/history', word: 'History', Icon: History },
