@@ -4,6 +4,7 @@
 import { eq } from 'drizzle-orm'
 import { SCHOOLS } from '@/core/fitting/schools'
 import type { HabitChange } from '@/core/fitting/habits'
+import type { TailFastening } from '@/core/knots/fastenings'
 import type { Done, Store } from './database'
 import { changeHouse, houseSettings } from './house'
 import { instrumentBySlug } from './instruments'
@@ -41,6 +42,14 @@ export function setHabits(store: Store, scope: HabitScope, change: { readonly [K
       })
     }
   }
+}
+
+/** Keeps what a knot of the house's own was measured to take, in gauges, or forgets it. */
+export function measureKnotOfOwn(store: Store, fastening: TailFastening, gauges: number | null): Done<void> {
+  const { habits } = houseSettings(store)
+  const others = Object.fromEntries(Object.entries(habits.knots).filter(([knot]) => knot !== fastening))
+  const summary = gauges === null ? `${fastening}: taken as worked out again` : `${fastening}: measured to take ${Math.round(gauges * 10) / 10} gauges`
+  return changeHouse(store, { habits: { ...habits, knots: gauges === null ? others : { ...others, [fastening]: gauges } } }, summary)
 }
 
 /** Only what is set: a house has a habit in everything. */

@@ -17,6 +17,7 @@ import { sidewaysPull, slackForWraps, wrapsFromSlack } from '../winding/slack'
 import { NO_CORRECTIONS, type Corrections } from './corrections'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
 import { headWay, isThin, layOf, wrapsWanted } from './head-way'
+import { tiedBy } from './tied-by'
 
 export interface KeyFigures {
   /** Turns of the pin from snug to pitch. */
@@ -93,15 +94,16 @@ const SETTLING_HOURS = 336
  * Works out a fitting.
  *
  * @param instrument - with its geometry
- * @param position - any position that the string serves
+ * @param charted - any position that the string serves
  * @param habits - the house's
  * @param construction - of the coil chosen; the charted string when left out
  * @param corrections - what the house's own fittings have taught
  */
 export function fittingFigures(
-  instrument: Instrument, position: StringPosition, habits: Habits, construction = position.construction, corrections = NO_CORRECTIONS,
+  instrument: Instrument, charted: StringPosition, habits: Habits, construction = charted.construction, corrections = NO_CORRECTIONS,
 ): FittingFigures {
-  const served = samePiece(instrument, position)
+  const position = tiedBy(charted, habits)
+  const served = samePiece(instrument, charted).map((p) => tiedBy(p, habits))
   const strings = served.map((p) => stringFigures(instrument, p, habits, construction, corrections))
   const first = strings[0] as StringFigures
   return {
@@ -189,7 +191,7 @@ function cutOf(strings: readonly StringFigures[], habits: Habits, construction: 
     const spacing = Math.abs(first.position.at.tail.x - second.position.at.tail.x)
     return cutForPairedWire(runOf(first, habits), runOf(second, habits), wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge))
   }
-  const knot = knotConsumption(tail.fastening, gauge)
+  const knot = knotConsumption(tail.fastening, gauge, habits.knots)
   if (tailFacts(tail.fastening).hold === 'foot') return cutForFoot(runOf(first, habits), knot, tail.postDiameter ?? 0, gauge)
   return cutForKnottedString(runOf(first, habits), knot)
 }

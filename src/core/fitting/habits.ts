@@ -2,6 +2,7 @@
  * The habits of a house: where practitioners differ, one choice each. None is wrong; each has a default, and an
  * instrument or a single job may have its own.
  */
+import { KNOTS, type KnotsMeasured } from '../knots/fastenings'
 import { NAME_SCHEMES } from '../instrument/names'
 import { SPACING_RULES } from '../instrument/neck'
 
@@ -21,6 +22,7 @@ export const WAYS = {
     'kinked both sides',
   ],
   thin: ['by knot against eyelet', 'above middle C', 'all but bass gut', 'below a gauge'],
+  knot: ['as charted', ...KNOTS],
   anchor: ['old gut', 'dowel', 'bead and glue', 'toggle'],
   anchorPlace: ['in front of the bight', 'behind the bight'],
   knotSet: ['hard pull at once', 'drawn up by tuning'],
@@ -47,6 +49,8 @@ interface Amounts {
   readonly thinBelow: number
   /** String left beyond the hole to hold while winding, m. */
   readonly tail: number
+  /** What knots of the house's own have been measured to take, in gauges. */
+  readonly knots: KnotsMeasured
 }
 
 export type Habits = Ways & Amounts
@@ -65,6 +69,8 @@ export const DEFAULT_HABITS: Habits = {
   lock: 'as charted',
   thin: 'by knot against eyelet',
   thinBelow: 0.9e-3,
+  knot: 'as charted',
+  knots: {},
   anchor: 'old gut',
   anchorPlace: 'behind the bight',
   knotSet: 'hard pull at once',

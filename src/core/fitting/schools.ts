@@ -62,6 +62,17 @@ export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
     }),
   ],
   'At the knot': [
+    school('knot', 'Which knot is tied', 'Changes the knot step, whether an anchor is needed, and what is cut for the knot. Strings on beads, toggles, hitch pins and feet keep their own.', {
+      'as charted': 'The knot that the chart names for each string.',
+      'two-loop, open bight': 'A plain U, and a half hitch of the standing part round it.',
+      'two-loop, crossed': 'Both loops crossed, the standing part in front: wider.',
+      'two-loop, crossed, behind': 'The same with both crossings behind.',
+      'third loop': 'One more hitch, for the very thin or slippery.',
+      'slip loop': 'A second loop put through the first from behind.',
+      'loop and through': 'As the slip loop, its end passed through as well.',
+      'half knot and anchor': 'A half knot left open for the anchor, and a hitch over it.',
+      'twisted loop': 'A loop given half a turn, with a dowel in it.',
+    }),
     school('anchor', 'What an anchor is made of', 'Changes what is laid out, and the step at the knot.', {
       'old gut': 'A short cut of old thick gut.', dowel: 'A short piece of hardwood dowel.', 'bead and glue': 'A bead, and on nylon a touch of glue.', toggle: 'A toggle across the hole.',
     }),

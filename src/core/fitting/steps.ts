@@ -12,6 +12,7 @@ import { cutWire, hookLoop, pegCord, roundPosts, seat, throughBoard, tieKnot, wr
 import { inspect, makeReady, moveAside, prove, takeOff } from './steps/take-off'
 import { log, lookInside, putBack, stretch, toPitch, trim } from './steps/to-pitch'
 import { cutAgain, cutAtPin, setPin, threadPin, wind, windPair } from './steps/upper-end'
+import { tiedBy } from './tied-by'
 
 /** Every step there is, in the order of the work; each leaves itself out where it does not apply. */
 const before: readonly StepMaker[] = [makeReady, moveAside, takeOff, inspect, prove, cutWire, setPin]
@@ -34,6 +35,6 @@ export function fittingSteps(context: FittingContext): readonly Step[] {
 }
 
 /** What the steps are made from, with what lies over the string looked up. */
-export function fittingContext(instrument: Instrument, position: StringPosition, figures: FittingFigures, habits: Habits, state: FittingState): FittingContext {
-  return { instrument, position, figures, habits, state, above: layersOver(instrument, position) }
+export function fittingContext(instrument: Instrument, charted: StringPosition, figures: FittingFigures, habits: Habits, state: FittingState): FittingContext {
+  return { instrument, position: tiedBy(charted, habits), figures, habits, state, above: layersOver(instrument, charted) }
 }

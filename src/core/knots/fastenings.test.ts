@@ -1,4 +1,4 @@
-import { endToOrder, isKnotted, knotConsumption, needsAnchor, TAIL_FASTENINGS, tailFacts } from './fastenings'
+import { endToOrder, isKnotted, knotConsumption, KNOTS, needsAnchor, TAIL_FASTENINGS, tailFacts } from './fastenings'
 
 const mm = 1e-3
 
@@ -11,6 +11,26 @@ test('every tied fastening takes more of a thick string than of a thin one, and 
   }
 })
 
+test('every knot was drawn down and measured: more loops take more string, crossed ones are wider', () => {
+  for (const fastening of KNOTS) {
+    const { gauges, widthInGauges } = tailFacts(fastening)
+    expect(gauges).toBeGreaterThan(15)
+    // Two strands side by side are the least that can lie before an eyelet, and no knot here is a heap.
+    expect(widthInGauges).toBeGreaterThan(2)
+    expect(widthInGauges).toBeLessThan(6)
+  }
+  expect(tailFacts('third loop').gauges).toBeGreaterThan(tailFacts('two-loop, open bight').gauges)
+  expect(tailFacts('two-loop, crossed').widthInGauges).toBeGreaterThan(tailFacts('two-loop, open bight').widthInGauges as number)
+  expect(tailFacts('layered foot wrap').gauges).toBe(tailFacts('slip loop').gauges)
+})
+
+test('what a house has measured on its own knot comes before what was worked out', () => {
+  const worked = knotConsumption('slip loop', 1 * mm)
+  expect(knotConsumption('slip loop', 1 * mm, { 'slip loop': 30 })).toBeCloseTo(0.05, 9)
+  expect(knotConsumption('third loop', 1 * mm, { 'slip loop': 30 })).toBe(knotConsumption('third loop', 1 * mm))
+  expect(worked).not.toBeCloseTo(0.05, 4)
+})
+
 test('ready-made loops and posts take nothing for a knot', () => {
   expect(knotConsumption('loop on a hitch pin', 0.4 * mm)).toBe(0)
   expect(knotConsumption('round two posts', 0.4 * mm)).toBe(0)
@@ -19,7 +39,7 @@ test('ready-made loops and posts take nothing for a knot', () => {
 
 test('a knot needs an anchor unless it is clearly wider than the eyelet', () => {
   const bore = 2.4 * mm
-  const atTheLimit = (1.25 * bore) / 3
+  const atTheLimit = (1.5 * bore) / (tailFacts('two-loop, open bight').widthInGauges as number)
   expect(needsAnchor('two-loop, open bight', atTheLimit - 0.01 * mm, bore)).toBe(true)
   expect(needsAnchor('two-loop, open bight', atTheLimit + 0.01 * mm, bore)).toBe(false)
 })

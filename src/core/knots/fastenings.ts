@@ -2,6 +2,7 @@
  * How a string is fastened at its two ends, as data.
  */
 import { expectPositive } from '../expect'
+import measures from './drawn/measures.json'
 
 export const TAIL_FASTENINGS = [
   'two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'third loop', 'slip loop', 'loop and through',
@@ -38,44 +39,66 @@ export type TailHold = 'knot' | 'bead' | 'toggle' | 'loop' | 'posts' | 'foot'
 export interface TailFacts {
   readonly hold: TailHold
   readonly usedFor: string
-  /** String taken by the tightened fastening, in multiples of its gauge; an estimate. */
+  /** String taken by the tightened fastening, in multiples of its gauge. */
   readonly gauges: number
   /** Short end left over, m. */
   readonly tag: number
-  /** Width of the tightened knot, in multiples of its gauge; null where no knot rests on an eyelet. An estimate. */
+  /** Least width of the tightened knot, in multiples of its gauge; null where no knot rests on an eyelet. */
   readonly widthInGauges: number | null
 }
 
-const TAILS: Record<TailFastening, TailFacts> = {
-  'two-loop, open bight': { hold: 'knot', usedFor: 'the general harp knot', gauges: 26, tag: 0.02, widthInGauges: 3 },
-  'two-loop, crossed': { hold: 'knot', usedFor: 'thick gut', gauges: 30, tag: 0.02, widthInGauges: 3.4 },
-  'two-loop, crossed, behind': { hold: 'knot', usedFor: 'thick gut', gauges: 30, tag: 0.02, widthInGauges: 3.4 },
-  'third loop': { hold: 'knot', usedFor: 'very thin or slippery strings', gauges: 38, tag: 0.02, widthInGauges: 3.6 },
-  'slip loop': { hold: 'knot', usedFor: 'kit harps and basses', gauges: 24, tag: 0.02, widthInGauges: 2.8 },
-  'loop and through': { hold: 'knot', usedFor: 'general', gauges: 28, tag: 0.02, widthInGauges: 3 },
-  'half knot and anchor': { hold: 'knot', usedFor: 'nylon', gauges: 24, tag: 0.02, widthInGauges: 2.6 },
-  'twisted loop': { hold: 'knot', usedFor: 'dowel anchors', gauges: 28, tag: 0.02, widthInGauges: 2.8 },
-  'slip knot on a toggle': { hold: 'toggle', usedFor: 'thin strings of a kit harp', gauges: 22, tag: 0.02, widthInGauges: null },
-  'overhand on a bead': { hold: 'bead', usedFor: 'nylon kit harps', gauges: 14, tag: 0.01, widthInGauges: null },
-  'loop through itself': { hold: 'loop', usedFor: 'wire zithers', gauges: 0, tag: 0, widthInGauges: null },
-  'loop on a hitch pin': { hold: 'loop', usedFor: 'wire zithers and scroll-heads', gauges: 0, tag: 0, widthInGauges: null },
-  'round two posts': { hold: 'posts', usedFor: 'paired strings', gauges: 0, tag: 0, widthInGauges: null },
-  'layered foot wrap': { hold: 'foot', usedFor: 'layered feet', gauges: 24, tag: 0.02, widthInGauges: null },
+const TAG = 0.02
+const HOLDS: Record<TailFastening, Pick<TailFacts, 'hold' | 'usedFor'> & { readonly tag?: number }> = {
+  'two-loop, open bight': { hold: 'knot', usedFor: 'the general harp knot' },
+  'two-loop, crossed': { hold: 'knot', usedFor: 'thick gut' },
+  'two-loop, crossed, behind': { hold: 'knot', usedFor: 'thick gut' },
+  'third loop': { hold: 'knot', usedFor: 'very thin or slippery strings' },
+  'slip loop': { hold: 'knot', usedFor: 'kit harps and basses' },
+  'loop and through': { hold: 'knot', usedFor: 'general' },
+  'half knot and anchor': { hold: 'knot', usedFor: 'nylon' },
+  'twisted loop': { hold: 'knot', usedFor: 'dowel anchors' },
+  'slip knot on a toggle': { hold: 'toggle', usedFor: 'thin strings of a kit harp' },
+  'overhand on a bead': { hold: 'bead', usedFor: 'nylon kit harps', tag: 0.01 },
+  'loop through itself': { hold: 'loop', usedFor: 'wire zithers' },
+  'loop on a hitch pin': { hold: 'loop', usedFor: 'wire zithers and scroll-heads' },
+  'round two posts': { hold: 'posts', usedFor: 'paired strings' },
+  'layered foot wrap': { hold: 'foot', usedFor: 'layered feet' },
 }
+
+/** A foot string ends in a stopper loop, which is a slip loop, for its peg's cord. */
+const STOPPER: TailFastening = 'slip loop'
+
+/** Tail fastenings that are knots and rest on an eyelet by themselves or by an anchor: one can stand for another. */
+export const KNOTS = ['two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'third loop', 'slip loop', 'loop and through', 'half knot and anchor', 'twisted loop'] as const satisfies readonly TailFastening[]
+
+/** What was measured on each knot as it was drawn down, in gauges: see `rope/measure.ts`. */
+const MEASURES: Partial<Record<TailFastening, { readonly takes: number; readonly width: number }>> = measures
 
 /** What is known of a tail-end fastening. */
 export function tailFacts(fastening: TailFastening): TailFacts {
-  return TAILS[fastening]
+  const { hold, usedFor, tag = TAG } = HOLDS[fastening]
+  const measured = MEASURES[hold === 'foot' ? STOPPER : fastening]
+  return { hold, usedFor, gauges: measured?.takes ?? 0, tag: measured ? tag : 0, widthInGauges: hold === 'knot' ? measured?.width ?? null : null }
 }
 
-/** String that knot and tag take up, m: a multiple of the gauge and a fixed tag. */
-export function knotConsumption(fastening: TailFastening, gauge: number): number {
-  const { gauges, tag } = TAILS[fastening]
-  return gauges * expectPositive('gauge', gauge) + tag
+/** What a house has measured on knots of its own, in multiples of the gauge. */
+export type KnotsMeasured = Partial<Record<TailFastening, number>>
+
+/**
+ * String that knot and tag take up, m: a multiple of the gauge and a fixed tag.
+ *
+ * @param own - what the house has measured comes before what was worked out
+ */
+export function knotConsumption(fastening: TailFastening, gauge: number, own: KnotsMeasured = {}): number {
+  const { gauges, tag } = tailFacts(fastening)
+  return (own[fastening] ?? gauges) * expectPositive('gauge', gauge) + tag
 }
 
-/** How much wider than the bore a knot must be to hold without an anchor. */
-const CLEARLY_WIDER = 1.25
+/**
+ * How much wider than the bore a knot must be to hold without an anchor. Widths are of a string that does not give; pulled
+ * hard a knot is squeezed to about five sixths, an estimate, and must then still be wider by a quarter.
+ */
+const CLEARLY_WIDER = 1.5
 
 /**
  * Whether a tightened knot needs an anchor: it does unless it is clearly wider than the eyelet's bore.
@@ -85,17 +108,17 @@ const CLEARLY_WIDER = 1.25
  * @param eyeletBore - m; null where the string goes through no eyelet
  */
 export function needsAnchor(fastening: TailFastening, gauge: number, eyeletBore: number | null): boolean {
-  const { widthInGauges } = TAILS[fastening]
+  const { widthInGauges } = tailFacts(fastening)
   if (widthInGauges === null || eyeletBore === null) return false
   return widthInGauges * gauge < CLEARLY_WIDER * eyeletBore
 }
 
 /** Whether the tail end is tied, so that the string can break at its knot or pull through. */
 export function isKnotted(fastening: TailFastening): boolean {
-  return ['knot', 'bead', 'toggle'].includes(TAILS[fastening].hold)
+  return ['knot', 'bead', 'toggle'].includes(HOLDS[fastening].hold)
 }
 
 /** The end a string must be ordered with. */
 export function endToOrder(fastening: TailFastening): 'plain' | 'loop' {
-  return TAILS[fastening].hold === 'loop' ? 'loop' : 'plain'
+  return HOLDS[fastening].hold === 'loop' ? 'loop' : 'plain'
 }

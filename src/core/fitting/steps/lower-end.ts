@@ -29,7 +29,7 @@ export const tieKnot: StepMaker = (context) => {
       ...(isGlued(context) ? [say`Put the smallest touch of thin cyanoacrylate on the drawn knot, so that it can’t creep open.`] : []),
     ],
     figures: [{ label: 'Knot and tag', measure: measure('length', knotLength(context)) }],
-    ...KNOT_LOOKS[holdOf(context) as 'knot' | 'bead' | 'toggle'],
+    ...(SLIPPED.has(context.position.tail.fastening) ? SLIPPED_LOOKS : KNOT_LOOKS[holdOf(context) as 'knot' | 'bead' | 'toggle']),
     picture: 'knot',
   })
 }
@@ -39,6 +39,10 @@ const KNOT_LOOKS = {
   bead: { right: say`The knot lies close behind the bead, and its tag stands clear.`, mistake: say`A loose overhand: it creeps toward the tag and opens.` },
   toggle: { right: say`The loop grips the toggle at its middle, and the toggle lies square to the string.`, mistake: say`The loop near the toggle’s end: it tips, and pulls through.` },
 }
+
+/** Knots whose second loop is put through the first. */
+const SLIPPED: ReadonlySet<string> = new Set(['slip loop', 'loop and through'])
+const SLIPPED_LOOKS = { right: say`The first loop closes round the second, and the tag points away from the string.`, mistake: say`Putting the second loop through from in front: it falls apart under pull.` }
 
 /** Which knot, what it takes, and what it rests on. */
 function knotSentences(context: FittingContext): readonly Phrase[] {

@@ -2,32 +2,38 @@
  * The crossings of a stage in words: what passes in front of what.
  */
 import { crossingsOf, seenFrom, type View } from '../topology/crossings'
-import type { Polyline } from '../topology/curve'
-import type { Tie } from './tie'
+import { mirrored } from '../topology/curve'
+import type { Part, TyingState } from './state'
 
 export interface ToldCrossing {
   readonly says: string
+  /** In the eye's plane. */
   readonly x: number
   readonly y: number
 }
 
-/** This share of the way from the pin is called the standing part. */
-const STANDING = 0.22
+/** More crossings than this in one stage are turns, which nobody would count one by one. */
+const MOST = 9
 
 /**
  * The crossings that a stage makes, in the order the led end meets them.
  *
- * @param curve - the whole centreline in the order it is laid
- * @param leads - the end that is led
- * @param from - share of the way that lay before
- * @param until - share that lies when the stage is done
+ * @param state - when the stage is done
+ * @param hand - the left hand ties the mirror image
  */
-export function tellCrossings(curve: Polyline, leads: Tie['leads'], from: number, until: number, view: View): readonly ToldCrossing[] {
-  const last = curve.length - 1
-  const other = (at: number) => (at > from * last ? 'itself' : leads === 'working end' && at <= STANDING * last ? 'the standing part' : 'what lay before')
-  return crossingsOf(seenFrom(curve.slice(0, Math.round(until * last) + 1), view))
-    .map((c) => ({ c, later: Math.max(c.over, c.under), earlier: Math.min(c.over, c.under) }))
-    .filter(({ later }) => later > from * last)
-    .sort((a, b) => a.later - b.later)
-    .map(({ c, later, earlier }) => ({ x: c.x, y: c.y, says: `The ${leads} passes ${c.over === later ? 'in front of' : 'behind'} ${other(earlier)}.` }))
+export function tellCrossings({ curve, parts, fresh, leads }: TyingState, view: View, hand: 'right' | 'left'): readonly ToldCrossing[] {
+  const [from, to] = fresh
+  const isFresh = (at: number) => at >= from && at <= to
+  const met = leads === 'standing part' ? (at: number) => -at : (at: number) => at
+  const told = crossingsOf(seenFrom(hand === 'left' ? mirrored(curve) : curve, view))
+    .map((c) => (met(c.over) > met(c.under) ? { c, led: c.over, other: c.under } : { c, led: c.under, other: c.over }))
+    .filter(({ led }) => isFresh(led))
+    .sort((a, b) => met(a.led) - met(b.led))
+  if (told.length > MOST) return []
+  const nameOf = (at: number): Part => parts[Math.round(at)] ?? 'working end'
+  return told.map(({ c, led, other }) => {
+    const [what, against] = [nameOf(led), nameOf(other)]
+    const which = what !== against ? `the ${against}` : isFresh(other) ? 'itself' : 'what was laid before'
+    return { x: c.x, y: c.y, says: `The ${what} passes ${c.over === led ? 'in front of' : 'behind'} ${which}.` }
+  })
 }

@@ -1,81 +1,156 @@
-/** Every tie that is drawn: it passes nowhere through itself, and is the knot that it should be. */
-import { TAIL_FASTENINGS, tailFacts } from '../fastenings'
+/** Every fastening that is drawn passes nowhere through itself, at any moment of its tying, and is the knot that it should be. */
+import fc from 'fast-check'
+import { HEAD_FASTENINGS, KNOTS, TAIL_FASTENINGS, tailFacts } from '../fastenings'
+import { clearOfRod, turnsRound } from '../rope/rod'
 import { alexander } from '../topology/alexander'
 import { nearest } from '../topology/clearance'
 import { crossingsOf, FROM_INSIDE, FROM_OUTSIDE, seenFrom } from '../topology/crossings'
-import { mirrored } from '../topology/curve'
-import { codeText, flipped, gaussCode } from '../topology/gauss-code'
-import { codeOf, holdOfTie } from './hold'
+import { mirrored, type Polyline } from '../topology/curve'
+import { codeText, flipped, gaussCode, writhe } from '../topology/gauss-code'
+import { linkingNumber } from '../topology/linking'
+import { FASTENINGS, tyingOf, type DrawnStates } from '../tying'
+import states from '../drawn/states.json'
+import { areMirrorImages, codeOf, holdOfTie } from './hold'
+import { mistakesOf } from './mistakes'
+import { bightOf, centreline, stateOf, whereTheyDiffer } from './state'
 import { tellCrossings } from './tell-crossings'
-import { bightOf, centreline, laidUntil, layingOrder, lengthBelowBoard, stageShares, type Tie } from './tie'
-import { SLIP_LOOP_FROM_THE_FRONT, tieOf } from './ties'
+import { ANCHOR_PLACES, rodOf } from './tie'
+import { tieOf } from './ties'
 
-const ties = TAIL_FASTENINGS.flatMap((fastening) => tieOf(fastening) ?? [])
-const of = (fastening: Tie['fastening']) => tieOf(fastening) as Tie
+const drawn = states as unknown as DrawnStates
+/** From a little to the side, where no two straight pieces of a drawn knot lie behind each other. */
+const ASKEW = { turn: 17, tilt: 23 }
+/** Moments of a tying: ten of each stage. */
+const moments = (stages: number) => Array.from({ length: stages * 10 }, (_, i) => (i + 1) / 10)
 
-test.each(ties.map((tie) => [tie.fastening, tie] as const))('%s passes nowhere through itself, at any stage', (_, tie) => {
-  const curve = layingOrder(tie)
-  expect(nearest(curve).distance).toBeGreaterThanOrEqual(1)
-  // The end is led along its way, so every part of it has been a state of the tying.
-  for (let share = 0.1; share <= 1; share += 0.1) expect(nearest(laidUntil(curve, share)).distance).toBeGreaterThanOrEqual(1)
-  const shares = stageShares(tie)
-  expect(shares.at(-1)).toBeCloseTo(1, 9)
-  expect(shares).toEqual([...shares].sort((a, b) => a - b))
+test('there is a way of tying for every fastening of both ends', () => {
+  expect(FASTENINGS).toHaveLength(TAIL_FASTENINGS.length + HEAD_FASTENINGS.length)
+  for (const fastening of FASTENINGS) expect(tyingOf(fastening, { place: 'behind the bight' }).stages.length).toBeGreaterThanOrEqual(3)
+})
+
+describe.each(ANCHOR_PLACES)('with the anchor %s', (place) => {
+  test.each(FASTENINGS)('%s can be tied: at no moment does it pass through itself or what it goes round', (fastening) => {
+    const tying = tyingOf(fastening, { place, drawn })
+    for (const at of moments(tying.stages.length)) {
+      const { curve, fixtures, cord } = tying.stateAt(at)
+      expect(nearest(curve).distance).toBeGreaterThanOrEqual(1)
+      // Through a bead's hole and a pin's the string goes as it should.
+      for (const rod of fixtures.filter(({ kind }) => !['bead', 'tuning pin', 'neck'].includes(kind))) expect(clearOfRod(curve, rod)).toBeGreaterThanOrEqual(0.45)
+      if (cord) expect(Math.min(...cord.map((p) => Math.min(...curve.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2])))))).toBeGreaterThanOrEqual(1)
+    }
+  })
+})
+
+test('one moment leads to the next without a jump', () => {
+  for (const fastening of FASTENINGS) {
+    const tying = tyingOf(fastening, { place: 'behind the bight', drawn })
+    fc.assert(fc.property(fc.double({ min: 0.05, max: tying.stages.length - 0.01, noNaN: true }), (at) => {
+      const thin = (curve: Polyline) => curve.filter((_, i) => i % 3 === 0)
+      const [a, b] = [thin(tying.stateAt(at).curve), thin(tying.stateAt(at + 0.005).curve)]
+      const far = (from: Polyline, to: Polyline) => Math.max(...from.map((p) => Math.min(...to.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2])))))
+      expect(Math.max(far(a, b), far(b, a))).toBeLessThan(2.4)
+    }), { numRuns: 8 })
+  }
+})
+
+test.each(TAIL_FASTENINGS.filter((fastening) => tieOf(fastening).drawnTo !== null))('%s is the same knot at every moment of its being drawn down', (fastening) => {
+  const tie = tieOf(fastening)
+  const open = alexander(gaussCode(crossingsOf(seenFrom(centreline(tie), ASKEW))))
+  for (const place of ANCHOR_PLACES) {
+    const tying = tyingOf(fastening, { place, drawn })
+    for (let at = tie.stages.length - 0.95; at <= tie.stages.length; at += 0.05) expect(alexander(gaussCode(crossingsOf(seenFrom(tying.stateAt(at).curve, ASKEW))))).toEqual(open)
+  }
 })
 
 test('an overhand on a bead is an overhand, and no longer when one of its crossings is flipped', () => {
-  const { whole, code } = holdOfTie(of('overhand on a bead'))
+  const { whole, code } = holdOfTie(tieOf('overhand on a bead'))
   expect(whole).toEqual([1, -1, 1])
   for (const crossing of [1, 2, 3]) expect(alexander(flipped(code, crossing))).toEqual([1])
 })
 
-test.each(['two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'third loop', 'slip loop'] as const)('%s is no knot at all once its bight is drawn back: jam, anchor or board hold it', (fastening) => {
-  expect(holdOfTie(of(fastening)).whole).toEqual([1])
+test.each(['two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'third loop', 'slip loop', 'slip knot on a toggle'] as const)('%s is no knot at all once its bight is drawn back: jam, anchor or board hold it', (fastening) => {
+  expect(holdOfTie(tieOf(fastening)).whole).toEqual([1])
 })
 
 test('what the standing part draws tight on the bight is an overhand, with one more turn in the third loop', () => {
-  for (const fastening of ['two-loop, open bight', 'two-loop, crossed', 'slip loop'] as const) expect(holdOfTie(of(fastening)).toBight).toEqual([1, -1, 1])
-  expect(holdOfTie(of('third loop')).toBight).toEqual([1, -1, 1, -1, 1])
+  for (const fastening of ['two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'slip loop'] as const) expect(holdOfTie(tieOf(fastening)).toBight).toEqual([1, -1, 1])
+  expect(holdOfTie(tieOf('third loop')).toBight).toEqual([1, -1, 1, -1, 1])
 })
 
-test('a slip loop put through from the front draws nothing tight: it falls apart', () => {
-  expect(holdOfTie({ ...SLIP_LOOP_FROM_THE_FRONT, onBight: true }).toBight).toEqual([1])
-  expect(codeText(codeOf(centreline(SLIP_LOOP_FROM_THE_FRONT)))).not.toBe(codeText(codeOf(centreline(of('slip loop')))))
+test('flipping the crossing that holds a knot on its bight lets it go', () => {
+  const tie = tieOf('two-loop, open bight')
+  const code = codeOf(centreline(tie).slice(0, bightOf(centreline(tie))))
+  expect(alexander(code)).toEqual([1, -1, 1])
+  for (let crossing = 1; crossing <= code.length / 2; crossing += 1) expect(alexander(flipped(code, crossing))).toEqual([1])
+})
+
+test('a half knot stays an overhand and a twisted loop a figure of eight under the hitch over the anchor', () => {
+  expect(holdOfTie(tieOf('half knot and anchor')).whole).toEqual([1, -1, 1])
+  expect(holdOfTie(tieOf('twisted loop')).whole).toEqual([-1, 3, -1])
 })
 
 test('with the end passed through the second loop it is a knot of its own', () => {
-  expect(holdOfTie(of('loop and through')).whole).toEqual([-1, 3, -3, 3, -1])
-  expect(holdOfTie(of('slip loop')).whole).toEqual([1])
+  expect(holdOfTie(tieOf('loop and through')).whole).toEqual([-1, 3, -3, 3, -1])
+  expect(holdOfTie(tieOf('slip loop')).whole).toEqual([1])
 })
 
-test('the crossed knot and its form behind are mirror images in the plane of the board’s face', () => {
-  const [front, behind] = [centreline(of('two-loop, crossed')), centreline(of('two-loop, crossed, behind'))]
-  expect(codeOf(behind).map((m) => ({ ...m, over: !m.over, sign: -m.sign }))).toEqual(codeOf(front))
+test('the crossed knot and its form behind are mirror images in the plane of the board’s face, and of no other', () => {
+  const [front, behind] = [tieOf('two-loop, crossed'), tieOf('two-loop, crossed, behind')]
+  expect(areMirrorImages(front, behind)).toBe(true)
+  expect(areMirrorImages(front, front)).toBe(false)
+  expect(areMirrorImages(front, tieOf('two-loop, open bight'))).toBe(false)
+  expect(writhe(codeOf(centreline(front))) + writhe(codeOf(centreline(behind)))).toBe(0)
+  // Mirror images take as much string and are as wide.
+  expect(tailFacts('two-loop, crossed').gauges).toBe(tailFacts('two-loop, crossed, behind').gauges)
+})
+
+test('each common mistake is told from the right knot by what it holds, or by what its anchor is in', () => {
+  const told = KNOTS.flatMap((fastening) => mistakesOf(fastening, 'behind the bight').map(({ title, tie }) => ({ fastening, title, wrong: holdOfTie(tie), right: holdOfTie(tieOf(fastening)) })))
+  expect(told.length).toBeGreaterThanOrEqual(6)
+  for (const { title, wrong, right } of told) {
+    expect(wrong.whole).toEqual([1])
+    if (title.startsWith('The anchor')) expect([right.keepsOpen, wrong.keepsOpen]).toEqual(['working end', 'standing part'])
+    else {
+      expect(wrong.toBight).toEqual([1])
+      expect(codeText(wrong.code)).not.toBe(codeText(right.code))
+    }
+  }
+  const curl = mistakesOf('overhand on a bead', 'behind the bight')[0]
+  expect(curl && holdOfTie(curl.tie).whole).toEqual([1])
+})
+
+test('mistakes pass nowhere through themselves, and differ only where they are made', () => {
+  for (const fastening of TAIL_FASTENINGS) for (const { tie } of mistakesOf(fastening, 'behind the bight')) {
+    const open = stateOf(tie, tie.stages.length, null)
+    expect(nearest(open.curve).distance).toBeGreaterThanOrEqual(0.99)
+    const [from, to] = whereTheyDiffer(tie, tieOf(fastening))
+    expect(to - from).toBeLessThan(open.curve.length * 0.6)
+  }
+})
+
+test('an anchor is gone round once, and a peg’s cord is linked with its string', () => {
+  for (const fastening of ['two-loop, open bight', 'slip loop'] as const) expect(holdOfTie(tieOf(fastening)).turnsRound).toBe(1)
+  const rod = rodOf(tieOf('half knot and anchor'))
+  expect(rod && Math.abs(turnsRound(centreline(tieOf('half knot and anchor')), rod))).toBeCloseTo(2, 0)
+  const { curve, cord } = tyingOf('peg cord', { place: 'behind the bight' }).stateAt(3)
+  expect(cord && Math.abs(linkingNumber(curve, cord))).toBe(1)
+  expect(cord && linkingNumber(curve, cord.map(([x, y, z]) => [x, y, z + 20]))).toBe(0)
 })
 
 test('seen from inside the box, or in the mirror for the left hand, each is the same knot', () => {
-  for (const tie of ties) {
-    const curve = centreline(tie)
-    const expected = holdOfTie(tie).whole
+  for (const fastening of KNOTS) {
+    const curve = centreline(tieOf(fastening))
+    const expected = holdOfTie(tieOf(fastening)).whole
     expect(alexander(gaussCode(crossingsOf(seenFrom(curve, FROM_INSIDE))))).toEqual(expected)
     expect(alexander(codeOf(mirrored(curve)))).toEqual(expected)
   }
 })
 
 test('a stage says what passes before what, and from inside the opposite', () => {
-  const slip = of('slip loop')
-  const [, made, crossed] = [0, ...stageShares(slip)] as [number, number, number]
-  const said = (view: typeof FROM_OUTSIDE) => tellCrossings(layingOrder(slip), slip.leads, made, crossed, view).map((c) => c.says)
-  expect(said(FROM_OUTSIDE)).toEqual(['The working end passes in front of the standing part.'])
-  expect(said(FROM_INSIDE)).toEqual(['The working end passes behind the standing part.'])
-  const open = of('two-loop, open bight')
-  const [laid, down] = stageShares(open) as [number, number]
-  expect(tellCrossings(layingOrder(open), open.leads, laid, down, FROM_OUTSIDE).map((c) => c.says)).toEqual(['The standing part passes behind what lay before.', 'The standing part passes behind what lay before.'])
-})
-
-test('the bight is the bend furthest from the pin’s line, and more loops take more string', () => {
-  const curve = centreline(of('two-loop, open bight'))
-  expect(curve[bightOf(curve)]?.[0]).toBeLessThan(-8.5)
-  expect(lengthBelowBoard(centreline(of('third loop')))).toBeGreaterThan(lengthBelowBoard(curve))
-  expect(tailFacts('third loop').gauges).toBeGreaterThan(tailFacts('two-loop, open bight').gauges)
+  const slip = tyingOf('slip loop', { place: 'behind the bight' })
+  const said = (view: typeof FROM_OUTSIDE) => tellCrossings(slip.stateAt(2), view, 'right').map((c) => c.says)
+  expect(said(FROM_OUTSIDE)[0]).toBe('The working end passes in front of the standing part.')
+  expect(said(FROM_INSIDE)[0]).toBe('The working end passes behind the standing part.')
+  const open = tyingOf('two-loop, open bight', { place: 'behind the bight' })
+  expect(tellCrossings(open.stateAt(2), FROM_OUTSIDE, 'right').map((c) => c.says)).toEqual(['The standing part passes behind the working end.', 'The standing part passes behind the working end.'])
 })

@@ -1,0 +1,65 @@
+/**
+ * Every fastening as something that is tied: stages in words, and how the string lies at any moment between them.
+ */
+import { HEAD_FASTENINGS, TAIL_FASTENINGS, type HeadFastening, type TailFastening } from './fastenings'
+import { inMirror, type Hanging } from './drawn/between'
+import { unpack, type PackedState } from './drawn/packed'
+import { headOf, headState, USUAL_PIN } from './heads/heads'
+import { PEG_CORD_STAGES, pegCordState } from './heads/peg-cord'
+import { stateOf, type TyingState } from './ties/state'
+import { ANCHOR_PLACES, MIRRORED, placesOf, type AnchorPlace, type Tie } from './ties/tie'
+import { tieOf } from './ties/ties'
+
+export type Fastening = TailFastening | HeadFastening
+export const FASTENINGS: readonly Fastening[] = [...TAIL_FASTENINGS, ...HEAD_FASTENINGS]
+
+export interface Tying {
+  readonly fastening: Fastening
+  readonly end: 'tail' | 'head'
+  readonly stages: readonly { readonly says: string }[]
+  /** How the string lies when so many stages are done; 2.5 is halfway through the third. */
+  readonly stateAt: (at: number) => TyingState
+  /** For a tail end. */
+  readonly tie: Tie | null
+  /** True where the last stage draws it down. */
+  readonly drawsDown: boolean
+  /** The string goes through a hole in the board above it. */
+  readonly throughBoard: boolean
+}
+
+/** States on the way of being drawn down, by fastening and place of the anchor. */
+export type DrawnStates = Readonly<Record<string, Readonly<Record<string, readonly PackedState[]>>>>
+
+interface TyingOptions {
+  readonly place: AnchorPlace
+  /** Of the tuning pin, in gauges of the string. */
+  readonly pinRadius?: number
+  /** Left out, the last stage stays as open as the one before. */
+  readonly drawn?: DrawnStates
+}
+
+export function isTail(fastening: Fastening): fastening is TailFastening {
+  return (TAIL_FASTENINGS as readonly string[]).includes(fastening)
+}
+
+function drawnOf(tie: Tie, place: AnchorPlace, drawn: DrawnStates): readonly Hanging[] | null {
+  const kept = placesOf(tie).includes(place) ? place : 'behind the bight'
+  const original = MIRRORED[tie.fastening]
+  if (!original) return drawn[tie.fastening]?.[kept]?.map(unpack) ?? null
+  const other = ANCHOR_PLACES.find((p) => p !== kept) ?? kept
+  return drawn[original]?.[other]?.map((state) => inMirror(unpack(state))) ?? null
+}
+
+/** How a fastening is tied, with the house's place for the anchor and the string's own pin. */
+export function tyingOf(fastening: Fastening, { place, pinRadius = USUAL_PIN, drawn }: TyingOptions): Tying {
+  if (isTail(fastening)) {
+    const tie = tieOf(fastening, place)
+    const states = drawn ? drawnOf(tie, place, drawn) : null
+    return { fastening, end: 'tail', stages: tie.stages, stateAt: (at) => stateOf(tie, at, states), tie, drawsDown: tie.drawnTo !== null, throughBoard: tie.throughBoard }
+  }
+  const head = headOf(fastening)
+  const common = { fastening, end: 'head' as const, tie: null, drawsDown: false, throughBoard: false }
+  return head
+    ? { ...common, stages: head.stages, stateAt: (at) => headState(head, at, pinRadius) }
+    : { ...common, stages: PEG_CORD_STAGES, stateAt: pegCordState }
+}
