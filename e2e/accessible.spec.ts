@@ -19,7 +19,7 @@ async function seriousFindings(page: Page): Promise<readonly string[]> {
 for (const light of ['day', 'backstage'] as const) {
   for (const [width, height] of [[1280, 800], [390, 844]] as const) {
     test(`${light}, ${width} px`, async ({ page, context, served }) => {
-      test.setTimeout(180_000)
+      test.setTimeout(420_000)
       await page.setViewportSize({ width, height })
       await context.addCookies([{ name: 'light', value: light, url: served.url }])
       const look = async () => {

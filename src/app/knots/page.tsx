@@ -1,17 +1,21 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { TAIL_FASTENINGS, type TailFastening } from '@/core/knots/fastenings'
-import { tieOf } from '@/core/knots/ties/ties'
+import { FASTENINGS, type Fastening } from '@/core/knots/tying'
 import { store } from '@/data/database'
 import { houseSettings } from '@/data/house'
+import { jobById, stringOf } from '@/data/jobs'
 import { KnotSheet } from '@/features/knots/KnotSheet'
+import { stringToTie } from '@/features/knots/string-to-tie'
+import { orNotFound } from '../or-not-found'
 
 export const metadata: Metadata = { title: 'Knots' }
 
-export default async function KnotsPage({ searchParams }: { searchParams: Promise<{ knot?: string }> }) {
-  const ties = TAIL_FASTENINGS.flatMap((fastening) => tieOf(fastening) ?? [])
-  const { knot = 'two-loop, open bight' } = await searchParams
-  const tie = tieOf(knot as TailFastening)
-  if (!tie) notFound()
-  return <KnotSheet key={tie.fastening} ties={ties} tie={tie} hand={houseSettings(store()).habits.hand} />
+/** `?knot=` names the fastening, `?job=` the job whose string it is tied for. */
+export default async function KnotsPage({ searchParams }: { searchParams: Promise<{ knot?: string; job?: string }> }) {
+  const { knot, job: id } = await searchParams
+  const job = id === undefined ? null : orNotFound(() => jobById(store(), Number(id)))
+  const string = job && stringToTie(job, stringOf(job, job.position))
+  const fastening = (knot ?? job?.context.position.tail.fastening ?? 'two-loop, open bight') as Fastening
+  if (!FASTENINGS.includes(fastening)) notFound()
+  return <KnotSheet key={fastening} fastening={fastening} habits={job?.habits ?? houseSettings(store()).habits} string={string} />
 }

@@ -6,7 +6,7 @@ import { Line } from 'react-chartjs-2'
 import { fittingFigures } from '@/core/fitting/figures'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits, type SlackInterval } from '@/core/fitting/habits'
 import type { Instrument } from '@/core/instrument/instrument'
-import { useTints } from '@/ui/charts/use-tints'
+import { useTints } from '@/ui/use-tints'
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip)
 

@@ -7,7 +7,7 @@ import { isWhole, type ChartLine } from '@/core/chart/chart-line'
 import { sections, type Section } from '@/core/chart/findings'
 import { frequency } from '@/core/pitch/note'
 import { tension, utilisation } from '@/core/strings/tension'
-import { useTints, type Tints } from '@/ui/charts/use-tints'
+import { useTints, type Tints } from '@/ui/use-tints'
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip)
 

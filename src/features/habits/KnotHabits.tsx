@@ -1,5 +1,9 @@
 /** Small drawings of what is done at the knot, in cutting and after: one for each way. */
 import type { Habits } from '@/core/fitting/habits'
+import { FROM_OUTSIDE } from '@/core/knots/topology/crossings'
+import { tyingOf } from '@/core/knots/tying'
+import { frameOf } from '@/ui/drawings/knot/frame'
+import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
 import { INK, STRING } from './strokes'
 
 const WOOD = { fill: 'var(--wood)', stroke: 'var(--wood-line)' } as const
@@ -8,6 +12,13 @@ const WOOD = { fill: 'var(--wood)', stroke: 'var(--wood-line)' } as const
 const Board = ({ y = 28 }: { y?: number }) => <g><rect x={6} y={y} width={36} height={8} {...WOOD} /><rect x={54} y={y} width={36} height={8} {...WOOD} /></g>
 const knot = (x: number, y: number) => <path d={`M${x},${y - 9}V${y - 5}a8,6 0 1 1 -0.1,0M${x - 7},${y + 5}L${x + 9},${y - 3}M${x + 6},${y + 6}L${x + 12},${y + 12}`} {...STRING} />
 const arrow = (x: number, y: number, up: boolean) => <path d={`M${x},${y + (up ? 12 : -12)}V${y}M${x - 4},${y + (up ? 5 : -5)}L${x},${y}L${x + 4},${y + (up ? 5 : -5)}`} {...INK} />
+
+export function Knot({ way }: { way: Habits['knot'] }) {
+  if (way === 'as charted') return <g><path d="M14,8H82V58H14ZM14,20H82M14,32H82M14,44H82M44,8V58" {...INK} /><path d="M50,38H76" {...STRING} /></g>
+  const tying = tyingOf(way, { place: 'behind the bight' })
+  const open = tying.stages.length - 1
+  return <KnotDrawing state={tying.stateAt(open)} frame={frameOf(tying, FROM_OUTSIDE, 'right')} view={FROM_OUTSIDE} hand="right" title={way} board={{ bore: 1.6 }} named={false} />
+}
 
 export function Anchor({ way }: { way: Habits['anchor'] }) {
   switch (way) {

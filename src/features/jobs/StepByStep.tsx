@@ -112,7 +112,7 @@ export function StepByStep({ instrument, jobs }: StepByStepProps) {
             {step.figures.map((figure) => <Figure key={figure.label} label={figure.label} measure={figure.measure} size={step.figures.length + (step.asks === null ? 0 : 1) > 2 ? 'large' : 'huge'} />)}
             {step.asks !== null && ids.length === 1 && <MeasureEntry key={`${job.jobId} ${step.asks}`} jobId={job.jobId} what={step.asks} value={job.measured[step.asks]} onKept={(value) => { if (step.asks === 'turns') setTurns((had) => ({ ...had, [job.jobId]: value ?? 0 })); router.refresh() }} />}
           </div>
-          <div className="[grid-area:drawing]"><StepDrawing step={step} context={member.context} /></div>
+          <div className="[grid-area:drawing]"><StepDrawing step={step} context={member.context} jobId={member.id} /></div>
         </div>
         {waiting && <p role="status" className="mt-3 font-semibold text-ochre">{waiting}</p>}
         <div className="sticky bottom-14 z-10 -mx-1 mt-5 flex gap-2 border-t border-ink bg-paper px-1 py-3 md:bottom-0">

@@ -2,97 +2,117 @@
 
 import { ArrowLeft, ArrowRight } from 'lucide-react'
 import Link from 'next/link'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { tailFacts } from '@/core/knots/fastenings'
-import { holdOfTie } from '@/core/knots/ties/hold'
+import type { Habits } from '@/core/fitting/habits'
+import { lockSentence, tailFacts } from '@/core/knots/fastenings'
 import { tellCrossings } from '@/core/knots/ties/tell-crossings'
-import { layingOrder, stageShares, type Tie } from '@/core/knots/ties/tie'
-import { codeText } from '@/core/knots/topology/gauss-code'
+import { rodOf } from '@/core/knots/ties/tie'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
-import { mirrored } from '@/core/knots/topology/curve'
-import { KnotDrawing } from '@/ui/drawings/KnotDrawing'
+import { isTail, tyingOf, type Fastening } from '@/core/knots/tying'
+import { frameOf } from '@/ui/drawings/knot/frame'
+import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
+import { KnotPlayer, USUAL_LOOK } from '@/ui/drawings/knot/KnotPlayer'
+import { useDrawn } from '@/ui/drawings/knot/use-drawn'
 import { PrintButton } from '@/ui/shell/PrintButton'
+import { HoldWords } from './HoldWords'
+import { KnotChoices } from './KnotChoices'
+import { KnotFacts } from './KnotFacts'
+import { KnotList } from './KnotList'
+import { Mistakes } from './Mistakes'
+import type { StringToTie } from './string-to-tie'
 
 interface KnotSheetProps {
-  readonly ties: readonly Tie[]
-  readonly tie: Tie
-  readonly hand: 'right' | 'left'
+  readonly fastening: Fastening
+  readonly habits: Pick<Habits, 'hand' | 'anchorPlace' | 'knots'>
+  /** The string that it is tied for; null where it is only looked at. */
+  readonly string: StringToTie | null
 }
 
-/** One end knot, stage by stage, from outside or inside the box, for either hand; printed, all its stages on one page. */
-export function KnotSheet({ ties, tie, hand: usual }: KnotSheetProps) {
+/** One fastening, tied stage by stage before the eye, from any side and for either hand; printed, all its stages on one page. */
+export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const [at, setAt] = useState(0)
   const [inside, setInside] = useState(false)
-  const [hand, setHand] = useState(usual)
-  const shares = stageShares(tie)
+  const [hand, setHand] = useState(habits.hand)
+  const [slow, setSlow] = useState(false)
+  const [flat, setFlat] = useState(false)
+  const [place, setPlace] = useState(habits.anchorPlace)
+  const drawn = useDrawn()
+  const pinRadius = string?.pinRadius
+  const tying = useMemo(() => tyingOf(fastening, { place, ...(pinRadius ? { pinRadius } : {}), ...(drawn ? { drawn } : {}) }), [fastening, place, pinRadius, drawn])
   const view = inside ? FROM_INSIDE : FROM_OUTSIDE
-  const stage = tie.stages[at] ?? tie.stages[0]
-  const [before, until] = [shares[at - 1] ?? 0, shares[at] ?? 1]
-  const whole = layingOrder(tie)
-  const told = tellCrossings(hand === 'left' ? mirrored(whole) : whole, tie.leads, before, until, view)
-  const hold = holdOfTie(tie)
-  const last = tie.stages.length - 1
+  const frame = useMemo(() => frameOf(tying, view, hand), [tying, view, hand])
+  const last = tying.stages.length - 1
+  const stage = tying.stages[at] ?? tying.stages[0]
+  const tight = tying.drawsDown && at === last
+  const state = useMemo(() => tying.stateAt(at + 1), [tying, at])
+  // Wraps cross the pin and each other at every turn: on a pin only what the tail passes is worth a word.
+  const told = useMemo(() => (tight ? [] : tellCrossings(state, view, hand).filter(({ says }) => tying.end === 'tail' || says.includes('tag'))), [tight, state, view, hand, tying])
+  const look = string?.look ?? USUAL_LOOK
+  const board = tying.throughBoard ? { bore: look.bore } : null
+  const leans = tying.tie !== null && (rodOf(tying.tie)?.kind === 'anchor') && rodOf(tying.tie)?.axis[0] !== 0
   const go = (by: number) => setAt((now) => Math.min(last, Math.max(0, now + by)))
-  const free = (event: KeyboardEvent) => event.target instanceof HTMLElement && event.target.closest('input, select, textarea') !== null
+  const free = (event: KeyboardEvent) => event.shiftKey || (event.target instanceof HTMLElement && event.target.closest('input, select, textarea') !== null)
   useHotkeys('right, pagedown', (event) => { event.preventDefault(); go(1) }, { ignoreEventWhen: free }, [last])
   useHotkeys('left, pageup', (event) => { event.preventDefault(); go(-1) }, { ignoreEventWhen: free }, [last])
+  const hrefOf = (to: Fastening) => `/knots?knot=${encodeURIComponent(to)}${string ? `&job=${string.jobId}` : ''}`
+  const usedFor = isTail(fastening) ? tailFacts(fastening).usedFor : lockSentence(fastening) ?? 'how most strings are held on their pins'
+  const title = `Stage ${at + 1} of ${fastening}: ${stage?.says ?? ''}`
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
-      <nav aria-label="End knots" className="sheet p-3 print:hidden">
-        <h1 className="px-2 text-xl font-semibold">Knots</h1>
-        <ul className="mt-1 flex flex-wrap gap-x-1 lg:block">
-          {ties.map(({ fastening }) => (
-            <li key={fastening}><Link href={`/knots?knot=${encodeURIComponent(fastening)}`} aria-current={fastening === tie.fastening ? 'page' : undefined} className="flex min-h-11 items-center border-b-4 border-transparent px-2 lg:border-b-0 lg:border-l-4 aria-[current=page]:border-verdigris aria-[current=page]:bg-verdigris-wash aria-[current=page]:font-semibold">{fastening}</Link></li>
-          ))}
-        </ul>
-      </nav>
-      <section aria-label={tie.fastening} className="sheet p-4 md:p-6">
+      <KnotList now={fastening} hrefOf={hrefOf} />
+      <section aria-label={fastening} className="sheet p-4 md:p-6">
         <header className="flex flex-wrap items-end justify-between gap-3">
           <div>
-            <h2 className="text-2xl font-semibold">{tie.fastening}</h2>
-            <p className="text-soft">{tailFacts(tie.fastening).usedFor}</p>
+            <h2 className="text-2xl font-semibold first-letter:uppercase">{fastening}</h2>
+            <p className="text-soft first-letter:uppercase">{usedFor}</p>
+            {string && <p className="mt-1 font-semibold"><Link href={`/jobs/${string.jobId}/steps`} className="underline underline-offset-4">{string.name}</Link></p>}
           </div>
           <p className="flex flex-wrap gap-2 print:hidden">
-            <button type="button" className="button" aria-pressed={inside} onClick={() => setInside(!inside)}>{inside ? 'From outside' : 'From inside the box'}</button>
+            <button type="button" className="button" aria-pressed={inside} onClick={() => setInside(!inside)}>{inside ? 'From outside' : tying.end === 'tail' ? 'From inside the box' : 'From the other side'}</button>
             <button type="button" className="button" aria-pressed={hand === 'left'} onClick={() => setHand(hand === 'left' ? 'right' : 'left')}>{hand === 'left' ? 'For the right hand' : 'For the left hand'}</button>
-            <PrintButton />
+            {leans && <button type="button" className="button" onClick={() => setPlace(place === 'behind the bight' ? 'in front of the bight' : 'behind the bight')}>{place === 'behind the bight' ? 'Anchor in front' : 'Anchor behind'}</button>}
+            <PrintButton isMain={false} />
           </p>
         </header>
-        <div className="mt-3 grid gap-6 border-t border-ink pt-3 md:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] print:hidden">
-          <figure>
-            <KnotDrawing tie={tie} before={before} until={until} view={view} hand={hand} title={`Stage ${at + 1}: ${stage?.says ?? ''}`} className="max-h-[30rem] w-full" />
-            <figcaption className="text-center text-xs text-soft">{inside ? 'seen from inside the box' : 'seen from outside, the board above'}{hand === 'left' ? ', mirrored for the left hand' : ''}; the part that this stage lays is drawn full, with a light thread in it</figcaption>
+        <div className="mt-3 grid gap-x-6 gap-y-3 border-t border-ink pt-3 md:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] print:hidden">
+          <figure className="min-w-0">
+            {flat
+              ? <KnotDrawing state={state} frame={frame} view={view} hand={hand} title={title} board={board} tight={tight} told={told} className="h-[21rem] w-full md:h-[27rem]" />
+              : <KnotPlayer tying={tying} stage={at} hand={hand} inside={inside} slow={slow} title={title} look={look} className="h-[21rem] w-full md:h-[27rem]" />}
+            <figcaption className="mt-1 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
+              <span>{flat ? `${inside ? 'seen from inside' : 'seen from outside'}; what this stage lays is dark` : 'drag to turn it'}{hand === 'left' ? '; for the left hand' : ''}</span>
+              <span className="flex gap-2">
+                {!flat && <button type="button" className="button min-h-9 px-3 py-1 text-sm" aria-pressed={slow} onClick={() => setSlow(!slow)}>{slow ? 'At full speed' : 'Slowly'}</button>}
+                <button type="button" className="button min-h-9 px-3 py-1 text-sm" aria-pressed={flat} onClick={() => setFlat(!flat)}>{flat ? 'In space' : 'As a drawing'}</button>
+              </span>
+            </figcaption>
           </figure>
-          <div aria-live="polite">
-            <p className="label">Stage {at + 1} of {tie.stages.length}</p>
-            <p className="mt-1 text-2xl leading-snug">{stage?.says}</p>
-            {told.length > 0 && <ol className="mt-4 space-y-1 border-l-2 border-rule pl-4">{told.map((c, i) => <li key={i}>{c.says}</li>)}</ol>}
+          <div className="flex flex-col">
+            <div aria-live="polite">
+              <p className="label">Stage {at + 1} of {tying.stages.length}</p>
+              <p className="mt-1 text-2xl leading-snug">{stage?.says}</p>
+              {told.length > 0 && <ol className="mt-3 list-inside list-decimal space-y-1 border-l-2 border-rule pl-4">{told.map((c, i) => <li key={i}>{c.says}</li>)}</ol>}
+            </div>
             <div className="mt-5 flex gap-2">
               <button type="button" className="button min-h-14 px-4" onClick={() => go(-1)} disabled={at === 0}><ArrowLeft aria-hidden /> Back</button>
               <button type="button" className="button button-main min-h-14 flex-1 text-lg" onClick={() => go(1)} disabled={at === last}>Next <ArrowRight aria-hidden /></button>
             </div>
-            <div className="mt-6 border-t border-rule pt-3 text-sm">
-              <p>{holdWords(hold)}</p>
-              <p className="mt-1 text-soft">{hold.crossings} crossings; {codeText(hold.code)}</p>
-            </div>
           </div>
         </div>
-        <ol className="mt-4 hidden grid-cols-2 gap-6 print:grid">
-          {tie.stages.map(({ says }, i) => (
+        <ol className="mt-4 hidden grid-cols-2 gap-x-6 gap-y-3 print:grid">
+          {tying.stages.map(({ says }, i) => (
             <li key={says} className="break-inside-avoid">
-              <KnotDrawing tie={tie} before={shares[i - 1] ?? 0} until={shares[i] ?? 1} view={view} hand={hand} title={`Stage ${i + 1}`} className="h-56 w-full" />
+              <KnotDrawing state={tying.stateAt(i + 1)} frame={frame} view={view} hand={hand} title={`Stage ${i + 1}`} board={board} tight={tying.drawsDown && i === last} className="h-52 w-full" />
               <p>{i + 1}. {says}</p>
             </li>
           ))}
         </ol>
+        {string && string.choices.length > 0 && <KnotChoices string={string} now={fastening} hrefOf={hrefOf} />}
+        {tying.tie && <Mistakes tie={tying.tie} place={place} hand={hand} view={view} />}
+        {tying.tie && <KnotFacts key={`${fastening} ${habits.knots[tying.tie.fastening]}`} fastening={tying.tie.fastening} own={habits.knots[tying.tie.fastening] ?? null} string={string} />}
+        <HoldWords tying={tying} />
       </section>
     </div>
   )
-}
-
-function holdWords({ wholeWord, whole, toBight, toBightWord }: ReturnType<typeof holdOfTie>): string {
-  if (toBight === null) return `With its ends joined it is ${wholeWord}: it can’t come open without its end being drawn back.`
-  if (whole.length === 1) return `Draw its bight back and it is ${wholeWord}: what holds it is the jam, the anchor and the board. What the standing part draws tight on the bight is ${toBightWord}.`
-  return `With its ends joined it is ${wholeWord}.`
 }

@@ -12,6 +12,7 @@ const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['Space, Enter, Page Down', 'In the steps of a fitting: done, go on'],
   ['Backspace, Page Up', 'In the steps of a fitting: go back'],
   ['← →, Page Up, Page Down', 'On a knot: a stage back or on'],
+  ['Shift and arrows', 'On a knot that has the focus: turn it'],
   ['?', 'This list'],
 ]
 

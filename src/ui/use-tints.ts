@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react'
 
-const NAMES = ['ink', 'soft', 'rule', 'line', 'verdigris', 'verdigris-wash', 'ochre', 'paper'] as const
+const NAMES = ['ink', 'soft', 'rule', 'line', 'verdigris', 'verdigris-wash', 'ochre', 'paper', 'wood', 'gut-light', 'nylon-light', 'fluorocarbon-light', 'wire-light', 'wound-light'] as const
 export type Tints = Record<(typeof NAMES)[number], string>
 
 /** The sheet's own colours, read again when the light changes: a canvas knows no CSS variables. Null before the first paint. */

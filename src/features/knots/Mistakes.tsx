@@ -1,0 +1,43 @@
+'use client'
+
+import { mistakesOf } from '@/core/knots/ties/mistakes'
+import { stateOf, whereTheyDiffer } from '@/core/knots/ties/state'
+import type { AnchorPlace, Tie } from '@/core/knots/ties/tie'
+import type { View } from '@/core/knots/topology/crossings'
+import { tyingOf } from '@/core/knots/tying'
+import { frameOf, type Hand } from '@/ui/drawings/knot/frame'
+import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
+
+interface MistakesProps {
+  readonly tie: Tie
+  readonly place: AnchorPlace
+  readonly hand: Hand
+  readonly view: View
+}
+
+/** What goes wrong with this knot, as drawings beside the right one, with what will happen. */
+export function Mistakes({ tie, place, hand, view }: MistakesProps) {
+  const mistakes = mistakesOf(tie.fastening, place)
+  if (mistakes.length === 0) return null
+  const frame = frameOf(tyingOf(tie.fastening, { place }), view, hand)
+  const open = tie.stages.length - (tie.drawnTo === null ? 0 : 1)
+  const showing = (one: Tie, other: Tie) => ({ ...stateOf(one, open, null), fresh: whereTheyDiffer(one, other) })
+  const drawing = { frame, view, hand, board: tie.throughBoard ? { bore: 1.6 } : null, className: 'h-52 w-full' }
+  return (
+    <section aria-label="Common mistakes" className="mt-6 border-t border-ink pt-3">
+      <h3 className="text-lg font-semibold">Common mistakes</h3>
+      <div className="mt-2 grid gap-6 md:grid-cols-3">
+        <figure className="break-inside-avoid">
+          <KnotDrawing {...drawing} state={showing(tie, mistakes[0]?.tie ?? tie)} title={`${tie.fastening}, tied right`} />
+          <figcaption><strong className="text-verdigris">Right.</strong> Before it is drawn down; where the mistake is made is dark.</figcaption>
+        </figure>
+        {mistakes.map((mistake) => (
+          <figure key={mistake.title} className="break-inside-avoid">
+            <KnotDrawing {...drawing} state={showing(mistake.tie, tie)} title={mistake.title} />
+            <figcaption><strong className="text-ochre">Wrong: {mistake.title.charAt(0).toLowerCase()}{mistake.title.slice(1)}.</strong> {mistake.happens}</figcaption>
+          </figure>
+        ))}
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,37 @@
+/**
+ * The string of a job as far as its knots need to know it.
+ */
+import { knotsFor, type KnotChoice } from '@/core/fitting/choose-knot'
+import type { Habits } from '@/core/fitting/habits'
+import { outerGauge } from '@/core/strings/construction'
+import type { Job } from '@/data/jobs'
+import type { StringLook } from '@/ui/drawings/knot/KnotPlayer'
+import { lookOf } from '@/ui/drawings/knot/string-look'
+
+export interface StringToTie {
+  readonly jobId: number
+  /** `3rd-octave G of Lovage` */
+  readonly name: string
+  /** m */
+  readonly gauge: number
+  readonly look: StringLook
+  /** Of its tuning pin, in gauges. */
+  readonly pinRadius: number
+  /** What is tied now, and which knots suit, best first. */
+  readonly tied: Habits['knot'] | string
+  readonly choices: readonly KnotChoice[]
+}
+
+/** A pin is drawn no thinner and no thicker than this, in gauges. */
+const PIN = { least: 2.2, most: 6 } as const
+
+export function stringToTie(job: Job, name: string): StringToTie {
+  const { construction } = job.figures
+  const { position } = job.context
+  const gauge = outerGauge(construction)
+  return {
+    jobId: job.jobId, name, gauge, look: lookOf(construction, position.tail.eyeletBore),
+    pinRadius: Math.max(PIN.least, Math.min(PIN.most, position.head.pin.diameter / (2 * gauge))),
+    tied: position.tail.fastening, choices: knotsFor(position, construction, job.habits),
+  }
+}
