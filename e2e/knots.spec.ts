@@ -1,35 +1,95 @@
-/** The end knots, stage by stage: by keys, from inside the box, for the left hand, and on paper. */
+/** Knots: tied before the eye in space or as drawings, by keys, from inside the box, for the left hand, on paper, and for a job's own string. */
+import type { Page } from '@playwright/test'
 import { expect, test } from './served'
+
+const next = (page: Page) => page.getByRole('button', { name: 'Next', exact: true })
 
 test('a knot is gone through by keys, each stage in words that stand alone', async ({ page }) => {
   await page.goto('/knots?knot=slip%20loop')
   const sheet = page.getByRole('region', { name: 'slip loop' })
-  await expect(sheet).toContainText('Stage 1 of 4')
+  await expect(sheet).toContainText('Stage 1 of 5')
   await page.keyboard.press('ArrowRight')
-  await expect(sheet).toContainText('Stage 2 of 4')
+  await expect(sheet).toContainText('Stage 2 of 5')
   await expect(sheet).toContainText('The working end passes in front of the standing part.')
   await page.getByRole('button', { name: 'From inside the box' }).click()
   await expect(sheet).toContainText('The working end passes behind the standing part.')
-  await page.keyboard.press('PageDown')
-  await page.keyboard.press('PageDown')
-  await expect(sheet).toContainText('Stage 4 of 4')
-  await expect(page.getByRole('button', { name: 'Next' })).toBeDisabled()
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('PageDown')
+  await expect(sheet).toContainText('Stage 5 of 5')
+  await expect(next(page)).toBeDisabled()
   await expect(sheet).toContainText('what the standing part draws tight on the bight is an overhand', { ignoreCase: true })
   await page.getByRole('button', { name: 'For the left hand' }).click()
-  await expect(sheet).toContainText('mirrored for the left hand')
+  await expect(sheet).toContainText('for the left hand')
 })
 
-test('all stages print on one page, and a knot that is not there has no page', async ({ page }) => {
+test('in space it is tied before the eye, and turned by dragging and by keys', async ({ page }) => {
+  await page.goto('/knots?knot=two-loop,%20crossed')
+  const player = page.getByRole('group', { name: /Turn it by dragging/ })
+  const picture = async () => (await player.screenshot()).toString('base64')
+  await expect(player.locator('canvas')).toBeVisible()
+  await expect(player.getByText('tag', { exact: true })).toBeVisible()
+  // Until nothing moves any more.
+  const settled = async () => { let last = ''; await expect(async () => { const now = await picture(); const same = now === last; last = now; expect(same).toBe(true) }).toPass({ intervals: [700] }); return last }
+  const first = await settled()
+  await next(page).click()
+  const second = await settled()
+  expect(second).not.toBe(first)
+  const box = await player.boundingBox()
+  if (!box) throw new Error('the player has no place')
+  await page.mouse.move(box.x + 200, box.y + 200)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 320, box.y + 230, { steps: 6 })
+  await page.mouse.up()
+  const turned = await settled()
+  expect(turned).not.toBe(second)
+  await player.focus()
+  await page.keyboard.press('Shift+ArrowLeft')
+  expect(await settled()).not.toBe(turned)
+  // Turning is not stepping.
+  await expect(page.getByText('Stage 2 of 5')).toBeVisible()
+})
+
+test('where there is no WebGL the same stage is a drawing', async ({ page }) => {
+  await page.addInitScript(() => {
+    const given = HTMLCanvasElement.prototype.getContext
+    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
+      return kind.startsWith('webgl') ? null : (given as (...all: unknown[]) => unknown).call(this, kind, ...rest)
+    } as typeof given
+  })
   await page.goto('/knots?knot=third%20loop')
-  await page.emulateMedia({ media: 'print' })
-  await expect(page.getByRole('img', { name: /^Stage \d$/ })).toHaveCount(4)
-  await expect(page.getByRole('button', { name: 'Next' })).toBeHidden()
-  const pdf = await page.pdf({ format: 'A4', margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' } })
-  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1)
-  expect((await page.goto('/knots?knot=granny'))?.status()).toBe(404)
+  await expect(page.getByRole('img', { name: /^Stage 1 of third loop: Lay a plain U/ })).toBeVisible()
+  await expect(page.locator('canvas')).toHaveCount(0)
 })
 
-test('the step of the knot shows the job’s own knot and leads to its stages', async ({ page, request }) => {
+test('every fastening of both ends can be chosen, and has its stages in words and as a drawing', async ({ page }) => {
+  await page.goto('/knots')
+  const all = await page.getByRole('navigation', { name: 'Knots' }).getByRole('link').allTextContents()
+  expect(all).toHaveLength(22)
+  for (const name of all) {
+    await page.goto(`/knots?knot=${encodeURIComponent(name)}`)
+    const sheet = page.getByRole('region', { name, exact: true })
+    await page.getByRole('button', { name: 'As a drawing' }).click()
+    const last = Number(/of (\d)/.exec(await sheet.getByText(/^Stage 1 of \d$/).textContent() ?? '')?.[1])
+    for (let i = 1; i < last; i += 1) await next(page).click()
+    await expect(sheet.getByRole('img', { name: new RegExp(`^Stage ${last} of `) })).toBeVisible()
+    await expect(next(page)).toBeDisabled()
+  }
+})
+
+test('all stages print on one page with the common mistakes, and a knot that is not there has no page', async ({ page }) => {
+  for (const [knot, stages] of [['third loop', 5], ['loop and through', 6], ['tail tucked, after half a turn', 5]] as const) {
+    await page.goto(`/knots?knot=${encodeURIComponent(knot)}`)
+    await page.emulateMedia({ media: 'print' })
+    await expect(page.getByRole('img', { name: /^Stage \d$/ })).toHaveCount(stages)
+    await expect(next(page)).toBeHidden()
+    const pdf = await page.pdf({ format: 'A4', margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' } })
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length).toBe(1)
+    await page.emulateMedia({ media: 'screen' })
+  }
+  expect((await page.goto('/knots?knot=granny'))?.status()).toBe(404)
+  expect((await page.goto('/knots?job=99999'))?.status()).toBe(404)
+})
+
+test('a job’s knot step ties its own string; another knot, or one measured, changes what is cut', async ({ page, request }) => {
   const answer = await request.post('/api/breaks', { data: { instrument: 'lovage', string: 21, site: 'knot' } })
   const { jobId } = (await answer.json()) as { jobId: number }
   await page.goto(`/jobs/${jobId}/coil`)
@@ -37,7 +97,30 @@ test('the step of the knot shows the job’s own knot and leads to its stages', 
   await page.waitForURL('**/figures')
   await page.goto(`/jobs/${jobId}/steps`)
   await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Tie the end knot/ }).click()
-  await expect(page.getByRole('img', { name: 'The two-loop, open bight knot, still open' })).toBeVisible()
+  await expect(page.getByRole('group', { name: /^Stage 1 of the two-loop, open bight knot/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Next stage' }).click()
+  await expect(page.getByText('Stage 2 of 5')).toBeVisible()
+  await expect(page.getByText(/It takes 51 mm/)).toBeVisible()
   await page.getByRole('link', { name: 'Stage by stage, from either side' }).click()
-  await expect(page.getByRole('heading', { name: 'two-loop, open bight' })).toBeVisible()
+  const choices = page.getByRole('region', { name: 'Which knot for this string' })
+  await expect(choices.getByRole('listitem').filter({ hasText: 'The general harp knot' })).toContainText('tied in this job')
+  const other = choices.getByRole('listitem').filter({ hasText: 'Its end is passed through as well' })
+  await expect(other).toContainText('takes 54 mm')
+  await other.getByRole('button', { name: 'Tie this one' }).click()
+  await expect(other).toContainText('tied in this job')
+  await page.goto(`/jobs/${jobId}/steps`)
+  await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Tie the end knot/ }).click()
+  await expect(page.getByText(/Tie the loop and through knot.*It takes 54 mm/)).toBeVisible()
+  // One of the house's own: 40 mm of a string of 1 mm.
+  await page.goto('/knots?knot=loop%20and%20through')
+  const facts = page.getByRole('region', { name: 'What it takes' })
+  await facts.getByLabel('String used').fill('4000')
+  await facts.getByRole('button', { name: 'Keep it' }).click()
+  await expect(facts.getByRole('alert')).toContainText('between 3 and 150 times its string’s gauge')
+  await facts.getByLabel('String used').fill('40')
+  await facts.getByRole('button', { name: 'Keep it' }).click()
+  await expect(facts).toContainText('40.0 times its gauge, as you measured; worked out: 29.1')
+  await page.goto(`/jobs/${jobId}/steps`)
+  await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Tie the end knot/ }).click()
+  await expect(page.getByText(/It takes 66 mm/)).toBeVisible()
 })

@@ -81,7 +81,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
               ? <KnotDrawing state={state} frame={frame} view={view} hand={hand} title={title} board={board} tight={tight} told={told} className="h-[21rem] w-full md:h-[27rem]" />
               : <KnotPlayer tying={tying} stage={at} hand={hand} inside={inside} slow={slow} title={title} look={look} className="h-[21rem] w-full md:h-[27rem]" />}
             <figcaption className="mt-1 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
-              <span>{flat ? `${inside ? 'seen from inside' : 'seen from outside'}; what this stage lays is dark` : 'drag to turn it'}{hand === 'left' ? '; for the left hand' : ''}</span>
+              <span>{flat ? `${inside ? 'seen from inside' : 'seen from outside'}; what this stage lays is filled` : 'drag to turn it'}{hand === 'left' ? '; for the left hand' : ''}</span>
               <span className="flex gap-2">
                 {!flat && <button type="button" className="button min-h-9 px-3 py-1 text-sm" aria-pressed={slow} onClick={() => setSlow(!slow)}>{slow ? 'At full speed' : 'Slowly'}</button>}
                 <button type="button" className="button min-h-9 px-3 py-1 text-sm" aria-pressed={flat} onClick={() => setFlat(!flat)}>{flat ? 'In space' : 'As a drawing'}</button>
@@ -100,10 +100,10 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
             </div>
           </div>
         </div>
-        <ol className="mt-4 hidden grid-cols-2 gap-x-6 gap-y-3 print:grid">
+        <ol className="mt-3 hidden grid-cols-3 gap-x-4 gap-y-2 text-sm print:grid">
           {tying.stages.map(({ says }, i) => (
             <li key={says} className="break-inside-avoid">
-              <KnotDrawing state={tying.stateAt(i + 1)} frame={frame} view={view} hand={hand} title={`Stage ${i + 1}`} board={board} tight={tying.drawsDown && i === last} className="h-52 w-full" />
+              <KnotDrawing state={tying.stateAt(i + 1)} frame={frame} view={view} hand={hand} title={`Stage ${i + 1}`} board={board} tight={tying.drawsDown && i === last} className="h-40 w-full" />
               <p>{i + 1}. {says}</p>
             </li>
           ))}

@@ -10,6 +10,10 @@ const APART = 1.08
 const NEIGHBOURS = 2.4
 /** Pairs further apart than this will not come to touch. */
 const NEAR = 1.5
+/** From here on some points can be passed over. */
+const FAR = 6
+/** Nearer to where it should be than this is near enough. */
+const CLOSE = 0.01
 const ROUNDS = 60
 /** How much further apart neighbouring points may be left than they were. */
 const STRETCH = 1.15
@@ -35,45 +39,72 @@ export function parted(curve: Polyline, rod: Rod | null): Polyline {
 }
 
 function pairsNear(curve: Polyline): readonly number[] {
-  const along = [0]
-  for (let i = 1; i < curve.length; i += 1) along.push((along[i - 1] as number) + norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3)))
+  const n = curve.length
+  // Flat arrays and no square roots: this is asked for with every picture.
+  const p = Float64Array.from(curve.flat())
+  const at = (i: number) => p[i] as number
+  const along = new Float64Array(n)
+  let widest = 0
+  for (let i = 1; i < n; i += 1) {
+    const step = Math.hypot(at(3 * i) - at(3 * i - 3), at(3 * i + 1) - at(3 * i - 2), at(3 * i + 2) - at(3 * i - 1))
+    widest = Math.max(widest, step)
+    along[i] = (along[i - 1] as number) + step
+  }
   const pairs: number[] = []
-  for (let i = 0; i < curve.length; i += 1) for (let j = i + 1; j < curve.length; j += 1) {
-    if ((along[j] as number) - (along[i] as number) > NEIGHBOURS && norm(minus(curve[i] as Vec3, curve[j] as Vec3)) < NEAR) pairs.push(3 * i, 3 * j)
+  for (let i = 0; i < n; i += 1) for (let j = i + 1; j < n; j += 1) {
+    const dx = at(3 * j) - at(3 * i)
+    const dy = at(3 * j + 1) - at(3 * i + 1)
+    const dz = at(3 * j + 2) - at(3 * i + 2)
+    const d = dx * dx + dy * dy + dz * dz
+    if (d > FAR * FAR) j += Math.floor((FAR - NEAR) / widest)
+    else if (d < NEAR * NEAR && (along[j] as number) - (along[i] as number) > NEIGHBOURS) pairs.push(3 * i, 3 * j)
   }
   return pairs
 }
 
 function pushApart(p: Float64Array, a: number, b: number): boolean {
-  const [dx, dy, dz] = [(p[b] as number) - (p[a] as number), (p[b + 1] as number) - (p[a + 1] as number), (p[b + 2] as number) - (p[a + 2] as number)]
-  const d = Math.hypot(dx, dy, dz)
+  const dx = (p[b] as number) - (p[a] as number)
+  const dy = (p[b + 1] as number) - (p[a + 1] as number)
+  const dz = (p[b + 2] as number) - (p[a + 2] as number)
+  const d = Math.sqrt(dx * dx + dy * dy + dz * dz)
   if (d >= APART || d < 1e-6) return false
   const f = ((APART - d) / d) * 0.5
-  ;[dx, dy, dz].forEach((v, k) => {
-    p[a + k] = (p[a + k] as number) - f * v
-    p[b + k] = (p[b + k] as number) + f * v
-  })
-  return true
+  for (let k = 0; k < 3; k += 1) {
+    const v = f * (k === 0 ? dx : k === 1 ? dy : dz)
+    p[a + k] = (p[a + k] as number) - v
+    p[b + k] = (p[b + k] as number) + v
+  }
+  return APART - d > CLOSE
 }
 
 /** Points that have been pushed apart along the string are brought back, half the way each. */
 function hold(p: Float64Array, a: number, most: number): void {
-  const [dx, dy, dz] = [(p[a + 3] as number) - (p[a] as number), (p[a + 4] as number) - (p[a + 1] as number), (p[a + 5] as number) - (p[a + 2] as number)]
-  const d = Math.hypot(dx, dy, dz)
+  const dx = (p[a + 3] as number) - (p[a] as number)
+  const dy = (p[a + 4] as number) - (p[a + 1] as number)
+  const dz = (p[a + 5] as number) - (p[a + 2] as number)
+  const d = Math.sqrt(dx * dx + dy * dy + dz * dz)
   if (d <= most) return
   const f = ((d - most) / d) * 0.5
-  ;[dx, dy, dz].forEach((v, k) => {
-    p[a + k] = (p[a + k] as number) + f * v
-    p[a + 3 + k] = (p[a + 3 + k] as number) - f * v
-  })
+  for (let k = 0; k < 3; k += 1) {
+    const v = f * (k === 0 ? dx : k === 1 ? dy : dz)
+    p[a + k] = (p[a + k] as number) + v
+    p[a + 3 + k] = (p[a + 3 + k] as number) - v
+  }
 }
 
 function pushOff(p: Float64Array, i: number, { at, axis }: Rod, clear: number): boolean {
-  const off = [0, 1, 2].map((k) => (p[i + k] as number) - (at[k] as number)) as [number, number, number]
-  const along = off[0] * axis[0] + off[1] * axis[1] + off[2] * axis[2]
-  const across = off.map((v, k) => v - along * (axis[k] as number))
-  const d = Math.hypot(...across)
+  const dx = (p[i] as number) - at[0]
+  const dy = (p[i + 1] as number) - at[1]
+  const dz = (p[i + 2] as number) - at[2]
+  const along = dx * axis[0] + dy * axis[1] + dz * axis[2]
+  const rx = dx - along * axis[0]
+  const ry = dy - along * axis[1]
+  const rz = dz - along * axis[2]
+  const d = Math.sqrt(rx * rx + ry * ry + rz * rz)
   if (d >= clear || d < 1e-6) return false
-  across.forEach((v, k) => { p[i + k] = (p[i + k] as number) + ((clear - d) / d) * v })
-  return true
+  const f = (clear - d) / d
+  p[i] = (p[i] as number) + f * rx
+  p[i + 1] = (p[i + 1] as number) + f * ry
+  p[i + 2] = (p[i + 2] as number) + f * rz
+  return clear - d > CLOSE
 }

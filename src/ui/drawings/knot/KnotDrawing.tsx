@@ -167,7 +167,7 @@ function Tight({ curve, parts, rods }: Looks & { rods: readonly Fixture[] }) {
     return (
       <g key={i}>
         <path d={path(curve.slice(Math.max(0, i - 1), i + 1))} stroke="var(--ink)" strokeWidth={THICK} />
-        <path d={d} stroke={part === 'standing part' ? 'var(--verdigris-wash)' : part === 'tag' ? 'var(--paper)' : 'var(--verdigris)'} strokeWidth={THICK * 0.72} />
+        <path d={d} stroke={part === 'working end' ? 'var(--verdigris)' : 'var(--verdigris-wash)'} strokeWidth={THICK * 0.7} />
       </g>
     )
   }

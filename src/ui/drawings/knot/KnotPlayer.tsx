@@ -80,7 +80,8 @@ export function KnotPlayer({ tying, stage, hand, inside, slow, title, look = USU
     const box = names.current
     if (!box) return
     const zoom = Math.min(box.clientWidth / frame.width, box.clientHeight / frame.height)
-    for (const label of box.children) if (label instanceof HTMLElement) place(label, state, motion, { zoom, hand, middle: -(frame.top + frame.height / 2), box, isTight: tying.drawsDown && motion.at > tying.stages.length - 0.8 })
+    const placed: DOMRect[] = []
+    for (const label of box.children) if (label instanceof HTMLElement) place(label, state, motion, { placed, zoom, hand, middle: -(frame.top + frame.height / 2), box, isTight: tying.drawsDown && motion.at > tying.stages.length - 0.8 })
   }, [motion, frame, hand, tying])
 
   if (canShow === null || tints === null) return <div className={className} />
@@ -111,10 +112,12 @@ interface Placing {
   readonly middle: number
   readonly box: HTMLElement
   readonly isTight: boolean
+  /** Names that are already there; the next ones keep off them. */
+  readonly placed: DOMRect[]
 }
 
 /** Puts a name beside what it names. */
-function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState, { turn, tilt }: Motion, { zoom, hand, middle, box, isTight }: Placing): void {
+function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState, { turn, tilt }: Motion, { zoom, hand, middle, box, isTight, placed }: Placing): void {
   const name = label.dataset.name
   const rod = fixtures[0]
   const at = name === 'rod' ? rod && nameOfRodAt(rod) : nameAt(curve, parts, name as Part, leads)
@@ -128,7 +131,13 @@ function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState
   const top = box.clientHeight / 2 - (y - centre[1]) * zoom
   const [width, height] = [label.offsetWidth, label.offsetHeight]
   const beside = left > box.clientWidth * 0.6 ? left - width - zoom * 0.9 : left + zoom * 0.9
-  label.style.transform = `translate(${Math.max(2, Math.min(box.clientWidth - width - 2, beside))}px, ${Math.max(2, Math.min(box.clientHeight - height - 2, top - height / 2))}px)`
+  const across = Math.max(2, Math.min(box.clientWidth - width - 2, beside))
+  let down = Math.max(2, Math.min(box.clientHeight - height - 2, top - height / 2))
+  for (const other of placed) {
+    if (across < other.right && across + width > other.left && down < other.bottom && down + height > other.top) down = other.bottom + 1
+  }
+  placed.push(new DOMRect(across, down, width, height))
+  label.style.transform = `translate(${across}px, ${down}px)`
 }
 
 /**

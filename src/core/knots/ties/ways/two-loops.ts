@@ -32,8 +32,8 @@ export function openBight(place: AnchorPlace): Tie {
       { says: 'Lay a plain U in the working end: its bend to the left, its legs side by side, the tag to the right.', reaches: begins[4] },
       { says: 'Lead the standing part up, to the left, and down behind both legs.', reaches: begins[2] },
       { says: 'Bring it up in front of them, so that a crossed loop of the standing part lies over the U, its crossing facing in.', reaches: begins[1] },
-      { says: `Put the anchor through the bend of the U, ${where(place)}. The standing part goes up behind its own beginning.`, reaches: 0 },
-      { says: 'Hold bight and tag, pull the standing part, and draw the loop down as a half hitch round the U until the anchor is gripped.', reaches: 0 },
+      { says: `The standing part goes up behind its own beginning. Where an anchor is needed, put it through the bend of the U, ${where(place)}.`, reaches: 0 },
+      { says: 'Hold bight and tag, pull the standing part, and draw the loop down as a half hitch round the U until it grips.', reaches: 0 },
     ],
   }
 }
@@ -65,7 +65,7 @@ export function thirdLoop(place: AnchorPlace): Tie {
       { says: 'Lay a plain U in the working end: its bend to the left, its legs side by side.', reaches: begins[5] },
       { says: 'Lead the standing part up, to the left, down behind both legs and up in front of them.', reaches: begins[3] },
       { says: 'Make one more hitch of the standing part beside it, to the right: down behind both legs.', reaches: begins[2] },
-      { says: `Bring it up in front, over the bight. Put the anchor through the bend of the U, ${where(place)}.`, reaches: 0 },
+      { says: `Bring it up in front, over the bight. Where an anchor is needed, put it through the bend of the U, ${where(place)}.`, reaches: 0 },
       { says: 'Hold bight and tag, pull the standing part, and draw all three loops down.', reaches: 0 },
     ],
   }
