@@ -28,7 +28,7 @@ for (const light of ['day', 'backstage'] as const) {
         expect.soft(await seriousFindings(page), page.url()).toEqual([])
         expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${page.url()} is too wide`).toBeLessThanOrEqual(0)
       }
-      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/instruments/yarrow/which', '/instruments/lovage/chart', '/instruments/new', '/instruments/bryony/belongs?string=9', '/instruments/lovage/bench?string=29', '/instruments/orris/bench?string=2', '/stores', '/stores/coils/8', '/stores/cutting', '/stores/small-things', '/stores/labels', '/orders', '/orders/suppliers', '/orders/suppliers/weir-and-wharf', '/history', '/house', '/house/habits', '/house/fittings', '/knots', '/instruments/yarrow/habits', '/nowhere']) {
+      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/instruments/yarrow/which', '/instruments/lovage/chart', '/instruments/new', '/instruments/bryony/belongs?string=9', '/instruments/lovage/bench?string=29', '/instruments/orris/bench?string=2', '/stores', '/stores/coils/8', '/stores/cutting', '/stores/small-things', '/stores/labels', '/orders', '/orders/suppliers', '/orders/suppliers/weir-and-wharf', '/history', '/house', '/house/habits', '/house/fittings', '/knots', '/knots?knot=plain%20becket', '/instruments/yarrow/habits', '/nowhere']) {
         await page.goto(place)
         await look()
       }

@@ -16,7 +16,6 @@ void onDemo(async (browser, home) => {
   await shoot(wide, 'today', '/')
   await shoot(wide, 'instruments', '/instruments')
   await shoot(wide, 'lovage', '/instruments/lovage?string=22')
-  await shoot(phone, 'fennel-phone', '/instruments/fennel?string=11')
   await shoot(wide, 'stores', '/stores')
   await shoot(wide, 'chart', '/instruments/lovage/chart')
   await shoot(wide, 'new-instrument', '/instruments/new')
@@ -26,6 +25,11 @@ void onDemo(async (browser, home) => {
   await wide.keyboard.press('Enter')
   await shoot(wide, 'which')
   await shoot(wide, 'habits', '/house/habits')
+  await wide.goto(`${home}/knots?knot=two-loop,%20open%20bight`)
+  for (let i = 0; i < 3; i += 1) await wide.keyboard.press('ArrowRight')
+  // Tied before the eye, and at rest again.
+  await wide.waitForTimeout(3500)
+  await shoot(wide, 'knots')
 
   await wide.goto(`${home}/orders`)
   await wide.getByRole('button', { name: /^Put all/ }).click()
