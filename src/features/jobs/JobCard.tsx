@@ -5,6 +5,7 @@ import type { Step } from '@/core/fitting/step'
 import { leadingNames } from '@/core/instrument/names'
 import { measure, type Quantity } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
+import { OpenKnot } from '@/ui/drawings/knot/OpenKnot'
 import { PinDrawing } from '@/ui/drawings/PinDrawing'
 import { measureText } from '@/ui/format/measure'
 import { PrintButton } from '@/ui/shell/PrintButton'
@@ -41,7 +42,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
     ['Pitch', `${text('frequency', string.pitch)} at rest in ${instrument.restTuning}; ${text('semitones', string.semitonesToBreaking)} to breaking`],
   ]
   return (
-    <article className="sheet mx-auto max-w-[210mm] p-5 text-sm print:border-0 print:p-0 print:outline-0" aria-label="Job card">
+    <article className="sheet mx-auto max-w-[210mm] p-5 text-sm print:border-0 print:p-0 print:shadow-none" aria-label="Job card">
       <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
         <div>
           <h1 className="text-2xl font-semibold">{name} of {instrument.name}</h1>
@@ -53,7 +54,10 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
         <dl className="ruled mt-2">
           {rows.map(([what, value]) => <div key={what} className="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 py-1"><dt className="text-soft">{what}</dt><dd className={what === 'Cut' ? 'plate-figure text-2xl leading-tight' : ''}>{value}</dd></div>)}
         </dl>
-        <PinDrawing figures={string} className="mt-2 h-52 w-full" />
+        <div>
+          <PinDrawing figures={string} className="mt-2 h-36 w-full" />
+          <OpenKnot context={context} className="mt-2 h-36 w-full" />
+        </div>
       </div>
       <section aria-label="Lengths to lay the string against" className="mt-2 overflow-x-auto border-t border-ink pt-2 print:overflow-visible" tabIndex={0}>
         <CheckRuler />

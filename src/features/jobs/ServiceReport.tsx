@@ -46,7 +46,7 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
   const anchors = strings.filter((s) => s.anchor).length
   const used = strings.reduce((sum, s) => sum + (s.cut ?? 0) + s.mishaps.reduce((lost, m) => lost + (m.lost ?? 0), 0), 0)
   return (
-    <article className="sheet mx-auto max-w-[210mm] p-6 print:border-0 print:p-0 print:outline-0" aria-label="Service report">
+    <article className="sheet mx-auto max-w-[210mm] p-6 print:border-0 print:p-0 print:shadow-none" aria-label="Service report">
       <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
         <div>
           <h1 className="text-2xl font-semibold">Service report: {instrument.name}</h1>

@@ -22,7 +22,7 @@ interface LabelSheetProps {
 /** Labels to print and cut out: of packets, or of an instrument's positions, each with a code that opens the position. */
 export function LabelSheet({ origin, unit, packets, instrument, instruments }: LabelSheetProps) {
   return (
-    <section className="sheet p-4 md:p-5 print:border-0 print:p-0 print:outline-0" aria-label="Labels">
+    <section className="sheet p-4 md:p-5 print:border-0 print:p-0 print:shadow-none" aria-label="Labels">
       <div className="print:hidden">
         <h1 className="text-2xl font-semibold">Labels</h1>
         <p className="text-soft">A camera held to the code opens the position. Cut along the lines.</p>

@@ -38,7 +38,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem] print:block">
-      <section className="sheet p-4 md:p-6 print:border-0 print:p-0 print:outline-0" aria-label={`Order ${order.id}`}>
+      <section className="sheet p-4 md:p-6 print:border-0 print:p-0 print:shadow-none" aria-label={`Order ${order.id}`}>
         <Link href="/orders" className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"><ArrowLeft size={15} aria-hidden /> Orders</Link>
         <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
           <div>

@@ -95,7 +95,7 @@ export function KnotPlayer({ tying, stage, hand, inside, slow, title, look = USU
       onPointerDown={(event) => { hold({ x: event.clientX, y: event.clientY }); event.currentTarget.setPointerCapture(event.pointerId) }}
       onPointerMove={onMove} onPointerUp={() => hold(null)} onPointerCancel={() => hold(null)}
     >
-      <KnotScene tying={tying} motion={motion} frame={frame} hand={hand} tints={tints} surface={look.surface} openness={look.openness} onMoved={onMoved} />
+      <KnotScene bore={look.bore} tying={tying} motion={motion} frame={frame} hand={hand} tints={tints} surface={look.surface} openness={look.openness} onMoved={onMoved} />
       <div ref={names} aria-hidden className="pointer-events-none absolute inset-0 overflow-hidden text-sm font-semibold">
         {LABELS.map((name) => <span key={name} data-name={name} className="absolute left-0 top-0 whitespace-nowrap bg-paper/85 px-1 leading-tight">{name}</span>)}
       </div>
@@ -126,9 +126,11 @@ function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState
   if (!at || label.hidden) return
   if (rod && name === 'rod') label.textContent = rod.kind
   const [x, y] = asSeen([[at[0], at[1], at[2]]], { turn, tilt }, hand)[0] as Vec3
+  // A short rod is named below itself: its name would hide it.
+  const lower = name === 'rod' && rod && rod.half < 6 ? rod.radius + 1.2 : 0
   const centre = asSeen([[0, middle, 0]], { turn, tilt }, hand)[0] as Vec3
   const left = box.clientWidth / 2 + (x - centre[0]) * zoom
-  const top = box.clientHeight / 2 - (y - centre[1]) * zoom
+  const top = box.clientHeight / 2 - (y - lower - centre[1]) * zoom
   const [width, height] = [label.offsetWidth, label.offsetHeight]
   const beside = left > box.clientWidth * 0.6 ? left - width - zoom * 0.9 : left + zoom * 0.9
   const across = Math.max(2, Math.min(box.clientWidth - width - 2, beside))
@@ -141,14 +143,14 @@ function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState
 }
 
 /**
- * Where a part is named: the standing part where it leaves the picture or at its tip while it is led, the tag near its end,
- * the working end at its tip or, once the tag is laid, at its middle.
+ * Where a part is named: the standing part where it leaves the picture, or at its tip while it is led; the tag near its end;
+ * the working end at its tip or, once the tag is laid, well before it.
  */
 function nameAt(curve: TyingState['curve'], parts: readonly Part[], part: Part, leads: TyingState['leads']): Vec3 | undefined {
   const of = parts.flatMap((p, i) => (p === part ? [i] : []))
   if (of.length < 3) return undefined
   const led = leads === 'standing part' && (curve[0] as Vec3)[1] < 6
-  const share = part === 'standing part' ? (led ? 0 : 0.12) : part === 'tag' ? 0.8 : parts.includes('tag') ? 0.5 : 1
+  const share = part === 'standing part' ? (led ? 0 : 0.12) : part === 'tag' ? 0.8 : parts.includes('tag') ? 0.25 : 1
   return curve[of[Math.round((of.length - 1) * share)] as number]
 }
 

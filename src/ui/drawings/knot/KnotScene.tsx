@@ -2,7 +2,7 @@
 
 import { Canvas, useFrame, useThree } from '@react-three/fiber'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { Euler, Quaternion, Vector3, type Group, type OrthographicCamera } from 'three'
+import { Euler, Quaternion, Vector3, type Group, type OrthographicCamera, type ShaderMaterial } from 'three'
 import type { TyingState } from '@/core/knots/ties/state'
 import type { FixtureKind } from '@/core/knots/ties/tie'
 import { mirrored, type Vec3 } from '@/core/knots/topology/curve'
@@ -28,6 +28,8 @@ interface SceneProps {
   readonly surface: Texture['surface']
   /** How much wider than a supple string's its open loops are; 1 and up. */
   readonly openness: number
+  /** Of the eyelet, in gauges. */
+  readonly bore: number
   readonly onMoved: (state: TyingState) => void
 }
 
@@ -73,7 +75,7 @@ function fit(eye: OrthographicCamera, size: { readonly width: number; readonly h
 
 const GRAINY: ReadonlySet<FixtureKind> = new Set(['bead', 'foot', 'bar', 'neck'])
 
-function Scene({ tying, motion, frame, hand, tints, surface, openness, onMoved }: SceneProps) {
+function Scene({ tying, motion, frame, hand, tints, surface, openness, bore, onMoved }: SceneProps) {
   const invalidate = useThree((three) => three.invalidate)
   const setDpr = useThree((three) => three.setDpr)
   const [pace] = useState(() => new Pace())
@@ -89,7 +91,7 @@ function Scene({ tying, motion, frame, hand, tints, surface, openness, onMoved }
   useEffect(() => () => { for (const geometry of [string, cord]) geometry.dispose() }, [string, cord])
   useEffect(() => () => { for (const material of [skin, cordSkin, ...Object.values(solids)]) material.dispose() }, [skin, cordSkin, solids])
   useEffect(() => motion.watch(invalidate), [motion, invalidate])
-  useEffect(() => invalidate(), [invalidate, tints, hand, tying, openness, frame])
+  useEffect(() => invalidate(), [invalidate, tints, hand, tying, openness, bore, frame])
 
   useFrame(({ camera, size }, delta) => {
     fit(camera as OrthographicCamera, size, frame)
@@ -132,13 +134,24 @@ function Scene({ tying, motion, frame, hand, tints, surface, openness, onMoved }
             </mesh>
           ))}
         </group>
-        {tying.throughBoard && (
-          <group position={[0, 0.75, 0]}>
-            {[-6.9, 6.9].map((x) => <mesh key={x} position={[x, 0, 0]} material={solids.wood}><boxGeometry args={[12.2, 1.5, 7]} /></mesh>)}
-            {[-2.1, 2.1].map((z) => <mesh key={z} position={[0, 0, z]} material={solids.wood}><boxGeometry args={[1.6, 1.5, 2.8]} /></mesh>)}
-          </group>
-        )}
+        {tying.throughBoard && <Board bore={Math.max(1.3, bore)} wood={solids.wood} metal={solids.wire} />}
       </group>
     </>
+  )
+}
+
+const BOARD = { half: 13, deep: 7, thick: 1.5 } as const
+
+/** The board with its eyelet, as wide as the bore of the string that is fitted. */
+function Board({ bore, wood, metal }: { bore: number; wood: ShaderMaterial; metal: ShaderMaterial }) {
+  const hole = bore / 2 + 0.35
+  const beside = BOARD.half - hole
+  const behind = BOARD.deep / 2 - hole
+  return (
+    <group position={[0, BOARD.thick / 2, 0]}>
+      {[-1, 1].map((side) => <mesh key={side} position={[side * (hole + beside / 2), 0, 0]} material={wood}><boxGeometry args={[beside, BOARD.thick, BOARD.deep]} /></mesh>)}
+      {[-1, 1].map((side) => <mesh key={side} position={[0, 0, side * (hole + behind / 2)]} material={wood}><boxGeometry args={[2 * hole, BOARD.thick, behind]} /></mesh>)}
+      <mesh position={[0, BOARD.thick / 2 + 0.04, 0]} rotation={[-Math.PI / 2, 0, 0]} material={metal}><ringGeometry args={[bore / 2, hole + 0.7, 28]} /></mesh>
+    </group>
   )
 }
