@@ -6,6 +6,7 @@ import { useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import type { Habits } from '@/core/fitting/habits'
 import { lockSentence, tailFacts } from '@/core/knots/fastenings'
+import { saidFor } from '@/core/knots/ties/said-for'
 import { tellCrossings } from '@/core/knots/ties/tell-crossings'
 import { rodOf } from '@/core/knots/ties/tie'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
@@ -57,7 +58,8 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   useHotkeys('left, pageup', (event) => { event.preventDefault(); go(-1) }, { ignoreEventWhen: free }, [last])
   const hrefOf = (to: Fastening) => `/knots?knot=${encodeURIComponent(to)}${string ? `&job=${string.jobId}` : ''}`
   const usedFor = isTail(fastening) ? tailFacts(fastening).usedFor : lockSentence(fastening) ?? 'how most strings are held on their pins'
-  const title = `Stage ${at + 1} of ${fastening}: ${stage?.says ?? ''}`
+  const said = (says: string) => saidFor(says, { inside, hand })
+  const title = `Stage ${at + 1} of ${fastening}: ${said(stage?.says ?? '')}`
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
       <KnotList now={fastening} hrefOf={hrefOf} />
@@ -91,7 +93,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
           <div className="flex flex-col">
             <div aria-live="polite">
               <p className="label">Stage {at + 1} of {tying.stages.length}</p>
-              <p className="mt-1 text-2xl leading-snug">{stage?.says}</p>
+              <p className="mt-1 text-2xl leading-snug">{said(stage?.says ?? '')}</p>
               {told.length > 0 && <ol className="mt-3 list-inside list-decimal space-y-1 border-l-2 border-rule pl-4">{told.map((c, i) => <li key={i}>{c.says}</li>)}</ol>}
             </div>
             <div className="mt-5 flex gap-2">
@@ -104,12 +106,12 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
           {tying.stages.map(({ says }, i) => (
             <li key={says} className="break-inside-avoid">
               <KnotDrawing state={tying.stateAt(i + 1)} frame={frame} view={view} hand={hand} title={`Stage ${i + 1}`} board={board} tight={tying.drawsDown && i === last} className="h-40 w-full" />
-              <p>{i + 1}. {says}</p>
+              <p>{i + 1}. {said(says)}</p>
             </li>
           ))}
         </ol>
         {string && string.choices.length > 0 && <KnotChoices string={string} now={fastening} hrefOf={hrefOf} />}
-        {tying.tie && <Mistakes tie={tying.tie} place={place} hand={hand} view={view} />}
+        {tying.tie && <Mistakes tie={tying.tie} place={place} hand={hand} inside={inside} />}
         {tying.tie && <KnotFacts key={`${fastening} ${habits.knots[tying.tie.fastening]}`} fastening={tying.tie.fastening} own={habits.knots[tying.tie.fastening] ?? null} string={string} />}
         <HoldWords tying={tying} />
       </section>

@@ -1,9 +1,10 @@
 'use client'
 
 import { mistakesOf } from '@/core/knots/ties/mistakes'
+import { saidFor } from '@/core/knots/ties/said-for'
 import { stateOf, whereTheyDiffer } from '@/core/knots/ties/state'
 import type { AnchorPlace, Tie } from '@/core/knots/ties/tie'
-import type { View } from '@/core/knots/topology/crossings'
+import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { tyingOf } from '@/core/knots/tying'
 import { frameOf, type Hand } from '@/ui/drawings/knot/frame'
 import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
@@ -12,13 +13,15 @@ interface MistakesProps {
   readonly tie: Tie
   readonly place: AnchorPlace
   readonly hand: Hand
-  readonly view: View
+  readonly inside: boolean
 }
 
 /** What goes wrong with this knot, as drawings beside the right one, with what will happen. */
-export function Mistakes({ tie, place, hand, view }: MistakesProps) {
+export function Mistakes({ tie, place, hand, inside }: MistakesProps) {
   const mistakes = mistakesOf(tie.fastening, place)
   if (mistakes.length === 0) return null
+  const view = inside ? FROM_INSIDE : FROM_OUTSIDE
+  const said = (says: string) => saidFor(says, { inside, hand })
   const frame = frameOf(tyingOf(tie.fastening, { place }), view, hand)
   const open = tie.stages.length - (tie.drawnTo === null ? 0 : 1)
   const showing = (one: Tie, other: Tie) => ({ ...stateOf(one, open, null), fresh: whereTheyDiffer(one, other) })
@@ -34,7 +37,7 @@ export function Mistakes({ tie, place, hand, view }: MistakesProps) {
         {mistakes.map((mistake) => (
           <figure key={mistake.title} className="break-inside-avoid">
             <KnotDrawing {...drawing} state={showing(mistake.tie, tie)} title={mistake.title} />
-            <figcaption><strong className="text-ochre">Wrong: {mistake.title.charAt(0).toLowerCase()}{mistake.title.slice(1)}.</strong> {mistake.happens}</figcaption>
+            <figcaption><strong className="text-ochre">Wrong: {said(`${mistake.title.charAt(0).toLowerCase()}${mistake.title.slice(1)}`)}.</strong> {said(mistake.happens)}</figcaption>
           </figure>
         ))}
       </div>

@@ -1,7 +1,8 @@
 /**
- * Drawing a knot down: both ends of a string are pulled until it gives no more, while it lies nowhere through itself, its
- * anchor or the board. Lengths are in gauges.
+ * Drawing a knot down: the standing part is pulled and the tag held until the string gives no more, while it lies nowhere
+ * through itself, its anchor or the board. Lengths are in gauges.
  */
+import { pushPair } from './push'
 import type { Rod } from './rod'
 import { lengthOf, resample, type Polyline, type Vec3 } from '../topology/curve'
 
@@ -69,7 +70,7 @@ export function drawDown({ curve, rod, stop }: Draw): readonly Drawn[] {
       for (let i = 0; i + 1 < n; i += 1) hold(p, i, rest, n)
       for (let i = n - 2; i >= 0; i -= 1) hold(p, i, rest, n)
       if (sweep % 2 === 0) continue
-      pushApart(p, pairs)
+      for (let k = 0; k < pairs.length; k += 2) pushPair(p, pairs[k] as number, pairs[k + 1] as number, APART)
       if (rod) pushOffRod(p, n, rod, at)
       keepBelow(p, n, stop)
     }
@@ -122,25 +123,6 @@ function gather(p: Float64Array, n: number, pairs: number[]): void {
     const dy = (p[3 * i + 1] as number) - (p[3 * j + 1] as number)
     const dz = (p[3 * i + 2] as number) - (p[3 * j + 2] as number)
     if (dx * dx + dy * dy + dz * dz < reach) pairs.push(3 * i, 3 * j)
-  }
-}
-
-function pushApart(p: Float64Array, pairs: readonly number[]): void {
-  for (let k = 0; k < pairs.length; k += 2) {
-    const a = pairs[k] as number
-    const b = pairs[k + 1] as number
-    const dx = (p[b] as number) - (p[a] as number)
-    const dy = (p[b + 1] as number) - (p[a + 1] as number)
-    const dz = (p[b + 2] as number) - (p[a + 2] as number)
-    const d = Math.sqrt(dx * dx + dy * dy + dz * dz)
-    if (d >= APART || d < 1e-6) continue
-    const f = ((APART - d) / d) * 0.5
-    p[a] = (p[a] as number) - f * dx
-    p[a + 1] = (p[a + 1] as number) - f * dy
-    p[a + 2] = (p[a + 2] as number) - f * dz
-    p[b] = (p[b] as number) + f * dx
-    p[b + 1] = (p[b + 1] as number) + f * dy
-    p[b + 2] = (p[b + 2] as number) + f * dz
   }
 }
 

@@ -2,6 +2,7 @@
  * A curve between two that were kept, with what has come too near on the straight way from the one to the other moved apart.
  */
 import { minus, norm, type Polyline, type Vec3 } from '../topology/curve'
+import { pushPair } from './push'
 import { clearOfRod, type Rod } from './rod'
 
 /** What is brought to touch lies this far apart, centre to centre. */
@@ -31,7 +32,7 @@ export function parted(curve: Polyline, rod: Rod | null): Polyline {
   const beside = rod ? curve.flatMap((point, i) => (clearOfRod([point], { ...rod, half: 50 }) < NEAR ? [3 * i] : [])) : []
   for (let round = 0, moved = true; moved && round < ROUNDS; round += 1) {
     moved = false
-    for (let k = 0; k < pairs.length; k += 2) moved = pushApart(p, pairs[k] as number, pairs[k + 1] as number) || moved
+    for (let k = 0; k < pairs.length; k += 2) moved = pushPair(p, pairs[k] as number, pairs[k + 1] as number, APART) > CLOSE || moved
     if (rod) for (const i of beside) moved = pushOff(p, i, rod, clear) || moved
     if (moved) for (let i = 0; i + 1 < curve.length; i += 1) hold(p, 3 * i, (rests[i] as number) * STRETCH)
   }
@@ -60,21 +61,6 @@ function pairsNear(curve: Polyline): readonly number[] {
     else if (d < NEAR * NEAR && (along[j] as number) - (along[i] as number) > NEIGHBOURS) pairs.push(3 * i, 3 * j)
   }
   return pairs
-}
-
-function pushApart(p: Float64Array, a: number, b: number): boolean {
-  const dx = (p[b] as number) - (p[a] as number)
-  const dy = (p[b + 1] as number) - (p[a + 1] as number)
-  const dz = (p[b + 2] as number) - (p[a + 2] as number)
-  const d = Math.sqrt(dx * dx + dy * dy + dz * dz)
-  if (d >= APART || d < 1e-6) return false
-  const f = ((APART - d) / d) * 0.5
-  for (let k = 0; k < 3; k += 1) {
-    const v = f * (k === 0 ? dx : k === 1 ? dy : dz)
-    p[a + k] = (p[a + k] as number) - v
-    p[b + k] = (p[b + k] as number) + v
-  }
-  return APART - d > CLOSE
 }
 
 /** Points that have been pushed apart along the string are brought back, half the way each. */

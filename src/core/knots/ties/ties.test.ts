@@ -12,6 +12,7 @@ import { FASTENINGS, tyingOf, type DrawnStates } from '../tying'
 import states from '../drawn/states.json'
 import { areMirrorImages, codeOf, holdOfTie } from './hold'
 import { mistakesOf } from './mistakes'
+import { saidFor } from './said-for'
 import { bightOf, centreline, stateOf, whereTheyDiffer } from './state'
 import { tellCrossings } from './tell-crossings'
 import { ANCHOR_PLACES, rodOf } from './tie'
@@ -153,4 +154,16 @@ test('a stage says what passes before what, and from inside the opposite', () =>
   expect(said(FROM_INSIDE)[0]).toBe('The working end passes behind the standing part.')
   const open = tyingOf('two-loop, open bight', { place: 'behind the bight' })
   expect(tellCrossings(open.stateAt(2), FROM_OUTSIDE, 'right').map((c) => c.says)).toEqual(['The standing part passes behind the working end.', 'The standing part passes behind the working end.'])
+})
+
+test('words are turned with the eye: from inside front and back and both sides change places, for the left hand only the sides', () => {
+  const says = 'Lead it up, to the left, and down behind both legs, so that it comes out toward you.'
+  expect(saidFor(says, { inside: false, hand: 'right' })).toBe(says)
+  expect(saidFor(says, { inside: false, hand: 'left' })).toBe('Lead it up, to the right, and down behind both legs, so that it comes out toward you.')
+  expect(saidFor(says, { inside: true, hand: 'right' })).toBe('Lead it up, to the right, and down in front of both legs, so that it comes out away from you.')
+  expect(saidFor(says, { inside: true, hand: 'left' })).toBe('Lead it up, to the left, and down in front of both legs, so that it comes out away from you.')
+  for (const fastening of FASTENINGS) for (const { says: stage } of tyingOf(fastening, { place: 'behind the bight' }).stages) for (const hand of ['right', 'left'] as const) {
+    // Twice turned is as it was.
+    expect(saidFor(saidFor(stage, { inside: true, hand }), { inside: true, hand })).toBe(stage)
+  }
 })

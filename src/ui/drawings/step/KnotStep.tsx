@@ -4,6 +4,7 @@ import { ArrowLeft, ArrowRight } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import type { FittingContext } from '@/core/fitting/context'
+import { saidFor } from '@/core/knots/ties/said-for'
 import { tyingOf } from '@/core/knots/tying'
 import { KnotPlayer } from '../knot/KnotPlayer'
 import { lookOf } from '../knot/string-look'
@@ -17,7 +18,7 @@ export function KnotStep({ context: { figures, habits, position }, jobId }: { co
   const tying = useMemo(() => tyingOf(fastening, { place: habits.anchorPlace, ...(drawn ? { drawn } : {}) }), [fastening, habits.anchorPlace, drawn])
   const look = useMemo(() => lookOf(figures.construction, eyeletBore), [figures.construction, eyeletBore])
   const last = tying.stages.length - 1
-  const says = tying.stages[at]?.says ?? ''
+  const says = saidFor(tying.stages[at]?.says ?? '', { inside: false, hand: habits.hand })
   return (
     <figure className="border border-rule p-2">
       <KnotPlayer tying={tying} stage={at} hand={habits.hand} inside={false} slow={false} title={`Stage ${at + 1} of the ${fastening} knot: ${says}`} look={look} className="h-64 w-full" />

@@ -62,10 +62,10 @@ export function overhandOnBead(): Tie {
     fastening: 'overhand on a bead', way, leads: 'working end', onBight: false, throughBoard: true, drawnTo: -1.8,
     fixtures: [{ kind: 'bead', at: [0, -0.9, 0], axis: [0, 1, 0], radius: 3, half: 0.9, since: 0 }], standingTo: ends[0], tagFrom: begins[4],
     stages: [
-      { says: 'Thread the bead, and make a loop behind it.', reaches: ends[1] },
+      { says: 'Thread the bead, and make a loop below it.', reaches: ends[1] },
       { says: 'Lead the end round the standing part.', reaches: ends[2] },
       { says: 'Pass it through the loop.', reaches: ends[4] },
-      { says: 'Hold the tag, pull the standing part, and draw the knot down close behind the bead.', reaches: ends[4] },
+      { says: 'Hold the tag, pull the standing part, and draw the knot down close to the bead.', reaches: ends[4] },
     ],
   }
 }
