@@ -23,7 +23,7 @@ export interface StringToTie {
 }
 
 /** A pin is drawn no thinner and no thicker than this, in gauges. */
-const PIN = { least: 2.2, most: 6 } as const
+const PIN = { least: 3.2, most: 6 } as const
 
 export function stringToTie(job: Job, name: string): StringToTie {
   const { construction } = job.figures

@@ -25,10 +25,10 @@ export type Tail = 'free' | 'kinked' | { readonly tuckedAt: number }
 interface OnPin { readonly x: number; readonly round: number; readonly out: number }
 
 const LYING = 0.56
-const APART = 1.05
+const APART = 1.13
 const STEP = Math.PI / 30
 const BELOW = 15
-const PASSES = 3
+const PASSES = 4
 
 const inSpace = ({ x, round, out }: OnPin): Vec3 => [x, -out * Math.cos(round), -out * Math.sin(round)]
 

@@ -8,21 +8,21 @@ import { crossingsOf, FROM_INSIDE, FROM_OUTSIDE, seenFrom } from '../topology/cr
 import { mirrored, type Polyline } from '../topology/curve'
 import { codeText, flipped, gaussCode, writhe } from '../topology/gauss-code'
 import { linkingNumber } from '../topology/linking'
-import { FASTENINGS, tyingOf, type DrawnStates } from '../tying'
+import { FASTENINGS, isTail, tyingOf, type DrawnStates } from '../tying'
 import states from '../drawn/states.json'
 import { areMirrorImages, codeOf, holdOfTie } from './hold'
 import { mistakesOf } from './mistakes'
 import { saidFor } from './said-for'
 import { bightOf, centreline, stateOf, whereTheyDiffer } from './state'
 import { tellCrossings } from './tell-crossings'
-import { ANCHOR_PLACES, rodOf } from './tie'
+import { ANCHOR_PLACES, placesOf, rodOf } from './tie'
 import { tieOf } from './ties'
 
 const drawn = states as unknown as DrawnStates
 /** From a little to the side, where no two straight pieces of a drawn knot lie behind each other. */
 const ASKEW = { turn: 17, tilt: 23 }
-/** Moments of a tying: ten of each stage. */
-const moments = (stages: number) => Array.from({ length: stages * 10 }, (_, i) => (i + 1) / 10)
+/** Moments of a tying: six of each stage. */
+const moments = (stages: number) => Array.from({ length: stages * 6 }, (_, i) => (i + 1) / 6)
 
 test('there is a way of tying for every fastening of both ends', () => {
   expect(FASTENINGS).toHaveLength(TAIL_FASTENINGS.length + HEAD_FASTENINGS.length)
@@ -30,7 +30,7 @@ test('there is a way of tying for every fastening of both ends', () => {
 })
 
 describe.each(ANCHOR_PLACES)('with the anchor %s', (place) => {
-  test.each(FASTENINGS)('%s can be tied: at no moment does it pass through itself or what it goes round', (fastening) => {
+  test.each(FASTENINGS.filter((fastening) => place === 'behind the bight' || (isTail(fastening) && placesOf(tieOf(fastening)).includes(place))))('%s can be tied: at no moment does it pass through itself or what it goes round', (fastening) => {
     const tying = tyingOf(fastening, { place, drawn })
     for (const at of moments(tying.stages.length)) {
       const { curve, fixtures, cord } = tying.stateAt(at)
@@ -42,6 +42,13 @@ describe.each(ANCHOR_PLACES)('with the anchor %s', (place) => {
   })
 })
 
+test.each(HEAD_FASTENINGS)('%s can be wound on a thin pin and on a thick one', (fastening) => {
+  for (const pinRadius of [3.2, 6]) {
+    const tying = tyingOf(fastening, { place: 'behind the bight', pinRadius })
+    for (const at of moments(tying.stages.length)) expect(nearest(tying.stateAt(at).curve).distance).toBeGreaterThanOrEqual(1)
+  }
+})
+
 test('one moment leads to the next without a jump', () => {
   for (const fastening of FASTENINGS) {
     const tying = tyingOf(fastening, { place: 'behind the bight', drawn })
@@ -50,16 +57,16 @@ test('one moment leads to the next without a jump', () => {
       const [a, b] = [thin(tying.stateAt(at).curve), thin(tying.stateAt(at + 0.005).curve)]
       const far = (from: Polyline, to: Polyline) => Math.max(...from.map((p) => Math.min(...to.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2])))))
       expect(Math.max(far(a, b), far(b, a))).toBeLessThan(2.4)
-    }), { numRuns: 8 })
+    }), { numRuns: 3 })
   }
 })
 
 test.each(TAIL_FASTENINGS.filter((fastening) => tieOf(fastening).drawnTo !== null))('%s is the same knot at every moment of its being drawn down', (fastening) => {
   const tie = tieOf(fastening)
   const open = alexander(gaussCode(crossingsOf(seenFrom(centreline(tie), ASKEW))))
-  for (const place of ANCHOR_PLACES) {
+  for (const place of placesOf(tie)) {
     const tying = tyingOf(fastening, { place, drawn })
-    for (let at = tie.stages.length - 0.95; at <= tie.stages.length; at += 0.05) expect(alexander(gaussCode(crossingsOf(seenFrom(tying.stateAt(at).curve, ASKEW))))).toEqual(open)
+    for (let at = tie.stages.length - 0.93; at <= tie.stages.length; at += 0.07) expect(alexander(gaussCode(crossingsOf(seenFrom(tying.stateAt(at).curve, ASKEW))))).toEqual(open)
   }
 })
 
