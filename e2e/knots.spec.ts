@@ -64,6 +64,7 @@ test('where there is no WebGL the same stage is a drawing', async ({ page }) => 
 })
 
 test('every fastening of both ends can be chosen, and has its stages in words and as a drawing', async ({ page }) => {
+  test.setTimeout(240_000)
   await page.goto('/knots')
   const all = await page.getByRole('navigation', { name: 'Knots' }).getByRole('link').allTextContents()
   expect(all).toHaveLength(22)

@@ -44,6 +44,11 @@ test('a knot needs an anchor unless it is clearly wider than the eyelet', () => 
   expect(needsAnchor('two-loop, open bight', atTheLimit + 0.01 * mm, bore)).toBe(false)
 })
 
+test('a knot that is tied round its anchor needs it, however thick the string', () => {
+  expect(needsAnchor('half knot and anchor', 3 * mm, 2.4 * mm)).toBe(true)
+  expect(needsAnchor('two-loop, crossed', 3 * mm, 2.4 * mm)).toBe(false)
+})
+
 test('what rests on no eyelet needs no anchor', () => {
   expect(needsAnchor('two-loop, open bight', 0.5 * mm, null)).toBe(false)
   expect(needsAnchor('overhand on a bead', 0.5 * mm, 3 * mm)).toBe(false)

@@ -100,8 +100,11 @@ export function knotConsumption(fastening: TailFastening, gauge: number, own: Kn
  */
 const CLEARLY_WIDER = 1.5
 
+/** Knots that are tied round their anchor, and are nothing without it. */
+const ROUND_THEIR_ANCHOR: ReadonlySet<TailFastening> = new Set(['half knot and anchor', 'twisted loop'])
+
 /**
- * Whether a tightened knot needs an anchor: it does unless it is clearly wider than the eyelet's bore.
+ * Whether a tightened knot needs an anchor: it does where it is tied round one, and else unless it is clearly wider than the eyelet's bore.
  *
  * @param fastening - how the tail is tied
  * @param gauge - m
@@ -110,6 +113,7 @@ const CLEARLY_WIDER = 1.5
 export function needsAnchor(fastening: TailFastening, gauge: number, eyeletBore: number | null): boolean {
   const { widthInGauges } = tailFacts(fastening)
   if (widthInGauges === null || eyeletBore === null) return false
+  if (ROUND_THEIR_ANCHOR.has(fastening)) return true
   return widthInGauges * gauge < CLEARLY_WIDER * eyeletBore
 }
 
