@@ -2,6 +2,7 @@
  * The habits of a house: where practitioners differ, one choice each. None is wrong; each has a default, and an
  * instrument or a single job may have its own.
  */
+import { ANCHOR_PLACES } from '../knots/ties/tie'
 import { KNOTS, type KnotsMeasured } from '../knots/fastenings'
 import { NAME_SCHEMES } from '../instrument/names'
 import { SPACING_RULES } from '../instrument/neck'
@@ -24,7 +25,7 @@ export const WAYS = {
   thin: ['by knot against eyelet', 'above middle C', 'all but bass gut', 'below a gauge'],
   knot: ['as charted', ...KNOTS],
   anchor: ['old gut', 'dowel', 'bead and glue', 'toggle'],
-  anchorPlace: ['in front of the bight', 'behind the bight'],
+  anchorPlace: ANCHOR_PLACES,
   knotSet: ['hard pull at once', 'drawn up by tuning'],
   threading: ['from inside, knot first', 'from the front, knot after'],
   cutting: ['on the instrument, then wind', 'set slack, take out, cut, thread again', 'wind, trim later'],

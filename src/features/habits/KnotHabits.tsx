@@ -4,6 +4,7 @@ import { FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { tyingOf } from '@/core/knots/tying'
 import { frameOf } from '@/ui/drawings/knot/frame'
 import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
+import { USUAL_LOOK } from '@/ui/drawings/knot/string-look'
 import { INK, STRING } from './strokes'
 
 const WOOD = { fill: 'var(--wood)', stroke: 'var(--wood-line)' } as const
@@ -17,7 +18,7 @@ export function Knot({ way }: { way: Habits['knot'] }) {
   if (way === 'as charted') return <g><path d="M14,8H82V58H14ZM14,20H82M14,32H82M14,44H82M44,8V58" {...INK} /><path d="M50,38H76" {...STRING} /></g>
   const tying = tyingOf(way, { place: 'behind the bight' })
   const open = tying.stages.length - 1
-  return <KnotDrawing state={tying.stateAt(open)} frame={frameOf(tying, FROM_OUTSIDE, 'right')} view={FROM_OUTSIDE} hand="right" title={way} board={{ bore: 1.6 }} named={false} />
+  return <KnotDrawing state={tying.stateAt(open)} frame={frameOf(tying, FROM_OUTSIDE, 'right')} view={FROM_OUTSIDE} hand="right" title={way} board={{ bore: USUAL_LOOK.bore }} named={false} />
 }
 
 export function Anchor({ way }: { way: Habits['anchor'] }) {

@@ -1,5 +1,6 @@
 'use client'
 
+import { memo } from 'react'
 import { areMirrorImages, holdOfTie, type Hold } from '@/core/knots/ties/hold'
 import { tieOf } from '@/core/knots/ties/ties'
 import { codeText } from '@/core/knots/topology/gauss-code'
@@ -7,7 +8,7 @@ import { linkingNumber } from '@/core/knots/topology/linking'
 import type { Tying } from '@/core/knots/tying'
 
 /** What the fastening is, proven from its curve: which knot, what holds it, and its code. */
-export function HoldWords({ tying }: { tying: Tying }) {
+export const HoldWords = memo(function HoldWords({ tying }: { tying: Tying }) {
   const { tie } = tying
   if (!tie) {
     const { curve, cord } = tying.stateAt(tying.stages.length)
@@ -19,7 +20,7 @@ export function HoldWords({ tying }: { tying: Tying }) {
   const twin = TWINS[tie.fastening]
   const mirror = twin && areMirrorImages(tie, tieOf(twin)) ? ` It is ${twin} in a mirror held flat against the board’s face: as strong, and tied with every crossing the other way.` : ''
   return <Proof says={`${holdWords(hold)}${mirror}`} code={`${hold.crossings} crossings, winding ${hold.writhe > 0 ? '+' : ''}${hold.writhe}: ${codeText(hold.code)}`} />
-}
+})
 
 const TWINS: Readonly<Partial<Record<string, 'two-loop, crossed' | 'two-loop, crossed, behind'>>> = { 'two-loop, crossed': 'two-loop, crossed, behind', 'two-loop, crossed, behind': 'two-loop, crossed' }
 const TIMES = ['not at all', 'once', 'twice'] as const

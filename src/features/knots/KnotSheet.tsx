@@ -8,12 +8,13 @@ import type { Habits } from '@/core/fitting/habits'
 import { lockSentence, tailFacts } from '@/core/knots/fastenings'
 import { saidFor } from '@/core/knots/ties/said-for'
 import { tellCrossings } from '@/core/knots/ties/tell-crossings'
-import { rodOf } from '@/core/knots/ties/tie'
+import { placesOf } from '@/core/knots/ties/tie'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { isTail, tyingOf, type Fastening } from '@/core/knots/tying'
 import { frameOf } from '@/ui/drawings/knot/frame'
 import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
-import { KnotPlayer, USUAL_LOOK } from '@/ui/drawings/knot/KnotPlayer'
+import { KnotPlayer } from '@/ui/drawings/knot/KnotPlayer'
+import { USUAL_LOOK } from '@/ui/drawings/knot/string-look'
 import { useDrawn } from '@/ui/drawings/knot/use-drawn'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { HoldWords } from './HoldWords'
@@ -21,6 +22,7 @@ import { KnotChoices } from './KnotChoices'
 import { KnotFacts } from './KnotFacts'
 import { KnotList } from './KnotList'
 import { Mistakes } from './Mistakes'
+import { StagesOnPaper } from './StagesOnPaper'
 import type { StringToTie } from './string-to-tie'
 
 interface KnotSheetProps {
@@ -51,7 +53,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const told = useMemo(() => (tight ? [] : tellCrossings(state, view, hand).filter(({ says }) => tying.end === 'tail' || says.includes('tag'))), [tight, state, view, hand, tying])
   const look = string?.look ?? USUAL_LOOK
   const board = tying.throughBoard ? { bore: look.bore } : null
-  const leans = tying.tie !== null && (rodOf(tying.tie)?.kind === 'anchor') && rodOf(tying.tie)?.axis[0] !== 0
+  const canMoveAnchor = tying.tie !== null && placesOf(tying.tie).length > 1
   const go = (by: number) => setAt((now) => Math.min(last, Math.max(0, now + by)))
   const free = (event: KeyboardEvent) => event.shiftKey || (event.target instanceof HTMLElement && event.target.closest('input, select, textarea') !== null)
   useHotkeys('right, pagedown', (event) => { event.preventDefault(); go(1) }, { ignoreEventWhen: free }, [last])
@@ -73,7 +75,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
           <p className="flex flex-wrap gap-2 print:hidden">
             <button type="button" className="button" aria-pressed={inside} onClick={() => setInside(!inside)}>{inside ? 'From outside' : tying.end === 'tail' ? 'From inside the box' : 'From the other side'}</button>
             <button type="button" className="button" aria-pressed={hand === 'left'} onClick={() => setHand(hand === 'left' ? 'right' : 'left')}>{hand === 'left' ? 'For the right hand' : 'For the left hand'}</button>
-            {leans && <button type="button" className="button" onClick={() => setPlace(place === 'behind the bight' ? 'in front of the bight' : 'behind the bight')}>{place === 'behind the bight' ? 'Anchor in front' : 'Anchor behind'}</button>}
+            {canMoveAnchor && <button type="button" className="button" onClick={() => setPlace(place === 'behind the bight' ? 'in front of the bight' : 'behind the bight')}>{place === 'behind the bight' ? 'Anchor in front' : 'Anchor behind'}</button>}
             <PrintButton isMain={false} />
           </p>
         </header>
@@ -102,14 +104,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
             </div>
           </div>
         </div>
-        <ol className="mt-3 hidden grid-cols-3 gap-x-4 gap-y-2 text-sm print:grid">
-          {tying.stages.map(({ says }, i) => (
-            <li key={says} className="break-inside-avoid">
-              <KnotDrawing state={tying.stateAt(i + 1)} frame={frame} view={view} hand={hand} title={`Stage ${i + 1}`} board={board} tight={tying.drawsDown && i === last} className="h-40 w-full" />
-              <p>{i + 1}. {said(says)}</p>
-            </li>
-          ))}
-        </ol>
+        <StagesOnPaper tying={tying} hand={hand} inside={inside} bore={look.bore} />
         {string && string.choices.length > 0 && <KnotChoices string={string} now={fastening} hrefOf={hrefOf} />}
         {tying.tie && <Mistakes tie={tying.tie} place={place} hand={hand} inside={inside} />}
         {tying.tie && <KnotFacts key={`${fastening} ${habits.knots[tying.tie.fastening]}`} fastening={tying.tie.fastening} own={habits.knots[tying.tie.fastening] ?? null} string={string} />}

@@ -1,5 +1,6 @@
 'use client'
 
+import { memo } from 'react'
 import { mistakesOf } from '@/core/knots/ties/mistakes'
 import { saidFor } from '@/core/knots/ties/said-for'
 import { stateOf, whereTheyDiffer } from '@/core/knots/ties/state'
@@ -8,6 +9,7 @@ import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { tyingOf } from '@/core/knots/tying'
 import { frameOf, type Hand } from '@/ui/drawings/knot/frame'
 import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
+import { USUAL_LOOK } from '@/ui/drawings/knot/string-look'
 
 interface MistakesProps {
   readonly tie: Tie
@@ -17,7 +19,7 @@ interface MistakesProps {
 }
 
 /** What goes wrong with this knot, as drawings beside the right one, with what will happen. */
-export function Mistakes({ tie, place, hand, inside }: MistakesProps) {
+export const Mistakes = memo(function Mistakes({ tie, place, hand, inside }: MistakesProps) {
   const mistakes = mistakesOf(tie.fastening, place)
   if (mistakes.length === 0) return null
   const view = inside ? FROM_INSIDE : FROM_OUTSIDE
@@ -25,7 +27,7 @@ export function Mistakes({ tie, place, hand, inside }: MistakesProps) {
   const frame = frameOf(tyingOf(tie.fastening, { place }), view, hand)
   const open = tie.stages.length - (tie.drawnTo === null ? 0 : 1)
   const showing = (one: Tie, other: Tie) => ({ ...stateOf(one, open, null), fresh: whereTheyDiffer(one, other) })
-  const drawing = { frame, view, hand, board: tie.throughBoard ? { bore: 1.6 } : null, className: 'h-52 w-full print:h-36' }
+  const drawing = { frame, view, hand, board: tie.throughBoard ? { bore: USUAL_LOOK.bore } : null, className: 'h-52 w-full print:h-36' }
   return (
     <section aria-label="Common mistakes" className="mt-6 border-t border-ink pt-3 print:mt-3">
       <h3 className="text-lg font-semibold">Common mistakes</h3>
@@ -43,4 +45,4 @@ export function Mistakes({ tie, place, hand, inside }: MistakesProps) {
       </div>
     </section>
   )
-}
+})

@@ -2,11 +2,10 @@
  * The string of a job as far as its knots need to know it.
  */
 import { knotsFor, type KnotChoice } from '@/core/fitting/choose-knot'
-import type { Habits } from '@/core/fitting/habits'
+import type { TailFastening } from '@/core/knots/fastenings'
 import { outerGauge } from '@/core/strings/construction'
 import type { Job } from '@/data/jobs'
-import type { StringLook } from '@/ui/drawings/knot/KnotPlayer'
-import { lookOf } from '@/ui/drawings/knot/string-look'
+import { lookOf, type StringLook } from '@/ui/drawings/knot/string-look'
 
 export interface StringToTie {
   readonly jobId: number
@@ -18,7 +17,7 @@ export interface StringToTie {
   /** Of its tuning pin, in gauges. */
   readonly pinRadius: number
   /** What is tied now, and which knots suit, best first. */
-  readonly tied: Habits['knot'] | string
+  readonly tied: TailFastening
   readonly choices: readonly KnotChoice[]
 }
 

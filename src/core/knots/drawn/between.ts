@@ -16,8 +16,8 @@ export interface Hanging {
   readonly rod: Vec3 | null
 }
 
-/** Height in the hole at which what hangs below begins. */
-const HOLE = 1
+/** The place in the hole from which a knot hangs. */
+export const HANGS_FROM: Vec3 = [0, 1, 0]
 /** Of the points of the open knot, in gauges. */
 const SPACING = 0.35
 
@@ -33,7 +33,7 @@ export function hanging({ curve, rod }: Drawn, points: number): Hanging {
 }
 
 function below(curve: Polyline): Polyline {
-  return [[0, HOLE, 0], ...curve.slice(Math.max(1, curve.findIndex(([, y]) => y < HOLE)))]
+  return [HANGS_FROM, ...curve.slice(Math.max(1, curve.findIndex(([, y]) => y < HANGS_FROM[1])))]
 }
 
 /** The state at a share of the way from one to the next, 0 to 1; at both ends too what packing has brought too near is parted. */

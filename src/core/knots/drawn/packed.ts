@@ -1,8 +1,8 @@
 /**
- * States packed for keeping: the first point, and then steps of five bits a coordinate.
+ * States packed for keeping: steps from the hole down, of five bits a coordinate.
  */
 import type { Vec3 } from '../topology/curve'
-import type { Hanging } from './between'
+import { HANGS_FROM, type Hanging } from './between'
 
 export interface PackedState {
   /** Gauges in one unit of a step. */
@@ -23,7 +23,7 @@ export function pack({ curve, up, rod }: Hanging): PackedState {
   const unit = Math.ceil((widest / LARGEST) * 1.04 * 1e5) / 1e5
   let bytes = ''
   // Each step goes from where the last one led, so that what is rounded off does not add up.
-  const at: [number, number, number] = [...(curve[0] as Vec3)]
+  const at: [number, number, number] = [...HANGS_FROM]
   for (const point of curve.slice(1)) {
     const step = point.map((v, k) => Math.max(-LARGEST, Math.min(LARGEST, Math.round((v - (at[k] as number)) / unit)))) as [number, number, number]
     step.forEach((s, k) => { at[k] = (at[k] as number) + s * unit })
@@ -36,7 +36,7 @@ export function pack({ curve, up, rod }: Hanging): PackedState {
 /** The state as it was kept; its first point lies in the hole. */
 export function unpack({ unit, steps, up, rod }: PackedState): Hanging {
   const bytes = atob(steps)
-  const at: [number, number, number] = [0, 1, 0]
+  const at: [number, number, number] = [...HANGS_FROM]
   const curve: Vec3[] = [[...at]]
   for (let i = 0; i < bytes.length; i += 2) {
     const bits = (bytes.charCodeAt(i) << 8) | bytes.charCodeAt(i + 1)

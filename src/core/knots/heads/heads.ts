@@ -3,7 +3,7 @@
  */
 import type { HeadFastening } from '../fastenings'
 import type { Fixture } from '../ties/tie'
-import type { TyingState } from '../ties/state'
+import { stageAt, type TyingState } from '../ties/state'
 import type { Runs, Tail } from './wound'
 import { woundString } from './wound'
 
@@ -92,8 +92,7 @@ export const USUAL_PIN = 3.2
 
 /** How the string lies on its pin when so many stages are done; see stateOf for ties. */
 export function headState(head: HeadTie, at: number, radius = USUAL_PIN): TyingState {
-  const k = Math.min(head.stages.length - 1, Math.max(0, Math.ceil(at) - 1))
-  const t = Math.min(1, Math.max(0, at - k))
+  const { k, t } = stageAt(at, head.stages.length)
   const [stage, before] = [head.stages[k] as HeadStage, head.stages[k - 1] ?? null]
   const mix = (a: number, b: number) => a + (b - a) * t
   const turns = before ? mix(before.turns, stage.turns) : 0

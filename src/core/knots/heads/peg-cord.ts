@@ -7,9 +7,12 @@ import { quarterTurned } from '../ties/ways/path'
 import { SLIP_LOOP_PIECES } from '../ties/ways/slip-loops'
 
 const turned = (piece: Polyline) => quarterTurned(piece, -1, [0, -7.5], [0, -6])
-const STRING: Polyline = [[7.6, -20, 0], [7.4, -14, 0], [7.2, -8.6, -0.4], ...turned(SLIP_LOOP_PIECES.slice(0, 2).flat()), ...turned(SLIP_LOOP_PIECES[2] as Polyline), [-1.6, -13.4, -1], [-2.6, -17, 0], [-2.8, -20, 0]]
+const STRING: Polyline = [[7.6, -20, 0], [7.4, -14, 0], [7.2, -8.6, -0.4], ...turned(SLIP_LOOP_PIECES.flat()), [-1.6, -13.4, -1], [-2.6, -17, 0], [-2.8, -20, 0]]
 /** From the peg in front of the loop, through it, and up again behind. */
 const CORD: Polyline = [[-1.4, 13, 3.4], [-1, 9.5, 3.6], [-0.4, 6, 3.6], [0, 3.8, 3], [0.1, 3, 1.4], [0.2, 3.6, -0.6], [0.6, 6.4, -1], [1.2, 9.5, -0.6], [1.6, 13, 0]]
+
+const STRING_LAID = resample(smooth(STRING, 12), 220)
+const CORD_LAID = smooth(CORD, 12)
 
 export const PEG_CORD_STAGES: readonly { readonly says: string }[] = [
   { says: 'Tie a small stopper loop at the string’s end: a slip loop, its bight toward the peg.' },
@@ -19,16 +22,14 @@ export const PEG_CORD_STAGES: readonly { readonly says: string }[] = [
 
 /** How string and cord lie when so many stages are done. */
 export function pegCordState(at: number): TyingState {
-  const string = resample(smooth(STRING, 12), 220)
-  const cord = smooth(CORD, 12)
   const laid = Math.min(1, Math.max(0, at - 1))
   // The peg draws both up by the cord.
   const up = 1.6 * Math.min(1, Math.max(0, at - 2))
   const raised = (curve: Polyline): Polyline => curve.map(([x, y, z]) => [x, y + up, z])
-  const shown = at < 1 ? string.slice(0, Math.max(2, Math.round(at * string.length))) : string
+  const shown = at < 1 ? STRING_LAID.slice(0, Math.max(2, Math.round(at * STRING_LAID.length))) : STRING_LAID
   return {
     curve: raised(shown),
-    cord: at <= 1 ? null : raised(cord.slice(0, Math.max(2, Math.round(laid * cord.length)))),
+    cord: at <= 1 ? null : raised(CORD_LAID.slice(0, Math.max(2, Math.round(laid * CORD_LAID.length)))),
     parts: shown.map((_, i) => (i < 40 ? 'standing part' : i > 190 ? 'tag' : 'working end')),
     fresh: at <= 1 ? [0, shown.length - 1] : [0, 0],
     fixtures: [{ kind: 'tuning pin', at: [0, 14.4, 1.6], axis: [1, 0, 0], radius: 1.6, half: 7, since: 0 }],

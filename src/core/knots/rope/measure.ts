@@ -1,7 +1,7 @@
 /**
  * What is measured on a knot that is drawn down: how much string it takes, and how wide it is against a hole.
  */
-import { minus, norm, type Polyline, type Vec3 } from '../topology/curve'
+import { alongOf, minus, norm, type Polyline, type Vec3 } from '../topology/curve'
 import { clearOfRod, type Rod } from './rod'
 
 /** Nearer than this, centre to centre, two parts touch; a little over a gauge, as they lie when they are drawn down. */
@@ -24,8 +24,7 @@ export interface KnotMeasure {
  * @param top - below this height lies what is to pass the hole
  */
 export function measureKnot(curve: Polyline, rod: Rod | null, top: number): KnotMeasure {
-  const along = [0]
-  for (let i = 1; i < curve.length; i += 1) along.push((along[i - 1] as number) + norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3)))
+  const along = alongOf(curve)
   const begins = curve.findIndex(([, y]) => y <= 0)
   const leaves = lastTouch(curve, along, rod)
   const knot = curve.slice(begins, leaves + 1).filter(([, y]) => y <= top)

@@ -1,7 +1,7 @@
 /**
  * A curve between two that were kept, with what has come too near on the straight way from the one to the other moved apart.
  */
-import { minus, norm, type Polyline, type Vec3 } from '../topology/curve'
+import { alongOf, type Polyline, type Vec3 } from '../topology/curve'
 import { pushPair } from './push'
 import { clearOfRod, type Rod } from './rod'
 
@@ -26,31 +26,26 @@ const STRETCH = 1.15
  */
 export function parted(curve: Polyline, rod: Rod | null): Polyline {
   const p = Float64Array.from(curve.flat())
-  const pairs = pairsNear(curve)
-  const rests = curve.slice(1).map((point, i) => norm(minus(point, curve[i] as Vec3)))
+  const along = alongOf(curve)
+  const pairs = pairsNear(p, along)
   const clear = rod ? rod.radius + 0.5 : 0
-  const beside = rod ? curve.flatMap((point, i) => (clearOfRod([point], { ...rod, half: 50 }) < NEAR ? [3 * i] : [])) : []
+  const endless = rod && { ...rod, half: Infinity }
+  const beside = endless ? curve.flatMap((point, i) => (clearOfRod([point], endless) < NEAR ? [3 * i] : [])) : []
   for (let round = 0, moved = true; moved && round < ROUNDS; round += 1) {
     moved = false
     for (let k = 0; k < pairs.length; k += 2) moved = pushPair(p, pairs[k] as number, pairs[k + 1] as number, APART) > CLOSE || moved
     if (rod) for (const i of beside) moved = pushOff(p, i, rod, clear) || moved
-    if (moved) for (let i = 0; i + 1 < curve.length; i += 1) hold(p, 3 * i, (rests[i] as number) * STRETCH)
+    if (moved) for (let i = 0; i + 1 < curve.length; i += 1) hold(p, 3 * i, ((along[i + 1] as number) - (along[i] as number)) * STRETCH)
   }
   return curve.map((_, i): Vec3 => [p[3 * i] as number, p[3 * i + 1] as number, p[3 * i + 2] as number])
 }
 
-function pairsNear(curve: Polyline): readonly number[] {
-  const n = curve.length
-  // Flat arrays and no square roots: this is asked for with every picture.
-  const p = Float64Array.from(curve.flat())
+/** Flat coordinates and no square roots: this is asked for with every picture. */
+function pairsNear(p: Float64Array, along: readonly number[]): readonly number[] {
+  const n = along.length
   const at = (i: number) => p[i] as number
-  const along = new Float64Array(n)
   let widest = 0
-  for (let i = 1; i < n; i += 1) {
-    const step = Math.hypot(at(3 * i) - at(3 * i - 3), at(3 * i + 1) - at(3 * i - 2), at(3 * i + 2) - at(3 * i - 1))
-    widest = Math.max(widest, step)
-    along[i] = (along[i - 1] as number) + step
-  }
+  for (let i = 1; i < n; i += 1) widest = Math.max(widest, (along[i] as number) - (along[i - 1] as number))
   const pairs: number[] = []
   for (let i = 0; i < n; i += 1) for (let j = i + 1; j < n; j += 1) {
     const dx = at(3 * j) - at(3 * i)

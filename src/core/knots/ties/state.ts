@@ -1,7 +1,7 @@
 /**
  * How the string lies at any moment of the tying: stage by stage, and smoothly between one stage and the next.
  */
-import { blend, minus, norm, plus, resample, smooth, times, type Polyline, type Vec3 } from '../topology/curve'
+import { alongOf, blend, minus, norm, plus, resample, smooth, times, type Polyline, type Vec3 } from '../topology/curve'
 import { between, type Hanging } from '../drawn/between'
 import { rodOf, type Fixture, type Led, type Tie, type TieStage } from './tie'
 
@@ -36,6 +36,12 @@ export function bightOf(curve: Polyline): number {
   return curve.reduce((best, p, i) => (p[0] < (curve[best] as Vec3)[0] ? i : best), 0)
 }
 
+/** The stage that a moment falls in, counted from 0, and how far it has got, 0 to 1. */
+export function stageAt(at: number, stages: number): { readonly k: number; readonly t: number } {
+  const k = Math.min(stages - 1, Math.max(0, Math.ceil(at) - 1))
+  return { k, t: Math.min(1, Math.max(0, at - k)) }
+}
+
 /**
  * How the string lies when so many stages are done.
  *
@@ -43,8 +49,7 @@ export function bightOf(curve: Polyline): number {
  * @param drawn - how its last stage is drawn down; left out, that stage stays open
  */
 export function stateOf(tie: Tie, at: number, drawn: readonly Hanging[] | null): TyingState {
-  const k = Math.min(tie.stages.length - 1, Math.max(0, Math.ceil(at) - 1))
-  const t = Math.min(1, Math.max(0, at - k))
+  const { k, t } = stageAt(at, tie.stages.length)
   const stage = tie.stages[k] as TieStage
   const before = tie.stages[k - 1] ?? null
   const fixtures = tie.fixtures.filter(({ since }) => since <= k)
@@ -170,9 +175,7 @@ function drawnState(tie: Tie, fixtures: readonly Fixture[], drawn: readonly Hang
 
 /** Shares of the string's length up to which it is the standing part, and from which it is the tag. */
 function partShares(tie: Tie): readonly [standing: number, tag: number] {
-  const fine = fineOf(tie.way)
-  const along = [0]
-  for (let i = 1; i < fine.length; i += 1) along.push((along[i - 1] as number) + Math.hypot(...[0, 1, 2].map((c) => ((fine[i] as Vec3)[c] as number) - ((fine[i - 1] as Vec3)[c] as number))))
+  const along = alongOf(fineOf(tie.way))
   const share = (i: number) => (along[i * PER_SPAN] as number) / (along[along.length - 1] as number)
   return [share(tie.standingTo), share(tie.tagFrom)]
 }

@@ -1,7 +1,7 @@
 /**
  * Whether a string passes through itself: how near two parts of its centreline come that are not neighbours along it.
  */
-import { dot, lengthOf, minus, norm, plus, times, type Polyline, type Vec3 } from './curve'
+import { alongOf, dot, lengthOf, minus, norm, plus, times, type Polyline, type Vec3 } from './curve'
 
 export interface Nearest {
   /** Centre to centre, in gauges: 1 is touching. */
@@ -16,8 +16,7 @@ export interface Nearest {
  * @param apart - parts nearer along the curve than this are neighbours, in gauges
  */
 export function nearest(curve: Polyline, apart = 2.5): Nearest {
-  const along = [0]
-  for (let i = 1; i < curve.length; i += 1) along.push((along[i - 1] as number) + norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3)))
+  const along = alongOf(curve)
   const step = lengthOf(curve) / (curve.length - 1)
   let best: Nearest = { distance: Infinity, at: [0, 0] }
   for (let i = 0; i + 1 < curve.length; i += 1) {

@@ -46,6 +46,13 @@ export function smooth(points: Polyline, perSpan: number): Polyline {
   return curve
 }
 
+/** How far along the curve each of its points lies from the first, in gauges. */
+export function alongOf(curve: Polyline): readonly number[] {
+  const along = [0]
+  for (let i = 1; i < curve.length; i += 1) along.push((along[i - 1] as number) + norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3)))
+  return along
+}
+
 /** Length of a curve, in gauges. */
 export function lengthOf(curve: Polyline): number {
   let length = 0

@@ -50,7 +50,7 @@ export function KnotDrawing({ state, frame, view, hand, title, board, tight = fa
         </>
       )}
       {named && <g fill="var(--ink)" stroke="var(--paper)" strokeWidth={0.35} paintOrder="stroke">
-        {state.whole && <EndName at={first} says={frame.top > -first[1] ? 'to the pin' : first[1] < -4 ? 'to the string' : 'to the pin'} frame={frame} />}
+        {state.whole && <EndName at={first} says={first[1] < -4 ? 'to the string' : 'to the pin'} frame={frame} />}
         {!state.whole && state.leads === 'standing part' && <EndName at={first} says="standing part" frame={frame} />}
         {state.parts[state.parts.length - 1] === 'tag' ? <EndName at={last} says="tag" frame={frame} /> : state.leads === 'working end' && <EndName at={last} says="working end" frame={frame} />}
         {rods.slice(0, 1).map((rod) => <text key={rod.kind} x={nameOfRodAt(rod)[0]} y={-nameOfRodAt(rod)[1] + rod.radius + 1.9} textAnchor="middle" fontSize={0.95}>{rod.kind}</text>)}

@@ -3,28 +3,16 @@
 import dynamic from 'next/dynamic'
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Part, TyingState } from '@/core/knots/ties/state'
+import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { Vec3 } from '@/core/knots/topology/curve'
 import type { Tying } from '@/core/knots/tying'
-import type { Texture } from '@/ui/field/texture'
-import { useTints, type Tints } from '@/ui/use-tints'
+import { useTints } from '@/ui/use-tints'
 import { asSeen, frameOf, nameOfRodAt, type Hand } from './frame'
 import { KnotDrawing } from './KnotDrawing'
 import { Motion } from './motion'
+import { USUAL_LOOK, type StringLook } from './string-look'
 
 const KnotScene = dynamic(() => import('./KnotScene'), { ssr: false })
-
-/** How the string that is fitted looks, where it is known. */
-export interface StringLook {
-  readonly tint: StringTint
-  readonly surface: Texture['surface']
-  /** How much wider its open loops are than a supple string's; 1 and up. */
-  readonly openness: number
-  /** Of its eyelet, in gauges. */
-  readonly bore: number
-}
-
-export type StringTint = Extract<keyof Tints, `${string}-light`>
-export const USUAL_LOOK: StringLook = { tint: 'gut-light', surface: 'twisted', openness: 1, bore: 1.6 }
 
 export interface KnotPlayerProps {
   readonly tying: Tying
@@ -38,7 +26,6 @@ export interface KnotPlayerProps {
   readonly className?: string
 }
 
-const OUTSIDE = { turn: 0, tilt: 0 }
 /** Stages a second. */
 const [FAST, SLOW] = [0.8, 0.22]
 const STEP = 15
@@ -48,7 +35,7 @@ const PER_PIXEL = 0.5
 export function KnotPlayer({ tying, stage, hand, inside, slow, title, look = USUAL_LOOK, className }: KnotPlayerProps) {
   const canShow = useSyncExternalStore(never, hasWebGl, () => null)
   const still = useSyncExternalStore(never, () => window.matchMedia('(prefers-reduced-motion: reduce)').matches, () => true)
-  const frame = useMemo(() => frameOf(tying, OUTSIDE, hand), [tying, hand])
+  const frame = useMemo(() => frameOf(tying, FROM_OUTSIDE, hand), [tying, hand])
   const palette = useTints()
   const tints = useMemo(() => palette && ({
     string: palette[look.tint], fresh: palette.verdigris, ink: palette.ink, light: palette.paper, wood: palette.wood, wire: palette['wire-light'], anchor: palette['gut-light'],
@@ -86,7 +73,7 @@ export function KnotPlayer({ tying, stage, hand, inside, slow, title, look = USU
 
   if (canShow === null || tints === null) return <div className={className} />
   if (!canShow) {
-    return <KnotDrawing state={tying.stateAt(stage + 1)} frame={frame} view={inside ? { turn: 180, tilt: 0 } : OUTSIDE} hand={hand} title={title} board={tying.throughBoard ? { bore: look.bore } : null} tight={tying.drawsDown && stage === tying.stages.length - 1} className={className} />
+    return <KnotDrawing state={tying.stateAt(stage + 1)} frame={frame} view={inside ? FROM_INSIDE : FROM_OUTSIDE} hand={hand} title={title} board={tying.throughBoard ? { bore: look.bore } : null} tight={tying.drawsDown && stage === tying.stages.length - 1} className={className} />
   }
   return (
     <div

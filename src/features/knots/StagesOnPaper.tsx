@@ -1,0 +1,32 @@
+'use client'
+
+import { memo } from 'react'
+import { saidFor } from '@/core/knots/ties/said-for'
+import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
+import type { Tying } from '@/core/knots/tying'
+import { frameOf, type Hand } from '@/ui/drawings/knot/frame'
+import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
+
+interface StagesOnPaperProps {
+  readonly tying: Tying
+  readonly hand: Hand
+  readonly inside: boolean
+  /** Of the eyelet, in gauges. */
+  readonly bore: number
+}
+
+/** All stages of a fastening on one printed page. Not drawn anew when the screen goes on to another stage. */
+export const StagesOnPaper = memo(function StagesOnPaper({ tying, hand, inside, bore }: StagesOnPaperProps) {
+  const view = inside ? FROM_INSIDE : FROM_OUTSIDE
+  const frame = frameOf(tying, view, hand)
+  return (
+    <ol className="mt-3 hidden grid-cols-3 gap-x-4 gap-y-2 text-sm print:grid">
+      {tying.stages.map(({ says }, i) => (
+        <li key={says} className="break-inside-avoid">
+          <KnotDrawing state={tying.stateAt(i + 1)} frame={frame} view={view} hand={hand} title={`Stage ${i + 1}`} board={tying.throughBoard ? { bore } : null} tight={tying.drawsDown && i === tying.stages.length - 1} className="h-40 w-full" />
+          <p>{i + 1}. {saidFor(says, { inside, hand })}</p>
+        </li>
+      ))}
+    </ol>
+  )
+})
