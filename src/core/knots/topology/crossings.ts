@@ -47,6 +47,8 @@ export function crossingsOf(curve: Polyline): readonly Crossing[] {
   const y = Float64Array.from(curve, (p) => p[1])
   const z = Float64Array.from(curve, (p) => p[2])
   const at = (of: Float64Array, i: number) => of[i] as number
+  let widest = 0
+  for (let i = 0; i + 1 < n; i += 1) widest = Math.max(widest, Math.hypot(at(x, i + 1) - at(x, i), at(y, i + 1) - at(y, i)))
   const found: Crossing[] = []
   for (let i = 0; i + 1 < n; i += 1) {
     const ax = at(x, i)
@@ -56,6 +58,12 @@ export function crossingsOf(curve: Polyline): readonly Crossing[] {
     for (let j = i + 2; j + 1 < n; j += 1) {
       const wx = at(x, j) - ax
       const wy = at(y, j) - ay
+      // Two pieces that begin further apart than both are long can't cross, nor can those that follow until they have come near.
+      const away = Math.sqrt(wx * wx + wy * wy) - 2 * widest
+      if (away > widest) {
+        j += Math.floor(away / widest) - 1
+        continue
+      }
       const sx = at(x, j + 1) - at(x, j)
       const sy = at(y, j + 1) - at(y, j)
       const turn = rx * sy - ry * sx
