@@ -52,7 +52,7 @@ export function woundString({ radius, turns, runs, bent, tail }: WoundPin): { re
   const wound = wraps.length > 1 ? [...wraps].reverse().map(turned) : [turned({ x: 0, round: 0, out: radius + 0.1 })]
   const hole: readonly OnPin[] = [{ x: 0, round: 0, out: radius * 0.55 }, { x: 0, round: Math.PI, out: radius * 0.1 }, { x: 0, round: Math.PI, out: radius * 0.8 }]
   const points = [...below, ...wound, ...hole.map(turned), ...tailPlaces.map(turned)]
-  const curve = smooth(apartFrom(points), 4)
+  const curve = smooth(apartFrom(points), 2)
   const share = (i: number) => Math.round((i * (curve.length - 1)) / (points.length - 1))
   return { curve, standingTo: share(below.length), tailFrom: share(below.length + wound.length + hole.length) }
 }
