@@ -71,7 +71,7 @@ function keysOf({ slug, numbers }: (typeof SETS)[number], instruments: readonly 
 }
 
 function packet(trade: Trade, instrument: Instrument, position: StringPosition, index: number, random: () => number): CatalogueItem {
-  const spec = specAt(position, instrument.tensionClass)
+  const spec = { ...specAt(position, instrument.tensionClass), tensionClass: instrument.tensionClass }
   const kind = kindOf(position)
   const [maker, line] = MAKERS[kind]
   const cut = fittingFigures(instrument, position, DEFAULT_HABITS).cut.total

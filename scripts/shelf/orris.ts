@@ -11,6 +11,7 @@ export const orris: InstrumentDesign = {
     tensionClass: 'wire', restTuning: 'D major', referenceA: 440, lies: 'flat on your knees, scroll to your left',
   },
   notes: [note('D', 4), note('D', 4), note('A', 3), note('D', 3)], stringsPerPiece: 1,
+  roles: ['first melody', 'second melody', 'middle', 'bass'],
   lengths: [[1, 0.685], [4, 0.69]],
   tensions: [[1, 62], [2, 62], [3, 58], [4, 62]],
   sections: [
@@ -28,7 +29,7 @@ export const orris: InstrumentDesign = {
   stagger: 0, belowSpeaking: 40 * mm, boardThickness: 0,
   eyeletBores: null, postDiameter: 2 * mm,
   pin: {
-    setting: 'across a scroll', diameter: 6 * mm, gearRatio: 6, tightens: 'clockwise', threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm,
+    setting: 'across a scroll', turnedBy: 'knob', diameter: 6 * mm, gearRatio: 6, tightens: 'clockwise', threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm,
   },
   // A string from a pin nearer the nut passes over those that come from pins further up the scroll.
   coverings: [{ over: 2, under: 1 }, { over: 3, under: 2 }, { over: 4, under: 3 }],

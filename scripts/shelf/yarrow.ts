@@ -1,6 +1,6 @@
-/** Yarrow: long zither of 7 strings, four layered on one foot and three on the other; silk, the low ones metal-wound. */
+/** Yarrow: long zither of 7 strings, 1 the lowest and outermost; the four low ones layered on one foot, the three high on the other; silk. */
 import type { InstrumentDesign } from '@/core/instrument/design'
-import { FINE_WRAP_GAUGES, PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
+import { PLAIN_GAUGES } from '@/core/instrument/gauges-on-offer'
 import { note } from '@/core/pitch/note'
 
 const mm = 1e-3
@@ -8,18 +8,14 @@ const mm = 1e-3
 export const yarrow: InstrumentDesign = {
   about: {
     slug: 'yarrow', name: 'Yarrow', family: 'long zither', maker: 'Still Water Workshop', model: 'Seven, long', owner: 'Lantern Shelf, for the Garden Players',
-    tensionClass: 'folk', restTuning: 'F major', referenceA: 440, lies: 'on its long edge against your body, feet toward you',
+    tensionClass: 'folk', restTuning: 'C major', referenceA: 440, lies: 'on its long edge against your body, feet toward you',
   },
-  notes: [note('D', 3), note('C', 3), note('A', 2), note('G', 2), note('F', 2), note('D', 2), note('C', 2)], stringsPerPiece: 1,
+  // Silk, a fourth below metal strings.
+  notes: [note('A', 2), note('G', 2), note('E', 2), note('D', 2), note('C', 2), note('A', 1), note('G', 1)], stringsPerPiece: 1,
   lengths: [[1, 1.082], [7, 1.094]],
-  tensions: [[1, 58], [4, 56], [5, 58], [7, 60]],
-  sections: [
-    { upTo: 4, make: { kind: 'plain', material: 'silk', gauges: PLAIN_GAUGES.silk }, tail: 'layered foot wrap', head: 'peg cord' },
-    {
-      upTo: 7, tail: 'layered foot wrap', head: 'peg cord',
-      make: { kind: 'wound', core: 'silk', coreDiameters: [[5, 0.62 * mm], [7, 0.7 * mm]], bedding: null, wrap: 'copper', wraps: FINE_WRAP_GAUGES },
-    },
-  ],
+  tensions: [[1, 42], [7, 46]],
+  // The lowest is the thickest, as its players know it.
+  sections: [{ upTo: 7, make: { kind: 'plain', material: 'silk', gauges: PLAIN_GAUGES.silk }, tail: 'layered foot wrap', head: 'peg cord' }],
   coloured: false, mechanism: null,
   spacing: [[1, 20 * mm], [7, 20 * mm]],
   pairGap: 0,
@@ -28,7 +24,7 @@ export const yarrow: InstrumentDesign = {
   stagger: 0, belowSpeaking: 70 * mm, boardThickness: 0,
   eyeletBores: null, postDiameter: 18 * mm,
   pin: {
-    setting: 'through the neck', diameter: 9 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 20 * mm, heightDatum: 'string hole', holeToEnd: 6 * mm, bridgeHeight: 10 * mm,
+    setting: 'through the neck', turnedBy: 'hand', diameter: 9 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 20 * mm, heightDatum: 'string hole', holeToEnd: 6 * mm, bridgeHeight: 10 * mm,
   },
   // The highest string of each foot is wound on last and lies over the others.
   coverings: [{ over: 1, under: 2 }, { over: 2, under: 3 }, { over: 4, under: 5 }, { over: 5, under: 6 }, { over: 6, under: 7 }],

@@ -37,15 +37,15 @@ export function buyingBench(store: Store): BuyingBench {
   const items = catalogue(store)
   const offers = offersOf(items)
   return {
-    needs: openNeeds(store).filter(({ orderId }) => orderId === null).map((need) => ({ ...buyNeed(need), string: need.string, settlesHours: settlesHours(need, holdsWithinCents) })),
+    needs: openNeeds(store).filter(({ toOrder }) => toOrder > 0).map((need) => ({ ...buyNeed(need), string: need.string, settlesHours: settlesHours(need, holdsWithinCents) })),
     offers: offers.map((offer, i) => ({ ...offer, part: items[i]?.part ?? '', name: items[i]?.name ?? '' })),
     suppliers: allSuppliers(store).map((supplier) => ({ ...supplier, arrivesAt: store.now() + supplier.leadDays * DAY })),
     dates: occasionsAhead(store), currency,
   }
 }
 
-function buyNeed({ id, spec, length, quantity }: Need): BuyNeed {
-  return { id, spec, length, quantity, by: null }
+function buyNeed({ id, spec, length, toOrder }: Need): BuyNeed {
+  return { id, spec, length, quantity: toOrder, by: null }
 }
 
 /** From its arrival until it holds through a concert, h: a day to fit it, then its settling. */

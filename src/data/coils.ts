@@ -8,7 +8,7 @@ import { constructionColumns, constructionFrom } from './construction-columns'
 import type { Done, Store } from './database'
 import { DUST, inMm, metres } from './millimetres'
 import { found, Refusal } from './refusal'
-import { coils, cuts, jobs } from './schema'
+import { coils, cuts, jobs, parkedTails } from './schema'
 
 export interface Coil extends ShelfCoil {
   readonly label: string
@@ -24,12 +24,13 @@ export interface Coil extends ShelfCoil {
   readonly cuts: readonly { readonly at: number; readonly length: number; readonly jobId: number | null }[]
 }
 
-/** The whole shelf, used-up coils left out unless they are asked for. */
+/** The whole shelf, used-up coils left out unless they are asked for, and those whose rest hangs on a neck. */
 export function shelf(store: Store, { usedUp = false } = {}): readonly Coil[] {
   const byCoil = new Map<number, (typeof cuts.$inferSelect)[]>()
+  const parked = new Set(store.rows.select({ coilId: parkedTails.coilId }).from(parkedTails).where(isNull(parkedTails.trimmedAt)).all().map(({ coilId }) => coilId))
   for (const cut of store.rows.select().from(cuts).orderBy(asc(cuts.id)).all()) byCoil.set(cut.coilId, [...(byCoil.get(cut.coilId) ?? []), cut])
   return store.rows.select().from(coils).orderBy(asc(coils.id)).all()
-    .filter((row) => usedUp || (row.leftMm > 0 && row.discardedAt === null))
+    .filter((row) => usedUp || (row.leftMm > 0 && row.discardedAt === null && !parked.has(row.id)))
     .map((row) => coilFrom(row, byCoil.get(row.id) ?? []))
 }
 

@@ -29,7 +29,7 @@ export function constructionColumns(c: Construction): ConstructionColumns {
 }
 
 /** Columns of a string as it is sold: its construction, colour, class and end. */
-export function specColumns({ construction, colour, tensionClass, end }: StringSpec) {
+export function specColumns<Spec extends StringSpec>({ construction, colour, tensionClass, end }: Spec): ConstructionColumns & Pick<Spec, 'colour' | 'tensionClass' | 'end'> {
   return { ...constructionColumns(construction), colour, tensionClass, end }
 }
 

@@ -1,16 +1,15 @@
 /**
  * All open jobs and the shelf, as the cutting plan takes them; and the plan carried out.
  */
-import { eq } from 'drizzle-orm'
+import { soldByClass } from '@/core/instrument/instrument'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { CoilLeft, CutJob } from '@/core/stores/cut-plan'
 import { fitOf, type FitGrade } from '@/core/stores/fits'
 import { specAt } from '@/core/stores/string-spec'
-import { shelf } from './coils'
+import { shelf, type Coil } from './coils'
 import type { Done, Store } from './database'
 import { chooseCoilOf, jobById, openJobs, stringOf } from './jobs'
 import { Refusal } from './refusal'
-import { jobs } from './schema'
 
 export interface CuttingBench {
   readonly jobs: readonly (CutJob & { readonly string: string; readonly coilId: number | null })[]
@@ -23,13 +22,14 @@ export function cuttingBench(store: Store): CuttingBench {
   const open = openJobs(store).filter((job) => !job.sameString).map((row) => jobById(store, row.id))
   const waiting = open.map((job) => ({
     id: job.jobId, string: stringOf(job, job.position), coilId: job.coil?.id ?? null,
-    options: coils.flatMap((coil) => {
-      const { grade } = fitOf(coil, job.position, job.instrument.tensionClass)
+    // What is set aside for a job stays its own.
+    options: coils.filter(({ id }) => job.coil === null || id === job.coil.id).flatMap((coil) => {
+      const { grade } = fitOf(coil, job.position, soldByClass(job.instrument))
       return grade === 'refused' ? [] : [{ coilId: coil.id, length: fittingFigures(job.instrument, job.position, job.habits, coil.construction, job.corrections).cut.total, grade: grade as Exclude<FitGrade, 'refused'> }]
     }),
   }))
   const useful = new Set(waiting.flatMap(({ options }) => options.map(({ coilId }) => coilId)))
-  const looped = open.some((job) => specAt(job.position, job.instrument.tensionClass).end !== 'plain')
+  const looped = open.some((job) => specAt(job.position, soldByClass(job.instrument)).end !== 'plain')
   return {
     jobs: waiting,
     coils: coils.filter(({ id }) => useful.has(id)).map((coil) => ({
@@ -60,21 +60,46 @@ export function takeCuttingPlan(store: Store, cuts: readonly { readonly jobId: n
   })
 }
 
-/** Lengths that open jobs are to cut from each coil, m: what a fitting has set aside is not free for another. */
-export function setAside(store: Store): ReadonlyMap<number, number> {
-  const byCoil = new Map<number, number>()
+/** What an open job has set aside of a coil. */
+export interface SetAside {
+  readonly jobId: number
+  readonly string: string
+  /** m */
+  readonly length: number
+  /** It takes the coil's ready-made end. */
+  readonly takesEnd: boolean
+}
+
+/** What open jobs have set aside, by coil: it is not free for another. */
+export function setAside(store: Store): ReadonlyMap<number, readonly SetAside[]> {
+  const byCoil = new Map<number, SetAside[]>()
   for (const row of openJobs(store)) {
     if (row.coilId === null) continue
     const job = jobById(store, row.id)
-    byCoil.set(row.coilId, (byCoil.get(row.coilId) ?? 0) + job.figures.cut.total)
+    const aside = { jobId: row.id, string: stringOf(job, job.position), length: job.figures.cut.total, takesEnd: specAt(job.position, null).end !== 'plain' }
+    byCoil.set(row.coilId, [...(byCoil.get(row.coilId) ?? []), aside])
   }
   return byCoil
 }
 
+/** A coil without what other jobs have set aside of it. */
+export function withoutSetAside(coil: Coil, aside: readonly SetAside[]): Coil {
+  if (aside.length === 0) return coil
+  const taken = aside.reduce((sum, { length }) => sum + length, 0)
+  return { ...coil, lengthLeft: Math.max(0, coil.lengthLeft - taken), opened: true, end: aside.some(({ takesEnd }) => takesEnd) ? 'plain' : coil.end }
+}
+
+/**
+ * The shelf as it is free: what jobs have set aside is taken off.
+ *
+ * @param forJob - the job that asks; what it has set aside itself is free for it
+ */
+export function freeShelf(store: Store, forJob: number | null = null): readonly Coil[] {
+  const byCoil = setAside(store)
+  return shelf(store).map((coil) => withoutSetAside(coil, (byCoil.get(coil.id) ?? []).filter(({ jobId }) => jobId !== forJob)))
+}
+
 /** Open jobs that a coil is set aside for. */
-export function jobsOnCoil(store: Store, coilId: number): readonly { readonly jobId: number; readonly string: string; readonly length: number }[] {
-  return store.rows.select({ id: jobs.id, finishedAt: jobs.finishedAt }).from(jobs).where(eq(jobs.coilId, coilId)).all().filter(({ finishedAt }) => finishedAt === null).map(({ id }) => {
-    const job = jobById(store, id)
-    return { jobId: id, string: stringOf(job, job.position), length: job.figures.cut.total }
-  })
+export function jobsOnCoil(store: Store, coilId: number): readonly SetAside[] {
+  return setAside(store).get(coilId) ?? []
 }

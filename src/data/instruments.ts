@@ -4,6 +4,7 @@
 import { asc, eq, inArray } from 'drizzle-orm'
 import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { calledAs, type Calling } from '@/core/instrument/called'
 import { parseNote, scientificWord } from '@/core/pitch/note'
 import { constructionColumns, constructionFrom } from './construction-columns'
 import type { Store } from './database'
@@ -81,7 +82,7 @@ function withPositions(store: Store, row: typeof instruments.$inferSelect): Stor
     id,
     instrument: {
       ...about,
-      positions: rows.map(positionFrom),
+      positions: rows.map((p) => positionFrom(p, row, rows.length)),
       coverings: layers.map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number })).sort((a, b) => a.over - b.over || a.under - b.under),
     },
     positionIds: new Map(rows.map((p) => [p.number, p.id])),
@@ -94,12 +95,12 @@ function withPositions(store: Store, row: typeof instruments.$inferSelect): Stor
 export function positionRow(instrumentId: number, p: StringPosition): typeof positions.$inferInsert {
   const { pin } = p.head
   return {
-    instrumentId, number: p.number, makerLabel: p.makerLabel, askedMake: p.askedMake, note: scientificWord(p.note), colour: p.colour,
+    instrumentId, number: p.number, makerLabel: p.makerLabel, role: p.called.role, askedMake: p.askedMake, note: scientificWord(p.note), colour: p.colour,
     ...constructionColumns(p.construction),
     speakingMm: inMm(p.speakingLength), freeMm: inMm(p.freeLength), mechanism: p.mechanism, piece: p.piece,
     headFastening: p.head.fastening, tailFastening: p.tail.fastening, boardMm: inMm(p.tail.boardThickness),
     eyeletBoreMm: nullable(p.tail.eyeletBore, inMm), postMm: nullable(p.tail.postDiameter, inMm),
-    pinSetting: pin.setting, pinMm: inMm(pin.diameter), gearRatio: pin.gearRatio, tightens: pin.tightens, threadMm: nullable(pin.threadPitch, inMm),
+    pinSetting: pin.setting, turnedBy: pin.turnedBy, pinMm: inMm(pin.diameter), gearRatio: pin.gearRatio, tightens: pin.tightens, threadMm: nullable(pin.threadPitch, inMm),
     pinHeightMm: inMm(pin.height), heightDatum: pin.heightDatum, holeToEndMm: inMm(pin.holeToEnd),
     bridgeHeightMm: inMm(pin.bridgeHeight), toBridgeMm: inMm(pin.toBridge),
     tailX: inMm(p.at.tail.x), tailY: inMm(p.at.tail.y), bridgeX: inMm(p.at.bridge.x), bridgeY: inMm(p.at.bridge.y),
@@ -107,15 +108,15 @@ export function positionRow(instrumentId: number, p: StringPosition): typeof pos
   }
 }
 
-function positionFrom(row: PositionRow): StringPosition {
+function positionFrom(row: PositionRow, calling: Calling, strings: number): StringPosition {
   return {
-    number: row.number, makerLabel: row.makerLabel, askedMake: row.askedMake, note: parseNote(row.note), colour: row.colour,
+    number: row.number, called: calledAs(calling, row.number, strings, row.role), makerLabel: row.makerLabel, askedMake: row.askedMake, note: parseNote(row.note), colour: row.colour,
     construction: constructionFrom(row),
     speakingLength: metres(row.speakingMm), freeLength: metres(row.freeMm), mechanism: row.mechanism, piece: row.piece,
     head: {
       fastening: row.headFastening,
       pin: {
-        setting: row.pinSetting, diameter: metres(row.pinMm), gearRatio: row.gearRatio, tightens: row.tightens, threadPitch: nullable(row.threadMm, metres),
+        setting: row.pinSetting, turnedBy: row.turnedBy, diameter: metres(row.pinMm), gearRatio: row.gearRatio, tightens: row.tightens, threadPitch: nullable(row.threadMm, metres),
         height: metres(row.pinHeightMm), heightDatum: row.heightDatum, holeToEnd: metres(row.holeToEndMm),
         bridgeHeight: metres(row.bridgeHeightMm), toBridge: metres(row.toBridgeMm),
       },

@@ -11,7 +11,7 @@ import { windsOnPin } from '@/core/fitting/head-way'
 import type { Mishap } from '@/core/fitting/mishaps'
 import { fittingContext, fittingSteps } from '@/core/fitting/steps'
 import type { Asked, Step, StepKey } from '@/core/fitting/step'
-import { samePiece, type StringPosition } from '@/core/instrument/instrument'
+import { soldByClass, samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { FIRST_TUNED } from '@/core/settle/drift'
 import { surfaceMaterial } from '@/core/strings/construction'
@@ -139,7 +139,7 @@ export function jobById(store: Store, jobId: number): Job {
   const done = store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).orderBy(asc(jobSteps.id)).all()
   const context = fittingContext(stored.instrument, stored.position, figures, habits, {
     ...FRESH, site, sameString: row.sameString, turnsGiven: measured.turns ?? 0,
-    classDiffers: coil !== null && coil.tensionClass !== stored.instrument.tensionClass,
+    classDiffers: coil !== null && soldByClass(stored.instrument) !== null && coil.tensionClass !== stored.instrument.tensionClass,
     redoesAbove: (chosenPlan(coveredPlans(stored.instrument, stored.position, houseSettings(store).retuneAtCents), habits.covered)?.way ?? 'uncover and put back') !== 'uncover and put back',
   })
   return {
@@ -176,7 +176,7 @@ export function measureColumn(what: Asked, value: number): number {
 export function chooseCoil(store: Store, jobId: number, coilId: number): Done<void> {
   const job = unfinished(jobById(store, jobId))
   const coil = coilById(store, coilId)
-  const fit = fitOf(coil, job.position, job.instrument.tensionClass)
+  const fit = fitOf(coil, job.position, soldByClass(job.instrument))
   if (fit.grade === 'refused') throw new Refusal(400, `${coil.label} can’t serve the ${stringOf(job, job.position)}. ${fit.because ?? ''}`, 'coilId')
   const { total } = fittingFigures(job.instrument, job.position, job.habits, coil.construction, job.corrections).cut
   if (coil.lengthLeft < total - DUST) {
@@ -209,7 +209,7 @@ export function putOnNeedList(store: Store, jobId: number): Done<void> {
   const charted = fittingFigures(instrument, position, job.habits)
   return store.act({ kind: 'need', summary: `${stringOf(job, position)} put on the need list`, instrumentId: job.id }, () => {
     store.rows.insert(needs).values({
-      jobId, positionId: positionId(job, position.number), ...specColumns(specAt(position, instrument.tensionClass)), lengthMm: Math.ceil(inMm(charted.cut.total)), openedAt: store.now(),
+      jobId, positionId: positionId(job, position.number), ...specColumns(specAt(position, soldByClass(instrument))), lengthMm: Math.ceil(inMm(charted.cut.total)), openedAt: store.now(),
     }).run()
   })
 }

@@ -1,13 +1,14 @@
 /**
  * What must be bought: what was put on the list, and what belongs on it.
  */
-import { asc, eq, isNull } from 'drizzle-orm'
+import { and, asc, eq, isNull, ne } from 'drizzle-orm'
 import { fittingFigures } from '@/core/fitting/figures'
-import type { StringPosition } from '@/core/instrument/instrument'
+import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { fitOf } from '@/core/stores/fits'
 import { cutsIn } from '@/core/stores/offers'
 import { specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
-import { shelf, type Coil } from './coils'
+import type { Coil } from './coils'
+import { freeShelf } from './cutting'
 import { constructionFrom, specColumns } from './construction-columns'
 import type { Done, Store } from './database'
 import { houseSettings } from './house'
@@ -16,7 +17,7 @@ import { jobById, openJobs, stringOf } from './jobs'
 import { inMm, metres } from './millimetres'
 import { orderLinesFor, type OrderLine } from './order-lines'
 import { found, Refusal } from './refusal'
-import { needs, orderedNeeds, orderLines } from './schema'
+import { needs, orderedNeeds, orderLines, orders } from './schema'
 import { offersAt } from './spares'
 
 export interface Need {
@@ -30,7 +31,11 @@ export interface Need {
   /** m */
   readonly length: number
   readonly quantity: number
-  /** On its way, with an order that is not closed. */
+  /** How many of them have come already, how many are on their way, and how many are still to be ordered. */
+  readonly met: number
+  readonly onOrder: number
+  readonly toOrder: number
+  /** The latest order that brings some of it. */
   readonly orderId: number | null
   readonly lines: readonly OrderLine[]
 }
@@ -38,17 +43,32 @@ export interface Need {
 /** Open needs, oldest first, each with all that an order must say. */
 export function openNeeds(store: Store): readonly Need[] {
   const { unit } = houseSettings(store)
-  const ordered = new Map(store.rows.select({ needId: orderedNeeds.needId, orderId: orderLines.orderId }).from(orderedNeeds).innerJoin(orderLines, eq(orderedNeeds.orderLineId, orderLines.id)).all().map((row) => [row.needId, row.orderId]))
+  const ordered = onTheWay(store)
   return store.rows.select().from(needs).where(isNull(needs.closedAt)).orderBy(asc(needs.openedAt), asc(needs.id)).all().map((row) => {
     const stored = byPositionId(store, row.positionId)
+    const coming = ordered.get(row.id) ?? { strings: 0, orderId: null }
     return {
       id: row.id, jobId: row.jobId, openedAt: row.openedAt,
       spec: { construction: constructionFrom(row), colour: row.colour, tensionClass: row.tensionClass, end: row.end },
-      length: metres(row.lengthMm), quantity: row.quantity, orderId: ordered.get(row.id) ?? null,
+      length: metres(row.lengthMm), quantity: row.quantity, met: row.met, onOrder: coming.strings, toOrder: Math.max(0, row.quantity - row.met - coming.strings), orderId: coming.orderId,
       string: stringOf(stored, stored.position), instrument: stored.instrument.name,
       lines: orderLinesFor(stored.instrument, stored.position, stored.habits, unit),
     }
   })
+}
+
+/** Strings of each need that orders are still to bring. */
+function onTheWay(store: Store): ReadonlyMap<number, { readonly strings: number; readonly orderId: number | null }> {
+  const ordered = new Map<number, { strings: number; orderId: number | null }>()
+  const links = store.rows.select({ needId: orderedNeeds.needId, strings: orderedNeeds.strings, orderId: orderLines.orderId, packs: orderLines.packs, received: orderLines.received })
+    .from(orderedNeeds).innerJoin(orderLines, eq(orderedNeeds.orderLineId, orderLines.id)).innerJoin(orders, eq(orders.id, orderLines.orderId)).innerJoin(needs, eq(needs.id, orderedNeeds.needId))
+    .where(and(isNull(needs.closedAt), ne(orders.state, 'closed'))).all()
+  for (const { needId, strings, orderId, packs, received } of links) {
+    const had = ordered.get(needId)
+    const left = strings - Math.floor((strings * received) / packs)
+    if (left > 0) ordered.set(needId, { strings: (had?.strings ?? 0) + left, orderId: Math.max(had?.orderId ?? 0, orderId) })
+  }
+  return ordered
 }
 
 /** A string that belongs on the list and is not on it yet. */
@@ -67,17 +87,17 @@ export interface SuggestedNeed {
  */
 export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
   const { leastSpares } = houseSettings(store)
-  const coils = shelf(store)
+  const coils = freeShelf(store)
   const onList = openNeeds(store)
   const broken = openJobs(store).flatMap((open): SuggestedNeed[] => {
     if (open.coilId !== null || open.sameString || onList.some(({ jobId }) => jobId === open.id)) return []
     const job = jobById(store, open.id)
-    const [best] = offersAt(coils, job.instrument, job.position, job.habits)
+    const [best] = offersAt(coils, job.instrument, job.position, job.habits, job.corrections)
     if (best && best.leaves >= 0) return []
     return [{ positionId: open.positionId, jobId: open.id, string: stringOf(job, job.position), why: 'broken, and nothing on the shelf fits', quantity: 1 }]
   })
   const listed = new Map<string, number>()
-  for (const need of onList.filter(({ jobId }) => jobId === null)) listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity)
+  for (const need of onList.filter(({ jobId }) => jobId === null)) listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity - need.met)
   const short = longestOfEach(allInstruments(store)).flatMap(({ stored, position, key }): SuggestedNeed[] => {
     const quantity = leastSpares - cutsOnShelf(coils, stored, position) - (listed.get(key) ?? 0)
     return quantity <= 0 ? [] : [{ positionId: positionId(stored, position.number), jobId: null, string: stringOf(stored, position), why: 'too few on the shelf', quantity }]
@@ -89,7 +109,7 @@ function longestOfEach(shelfOfInstruments: readonly StoredInstrument[]) {
   const longest = new Map<string, { readonly stored: StoredInstrument; readonly position: StringPosition; readonly key: string }>()
   for (const stored of shelfOfInstruments) {
     for (const position of stored.instrument.positions) {
-      const key = specKey(specAt(position, stored.instrument.tensionClass))
+      const key = specKey(specAt(position, soldByClass(stored.instrument)))
       const had = longest.get(key)
       if (!had || had.position.freeLength < position.freeLength) longest.set(key, { stored, position, key })
     }
@@ -100,8 +120,8 @@ function longestOfEach(shelfOfInstruments: readonly StoredInstrument[]) {
 /** Strings that can be cut for a position from what is exactly right. */
 function cutsOnShelf(coils: readonly Coil[], { instrument, habits }: StoredInstrument, position: StringPosition): number {
   const cut = fittingFigures(instrument, position, habits).cut.total
-  return coils.filter((coil) => fitOf(coil, position, instrument.tensionClass).grade === 'exact')
-    .reduce((sum, coil) => sum + cutsIn(coil, cut, specAt(position, instrument.tensionClass).end), 0)
+  return coils.filter((coil) => fitOf(coil, position, soldByClass(instrument)).grade === 'exact')
+    .reduce((sum, coil) => sum + cutsIn(coil, cut, specAt(position, soldByClass(instrument)).end), 0)
 }
 
 /**
@@ -115,7 +135,7 @@ export function addNeeds(store: Store, wanted: readonly Pick<SuggestedNeed, 'pos
   const rows = wanted.map((want) => {
     const { instrument, position, habits } = byPositionId(store, want.positionId)
     return {
-      jobId: want.jobId, positionId: want.positionId, quantity: want.quantity, ...specColumns(specAt(position, instrument.tensionClass)),
+      jobId: want.jobId, positionId: want.positionId, quantity: want.quantity, ...specColumns(specAt(position, soldByClass(instrument))),
       lengthMm: Math.ceil(inMm(fittingFigures(instrument, position, habits).cut.total)), openedAt: store.now(),
     }
   })

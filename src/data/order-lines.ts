@@ -3,8 +3,8 @@
  */
 import { fittingFigures } from '@/core/fitting/figures'
 import type { Habits } from '@/core/fitting/habits'
-import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
-import { stringNames } from '@/core/instrument/names'
+import { gaugeOf, soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { countedFromWord, leadingNames, spokenLine, stringNames } from '@/core/instrument/names'
 import { endToOrder } from '@/core/knots/fastenings'
 import { materialWord } from '@/core/strings/construction'
 import { formatLength } from '@/core/units/length'
@@ -15,17 +15,20 @@ export type OrderLine = readonly [what: string, text: string]
 export function orderLinesFor(instrument: Instrument, position: StringPosition, habits: Habits, unit: 'mm' | 'in'): readonly OrderLine[] {
   const names = stringNames(instrument, position)
   const { construction } = position
+  const tensionClass = soldByClass(instrument)
+  const harp = position.called.by === 'harp octave' || habits.octaveNames === 'E-to-F octaves'
   const gauge = (metres: number) => formatLength(metres, { unit, digits: unit === 'mm' ? 2 : 3 })
   const cut = Math.ceil(fittingFigures(instrument, position, habits).cut.total * 100) / 100
   return [
-    ['Note', `${names.harpOctave}, octaves counted E to F from the treble; ${names.scientific} in scientific pitch`],
+    ['Say it', spokenLine(instrument, position, habits.octaveNames)],
+    ['Note', harp ? `${names.harpOctave}, octaves counted E to F from the treble; ${names.scientific} in scientific pitch` : `${leadingNames(position, habits.octaveNames).name}; ${names.scientific} in scientific pitch`],
     ['Sounds at rest', `${names.sounding}, ${names.frequency.toFixed(1)} Hz`],
-    ['Number', `${names.fromTop} from the top of ${instrument.positions.length}${names.maker ? `, maker’s label ${names.maker}` : ''}`],
+    ['Number', `${position.called.number} ${countedFromWord(instrument)} of ${instrument.positions.length}${names.maker ? `, maker’s label ${names.maker}` : ''}`],
     ['Material', materialWord(construction)],
     ['Gauge', construction.kind === 'plain' ? gauge(gaugeOf(position)) : `${gauge(gaugeOf(position))}; core ${gauge(construction.core.diameter)}, wrap ${gauge(construction.wrap.diameter)}`],
     ...(position.askedMake === null ? [] : [['Make and line', position.askedMake] as const]),
     ['Colour', position.colour],
-    ['Tension class', instrument.tensionClass],
+    ...(tensionClass === null ? [] : [['Tension class', tensionClass] as const]),
     ['End', endToOrder(position.tail.fastening)],
     ['Length', `at least ${formatLength(cut, { unit, digits: unit === 'mm' ? 0 : 1 })}`],
     ['Instrument', `${instrument.maker}, ${instrument.model}, as its owner wrote them`],

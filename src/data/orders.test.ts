@@ -43,7 +43,7 @@ async function order(): Promise<readonly number[]> {
   const { needs, offers, suppliers } = buyingBench(store)
   const plan = await planOrder(needs, offers, suppliers, highsSolver())
   const supplierOf = new Map(offers.map(({ id, supplierId }) => [id, supplierId]))
-  return placeOrders(store, plan.bySupplier.map(({ supplierId }) => ({ supplierId, lines: plan.lines.filter(({ offerId }) => supplierOf.get(offerId) === supplierId).map(({ offerId, packs, needIds }) => ({ itemId: offerId, packs, needIds })) }))).result
+  return placeOrders(store, plan.bySupplier.map(({ supplierId }) => ({ supplierId, lines: plan.lines.filter(({ offerId }) => supplierOf.get(offerId) === supplierId).map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })) }))).result
 }
 
 /** The longest of the orders, sent and answered. */
@@ -140,8 +140,8 @@ test('a plan made before the list changed is not written', async () => {
   const [need] = openNeeds(store)
   const [item] = catalogue(store)
   dropNeed(store, need!.id)
-  expect(() => placeOrders(store, [{ supplierId: item!.supplierId, lines: [{ itemId: item!.id, packs: 1, needIds: [need!.id] }] }])).toThrow('has changed since the plan was made')
-  expect(() => placeOrders(store, [{ supplierId: item!.supplierId, lines: [{ itemId: 9999, packs: 1, needIds: [] }] }])).toThrow('A catalogue has changed')
+  expect(() => placeOrders(store, [{ supplierId: item!.supplierId, lines: [{ itemId: item!.id, packs: 1, fills: [{ needId: need!.id, strings: 1 }] }] }])).toThrow('has changed since the plan was made')
+  expect(() => placeOrders(store, [{ supplierId: item!.supplierId, lines: [{ itemId: 9999, packs: 1, fills: [] }] }])).toThrow('A catalogue has changed')
 })
 
 test('the desk refuses what it can’t read or does not sell, and its note holds what was taken', () => {

@@ -1,18 +1,20 @@
 /**
  * Orders: from the plan to the packets on the shelf. Each function here is one action.
  */
-import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
-import { postageOf } from '@/core/stores/order-plan'
+import { asc, desc, eq, inArray, like, sql } from 'drizzle-orm'
+import { postageOf, type Fill } from '@/core/stores/order-plan'
 import type { DeskLine } from '@/core/stores/desk'
 import { STAND_IN } from '@/core/stores/fits'
-import { outerGauge } from '@/core/strings/construction'
+import { cutsIn } from '@/core/stores/offers'
+import { keysFilledBy, specKey } from '@/core/stores/string-spec'
+import { massPerLength } from '@/core/strings/construction'
 import type { SoldPacket } from './catalogue/catalogue-cells'
 import { addCoil } from './coils'
 import type { Done, Store } from './database'
 import { openNeeds, type Need } from './need-list'
 import { found, Refusal } from './refusal'
 import { coils, needs, orderedNeeds, orderLines, orders, suppliers, type OrderState } from './schema'
-import { catalogue, contentsOf, packetColumns, packetFrom, type StoredItem, type Supplier } from './suppliers'
+import { catalogue, contentsOf, packetColumns, packetFrom, type Content, type StoredItem, type Supplier } from './suppliers'
 
 export interface OrderLine extends SoldPacket {
   readonly id: number
@@ -22,6 +24,8 @@ export interface OrderLine extends SoldPacket {
   readonly answer: 'confirmed' | 'back-ordered' | 'substituted' | 'refused' | null
   readonly replacesId: number | null
   readonly received: number
+  /** What was in a pack on the day it was ordered; null on orders from before that was kept. */
+  readonly holds: readonly Content[] | null
 }
 
 export interface Order {
@@ -40,32 +44,59 @@ export interface Order {
 /** One supplier's share of a plan. */
 export interface PlannedOrder {
   readonly supplierId: number
-  readonly lines: readonly { readonly itemId: number; readonly packs: number; readonly needIds: readonly number[] }[]
+  readonly lines: readonly PlannedLine[]
+}
+
+export interface PlannedLine {
+  readonly itemId: number
+  readonly packs: number
+  /** The strings that are cut from it, need by need. */
+  readonly fills: readonly Fill[]
 }
 
 /**
  * Writes a plan down as orders, one for each supplier.
  *
- * @throws Refusal 409 when a part is gone from the catalogue, or a need is off the list or on its way already
+ * @throws Refusal 409 when a part is gone from the catalogue, a need is off the list or on its way already, or a line names
+ * strings that can't be cut from it
  */
 export function placeOrders(store: Store, planned: readonly PlannedOrder[]): Done<readonly number[]> {
   const items = new Map(catalogue(store).map((item) => [item.id, item]))
   const open = new Map(openNeeds(store).map((need) => [need.id, need]))
-  for (const need of planned.flatMap(({ lines }) => lines.flatMap(({ needIds }) => needIds))) {
-    if (!open.has(need)) throw new Refusal(409, 'The need list has changed since the plan was made; plan again.')
-    if ((open.get(need)?.orderId ?? null) !== null) throw new Refusal(409, `The ${open.get(need)?.string} is on order already; plan again.`)
+  const wanted = new Map<number, number>()
+  for (const { needId, strings } of planned.flatMap(({ lines }) => lines.flatMap(({ fills }) => fills))) {
+    const need = open.get(needId)
+    if (!need) throw new Refusal(409, 'The need list has changed since the plan was made; plan again.')
+    wanted.set(needId, (wanted.get(needId) ?? 0) + strings)
+    if ((wanted.get(needId) ?? 0) > need.toOrder) throw new Refusal(409, `The ${need.string} is on order already; plan again.`)
+  }
+  if (planned.some(({ lines }) => lines.some(({ fills }) => new Set(fills.map(({ needId }) => needId)).size < fills.length))) {
+    throw new Refusal(400, 'A line names the same string twice.')
   }
   return store.act({ kind: 'order', summary: planned.length === 1 ? 'An order written' : `${planned.length} orders written` }, () => planned.map(({ supplierId, lines }) => {
     const supplier = found(store.rows.select().from(suppliers).where(eq(suppliers.id, supplierId)).get(), `There is no supplier ${supplierId}.`)
     const chosen = lines.map((line) => ({ ...line, item: itemIn(items, line.itemId, supplierId) }))
     const goods = chosen.reduce((sum, { item, packs }) => sum + item.priceMinor * packs, 0)
     const orderId = store.rows.insert(orders).values({ supplierId, state: 'to send', openedAt: store.now(), postageMinor: postageOf(supplier, goods) }).returning({ id: orders.id }).get().id
-    for (const { item, packs, needIds } of chosen) {
-      const lineId = insertLine(store, orderId, item, packs, needIds.flatMap((id) => open.get(id) ?? []).map(needWords), null)
-      for (const needId of needIds) store.rows.insert(orderedNeeds).values({ needId, orderLineId: lineId }).run()
+    for (const { item, packs, fills } of chosen) {
+      const holds = contentsOf(item, partsOf(items, supplierId))
+      for (const fill of fills) refuseUncut(holds, packs, fill, open.get(fill.needId) as Need, item)
+      const lineId = insertLine(store, orderId, { item, packs, forStrings: fills.flatMap(({ needId }) => open.get(needId) ?? []).map(needWords), replacesId: null, holds })
+      for (const { needId, strings } of fills) store.rows.insert(orderedNeeds).values({ needId, orderLineId: lineId, strings }).run()
     }
     return orderId
   }))
+}
+
+function partsOf(items: ReadonlyMap<number, StoredItem>, supplierId: number): ReadonlyMap<string, StoredItem> {
+  return new Map([...items.values()].filter((item) => item.supplierId === supplierId).map((item) => [item.part, item]))
+}
+
+/** A line can fill a need only with pieces of its kind that are long enough, and with no more strings than they hold. */
+function refuseUncut(holds: readonly Content[], packs: number, { strings }: Fill, need: Need, item: StoredItem): void {
+  const most = holds.filter(({ packet }) => keysFilledBy(packet).includes(specKey(need.spec)))
+    .reduce((sum, { packet, pieces }) => sum + pieces * packs * cutsIn({ lengthLeft: packet.length, end: packet.end }, need.length, need.spec.end), 0)
+  if (strings > most) throw new Refusal(409, `The ${need.string} can’t be cut from ${packs === 1 ? 'one pack' : `${packs} packs`} of ${item.name}; plan again.`)
 }
 
 function itemIn(items: ReadonlyMap<number, StoredItem>, id: number, supplierId: number): StoredItem {
@@ -74,16 +105,31 @@ function itemIn(items: ReadonlyMap<number, StoredItem>, id: number, supplierId: 
   return item
 }
 
-function insertLine(store: Store, orderId: number, item: StoredItem, packs: number, forStrings: readonly string[], replacesId: number | null): number {
+interface NewLine {
+  readonly item: StoredItem
+  readonly packs: number
+  readonly forStrings: readonly string[]
+  readonly replacesId: number | null
+  readonly holds: readonly Content[]
+}
+
+function insertLine(store: Store, orderId: number, { item, packs, forStrings, replacesId, holds }: NewLine): number {
   return store.rows.insert(orderLines).values({
     orderId, ...packetColumns(item), packs, forStrings: JSON.stringify(forStrings), replacesId,
+    holds: JSON.stringify(holds.map(({ packet, pieces }) => ({ ...packetColumns(packet), held: pieces }))),
   }).returning({ id: orderLines.id }).get().id
+}
+
+/** What a pack held when it was ordered, as the line keeps it. */
+function heldIn(json: string | null): readonly Content[] | null {
+  if (json === null) return null
+  return (JSON.parse(json) as (Parameters<typeof packetFrom>[0] & { readonly held: number })[]).map((row) => ({ packet: packetFrom(row), pieces: row.held }))
 }
 
 /** A string as an order must say it: both octave systems, and the instrument as its owner wrote it. */
 function needWords({ lines, instrument }: Need): string {
-  const said = new Map(lines)
-  return `${said.get('Note') ?? ''}; ${instrument}, ${said.get('Instrument') ?? ''}`
+  const told = new Map(lines)
+  return `${told.get('Say it') ?? ''}; ${instrument}, ${told.get('Instrument') ?? ''}`
 }
 
 /** All orders, the latest first. */
@@ -100,7 +146,7 @@ function orderFrom(store: Store, row: typeof orders.$inferSelect): Order {
   const supplier = found(store.rows.select().from(suppliers).where(eq(suppliers.id, row.supplierId)).get(), 'The order’s supplier is gone.')
   const lines = store.rows.select().from(orderLines).where(eq(orderLines.orderId, row.id)).orderBy(asc(orderLines.id)).all().map((line): OrderLine => ({
     ...packetFrom(line), id: line.id, packs: line.packs, forStrings: JSON.parse(line.forStrings) as string[],
-    answer: line.answer, replacesId: line.replacesId, received: line.received,
+    answer: line.answer, replacesId: line.replacesId, received: line.received, holds: heldIn(line.holds),
   }))
   const goodsMinor = lines.filter(({ replacesId }) => replacesId === null).reduce((sum, line) => sum + line.priceMinor * line.packs, 0)
   return { id: row.id, supplier, state: row.state, openedAt: row.openedAt, sentAt: row.sentAt, ticket: row.ticket, postageMinor: row.postageMinor, lines, goodsMinor }
@@ -124,15 +170,15 @@ export function takeAnswer(store: Store, id: number, answered: readonly DeskLine
       if (!said) continue
       store.rows.update(orderLines).set({ answer: said.answer }).where(eq(orderLines.id, line.id)).run()
       const offered = said.offered === null ? undefined : items.get(said.offered)
-      if (offered) insertLine(store, id, offered, line.packs, line.forStrings, line.id)
+      if (offered) insertLine(store, id, { item: offered, packs: line.packs, forStrings: line.forStrings, replacesId: line.id, holds: contentsOf(offered, items) })
     }
     store.rows.update(orders).set({ state: 'acknowledged' }).where(eq(orders.id, id)).run()
   })
 }
 
-/** How much a substitution would change the tension where the asked-for string goes, as a share. */
+/** How much a substitution would change the tension where the asked-for string goes, as a share: tension goes with the mass of each metre. */
 export function substitutionChange(asked: OrderLine, offered: OrderLine): { readonly change: number; readonly stays: boolean } {
-  const change = (outerGauge(offered.construction) / outerGauge(asked.construction)) ** 2 - 1
+  const change = massPerLength(offered.construction) / massPerLength(asked.construction) - 1
   return { change, stays: Math.abs(change) <= STAND_IN }
 }
 
@@ -171,6 +217,8 @@ export interface Arrived {
 export function receive(store: Store, id: number, arrived: readonly Arrived[], place: string): Done<{ readonly coilIds: readonly number[] }> {
   const order = inState(orderById(store, id), ['acknowledged', 'delivered'])
   const byPart = new Map(catalogue(store, order.supplier.id).map((item) => [item.part, item]))
+  const twice = arrived.find(({ lineId }, i) => arrived.findIndex((one) => one.lineId === lineId) < i)
+  if (twice) throw new Refusal(400, 'A line of the order is told twice: say once how many of its packs came.', `line ${twice.lineId}`)
   const coming = arrived.filter(({ packs }) => packs > 0).map(({ lineId, packs }) => {
     const line = order.lines.find((one) => one.id === lineId)
     if (!line) throw new Refusal(404, `Order ${id} has no line ${lineId}.`)
@@ -180,15 +228,14 @@ export function receive(store: Store, id: number, arrived: readonly Arrived[], p
   })
   if (coming.length === 0) throw new Refusal(400, 'Say how many packs came.')
   return store.act({ kind: 'delivery', summary: `A delivery from ${order.supplier.name} booked in` }, () => {
+    let nextPacket = highestPacket(store)
     const coilIds = coming.flatMap(({ line, packs }) => {
       store.rows.update(orderLines).set({ received: line.received + packs }).where(eq(orderLines.id, line.id)).run()
-      const made = contentsOf(line, byPart).flatMap(({ spec, length, pieces }) => Array.from({ length: pieces * packs }, () => {
-        const of = line.setOf === null ? line : byPart.get(line.setOf.find(({ part }) => byPart.get(part) === spec)?.part ?? '') ?? line
-        return addCoil(store, {
-          label: nextLabel(store), construction: spec.construction, colour: spec.colour, tensionClass: spec.tensionClass, end: spec.end, maker: of.maker, line: of.line, place, boughtAt: store.now(), boughtLength: length, orderLineId: line.id,
-        })
+      const made = (line.holds ?? contentsOf(line, byPart)).flatMap(({ packet, pieces }) => Array.from({ length: pieces * packs }, () => {
+        const label = `Packet ${nextPacket += 1}`
+        return addCoil(store, { ...packet, label, place, boughtAt: store.now(), boughtLength: packet.length, orderLineId: line.id })
       }))
-      if (line.received + packs === line.packs) closeNeedsOf(store, line.id)
+      meetNeeds(store, line, line.received + packs)
       return made
     })
     const left = order.lines.reduce((sum, line) => sum + outstanding(line) - (coming.find((one) => one.line.id === line.id)?.packs ?? 0), 0)
@@ -197,15 +244,26 @@ export function receive(store: Store, id: number, arrived: readonly Arrived[], p
   })
 }
 
-function closeNeedsOf(store: Store, lineId: number): void {
-  const ids = store.rows.select().from(orderedNeeds).where(eq(orderedNeeds.orderLineId, lineId)).all().map(({ needId }) => needId)
-  if (ids.length > 0) store.rows.update(needs).set({ closedAt: store.now() }).where(and(inArray(needs.id, ids), isNull(needs.closedAt))).run()
+/** Strings of a need that have come with a line when so many of its packs have. */
+function come(strings: number, received: number, packs: number): number {
+  return Math.floor((strings * received) / packs)
 }
 
-/** `Packet 131`: one more than the highest there ever was. */
-function nextLabel(store: Store): string {
-  const highest = store.rows.select({ label: coils.label }).from(coils).all().reduce((most, { label }) => Math.max(most, Number(/^Packet (\d+)$/.exec(label)?.[1] ?? 0)), 0)
-  return `Packet ${highest + 1}`
+/** What comes with a delivery meets the needs that the line was cut for, and closes those that nothing more is wanted of. */
+function meetNeeds(store: Store, line: OrderLine, received: number): void {
+  for (const { needId, strings } of store.rows.select().from(orderedNeeds).where(eq(orderedNeeds.orderLineId, line.id)).all()) {
+    const more = come(strings, received, line.packs) - come(strings, line.received, line.packs)
+    const need = store.rows.select().from(needs).where(eq(needs.id, needId)).get()
+    if (!need || more === 0) continue
+    const met = need.met + more
+    store.rows.update(needs).set({ met, ...(met >= need.quantity && need.closedAt === null ? { closedAt: store.now() } : {}) }).where(eq(needs.id, needId)).run()
+  }
+}
+
+/** The highest number of a packet that there ever was. */
+function highestPacket(store: Store): number {
+  const [row] = store.rows.select({ most: sql<number | null>`max(cast(substr(${coils.label}, 8) as integer))` }).from(coils).where(like(coils.label, 'Packet %')).all()
+  return row?.most ?? 0
 }
 
 /** Gives an order up: what it was for may be planned anew. */

@@ -3,18 +3,25 @@
  * person's action writes to has an integer `id`, which the journal needs to undo it.
  */
 import { sql } from 'drizzle-orm'
-import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { Family, Mechanism, StringColour, TensionClass } from '@/core/instrument/instrument'
+import { type AnySQLiteColumn, check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { Habits } from '@/core/fitting/habits'
+import type { CalledBy, CountedFrom } from '@/core/instrument/called'
+import type { Family, Mechanism, StringColour, Strung, TensionClass } from '@/core/instrument/instrument'
 import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
 import type { StringEnd } from '@/core/stores/string-spec'
 import type { SupplyKind } from '@/core/stores/supplies'
 import type { Material } from '@/core/strings/materials'
 import type { Mishap } from '@/core/fitting/mishaps'
 import type { Asked, StepKey } from '@/core/fitting/step'
-import type { PinSetting, Turning } from '@/core/winding/pin'
+import type { PinSetting, TurnedBy, Turning } from '@/core/winding/pin'
 import type { BreakSite } from '@/core/wear/break-sites'
 
-const id = () => integer('id').primaryKey()
+/** Never given twice: what is gone, or was undone, keeps its number for itself. */
+const id = () => integer('id').primaryKey({ autoIncrement: true })
+/** Of a table that has one row, or that nothing is ever taken from. */
+const plainId = () => integer('id').primaryKey()
+
+type Stretching = Habits['stretching']
 
 /** What a string is made of; a plain string leaves core, bedding and wrap empty. */
 const construction = () => ({
@@ -45,7 +52,7 @@ const packet = () => ({
 
 /** One row: what the house has set. */
 export const house = sqliteTable('house', {
-  id: id(),
+  id: plainId(),
   name: text('name').notNull(),
   unit: text('unit').$type<'mm' | 'in'>().notNull(),
   timeZone: text('time_zone').notNull(),
@@ -56,11 +63,13 @@ export const house = sqliteTable('house', {
   currency: text('currency').notNull().default('EUR'),
   /** Cuts of each charted string to have on the shelf. */
   leastSpares: integer('least_spares').notNull().default(1),
+  /** How long a concert lasts, h: so long must strings hold. */
+  concertHours: real('concert_hours').notNull().default(2),
 })
 
 /** One row: how far the demo's clock runs from the machine's. */
 export const clock = sqliteTable('clock', {
-  id: id(),
+  id: plainId(),
   demoDate: text('demo_date').notNull(),
   offsetMs: integer('offset_ms').notNull(),
 })
@@ -77,6 +86,9 @@ export const instruments = sqliteTable('instrument', {
   restTuning: text('rest_tuning').notNull(),
   referenceA: real('reference_a_hz').notNull(),
   lies: text('lies').notNull(),
+  calledBy: text('called_by').$type<CalledBy>().notNull().default('harp octave'),
+  countedFrom: text('counted_from').$type<CountedFrom>().notNull().default('top'),
+  strung: text('strung').$type<Strung>().notNull().default('as usual'),
   /** Habits of its own, where they differ from the house's: JSON. */
   habits: text('habits').notNull().default('{}'),
 })
@@ -86,6 +98,8 @@ export const positions = sqliteTable('string_position', {
   instrumentId: integer('instrument_id').notNull().references(() => instruments.id),
   number: integer('number').notNull(),
   makerLabel: text('maker_label'),
+  /** What its players call it, where they name strings by role. */
+  role: text('role'),
   askedMake: text('asked_make'),
   note: text('note').notNull(),
   colour: text('colour').$type<StringColour>().notNull(),
@@ -100,6 +114,7 @@ export const positions = sqliteTable('string_position', {
   eyeletBoreMm: real('eyelet_bore_mm'),
   postMm: real('post_mm'),
   pinSetting: text('pin_setting').$type<PinSetting>().notNull().default('through the neck'),
+  turnedBy: text('turned_by').$type<TurnedBy>().notNull().default('key'),
   pinMm: real('pin_mm').notNull(),
   gearRatio: real('gear_ratio').notNull(),
   tightens: text('tightens').$type<Turning>().notNull(),
@@ -146,7 +161,7 @@ export const coils = sqliteTable('coil', {
   discardedAt: integer('discarded_at'),
   /** The line of the order that it came with. */
   orderLineId: integer('order_line_id').references(() => orderLines.id),
-}, (t) => [check('coil_never_below_zero', sql`${t.leftMm} >= 0 AND ${t.boughtMm} > 0 AND ${t.gaugeMm} > 0`)])
+}, (t) => [index('coil_came_with').on(t.orderLineId), check('coil_never_below_zero', sql`${t.leftMm} >= 0 AND ${t.boughtMm} > 0 AND ${t.gaugeMm} > 0`)])
 
 export const cuts = sqliteTable('coil_cut', {
   id: id(),
@@ -154,7 +169,7 @@ export const cuts = sqliteTable('coil_cut', {
   jobId: integer('job_id').references(() => jobs.id),
   at: integer('at').notNull(),
   lengthMm: real('length_mm').notNull(),
-}, (t) => [check('cut_positive', sql`${t.lengthMm} > 0`)])
+}, (t) => [check('cut_positive', sql`${t.lengthMm} > 0`), index('cut_of').on(t.coilId), index('cut_for').on(t.jobId)])
 
 /** One physical string while it is on its positions. */
 export const fittedStrings = sqliteTable('fitted_string', {
@@ -164,13 +179,18 @@ export const fittedStrings = sqliteTable('fitted_string', {
   ...construction(),
   fittedAt: integer('fitted_at').notNull(),
   endedAt: integer('ended_at'),
-})
+  /** It was on before and is put back: it settles as one that was moved, not as a new one. */
+  moved: integer('moved', { mode: 'boolean' }).notNull().default(false),
+  /** Cycles of helping it settle that were given when it was fitted. */
+  stretchCycles: integer('stretch_cycles').notNull().default(0),
+  stretchedBy: text('stretched_by').$type<Stretching>(),
+}, (t) => [index('fitted_on').on(t.instrumentId, t.endedAt), index('fitted_now').on(t.endedAt)])
 
 export const fittedPositions = sqliteTable('fitted_position', {
   id: id(),
   fittedId: integer('fitted_id').notNull().references(() => fittedStrings.id),
   positionId: integer('position_id').notNull().references(() => positions.id),
-}, (t) => [index('fitted_position_at').on(t.positionId)])
+}, (t) => [index('fitted_position_at').on(t.positionId), index('fitted_position_of').on(t.fittedId)])
 
 export const breaks = sqliteTable('string_break', {
   id: id(),
@@ -193,9 +213,9 @@ export const jobs = sqliteTable('job', {
   /** Habits of its own, where they differ from the instrument's: JSON. */
   habits: text('habits').notNull().default('{}'),
   /** The job that this one is done together with; null where it is done alone, or leads the others. */
-  leadId: integer('lead_id'),
+  leadId: integer('lead_id').references((): AnySQLiteColumn => jobs.id),
   finishedAt: integer('finished_at'),
-})
+}, (t) => [index('job_open').on(t.finishedAt), index('job_at').on(t.positionId), index('job_lead').on(t.leadId), index('job_coil').on(t.coilId)])
 
 /** How far a job has got: one row for each step done. */
 export const jobSteps = sqliteTable('job_step', {
@@ -236,7 +256,19 @@ export const fittings = sqliteTable('fitting', {
   predictedWraps: real('predicted_wraps'),
   wraps: real('wraps'),
   gaugeMm: real('measured_gauge_mm'),
-})
+}, (t) => [index('fitting_of_job').on(t.jobId), index('fitting_of').on(t.fittedId)])
+
+/** Tails left long on the neck until the string has settled. While nothing is cut yet, the rest of the coil hangs there. */
+export const parkedTails = sqliteTable('parked_tail', {
+  id: id(),
+  fittedId: integer('fitted_id').notNull().references(() => fittedStrings.id),
+  /** Null where a fitting of another kind left it. */
+  jobId: integer('job_id').references(() => jobs.id),
+  /** The coil whose rest hangs on the neck; null where the string was cut off its coil already. */
+  coilId: integer('coil_id').references(() => coils.id),
+  parkedAt: integer('parked_at').notNull(),
+  trimmedAt: integer('trimmed_at'),
+}, (t) => [uniqueIndex('parked_once').on(t.fittedId), index('parked_now').on(t.trimmedAt)])
 
 /** What must be bought, with all that an order has to say. */
 export const needs = sqliteTable('need', {
@@ -245,13 +277,16 @@ export const needs = sqliteTable('need', {
   positionId: integer('position_id').notNull().references(() => positions.id),
   ...construction(),
   colour: text('colour').$type<StringColour>().notNull(),
-  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  /** Null where it is bought by gauge, length and end alone. */
+  tensionClass: text('tension_class').$type<TensionClass>(),
   end: text('end').$type<StringEnd>().notNull(),
   lengthMm: real('length_mm').notNull(),
   quantity: integer('quantity').notNull().default(1),
+  /** How many of them have come. */
+  met: integer('met').notNull().default(0),
   openedAt: integer('opened_at').notNull(),
   closedAt: integer('closed_at'),
-}, (t) => [check('need_some', sql`${t.quantity} > 0 AND ${t.lengthMm} > 0`)])
+}, (t) => [check('need_some', sql`${t.quantity} > 0 AND ${t.lengthMm} > 0 AND ${t.met} >= 0`), index('need_of_job').on(t.jobId), index('need_open').on(t.closedAt)])
 
 /** Small things the stores hold besides strings: anchors, beads, glue. */
 export const supplies = sqliteTable('supply', {
@@ -318,23 +353,27 @@ export const orderLines = sqliteTable('order_line', {
   packs: integer('packs').notNull(),
   /** Which strings it is for, as an order must say them. */
   forStrings: text('for_strings').notNull(),
+  /** What a set held on that day, whole: JSON; null for a packet. */
+  holds: text('holds'),
   answer: text('answer').$type<'confirmed' | 'back-ordered' | 'substituted' | 'refused'>(),
   /** The line that the supplier offers in its place. */
-  replacesId: integer('replaces_id'),
+  replacesId: integer('replaces_id').references((): AnySQLiteColumn => orderLines.id),
   /** Packs that have come. */
   received: integer('received').notNull().default(0),
-}, (t) => [check('never_more_than_ordered', sql`${t.packs} > 0 AND ${t.received} >= 0 AND ${t.received} <= ${t.packs}`)])
+}, (t) => [check('never_more_than_ordered', sql`${t.packs} > 0 AND ${t.received} >= 0 AND ${t.received} <= ${t.packs}`), index('line_of').on(t.orderId)])
 
 /** Which needs an order line is to fill. */
 export const orderedNeeds = sqliteTable('ordered_need', {
   id: id(),
   needId: integer('need_id').notNull().references(() => needs.id),
   orderLineId: integer('order_line_id').notNull().references(() => orderLines.id),
-})
+  /** How many of its strings come out of this line. */
+  strings: integer('strings').notNull().default(1),
+}, (t) => [uniqueIndex('ordered_need_once').on(t.needId, t.orderLineId), index('ordered_by').on(t.orderLineId), check('ordered_some', sql`${t.strings} > 0`)])
 
 /** The stand-in of the suppliers' desks: what came in, and when. No part of the house's records. */
 export const deskTickets = sqliteTable('desk_ticket', {
-  id: id(),
+  id: plainId(),
   supplierSlug: text('supplier_slug').notNull(),
   csv: text('csv').notNull(),
   seed: integer('seed').notNull(),
@@ -342,6 +381,9 @@ export const deskTickets = sqliteTable('desk_ticket', {
   /** By the machine's clock: the stand-in keeps no other. */
   cameAt: integer('came_at').notNull(),
 })
+
+/** What a reading was judged to be when it was logged, so that what was told and what is kept are one. */
+export type ReadingKind = 'settling' | 'slip' | 'rise' | 'left at'
 
 /** How far a string stood from pitch, and whether it was brought back. */
 export const readings = sqliteTable('cents_reading', {
@@ -351,7 +393,9 @@ export const readings = sqliteTable('cents_reading', {
   at: integer('at').notNull(),
   cents: real('cents').notNull(),
   broughtBack: integer('brought_back', { mode: 'boolean' }).notNull(),
-}, (t) => [index('reading_of').on(t.fittedId)])
+  /** Null on readings from before it was kept: they are judged by the law of today. */
+  kind: text('kind').$type<ReadingKind>(),
+}, (t) => [index('reading_of').on(t.fittedId), index('reading_at').on(t.positionId)])
 
 /** A day the strings must be ready for. */
 export const occasions = sqliteTable('occasion', {
@@ -362,17 +406,27 @@ export const occasions = sqliteTable('occasion', {
 
 /** What a person did, in one transaction. Appended to, never changed. */
 export const actions = sqliteTable('action', {
-  id: id(),
+  id: plainId(),
   at: integer('at').notNull(),
   kind: text('kind').notNull(),
   summary: text('summary').notNull(),
   instrumentId: integer('instrument_id'),
   undoes: integer('undoes'),
-}, (t) => [uniqueIndex('undone_once').on(t.undoes)])
+}, (t) => [uniqueIndex('undone_once').on(t.undoes), index('action_on').on(t.instrumentId)])
+
+/** What an action answered, by the key that its sender gave it: sent again, it is the same action. */
+export const answeredRequests = sqliteTable('answered_request', {
+  id: plainId(),
+  key: text('key').notNull().unique(),
+  /** What was asked, in a few characters: another request with the same key is refused. */
+  asked: text('asked').notNull(),
+  answer: text('answer').notNull(),
+  at: integer('at').notNull(),
+})
 
 /** Every row an action wrote, before and after. Appended to, never changed. */
 export const changes = sqliteTable('change', {
-  id: id(),
+  id: plainId(),
   actionId: integer('action_id').notNull().references(() => actions.id),
   tableName: text('table_name').notNull(),
   rowId: integer('row_id').notNull(),
@@ -381,4 +435,4 @@ export const changes = sqliteTable('change', {
 }, (t) => [index('change_of').on(t.actionId)])
 
 /** Tables whose rows the journal follows. */
-export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, jobMishaps, fittings, needs, readings, instruments, positions, coverings, occasions, supplies, anchorsMade, suppliers, catalogueItems, orders, orderLines, orderedNeeds } as const
+export const journaled = { house, coils, cuts, fittedStrings, fittedPositions, breaks, jobs, jobSteps, jobMeasures, jobMishaps, fittings, needs, readings, instruments, positions, coverings, occasions, supplies, anchorsMade, suppliers, catalogueItems, orders, orderLines, orderedNeeds, parkedTails } as const

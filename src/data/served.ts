@@ -1,8 +1,8 @@
 /**
  * Which positions each string on the shelf is exactly right for.
  */
-import type { Instrument, StringPosition } from '@/core/instrument/instrument'
-import { specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
+import { soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { keysFilledBy, specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
 import type { Store } from './database'
 import { allInstruments } from './instruments'
 
@@ -16,13 +16,13 @@ export function positionsBySpec(store: Store): (spec: StringSpec) => readonly Se
   const bySpec = new Map<string, Served[]>()
   for (const { instrument } of allInstruments(store)) {
     for (const position of instrument.positions) {
-      const key = specKey(specAt(position, instrument.tensionClass))
+      const key = specKey(specAt(position, soldByClass(instrument)))
       const served = bySpec.get(key)
       if (served) served.push({ instrument, position })
       else bySpec.set(key, [{ instrument, position }])
     }
   }
-  return (spec) => bySpec.get(specKey(spec)) ?? []
+  return (spec) => keysFilledBy(spec).flatMap((key) => bySpec.get(key) ?? [])
 }
 
 /** Positions in a few words: `Lovage 22, 23`. */

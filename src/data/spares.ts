@@ -4,13 +4,13 @@
 import { NO_CORRECTIONS } from '@/core/fitting/corrections'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { Habits } from '@/core/fitting/habits'
-import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { offersFor, type Offer } from '@/core/stores/offers'
 import type { Coil } from './coils'
 
 /** Coils that fit a position, best first, each with what its own cut would leave. */
 export function offersAt(coils: readonly Coil[], instrument: Instrument, position: StringPosition, habits: Habits, corrections = NO_CORRECTIONS): readonly Offer<Coil>[] {
-  return offersFor(coils, position, instrument.tensionClass, (coil) => fittingFigures(instrument, position, habits, coil.construction, corrections).cut.total)
+  return offersFor(coils, position, soldByClass(instrument), (coil) => fittingFigures(instrument, position, habits, coil.construction, corrections).cut.total)
 }
 
 /** A few words for each position: the coil to cut, how many cuts it holds. */

@@ -90,7 +90,7 @@ test('an order on its way is on Today with what to do next, and off the plan', (
   const { needs, offers } = buyingBench(store)
   const need = needs.find(({ spec }) => offers.some(({ stock, contents }) => stock > 0 && contents.length === 1 && specKey(contents[0]!.spec) === specKey(spec)))!
   const offer = offers.find(({ stock, contents }) => stock > 0 && contents.length === 1 && specKey(contents[0]!.spec) === specKey(need.spec))!
-  const [id] = placeOrders(store, [{ supplierId: offer.supplierId, lines: [{ itemId: offer.id, packs: 1, needIds: [need.id] }] }]).result
+  const [id] = placeOrders(store, [{ supplierId: offer.supplierId, lines: [{ itemId: offer.id, packs: 1, fills: [{ needId: need.id, strings: 1 }] }] }]).result
   expect(todayView(store).orders).toEqual([expect.objectContaining({ id, next: 'to be sent' })])
   expect(buyingBench(store).needs.some((one) => one.id === need.id)).toBe(false)
   expect(openNeeds(store).find((one) => one.id === need.id)?.orderId).toBe(id)

@@ -22,7 +22,7 @@ export function coilRows(store: Store): readonly CoilRow[] {
   const aside = setAside(store)
   return shelf(store).map((coil) => {
     const served = servedBy(coil)
-    return { ...coil, serves: servedWords(served), setAside: aside.get(coil.id) ?? 0, otherMake: makeDiffers(coil, served) }
+    return { ...coil, serves: servedWords(served), setAside: (aside.get(coil.id) ?? []).reduce((sum, { length }) => sum + length, 0), otherMake: makeDiffers(coil, served) }
   })
 }
 

@@ -3,7 +3,6 @@
  */
 import { asc, eq } from 'drizzle-orm'
 import type { CatalogueOffer } from '@/core/stores/order-plan'
-import type { StringSpec } from '@/core/stores/string-spec'
 import type { CatalogueItem, SoldPacket } from './catalogue/catalogue-cells'
 import { constructionFrom, specColumns, type ConstructionColumns } from './construction-columns'
 import type { Done, Store } from './database'
@@ -60,19 +59,30 @@ export function packetColumns(item: SoldPacket): PacketColumns {
 }
 
 /** The packets that are in one pack of an item: itself, or the parts of a set. */
-export function contentsOf(item: StringSpec & Pick<CatalogueItem, 'setOf' | 'length' | 'pieces'>, ofItsSupplier: ReadonlyMap<string, CatalogueItem>): CatalogueOffer['contents'] {
-  if (item.setOf === null) return [{ spec: item, length: item.length, pieces: item.pieces }]
+export function contentsOf(item: SoldPacket, ofItsSupplier: ReadonlyMap<string, SoldPacket>): readonly Content[] {
+  if (item.setOf === null) return [{ packet: item, pieces: item.pieces }]
   return item.setOf.flatMap(({ part, count }) => {
     const packet = ofItsSupplier.get(part)
-    return packet ? [{ spec: packet, length: packet.length, pieces: packet.pieces * count }] : []
+    return packet ? [{ packet, pieces: packet.pieces * count }] : []
   })
+}
+
+/** One kind of piece in a pack. */
+export interface Content {
+  readonly packet: SoldPacket
+  readonly pieces: number
+}
+
+/** What a pack holds, as the plan takes it. */
+export function asOffered(contents: readonly Content[]): CatalogueOffer['contents'] {
+  return contents.map(({ packet, pieces }) => ({ spec: packet, length: packet.length, pieces }))
 }
 
 /** Catalogues as the plan takes them. */
 export function offersOf(items: readonly StoredItem[]): readonly CatalogueOffer[] {
   const bySupplier = new Map<number, Map<string, CatalogueItem>>()
   for (const item of items) bySupplier.set(item.supplierId, (bySupplier.get(item.supplierId) ?? new Map<string, CatalogueItem>()).set(item.part, item))
-  return items.map((item) => ({ id: item.id, supplierId: item.supplierId, priceMinor: item.priceMinor, stock: item.stock, contents: contentsOf(item, bySupplier.get(item.supplierId) ?? new Map()) }))
+  return items.map((item) => ({ id: item.id, supplierId: item.supplierId, priceMinor: item.priceMinor, stock: item.stock, contents: asOffered(contentsOf(item, bySupplier.get(item.supplierId) ?? new Map())) }))
 }
 
 /** Changes a supplier's terms. */

@@ -4,6 +4,7 @@
 import { noteWord, parseNote } from '../pitch/note'
 import { outerGauge, type Construction } from '../strings/construction'
 import { lengthFigure, parseLength, type LengthUnit } from '../units/length'
+import { BOUNDS, canBe, type Bounded } from '../strings/bounds'
 import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
 import { makeText, makeWords, readMake, type Make } from './material-text'
@@ -22,9 +23,9 @@ export type ColumnUnits = Readonly<Record<LengthColumn, LengthUnit | 'cm' | 'm'>
 
 const COLOURS: Readonly<Record<string, StringColour>> = { red: 'red', black: 'black', blue: 'blue', natural: 'natural', '': 'natural', none: 'natural', clear: 'natural', white: 'natural' }
 
-/** Bounds of each length, m: outside of them it is a slip of the unit. */
-const BOUNDS: Record<LengthColumn, readonly [least: number, most: number]> = {
-  gauge: [5e-5, 0.012], core: [5e-5, 0.006], bedding: [1e-6, 0.002], wrap: [2e-5, 0.004], speaking: [0.01, 3], free: [0.01, 4],
+/** What each length column holds: outside of its bounds it is a slip of the unit. */
+const BOUNDED: Record<LengthColumn, Bounded> = {
+  gauge: 'gauge', core: 'core', bedding: 'bedding', wrap: 'wrap', speaking: 'speaking length', free: 'free length',
 }
 
 /**
@@ -99,7 +100,8 @@ function readNumber(text: string): number {
 }
 
 function readColour(text: string): StringColour {
-  const colour = COLOURS[text.trim().toLowerCase()]
+  const said = text.trim().toLowerCase()
+  const colour = Object.hasOwn(COLOURS, said) ? COLOURS[said] : undefined
   if (!colour) throw new RangeError(`Expected red, black, blue or natural, got “${text.trim()}”.`)
   return colour
 }
@@ -107,8 +109,8 @@ function readColour(text: string): StringColour {
 function readLength(column: LengthColumn, text: string, unit: LengthUnit | 'cm' | 'm'): number {
   const bare = /^[\d.,\s/]+$/.test(text.trim())
   const value = unit === 'cm' || unit === 'm' ? parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm') : parseLength(text, unit)
-  const [least, most] = BOUNDS[column]
-  if (value < least || value > most) {
+  const [least, most] = BOUNDS[BOUNDED[column]]
+  if (!canBe(BOUNDED[column], value)) {
     const mm = (metres: number) => Number((metres * 1000).toPrecision(4))
     throw new RangeError(`${mm(value)} mm can’t be right for ${column === 'free' || column === 'speaking' ? `a ${column} length` : `a ${column}`}; expected ${mm(least)} to ${mm(most)} mm.`)
   }

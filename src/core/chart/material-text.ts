@@ -2,6 +2,7 @@
  * What a string is made of, as a chart writes it: `gut`, `copper on nylon 6.12`, `copper on silk on steel`.
  */
 import type { Construction } from '../strings/construction'
+import { cannotBe, carriesTension } from '../strings/bounds'
 import { MATERIALS, type Material } from '../strings/materials'
 
 export type Make =
@@ -33,13 +34,15 @@ export function makeWords(make: Make): string {
 export function readMake(text: string): Make {
   const layers = text.trim().toLowerCase().replace(/[-_]/g, ' ').replace(/\s+/g, ' ').split(/ (?:on|over) /).map((layer) => materialCalled(layer, text))
   const [outer, middle, inner] = layers
+  const carrier = layers.at(-1)
+  if (carrier && !carriesTension(carrier)) throw new RangeError(cannotBe({ kind: 'plain', material: carrier, gauge: 1 }) ?? '')
   if (layers.length > 3 || !outer) throw new RangeError(`Expected a material such as “gut” or “copper on nylon”, got “${text.trim()}”.`)
   if (!middle) return { kind: 'plain', material: outer }
   return inner ? { kind: 'wound', wrap: outer, bedding: middle, core: inner } : { kind: 'wound', wrap: outer, bedding: null, core: middle }
 }
 
 function materialCalled(layer: string, text: string): Material {
-  const found = MATERIALS.find((material) => material === layer) ?? ALSO[layer]
+  const found = MATERIALS.find((material) => material === layer) ?? (Object.hasOwn(ALSO, layer) ? ALSO[layer] : undefined)
   if (!found) throw new RangeError(`Expected a material such as “gut” or “copper on nylon”, got “${text.trim()}”.`)
   return found
 }

@@ -27,7 +27,7 @@ test('every default is one of its ways', () => {
 test('the name that leads is the house’s, and the others stand beside it', () => {
   const position = { ...positionAt(lovage, 22), makerLabel: 'M 22' }
   expect(leadingNames(position)).toEqual({ name: '3rd-octave G', beside: 'G4 (scientific)' })
-  expect(leadingNames(position, 'number from the top')).toEqual({ name: 'string 22', beside: '3rd-octave G, G4 (scientific)' })
+  expect(leadingNames(position, 'its number')).toEqual({ name: 'string 22', beside: '3rd-octave G, G4 (scientific)' })
   expect(leadingNames(position, 'the maker’s').name).toBe('maker’s M 22')
   expect(leadingNames({ ...position, makerLabel: null }, 'the maker’s').name).toBe('3rd-octave G')
 })

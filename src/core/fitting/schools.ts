@@ -118,7 +118,8 @@ export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
   ],
   'Names and hands': [
     school('octaveNames', 'Which name leads', 'The others always stand beside it.', {
-      'E-to-F octaves': 'As harpists count: 3rd-octave G.', 'number from the top': 'Number 22 from the top.', 'the maker’s': 'The label of the maker’s chart, where it has one.',
+      'as its players do': 'Harps by octave, 3rd-octave G; zithers and lyres by number or role.',
+      'E-to-F octaves': 'By harp octave on every instrument.', 'its number': 'By its number.', 'the maker’s': 'The label of the maker’s chart, where it has one.',
     }),
     school('hand', 'The hand you work with', 'Mirrors the pictures of hands and knots, and the words with them.', {
       right: 'Key in the right hand.', left: 'Key in the left hand.',

@@ -1,6 +1,7 @@
 /**
  * Reads clues out of what a person types: `thin, clear, two below a blue one, springs back`.
  */
+import { readNamed } from '../names/grammar'
 import { parseNote, frequency } from '../pitch/note'
 import { parseLength, type LengthUnit } from '../units/length'
 import type { Clue, NeighbourSeen, Side } from './clue'
@@ -48,25 +49,16 @@ function readPiece(piece: string, bench: BenchFacts): readonly Clue[] | null {
   return null
 }
 
-const NUMBERS = ['zero', 'one', 'two', 'three', 'four', 'five', 'six']
-
-function numberOf(word: string): number | null {
-  if (word === 'just' || word === 'right' || word === 'next') return 1
-  const spelled = NUMBERS.indexOf(word)
-  return spelled > 0 ? spelled : /^\d$/.test(word) ? Number(word) : null
-}
-
-const colouredNeighbour: Reader = (text) => {
-  const found = /^(\w+)(?: strings?)? (below|above)(?: from)? (?:an?|the) (red|blue|black|dark)(?: one| string)?$/.exec(text)
-  const steps = found && numberOf(found[1] as string)
-  if (!found || !steps) return null
-  return [{ kind: 'coloured neighbour', seen: found[3] === 'red' ? 'red' : 'dark', away: found[2] === 'below' ? steps : -steps }]
-}
-
-const counted: Reader = (text) => {
-  const found = /^(?:no\.?|number|string)? ?(\d{1,3})(?:st|nd|rd|th)?(?: from(?: the)? (top|bottom|treble|bass))$/.exec(text) ?? /^(?:no\.?|number|string) ?(\d{1,3})$/.exec(text)
-  if (!found || Number(found[1]) < 1) return null
-  return [{ kind: 'counted', from: found[2] === 'bottom' || found[2] === 'bass' ? 'bottom' : 'top', number: Number(found[1]) }]
+/** A place told as people tell it: the same grammar that names are read by. */
+const place: Reader = (text) => {
+  const named = readNamed(text)
+  if (named?.is === 'away' && named.kind === 'any' && named.anchor.is === 'any of' && (named.anchor.kind === 'red' || named.anchor.kind === 'dark')) {
+    return [{ kind: 'coloured neighbour', seen: named.anchor.kind, away: named.way === 'below' ? named.nth : -named.nth }]
+  }
+  if (named?.is !== 'number' || named.number < 1) return null
+  // A bare number is a measure, not a count.
+  if (named.from === 'own' && !/no|nr|number|string|#|st\b|nd\b|rd\b|th\b/.test(text)) return null
+  return [{ kind: 'counted', from: named.from === 'bottom' || named.from === 'last' ? 'bottom' : 'top', number: named.number }]
 }
 
 /** A gauge is told from the length of the pieces by its size: nothing that is tied to a pin is thicker than this, m. */
@@ -136,4 +128,4 @@ const WORDS: readonly (readonly [form: RegExp, clues: readonly Clue[]])[] = [
 
 const word: Reader = (text) => WORDS.find(([form]) => form.test(text))?.[1] ?? null
 
-const READERS: readonly Reader[] = [word, colouredNeighbour, counted, neighbourSound, neighbourMade, measured]
+const READERS: readonly Reader[] = [word, place, neighbourSound, neighbourMade, measured]

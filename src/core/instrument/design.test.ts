@@ -6,7 +6,7 @@ import { gaugeOf, samePiece } from './instrument'
 
 const mm = 1e-3
 const pin: Omit<TuningPin, 'toBridge'> = {
-  setting: 'through the neck', diameter: 6 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 4 * mm, bridgeHeight: 9 * mm,
+  setting: 'through the neck', turnedBy: 'key', diameter: 6 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 4 * mm, bridgeHeight: 9 * mm,
 }
 const small: InstrumentDesign = {
   about: {

@@ -9,6 +9,7 @@ import type { Construction } from '../strings/construction'
 import { massPerLength, outerGauge } from '../strings/construction'
 import type { Material } from '../strings/materials'
 import type { TuningPin } from '../winding/pin'
+import { calledAs, callingOf, type Calling } from './called'
 import { gaugeOf, type Covering, type Instrument, type Mechanism, type StringColour, type StringPosition } from './instrument'
 import { monotoneCurve, type Control } from './monotone-curve'
 
@@ -30,7 +31,9 @@ export interface SectionDesign {
 
 /** Curves run over pieces, counted from the top; lengths in m, tensions in N. */
 export interface InstrumentDesign {
-  readonly about: Omit<Instrument, 'positions' | 'coverings'>
+  readonly about: Omit<Instrument, 'positions' | 'coverings' | 'strung' | keyof Calling> & Partial<Calling & Pick<Instrument, 'strung'>>
+  /** What the players call the strings by, shortest first; left out where they have no roles. */
+  readonly roles?: readonly string[]
   /** The letter and octave of each piece, shortest first; the rest tuning gives the accidentals. */
   readonly notes: readonly Note[]
   /** How many neighbouring positions one piece serves, all at one note. */
@@ -66,6 +69,7 @@ export interface InstrumentDesign {
  * @throws RangeError when a section has no gauge to offer or a curve is malformed
  */
 export function designInstrument(design: InstrumentDesign): Instrument {
+  const about: Omit<Instrument, 'positions' | 'coverings'> = { strung: 'as usual', ...callingOf(design.about.family), ...design.about }
   const accidentals = restTuning(design.about.restTuning).accidentals
   const length = monotoneCurve(design.lengths.map(([n, l]) => [n, Math.log(l)] as const))
   const curves = {
@@ -88,6 +92,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
     const tail = { x: tenth(across[number - 1] as number), y: tenth(curves.lower(piece)) }
     positions.push({
       number, note, piece, speakingLength,
+      called: calledAs(about, number, total, design.roles?.[number - 1] ?? null),
       makerLabel: null, askedMake: section.asks ?? null,
       colour: design.coloured ? colourOf(note) : 'natural',
       construction: chooseGauge(section, piece, thinner, curves.tension(piece) / (4 * (speakingLength * frequency(note, design.about.referenceA)) ** 2)),
@@ -101,7 +106,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
       at: { tail, bridge: { x: tail.x, y: tenth(tail.y + speakingLength) }, pin: { x: tail.x, y: tenth(tail.y + speakingLength + beyond) } },
     })
   }
-  return { ...design.about, positions, coverings: design.coverings }
+  return { ...about, positions, coverings: design.coverings }
 }
 
 /** Distance of each string from the longest, m; the shortest stands furthest right. */

@@ -17,7 +17,7 @@ export const PLAIN_GAUGES: Readonly<Record<Material, readonly number[]>> = {
   'nylon 6.12': NYLON,
   'nylon 6.6': NYLON,
   fluorocarbon: [...row(0.4, 0.9, 0.02), ...row(0.95, 1.4, 0.05)],
-  silk: row(0.7, 1.6, 0.05),
+  silk: row(0.7, 2.2, 0.05),
   steel: row(0.2, 0.6, 0.02),
   'phosphor bronze': [...row(0.3, 0.6, 0.02), ...row(0.65, 1.2, 0.05)],
   brass: [...row(0.3, 0.6, 0.02), ...row(0.65, 1, 0.05)],

@@ -8,6 +8,7 @@ import { outerGauge, type Construction } from '../strings/construction'
 import type { Span } from '../strings/stretch'
 import { frequency } from '../pitch/note'
 import type { TuningPin } from '../winding/pin'
+import type { Called, Calling } from './called'
 
 export const FAMILIES = [
   'pedal harp', 'lever harp', 'lap harp', 'wire-strung harp', 'lap zither', 'loop-end zither', 'long zither',
@@ -41,8 +42,9 @@ export interface TailEnd {
 }
 
 export interface StringPosition {
-  /** Counted from the top: 1 is the shortest. */
+  /** Counted from the top: 1 is the shortest. It tells strings apart; people are shown what they are `called`. */
   readonly number: number
+  readonly called: Called
   readonly makerLabel: string | null
   /** Make and line of string that the chart asks for; null where any will do. */
   readonly askedMake: string | null
@@ -69,7 +71,11 @@ export interface Covering {
   readonly under: number
 }
 
-export interface Instrument {
+/** Which way round it is strung: for the left hand some instruments carry their strings in mirror image. */
+export const STRUNG = ['as usual', 'the other way round'] as const
+export type Strung = (typeof STRUNG)[number]
+
+export interface Instrument extends Calling {
   readonly slug: string
   readonly name: string
   readonly family: Family
@@ -83,6 +89,7 @@ export interface Instrument {
   readonly referenceA: number
   /** How it lies while it is strung. */
   readonly lies: string
+  readonly strung: Strung
   /** Ordered by number. */
   readonly positions: readonly StringPosition[]
   readonly coverings: readonly Covering[]
@@ -104,6 +111,16 @@ export function positionAt(instrument: Instrument, number: number): StringPositi
 /** All positions served by the string that serves this one, itself included, shortest first. */
 export function samePiece(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
   return instrument.positions.filter((p) => p.piece === position.piece)
+}
+
+/** Whether its players name strings by harp octaves and buy them by tension class; others go by gauge, length and end. */
+export function isHarp({ family }: Pick<Instrument, 'family'>): boolean {
+  return family.endsWith('harp')
+}
+
+/** The class that its strings are ordered by; null where gauge, length and end say it all. */
+export function soldByClass(instrument: Pick<Instrument, 'family' | 'tensionClass'>): TensionClass | null {
+  return isHarp(instrument) ? instrument.tensionClass : null
 }
 
 /** Frequency at rest, Hz. */

@@ -3,7 +3,9 @@
  */
 import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { scientificWord } from '../pitch/note'
-import { restPitch, samePiece, type Instrument, type StringPosition } from './instrument'
+import { endToOrder } from '../knots/fastenings'
+import { materialWord } from '../strings/construction'
+import { gaugeOf, isHarp, restPitch, samePiece, soldByClass, type Instrument, type StringPosition } from './instrument'
 
 export interface StringNames {
   /** `3rd-octave G` */
@@ -38,30 +40,73 @@ export function stringNames(instrument: Instrument, position: StringPosition): S
 }
 
 /** Which name a house leads with. */
-export const NAME_SCHEMES = ['E-to-F octaves', 'number from the top', 'the maker’s'] as const
+export const NAME_SCHEMES = ['as its players do', 'E-to-F octaves', 'its number', 'the maker’s'] as const
 export type NameScheme = (typeof NAME_SCHEMES)[number]
 
-/**
- * The name to lead with, and the labels that must stand beside it: `3rd-octave G` and `G4 (scientific)`. Where the
- * maker's chart has no label for a position, its harp octave leads.
- */
-export function leadingNames(position: StringPosition, scheme: NameScheme = 'E-to-F octaves'): { readonly name: string; readonly beside: string } {
-  const octave = harpOctaveWord(position.note)
-  const scientific = `${scientificWord({ ...position.note, accidental: 0 })} (scientific)`
-  if (scheme === 'number from the top') return { name: `string ${position.number}`, beside: `${octave}, ${scientific}` }
-  if (scheme === 'the maker’s' && position.makerLabel !== null) return { name: `maker’s ${position.makerLabel}`, beside: `${octave}, ${scientific}` }
-  return { name: octave, beside: scientific }
+export interface LeadingNames {
+  readonly name: string
+  /** The labels that must stand beside it. */
+  readonly beside: string
+}
+
+/** `string 4` */
+export function numberName({ called }: Pick<StringPosition, 'called'>): string {
+  return `string ${called.number}`
+}
+
+/** `first melody string` */
+function roleName({ called }: StringPosition): string {
+  return called.role === null ? numberName({ called }) : `${called.role} string`
 }
 
 /**
- * Where the harpists' rule “the shortest F is the first-octave F” disagrees with counting from middle C, one sentence
- * that says so; null where both agree, and on other instruments than harps.
+ * The name to lead with, and the labels that must stand beside it: `3rd-octave G` and `G4 (scientific)`; `string 4` on a
+ * zither, whose players know no harp octaves. Where the maker's chart has no label for a position, its players' name leads.
+ */
+export function leadingNames(position: StringPosition, scheme: NameScheme = 'as its players do'): LeadingNames {
+  const { by, role } = position.called
+  const scientific = `${scientificWord({ ...position.note, accidental: 0 })} (scientific)`
+  const octave = harpOctaveWord(position.note)
+  const harps = by === 'harp octave'
+  const unnumbered = harps ? `${octave}, ${scientific}` : scientific
+  switch (scheme) {
+    case 'E-to-F octaves': return { name: octave, beside: harps ? scientific : `${numberName(position)}, ${scientific}` }
+    case 'its number': return { name: numberName(position), beside: unnumbered }
+    case 'the maker’s': if (position.makerLabel !== null) return { name: `maker’s ${position.makerLabel}`, beside: unnumbered }
+  }
+  if (harps) return { name: octave, beside: scientific }
+  if (by === 'role' && role !== null) return { name: roleName(position), beside: `${numberName(position)}, ${scientific}` }
+  return { name: numberName(position), beside: scientific }
+}
+
+/**
+ * One line to say on the telephone: instrument, the players' name, material, and the class where strings are sold by it.
+ *
+ * @example spokenLine(lovage, g4) // 'a pedal harp, 3rd-octave G, gut, concert tension'
+ */
+export function spokenLine(instrument: Instrument, position: StringPosition, scheme: NameScheme = 'as its players do'): string {
+  const tensionClass = soldByClass(instrument)
+  const gauge = `${(gaugeOf(position) * 1000).toFixed(2)} mm`
+  const end = endToOrder(position.tail.fastening)
+  const sold = tensionClass === null ? [gauge, `${end} end`] : [`${tensionClass} tension`]
+  return [`a ${instrument.family}`, leadingNames(position, scheme).name, materialWord(position.construction), ...sold].join(', ')
+}
+
+/** Where its number is counted from: `from the top`, or `from the lowest` where 1 is the lowest and outermost. */
+export function countedFromWord({ countedFrom }: Pick<Instrument, 'countedFrom'>): string {
+  return countedFrom === 'top' ? 'from the top' : 'from the lowest'
+}
+
+/**
+ * Where the rule “the shortest F of a lever harp is its 1st-octave F” would mislead someone who follows it, one sentence
+ * that says so; null elsewhere, and on a pedal harp, of whom nobody says it.
  */
 export function shortestFNotice(instrument: Instrument): string | null {
-  if (!instrument.family.endsWith('harp')) return null
+  if (!isHarp(instrument) || instrument.family === 'pedal harp') return null
   const shortest = instrument.positions.find((p) => p.note.letter === 'F')
   if (!shortest) return null
   const octave = harpOctaveOf(shortest.note)
   if (octave === 1) return null
-  return `The shortest F here is a ${ordinal(octave)}-octave F, counted from middle C; calling the shortest F of any harp the 1st would put every name off by ${Math.abs(octave - 1)} octave.`
+  const off = Math.abs(octave - 1)
+  return `The shortest F here is a ${ordinal(octave)}-octave F, counted from middle C. Who calls the shortest F of any lever harp the 1st is off by ${off === 1 ? 'one octave' : `${off} octaves`} here.`
 }

@@ -44,10 +44,10 @@ interface Preset {
 }
 
 const NECK_PIN: Omit<TuningPin, 'toBridge'> = {
-  setting: 'through the neck', diameter: 6.8 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 8.5 * mm,
+  setting: 'through the neck', turnedBy: 'key', diameter: 6.8 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 8.5 * mm,
 }
 const WREST_PIN: Omit<TuningPin, 'toBridge'> = {
-  setting: 'upright', diameter: 5 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: 1.25 * mm, height: 20 * mm, heightDatum: 'top of pin', holeToEnd: 8 * mm, bridgeHeight: 10.5 * mm,
+  setting: 'upright', turnedBy: 'key', diameter: 5 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: 1.25 * mm, height: 20 * mm, heightDatum: 'top of pin', holeToEnd: 8 * mm, bridgeHeight: 10.5 * mm,
 }
 const LOWEST_OF_ALL = 'C-flat 0'
 const TUCKED: HeadFastening = 'tail tucked, after half a turn'
@@ -95,7 +95,7 @@ const PRESETS: Record<Family, Preset> = {
   },
   'long zither': {
     ...ZITHER, stringsPerPiece: 1, spacing: 20 * mm, rise: 0, belowSpeaking: 70 * mm, postDiameter: 18 * mm, pace: { alike: 1.09 }, tension: { treble: 57, bass: 60 }, lies: 'on its long edge against your body, feet toward you',
-    pin: { ...NECK_PIN, diameter: 9 * mm, height: 20 * mm, holeToEnd: 6 * mm, bridgeHeight: 10 * mm },
+    pin: { ...NECK_PIN, turnedBy: 'hand', diameter: 9 * mm, height: 20 * mm, holeToEnd: 6 * mm, bridgeHeight: 10 * mm },
     sections: [
       { downTo: 'G2', make: 'silk', tail: 'layered foot wrap', head: 'peg cord' },
       { downTo: LOWEST_OF_ALL, make: { wrap: 'copper', core: 'silk', coreDiameter: 0.66 * mm, bedding: null }, tail: 'layered foot wrap', head: 'peg cord' },
@@ -103,7 +103,7 @@ const PRESETS: Record<Family, Preset> = {
   },
   'scroll-head zither': {
     ...ZITHER, stringsPerPiece: 1, rise: 0, belowSpeaking: 40 * mm, postDiameter: 2 * mm, pace: { alike: 0.69 }, tension: { treble: 60, bass: 62 }, lies: 'flat on your knees, scroll to your left',
-    pin: { ...WREST_PIN, setting: 'across a scroll', diameter: 6 * mm, gearRatio: 6, threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm },
+    pin: { ...WREST_PIN, setting: 'across a scroll', turnedBy: 'knob', diameter: 6 * mm, gearRatio: 6, threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm },
     sections: [
       { downTo: 'F3', make: 'steel', tail: 'loop on a hitch pin', head: PLAIN },
       { downTo: LOWEST_OF_ALL, make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.32 * mm, bedding: null }, tail: 'loop on a hitch pin', head: PLAIN },
@@ -123,7 +123,7 @@ export const USUAL_TENSION = Object.fromEntries(Object.entries(PRESETS).map(([fa
 export type HarpTop = 'as charted' | 'nylon' | 'gut'
 
 export interface NewInstrument {
-  readonly about: Omit<Instrument, 'positions' | 'coverings' | 'lies'>
+  readonly about: Omit<InstrumentDesign['about'], 'lies'>
   /** Letters and octaves, shortest first; the rest tuning gives the accidentals. */
   readonly notes: readonly Note[]
   /** Speaking lengths measured on it, by number of the piece from the top, m. */

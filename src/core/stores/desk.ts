@@ -1,7 +1,7 @@
 /**
  * What a supplier's desk answers to an order: the same for the same seed. It stands in for people and their shelves.
  */
-import { outerGauge, sameMake } from '../strings/construction'
+import { massPerLength, sameMake } from '../strings/construction'
 import { STAND_IN } from './fits'
 import type { StringSpec } from './string-spec'
 
@@ -50,7 +50,7 @@ function substituteFor(part: string, catalogue: readonly DeskItem[]): string | n
   const near = catalogue.flatMap((item) => {
     const { spec } = item
     if (!spec || item.part === part || spec.tensionClass !== asked.tensionClass || spec.end !== asked.end || !sameMake(spec.construction, asked.construction)) return []
-    const change = Math.abs((outerGauge(spec.construction) / outerGauge(asked.construction)) ** 2 - 1)
+    const change = Math.abs(massPerLength(spec.construction) / massPerLength(asked.construction) - 1)
     return change > STAND_IN ? [] : [{ part: item.part, strange: change + (spec.colour === asked.colour ? 0 : STAND_IN) }]
   })
   return near.sort((a, b) => a.strange - b.strange)[0]?.part ?? null

@@ -29,15 +29,14 @@ export const STAND_IN = 0.12
  *
  * @param coil - what is on the shelf
  * @param position - where it would go
- * @param wanted - the instrument's tension class
+ * @param wanted - the tension class of the instrument; null where strings go by gauge, length and end alone
  */
-export function fitOf(coil: StringSpec, position: StringPosition, wanted: TensionClass): Fit {
+export function fitOf(coil: StringSpec, position: StringPosition, wanted: TensionClass | null): Fit {
   const charted = position.construction
   if (!sameMake(coil.construction, charted)) {
     return refused(`It is ${materialWord(coil.construction)}; the chart asks for ${materialWord(charted)}.`)
   }
-  const sameClass = coil.tensionClass === wanted
-  if (!sameClass) return refused(`It is made for ${coil.tensionClass} tension; this instrument is strung to ${wanted} tension.`)
+  if (wanted !== null && coil.tensionClass !== wanted) return refused(`It is made for ${coil.tensionClass ?? 'no stated'} tension; this instrument is strung to ${wanted} tension.`)
   const change = tension(coil.construction, position.speakingLength, 1) / tension(charted, position.speakingLength, 1) - 1
   const end = specAt(position, wanted).end
   if (sameGauges(coil.construction, charted)) {

@@ -3,9 +3,9 @@
  */
 import type { StringPosition, TensionClass } from '../instrument/instrument'
 import { FIT_GRADES, fitOf, type Fit } from './fits'
-import { specAt, type StringEnd, type StringSpec } from './string-spec'
+import { specAt, type SoldSpec, type StringEnd } from './string-spec'
 
-export interface ShelfCoil extends StringSpec {
+export interface ShelfCoil extends SoldSpec {
   readonly id: number
   /** m */
   readonly lengthLeft: number
@@ -34,11 +34,11 @@ export function cutsIn(coil: Pick<ShelfCoil, 'lengthLeft' | 'end'>, cut: number,
  *
  * @param coils - the shelf
  * @param position - where the string goes
- * @param wanted - the instrument's tension class
+ * @param wanted - the instrument's tension class; null where it does not count
  * @param cutFor - the length to cut from a given coil, m; a different gauge takes a different knot
  */
 export function offersFor<Coil extends ShelfCoil>(
-  coils: readonly Coil[], position: StringPosition, wanted: TensionClass, cutFor: (coil: Coil) => number,
+  coils: readonly Coil[], position: StringPosition, wanted: TensionClass | null, cutFor: (coil: Coil) => number,
 ): readonly Offer<Coil>[] {
   return coils
     .map((coil) => ({ coil, fit: fitOf(coil, position, wanted) }))

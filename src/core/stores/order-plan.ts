@@ -3,9 +3,9 @@
  * sets, stock, postage and free postage. Exact; and beside it the best that one supplier alone can do.
  */
 import { MipBuilder, solved, type SolveMip } from '../solve/mip'
-import { cutPatterns } from './cut-patterns'
+import { cutPatterns, type CutPattern } from './cut-patterns'
 import { KERF } from './cut-plan'
-import { specKey, type StringSpec } from './string-spec'
+import { keysFilledBy, specKey, type StringSpec } from './string-spec'
 
 export interface BuyNeed {
   readonly id: number
@@ -39,7 +39,8 @@ export interface CatalogueOffer {
 }
 
 export interface OrderPlan {
-  readonly lines: readonly { readonly offerId: number; readonly packs: number; readonly needIds: readonly number[] }[]
+  /** Each line with the strings that are cut from it, need by need. */
+  readonly lines: readonly { readonly offerId: number; readonly packs: number; readonly fills: readonly Fill[] }[]
   readonly bySupplier: readonly SupplierPart[]
   /** In the house's currency, minor units. */
   readonly totalMinor: number
@@ -48,12 +49,24 @@ export interface OrderPlan {
   readonly gap: number
 }
 
+/** Strings of one need that come out of a line. */
+export interface Fill {
+  readonly needId: number
+  readonly strings: number
+}
+
 /** What one supplier is to send; goods and postage in the supplier's currency, the total in the house's. */
 export interface SupplierPart {
   readonly supplierId: number
   readonly goodsMinor: number
   readonly postageMinor: number
   readonly totalMinor: number
+}
+
+/** A way to cut pieces of an offer, with the column that says how many are cut so. */
+interface CutWay {
+  readonly pattern: CutPattern
+  readonly column: number
 }
 
 /** Weighs more than any string can cost, so that a string is left out only when nobody can send it. */
@@ -83,19 +96,20 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
     if (!supplier || offer.stock === 0) return []
     const useful = offer.contents.map((content) => ({
       content,
-      patterns: cutPatterns((byKey.get(specKey(content.spec)) ?? []).filter(({ by }) => by === null || by >= supplier.arrivesAt), content.length, KERF, content.spec.end),
+      patterns: cutPatterns(keysFilledBy(content.spec).flatMap((key) => byKey.get(key) ?? []).filter(({ by }) => by === null || by >= supplier.arrivesAt), content.length, KERF, content.spec.end),
     })).filter(({ patterns }) => patterns.length > 0)
     if (useful.length === 0) return []
     // No more packs than there are strings they could fill: the tighter the bound, the sooner the proof.
     const most = Math.min(offer.stock, wantedOf(useful.flatMap(({ patterns }) => patterns.flatMap((pattern) => [...pattern.keys()]))))
     const column = mip.whole(offer.priceMinor * supplier.rate + PACK, most)
-    const needIds = new Set<number>()
+    const ways: CutWay[] = []
     for (const { content, patterns } of useful) {
       const cut = patterns.map((pattern) => ({ pattern, column: mip.whole(0, most * content.pieces) }))
+      ways.push(...cut)
       mip.atMost(0, [...cut.map((way) => [way.column, 1] as const), [column, -content.pieces] as const])
-      for (const way of cut) for (const [id, strings] of way.pattern) { filled.get(id)?.push([way.column, strings]); needIds.add(id) }
+      for (const way of cut) for (const [id, strings] of way.pattern) filled.get(id)?.push([way.column, strings])
     }
-    return [{ offer, column, most, needIds: [...needIds] }]
+    return [{ offer, column, most, ways }]
   })
   // 2. Every need is filled, or known to be left out.
   const missing = needs.map((need) => ({ need, column: mip.whole(UNMET, need.quantity) }))
@@ -122,8 +136,19 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
     const postageMinor = postageOf(supplier, goodsMinor)
     return [{ supplierId: supplier.id, goodsMinor, postageMinor, totalMinor: Math.round((goodsMinor + postageMinor) * supplier.rate) }]
   })
+  // A need is met by the lines that are cut for it, and by no more of them than it asks for.
+  const left = new Map(quantities)
+  const fillsOf = (ways: readonly CutWay[]): readonly Fill[] => {
+    const cut = new Map<number, number>()
+    for (const { pattern, column } of ways) for (const [id, strings] of pattern) cut.set(id, (cut.get(id) ?? 0) + strings * value(column))
+    return [...cut].flatMap(([needId, made]): Fill[] => {
+      const strings = Math.min(made, left.get(needId) ?? 0)
+      left.set(needId, (left.get(needId) ?? 0) - strings)
+      return strings > 0 ? [{ needId, strings }] : []
+    })
+  }
   return {
-    lines: packs.filter(({ column }) => value(column) > 0).map(({ offer, column, needIds }) => ({ offerId: offer.id, packs: value(column), needIds })),
+    lines: packs.filter(({ column }) => value(column) > 0).map(({ offer, column, ways }) => ({ offerId: offer.id, packs: value(column), fills: fillsOf(ways) })),
     bySupplier, totalMinor: bySupplier.reduce((sum, part) => sum + part.totalMinor, 0),
     unmet: missing.filter(({ column }) => value(column) > 0).map(({ need, column }) => ({ needId: need.id, quantity: value(column) })),
     gap: answer.gap,
@@ -165,7 +190,7 @@ export function unmetBecause({ unmet }: OrderPlan, needs: readonly BuyNeed[], of
   return unmet.map(({ needId, quantity }): Unmet => {
     const need = needs.find(({ id }) => id === needId) as BuyNeed
     const key = specKey(need.spec)
-    const serving = offers.filter(({ stock, contents }) => stock > 0 && contents.some((c) => specKey(c.spec) === key && c.length >= need.length + KERF))
+    const serving = offers.filter(({ stock, contents }) => stock > 0 && contents.some((c) => keysFilledBy(c.spec).includes(key) && c.length >= need.length + KERF))
     const times = serving.map(({ supplierId }) => arrives.get(supplierId) ?? Infinity).sort((a, b) => a - b)
     const inTime = times.some((at) => need.by === null || at <= need.by)
     return { needId, quantity, why: times.length === 0 ? 'nobody sells it' : inTime ? 'too few in stock' : 'too late', soonest: inTime ? times.find((at) => need.by !== null && at > need.by) ?? null : times[0] ?? null }

@@ -30,7 +30,7 @@ describe('fits', () => {
 })
 
 test('offers: a remainder long enough first, then fresh coils, stand-ins after them, the too short last', () => {
-  const coil = (id: number, lengthLeft: number, opened: boolean, spec = gut(1.24)): ShelfCoil => ({ ...spec, id, lengthLeft, opened })
+  const coil = (id: number, lengthLeft: number, opened: boolean, spec = gut(1.24)): ShelfCoil => ({ ...spec, tensionClass: 'concert', id, lengthLeft, opened })
   const cut = fittingFigures(lovage, G, DEFAULT_HABITS).cut.total
   const offers = offersFor([
     coil(1, 1.4, false), coil(2, 0.3, true), coil(3, 1.9, true), coil(4, 0.7, true), coil(5, 0.65, true, gut(1.28)), coil(6, 5, false, gut(2)),

@@ -127,7 +127,7 @@ test.each([[0.59, 'easy'], [0.6, 'lively'], [0.75, 'short-lived'], [0.9, 'short-
 
 test('the wraps that lead straight to the bridge pin leave no side angle', () => {
   const pin: TuningPin = {
-    setting: 'through the neck', diameter: 7.2 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 18 * mm, heightDatum: 'string hole',
+    setting: 'through the neck', turnedBy: 'key', diameter: 7.2 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 18 * mm, heightDatum: 'string hole',
     holeToEnd: 5 * mm, bridgeHeight: 14 * mm, toBridge: 60 * mm,
   }
   const bank = bankOfWraps(pin, 1 * mm, 4)

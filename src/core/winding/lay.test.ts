@@ -6,7 +6,7 @@ const mm = 1e-3
 const lays = fc.constantFrom(...WRAP_LAYS)
 const some = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true })
 const pin: TuningPin = {
-  setting: 'through the neck', diameter: 7 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 13 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 9 * mm, toBridge: 42 * mm,
+  setting: 'through the neck', turnedBy: 'key', diameter: 7 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 13 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 9 * mm, toBridge: 42 * mm,
 }
 
 test('a length on the pin and its wraps come back to each other, however they lie', () => {

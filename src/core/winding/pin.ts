@@ -10,8 +10,13 @@ export type Turning = 'clockwise' | 'anticlockwise'
 export const PIN_SETTINGS = ['through the neck', 'upright', 'across a scroll'] as const
 export type PinSetting = (typeof PIN_SETTINGS)[number]
 
+/** What turns it: a tuning key, a knob or a lever of its own, or the hand on a peg. */
+export const TURNED_BY = ['key', 'knob', 'lever', 'hand'] as const
+export type TurnedBy = (typeof TURNED_BY)[number]
+
 export interface TuningPin {
   readonly setting: PinSetting
+  readonly turnedBy: TurnedBy
   /** Where the string winds, m. */
   readonly diameter: number
   /** Turns of the key for one turn of the pin; 1 for a plain pin. */

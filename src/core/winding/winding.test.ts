@@ -7,6 +7,7 @@ const mm = 1e-3
 const length = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true })
 const pin: TuningPin = {
   setting: 'upright',
+  turnedBy: 'key',
   diameter: 5 * mm,
   gearRatio: 1,
   tightens: 'clockwise',

@@ -4,7 +4,8 @@
 import { readMake } from '@/core/chart/material-text'
 import type { StringColour, TensionClass } from '@/core/instrument/instrument'
 import { parseMoney } from '@/core/stores/money'
-import { STRING_ENDS, type StringEnd, type StringSpec } from '@/core/stores/string-spec'
+import { STRING_ENDS, type SoldSpec, type StringEnd } from '@/core/stores/string-spec'
+import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
 import type { Construction } from '@/core/strings/construction'
 import { parseLength } from '@/core/units/length'
 import type { FileUnit } from '../csv/guess'
@@ -16,7 +17,7 @@ export type CatalogueLength = (typeof CATALOGUE_LENGTHS)[number]
 export type CatalogueCells = Readonly<Record<CatalogueColumn, string>>
 
 /** A packet, or a set of packets, as a catalogue sells it. */
-export interface SoldPacket extends StringSpec {
+export interface SoldPacket extends SoldSpec {
   readonly part: string
   readonly name: string
   readonly maker: string
@@ -54,17 +55,17 @@ export function readCatalogueCells(cells: CatalogueCells, units: Readonly<Record
       return null
     }
   }
-  const length = (column: CatalogueLength) => read(column, () => lengthIn(cells[column], units[column]))
+  const length = (column: CatalogueLength) => read(column, () => lengthIn(cells[column], units[column], BOUNDED[column]))
   const part = read('part', () => filled(cells.part, 'A part number is missing.'))
   const make = read('material', () => readMake(cells.material))
   const construction = make && read('gauge', (): Construction | null => {
-    if (make.kind === 'plain') return { kind: 'plain', material: make.material, gauge: lengthIn(filled(cells.gauge, 'A gauge is missing.'), units.gauge) }
+    if (make.kind === 'plain') return { kind: 'plain', material: make.material, gauge: lengthIn(filled(cells.gauge, 'A gauge is missing.'), units.gauge, 'gauge') }
     const [core, wrap] = [length('core'), length('wrap')]
     if (core === null || wrap === null) return null
-    const bedding = make.bedding === null ? null : { material: make.bedding, thickness: lengthIn(filled(cells.bedding, 'The thickness of the bedding is missing.'), units.bedding) }
+    const bedding = make.bedding === null ? null : { material: make.bedding, thickness: lengthIn(filled(cells.bedding, 'The thickness of the bedding is missing.'), units.bedding, 'bedding') }
     return { kind: 'wound', core: { material: make.core, diameter: core }, bedding, wrap: { material: make.wrap, diameter: wrap } }
   })
-  const colour = read('colour', () => oneOf(COLOURS[cells.colour.trim().toLowerCase()], 'red, black, blue or natural', cells.colour))
+  const colour = read('colour', () => oneOf(Object.hasOwn(COLOURS, cells.colour.trim().toLowerCase()) ? COLOURS[cells.colour.trim().toLowerCase()] : undefined, 'red, black, blue or natural', cells.colour))
   const tensionClass = read('class', () => oneOf(CLASSES.find((one) => one === cells.class.trim().toLowerCase()), 'a tension class (concert, lever, folk or wire): without it a string can’t be ordered', cells.class))
   const end = read('end', () => oneOf(STRING_ENDS.find((one) => one === (cells.end.trim().toLowerCase() || 'plain')), 'an end: plain, loop or ball', cells.end) as StringEnd)
   const metres = length('length')
@@ -89,10 +90,17 @@ function readContents(text: string): CatalogueItem['setOf'] {
   })
 }
 
-function lengthIn(text: string, unit: FileUnit): number {
+/** What each length is, for its bounds. */
+const BOUNDED: Record<CatalogueLength, Bounded> = { gauge: 'gauge', core: 'core', bedding: 'bedding', wrap: 'wrap', length: 'coil' }
+
+function lengthIn(text: string, unit: FileUnit, what: Bounded): number {
   const bare = /^[\d.,\s/]+$/.test(text.trim())
   const value = parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm')
-  if (value <= 0) throw new RangeError(`A length of “${text.trim()}” can’t be right.`)
+  if (!canBe(what, value)) {
+    const [least, most] = BOUNDS[what]
+    const mm = (metres: number) => Number((metres * 1000).toPrecision(4))
+    throw new RangeError(`“${text.trim()}” can’t be right here; expected ${mm(least)} to ${mm(most)} mm.`)
+  }
   return Math.round(value * 1e12) / 1e12
 }
 

@@ -4,7 +4,7 @@
  */
 import { windsOnPin } from '@/core/fitting/head-way'
 import { fittingFigures } from '@/core/fitting/figures'
-import type { StringPosition } from '@/core/instrument/instrument'
+import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
 import { offersFor } from '@/core/stores/offers'
 import { addCoil, shelf } from '../coils'
@@ -109,7 +109,7 @@ function openJobOn(store: Store, stored: StoredInstrument, number: number): numb
 function mend(store: Store, stored: StoredInstrument, { string, wrapsOff = 0, cutOffMm = 0 }: HistoryLine): void {
   const job = jobById(store, openJobOn(store, stored, string))
   const cutOf = (construction: typeof job.position.construction) => fittingFigures(job.instrument, job.position, job.habits, construction, job.corrections).cut.total
-  const [best] = offersFor(shelf(store), job.position, job.instrument.tensionClass, (coil) => cutOf(coil.construction))
+  const [best] = offersFor(shelf(store), job.position, soldByClass(job.instrument), (coil) => cutOf(coil.construction))
   const coilId = best && best.leaves >= 0 && best.fit.grade === 'exact' ? best.coil.id : buySingle(store, job.instrument.name, job.position, job.instrument.tensionClass, cutOf(job.position.construction))
   chooseCoil(store, job.jobId, coilId)
   const { figures, coil } = jobById(store, job.jobId)

@@ -2,6 +2,7 @@
  * Lengths as people type them, checked at the boundary.
  */
 import { registerDecorator } from 'class-validator'
+import { BOUNDS, type Bounds } from '@/core/strings/bounds'
 import { parseLength, type LengthUnit } from '@/core/units/length'
 
 export interface LengthBounds {
@@ -13,10 +14,10 @@ export interface LengthBounds {
   readonly most: number
 }
 
-/** Longest cut there is: a paired wire of a long zither. */
-export const CUT: LengthBounds = { what: 'The cut', least: 0.05, most: 8 }
-export const COIL: LengthBounds = { what: 'The length', least: 0.01, most: 200 }
-export const GAUGE: LengthBounds = { what: 'The gauge', least: 0.0001, most: 0.012 }
+const bounds = (what: string, { 0: least, 1: most }: Bounds): LengthBounds => ({ what, least, most })
+export const CUT = bounds('The cut', BOUNDS.cut)
+export const COIL = bounds('The length', BOUNDS.coil)
+export const GAUGE = bounds('The gauge', BOUNDS.gauge)
 
 /** The length in metres, or a sentence that says what is wrong. */
 export function readLength(text: unknown, bare: LengthUnit, { what, least, most }: LengthBounds): number | string {

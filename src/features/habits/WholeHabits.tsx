@@ -59,7 +59,7 @@ export function Feet({ way }: { way: Habits['feet'] }) {
 }
 
 export function OctaveNames({ way }: { way: Habits['octaveNames'] }) {
-  const text = { 'E-to-F octaves': '3rd G', 'number from the top': '22', 'the maker’s': 'M 22' }[way]
+  const text = { 'as its players do': '3rd G, 4', 'E-to-F octaves': '3rd G', 'its number': '22', 'the maker’s': 'M 22' }[way]
   return <g><path d="M14,6V58M30,6V58M46,6V58" stroke="var(--line)" strokeWidth={2} /><path d="M30,6V58" {...STRING} /><text x={54} y={38} fontSize={15} fontWeight={600} fill="var(--ink)">{text}</text></g>
 }
 

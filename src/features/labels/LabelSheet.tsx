@@ -1,6 +1,6 @@
 import Link from 'next/link'
 import { stringNames } from '@/core/instrument/names'
-import type { Instrument } from '@/core/instrument/instrument'
+import { soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import { specAt } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
@@ -36,7 +36,7 @@ export function LabelSheet({ origin, unit, packets, instrument, instruments }: L
         {instrument
           ? instrument.positions.map((position) => {
             const names = stringNames(instrument, position)
-            const { colour, end } = specAt(position, instrument.tensionClass)
+            const { colour, end } = specAt(position, soldByClass(instrument))
             return (
               <Label key={position.number} address={`${origin}/instruments/${instrument.slug}?string=${position.number}`} title={`${instrument.name} ${position.number}`} lines={[
                 `${names.harpOctave} (E to F)`, `${names.scientific} (scientific), sounds ${names.sounding}`, `${names.fromTop} from the top, ${names.fromBottom} from the bottom${names.maker ? `, maker’s ${names.maker}` : ''}`,

@@ -50,9 +50,8 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
   }
   const write = async (plan: OrderPlan) => {
     const supplierOf = new Map(bench.offers.map(({ id, supplierId }) => [id, supplierId]))
-    const unmet = new Set(plan.unmet.map(({ needId }) => needId))
     const orders = plan.bySupplier.map(({ supplierId }) => ({
-      supplierId, lines: plan.lines.filter(({ offerId }) => supplierOf.get(offerId) === supplierId).map(({ offerId, packs, needIds }) => ({ itemId: offerId, packs, needIds: needIds.filter((id) => !unmet.has(id)) })),
+      supplierId, lines: plan.lines.filter(({ offerId }) => supplierOf.get(offerId) === supplierId).map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })),
     }))
     const written = await act<{ actionId: number; result: readonly number[] }>('/api/orders', { orders }, orders.length === 1 ? 'The order is written.' : `${orders.length} orders are written, one for each supplier.`)
     if (written?.result.length === 1) router.push(`/orders/${written.result[0]}`)
@@ -125,12 +124,12 @@ function PlanTable({ title, plan, bench, isMain, onWrite }: { readonly title: st
           <div key={part.supplierId} className="mt-3">
             <h4 className="font-semibold">{supplier.name}<span className="ml-2 text-sm font-normal text-soft">here {dayText(supplier.arrivesAt, timeZone)}</span></h4>
             <ul className="ruled text-sm">
-              {plan.lines.filter(({ offerId }) => offers.get(offerId)?.supplierId === supplier.id).map(({ offerId, packs, needIds }) => {
+              {plan.lines.filter(({ offerId }) => offers.get(offerId)?.supplierId === supplier.id).map(({ offerId, packs, fills }) => {
                 const offer = offers.get(offerId)
                 return (
                   <li key={offerId} className="grid grid-cols-[2.5rem_1fr_auto] gap-2 py-1.5">
                     <span className="font-semibold">{packs} ×</span>
-                    <span>{offer?.name}<span className="block text-soft">{offer?.part}; {needIds.map(stringOf).join(', ')}</span></span>
+                    <span>{offer?.name}<span className="block text-soft">{offer?.part}; {fills.map(({ needId, strings }) => `${strings > 1 ? `${strings} × ` : ''}${stringOf(needId)}`).join(', ')}</span></span>
                     <span className="whitespace-nowrap">{moneyText((offer?.priceMinor ?? 0) * packs, supplier.currency)}</span>
                   </li>
                 )

@@ -36,9 +36,9 @@ export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProp
                 <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
                   <span>
                     <span className="font-semibold">{need.quantity > 1 && `${need.quantity} × `}{need.jobId === null ? need.string : <Link href={`/jobs/${need.jobId}`} className="inline-block min-h-6 hover:underline">{need.string}</Link>}</span>
-                    <span className="block text-sm text-soft">{need.jobId === null ? 'for the shelf' : 'it is broken'}</span>
+                    <span className="block text-sm text-soft">{need.jobId === null ? 'for the shelf' : 'it is broken'}{need.met > 0 && `; ${need.met} of ${need.quantity} came`}{need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}</span>
                   </span>
-                  {need.orderId === null
+                  {need.onOrder === 0
                     ? <button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" aria-label={`Take the ${need.string} off the list`} onClick={() => act(`/api/needs/${need.id}/drop`, {}, 'Taken off the need list.')}>Take off</button>
                     : <Link className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris underline underline-offset-2" href={`/orders/${need.orderId}`}>on order {need.orderId}</Link>}
                 </div>

@@ -12,10 +12,16 @@ export class NeedsRequest {
   wanted!: WantedRequest[]
 }
 
+class FillRequest {
+  @IsInt() needId!: number
+  @Max(200) @Min(1) @IsInt() strings!: number
+}
+
 class OrderedLineRequest {
   @IsInt() itemId!: number
   @Max(1000) @Min(1) @IsInt() packs!: number
-  @IsInt({ each: true }) @IsArray() needIds!: number[]
+  @ValidateNested({ each: true }) @Type(() => FillRequest) @ArrayMaxSize(400) @IsArray()
+  fills!: FillRequest[]
 }
 
 class OrderedRequest {

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { shelf } from '@/data/coils'
+import { freeShelf } from '@/data/cutting'
 import { store } from '@/data/database'
 import { instrumentView } from '@/data/instrument-view'
 import { instrumentBySlug, type StoredInstrument } from '@/data/instruments'
@@ -24,7 +24,7 @@ export default async function Page({ params, searchParams }: Props) {
   return (
     <InstrumentPage
       view={instrumentView(store(), onDesk)} start={start} now={store().now()}
-      spares={sparesOf(shelf(store()), onDesk.instrument, onDesk.habits)}
+      spares={sparesOf(freeShelf(store()), onDesk.instrument, onDesk.habits)}
     />
   )
 }

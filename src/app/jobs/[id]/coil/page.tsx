@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { shelf } from '@/data/coils'
+import { freeShelf } from '@/data/cutting'
 import { store } from '@/data/database'
 import { houseSettings } from '@/data/house'
 import { orderLinesFor } from '@/data/order-lines'
@@ -16,7 +16,7 @@ export default async function CoilPage({ params }: { params: Promise<{ id: strin
     <JobSheet job={job} stage="coil">
       <CoilChoice
         jobId={job.jobId} chosenId={job.coil?.id ?? null} onNeedList={job.onNeedList} canPutBack={job.canPutBack} askedMake={job.position.askedMake}
-        offers={offersAt(shelf(store()), job.instrument, job.position, job.habits, job.corrections)}
+        offers={offersAt(freeShelf(store(), job.jobId), job.instrument, job.position, job.habits, job.corrections)}
         orderLines={orderLinesFor(job.instrument, job.position, job.habits, houseSettings(store()).unit)}
       />
     </JobSheet>
