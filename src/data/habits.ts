@@ -15,7 +15,7 @@ import { instruments, jobs } from './schema'
 export type HabitScope = { readonly of: 'house' } | { readonly of: 'instrument'; readonly slug: string } | { readonly of: 'job'; readonly jobId: number }
 
 const QUESTIONS = new Map(Object.values(SCHOOLS).flat().map(({ key, question }) => [key as string, question.toLowerCase()]))
-const AMOUNTS: Readonly<Record<string, string>> = { wraps: 'wraps wanted', thinBelow: 'gauge that counts as thin', tail: 'tail left beyond the hole' }
+const AMOUNTS: Readonly<Record<string, string>> = { wraps: 'wraps wanted', thinBelow: 'gauge that counts as thin', tail: 'tail left beyond the hole', slackLength: 'slack past every pin', slackStrings: 'strings pulled aside by', stretchCycles: 'cycles of helping it settle' }
 
 /**
  * Changes habits, as one action.

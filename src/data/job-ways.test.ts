@@ -9,7 +9,7 @@ import { setHabits } from './habits'
 import { addInstrument, instrumentBySlug } from './instruments'
 import { jobOutcome } from './job-outcome'
 import { keepMeasure, logMishap, markStep, markStepOfAll } from './job-steps'
-import { chooseCoil, finishJob, houseCorrections, jobById, logBreak, openJobs } from './jobs'
+import { chooseCoil, finishJob, houseLearned, jobById, kindOf, logBreak, openJobs } from './jobs'
 import { addToJob, chooseCovered, coveredChoice, jobsTogether, openReplacement, takeFromJob } from './jobs-together'
 import { Refusal } from './refusal'
 import { reportedString, serviceMinutes } from './service-report'
@@ -178,10 +178,13 @@ test('the house learns from its fittings, and says from how many', () => {
     finishJob(store, jobId, { cut: figures.cut.total - figures.cut.correction + 0.012, wraps: figures.strings[0]!.wrapsBySum + 0.5, gauge: null })
     now += MINUTE
   }
-  const learned = houseCorrections(store)
-  expect(learned).toMatchObject({ wrapsFrom: 6, cutFrom: 6 })
-  expect(learned.wraps).toBeCloseTo(0.5 * 6 / 9, 6)
-  expect(learned.cut).toBeCloseTo(0.012 * 6 / 9, 6)
+  const lovage = on('lovage')
+  const learned = houseLearned(store).correctionsFor(kindOf(lovage, lovage.instrument.positions[21]!))
+  expect(learned.wraps.from).toEqual({ kind: 6, family: 6, house: 6 })
+  // Two thirds from its own six; the rest leans on a family and a house that know nothing else.
+  expect(learned.wraps.by).toBeGreaterThan(0.5 * 6 / 9)
+  expect(learned.wraps.by).toBeLessThan(0.5)
+  expect(learned.cut.by / 0.012).toBeCloseTo(learned.wraps.by / 0.5, 6)
 })
 
 test('the report tells what was done, what it took, and what went wrong', () => {

@@ -1,8 +1,8 @@
 /**
  * Jobs: one string replaced, from the break to the logged fitting. Each function here is one action.
  */
-import { asc, eq, isNull } from 'drizzle-orm'
-import { correctionsFrom, type Corrections } from '@/core/fitting/corrections'
+import { asc, eq, isNull, sql } from 'drizzle-orm'
+import { learn, type Corrections, type FittingKind, type Learned } from '@/core/fitting/corrections'
 import { chosenPlan, coveredPlans } from '@/core/fitting/covered'
 import { FRESH, type FittingContext } from '@/core/fitting/context'
 import { fittingFigures, type FittingFigures } from '@/core/fitting/figures'
@@ -26,7 +26,7 @@ import { habitChange, houseSettings } from './house'
 import { byPositionId, positionId, type StoredInstrument } from './instruments'
 import { DUST, inMm, metres } from './millimetres'
 import { found, Refusal } from './refusal'
-import { breaks, fittings, jobMeasures, jobMishaps, jobs, jobSteps, needs, readings } from './schema'
+import { actions, breaks, fittings, instruments, jobMeasures, jobMishaps, jobs, jobSteps, needs, positions, readings } from './schema'
 
 const HOUR = 3_600_000
 
@@ -115,12 +115,29 @@ function breakInJob(store: Store, stored: StoredInstrument, position: StringPosi
   })
 }
 
-/** What the house's fittings so far say of its predictions. */
-export function houseCorrections(store: Store): Corrections {
+const LEARNED = new WeakMap<Store, { readonly at: number; readonly learned: Learned }>()
+
+/** What the house's fittings so far say of its predictions; worked out anew only when something was done since. */
+export function houseLearned(store: Store): Learned {
+  const at = store.rows.select({ last: sql<number>`coalesce(max(${actions.id}), 0)` }).from(actions).get()?.last ?? 0
+  const known = LEARNED.get(store)
+  if (known?.at === at) return known.learned
   const length = (mm: number | null) => (mm === null ? null : metres(mm))
-  return correctionsFrom(store.rows.select().from(fittings).all().map((row) => ({
+  const rows = store.rows.select({
+    instrument: instruments.slug, family: instruments.family, head: positions.headFastening, tail: positions.tailFastening,
+    predictedWraps: fittings.predictedWraps, wraps: fittings.wraps, predictedCutMm: fittings.predictedCutMm, cutMm: fittings.cutMm,
+  }).from(fittings).innerJoin(jobs, eq(fittings.jobId, jobs.id)).innerJoin(positions, eq(positions.id, jobs.positionId)).innerJoin(instruments, eq(instruments.id, positions.instrumentId)).all()
+  const learned = learn(rows.map(({ instrument, family, head, tail, ...row }) => ({
+    kind: { instrument, family, head, tail },
     predictedWraps: row.predictedWraps, wraps: row.wraps, predictedCut: length(row.predictedCutMm), cut: length(row.cutMm),
   })))
+  LEARNED.set(store, { at, learned })
+  return learned
+}
+
+/** The kind of fitting that a position's is. */
+export function kindOf({ instrument }: StoredInstrument, { head, tail }: StringPosition): FittingKind {
+  return { instrument: instrument.slug, family: instrument.family, head: head.fastening, tail: tail.fastening }
 }
 
 /** One job with everything worked out for it; Refusal 404 when there is none. */
@@ -132,7 +149,7 @@ export function jobById(store: Store, jobId: number): Job {
   const old = broken?.fittedId ? fittedById(store, broken.fittedId) : null
   const jobHabits = habitChange(row.habits)
   const habits = habitsFor(stored.habits, {}, jobHabits)
-  const corrections = houseCorrections(store)
+  const corrections = houseLearned(store).correctionsFor(kindOf(stored, stored.position))
   const figures = fittingFigures(stored.instrument, stored.position, habits, coil?.construction ?? (row.sameString ? old?.construction : undefined), corrections)
   const site = broken?.site ?? null
   const measured = measuredIn(store, jobId)

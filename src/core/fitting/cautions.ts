@@ -15,7 +15,7 @@ export const CAUTIONS = {
   glue: 'Cyanoacrylate: air the room, and keep it off skin and eyes.',
   gloves: 'Silk and wire cut under such a pull: wear gloves, or wind a cloth round your hand.',
   cutter: 'Keep the cutter away from the soundboard and the other strings.',
-  key: 'Never let go of the key on a pin under tension, and keep sleeves and hair clear of a turning pin.',
+  key: 'Never let go of key or knob on a pin under tension, and keep sleeves and hair clear of a turning pin.',
   breaking: 'This string stands close to its breaking pitch: keep your face away from its line.',
 } as const
 export type Caution = keyof typeof CAUTIONS
@@ -23,8 +23,10 @@ export type Caution = keyof typeof CAUTIONS
 /** Whether the new string is cut in this step, under the house's way of cutting. */
 function cutsNew(context: FittingContext, step: StepKey): boolean {
   const { habits, state } = context
-  if (holdOf(context) === 'posts') return step === 'mark' || step === 'trim'
+  if (holdOf(context) === 'posts') return step === 'mark' || step === 'wind-first' || step === 'pull-aside' || step === 'trim'
   if (step === 'mark') return habits.cutting === 'on the instrument, then wind' && !state.sameString
+  // An S is snipped as soon as it is kinked.
+  if (step === 'thread-pin') return only(context).head === 'kinked both sides' && !state.sameString
   return step === 'cut-again' || step === 'trim'
 }
 
@@ -46,7 +48,7 @@ interface Rule {
 }
 
 const always = () => true
-const CUTS: readonly StepKey[] = ['mark', 'cut-again', 'trim']
+const CUTS: readonly StepKey[] = ['mark', 'wind-first', 'pull-aside', 'cut-again', 'thread-pin', 'trim']
 
 /** Where each caution applies. */
 const RULES: readonly Rule[] = [
@@ -60,7 +62,7 @@ const RULES: readonly Rule[] = [
   { caution: 'glue', at: ['tie-knot'], when: isGlued },
   { caution: 'gloves', at: ['wrap-foot'], when: always },
   { caution: 'cutter', at: CUTS, when: cutsNew },
-  { caution: 'key', at: ['wind'], when: always },
+  { caution: 'key', at: ['wind-first', 'wind'], when: always },
   { caution: 'breaking', at: ['to-pitch'], when: (context) => only(context).utilisation > CLOSE.length || (only(context).knotUtilisation ?? 0) > CLOSE.knot },
 ]
 

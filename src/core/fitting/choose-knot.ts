@@ -1,11 +1,12 @@
 /**
  * Which knot for this string: what suits its material, its gauge, its eyelet and the house's anchors, and why.
  */
-import type { StringPosition } from '../instrument/instrument'
+import type { Instrument, StringPosition } from '../instrument/instrument'
 import { knotConsumption, type KNOTS, needsAnchor, tailFacts, type TailFastening } from '../knots/fastenings'
 import { measure, say, type Phrase } from '../measure'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
 import type { Habits } from './habits'
+import { anchorReason, isThin } from './thin'
 
 export interface KnotChoice {
   readonly fastening: TailFastening
@@ -29,6 +30,8 @@ interface Asked {
   readonly material: string
   readonly wire: boolean
   readonly anchor: Habits['anchor']
+  /** By the house's rule. */
+  readonly thin: boolean
 }
 
 /** When each knot suits, in the order it is thought of; null where it does not. */
@@ -39,7 +42,10 @@ const SUITS: readonly { readonly fastening: (typeof KNOTS)[number]; readonly whe
     when: ({ material, gauge, bore }) => (material === 'gut' && gauge >= THICK_GUT && !needsAnchor('two-loop, crossed', gauge, bore)
       ? say`Gut of ${measure('gauge', gauge)} is thick: both loops crossed make it wider than its eyelet of ${measure('gauge', bore)}, and it needs no anchor.` : null),
   },
-  { fastening: 'third loop', when: ({ wire, gauge }) => (!wire && gauge < VERY_THIN ? say`At ${measure('gauge', gauge)} it is very thin: one more hitch keeps it from slipping.` : null) },
+  {
+    fastening: 'third loop',
+    when: ({ wire, gauge, thin }) => (!wire && gauge < VERY_THIN ? say`At ${measure('gauge', gauge)} it is very thin: one more hitch keeps it from slipping.` : thin ? say`The house counts it among its thin strings: one more hitch keeps it from slipping.` : null),
+  },
   { fastening: 'twisted loop', when: ({ wire, anchor }) => (!wire && anchor === 'dowel' ? say`The house’s anchor is a dowel, which lies well in a twisted loop.` : null) },
   {
     fastening: 'half knot and anchor',
@@ -55,14 +61,14 @@ const SUITS: readonly { readonly fastening: (typeof KNOTS)[number]; readonly whe
  *
  * @param position - with the fastening that holds now
  */
-export function knotsFor(position: StringPosition, construction: Construction, habits: Habits): readonly KnotChoice[] {
+export function knotsFor(instrument: Instrument, position: StringPosition, construction: Construction, habits: Habits): readonly KnotChoice[] {
   const { fastening: now, eyeletBore } = position.tail
   if (tailFacts(now).hold !== 'knot') return []
   const gauge = outerGauge(construction)
-  const asked: Asked = { gauge, bore: eyeletBore ?? 0, material: coreMaterial(construction).name, wire: surfaceMaterial(construction).wire, anchor: habits.anchor }
+  const asked: Asked = { gauge, bore: eyeletBore ?? 0, material: coreMaterial(construction).name, wire: surfaceMaterial(construction).wire, anchor: habits.anchor, thin: isThin(instrument, position, construction, habits) }
   const choice = (fastening: TailFastening, because: Phrase): KnotChoice => {
     const { widthInGauges } = tailFacts(fastening)
-    return { fastening, because, width: widthInGauges && widthInGauges * gauge, needsAnchor: needsAnchor(fastening, gauge, eyeletBore), takes: knotConsumption(fastening, gauge, habits.knots) }
+    return { fastening, because, width: widthInGauges && widthInGauges * gauge, needsAnchor: anchorReason(instrument, position, fastening, construction, habits) !== null, takes: knotConsumption(fastening, gauge, habits.knots) }
   }
   const suiting = SUITS.flatMap(({ fastening, when }) => {
     const because = when(asked)

@@ -2,8 +2,8 @@
  * What the steps of a fitting are made from.
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
-import { surfaceMaterial } from '../strings/construction'
 import { tailFacts } from '../knots/fastenings'
+import { isWire } from './thin'
 import { siteFacts, type BreakSite } from '../wear/break-sites'
 import type { FittingFigures, StringFigures } from './figures'
 import type { Habits } from './habits'
@@ -37,7 +37,7 @@ export interface FittingContext {
 export type StepMaker = (context: FittingContext) => PlainStep | null
 
 /** Whether the string is one of wire, with the cautions that go with it. */
-export const wired = ({ figures }: FittingContext) => surfaceMaterial(figures.construction).wire
+export const wired = ({ figures }: FittingContext) => isWire(figures.construction)
 /** The figures of the string that is wound first, or alone. */
 export const only = ({ figures }: FittingContext) => figures.strings[0] as StringFigures
 /** How its lower end takes hold. */
@@ -66,7 +66,10 @@ export function listed(things: readonly string[]): string {
   return things.length < 2 ? things.join('') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`
 }
 
+/** The number that players call a string by, in words that can be said. */
+export const numberOf = ({ called }: StringPosition): string => String(called.number)
+
 /** `string 4` or `strings 4, 5 and 6`. */
 export function strings(positions: readonly StringPosition[]): string {
-  return `${positions.length > 1 ? 'strings' : 'string'} ${listed(positions.map((p) => String(p.number)))}`
+  return `${positions.length > 1 ? 'strings' : 'string'} ${listed(positions.map(numberOf))}`
 }

@@ -2,7 +2,7 @@
  * A string that lies under others broke: what each way of getting at it costs, in minutes and in retunes.
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
-import { layersOver } from '../instrument/layers'
+import { directlyOver, layersOver, sameLayers } from '../instrument/layers'
 import { tailFacts } from '../knots/fastenings'
 import { FIRST_TUNED, retunePlan, STARTING_TAU } from '../settle/drift'
 import { coreMaterial } from '../strings/construction'
@@ -41,11 +41,11 @@ const MANY = 200
  * @returns none where nothing lies over the string
  */
 export function coveredPlans(instrument: Instrument, position: StringPosition, tolerance: number): readonly CoveredPlan[] {
-  const above = layersOver(instrument, position)
-  if (above.length === 0) return []
   const feet = tailFacts(position.tail.fastening).hold === 'foot'
+  const above = feet ? layersOver(instrument, position) : directlyOver(instrument, position)
+  if (above.length === 0) return []
   const cost = feet ? MINUTES.foot : MINUTES.scroll
-  const together = feet ? onSameFoot(instrument, position) : [position, ...above]
+  const together = feet ? sameLayers(instrument, position) : [position, ...above]
   const price = (way: CoveredWay, renewed: readonly StringPosition[], moved: readonly StringPosition[], shifted: readonly StringPosition[]): CoveredPlan => {
     const minutes = MINUTES.ready + moved.length * (cost.uncover + cost.putBack) + renewed.length * cost.renew
     const retunes = sum(renewed, (p) => retunesOf(p, tolerance, 1)) + sum(moved, (p) => retunesOf(p, tolerance, MOVED_SHARE)) + shifted.length
@@ -66,17 +66,6 @@ const sum = (positions: readonly StringPosition[], of: (p: StringPosition) => nu
 function retunesOf(position: StringPosition, tolerance: number, share: number): number {
   const law = { perDecade: coreMaterial(position.construction).drift * share, tau: STARTING_TAU }
   return 1 + retunePlan(law, FIRST_TUNED, tolerance, TWO_WEEKS, MANY).length
-}
-
-/** Every string of the layers that a string is one of, itself first. */
-function onSameFoot(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
-  const found = new Set([position.number])
-  for (let grew = true; grew;) {
-    const before = found.size
-    for (const { over, under } of instrument.coverings) if (found.has(over) || found.has(under)) found.add(over).add(under)
-    grew = found.size > before
-  }
-  return [position, ...instrument.positions.filter((p) => found.has(p.number) && p !== position)]
 }
 
 /** The way that a habit chooses: the one named, or the one that takes least time with its retunes. */

@@ -4,19 +4,21 @@
 import {
   gaugeOf, samePiece, spanOf, type Instrument, type StringPosition,
 } from '../instrument/instrument'
-import { lengthOfPins, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
-import { isKnotted, knotConsumption, needsAnchor, tailFacts, type HeadFastening } from '../knots/fastenings'
+import { lengthOfPins, meanSpacing, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
+import { isKnotted, knotConsumption, tailFacts, type HeadFastening } from '../knots/fastenings'
 import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
+import { helped } from '../settle/stretching'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
 import { semitonesWithin, stretchPerSemitone, stretchToBreaking, stretchToPitch, stretchWhileSettling } from '../strings/stretch'
 import { marginWord, semitonesToBreaking, tension, utilisation, type Margin } from '../strings/tension'
 import { corrected, cutForFoot, cutForKnottedString, cutForPairedWire, wayRoundPosts, type CutSum, type Run } from '../winding/cut'
 import type { WrapLay } from '../winding/lay'
 import { bankOfWraps, drawnPerTurn, pullLeftAtHole, standHigher, turnsToTakeUp, type Bank } from '../winding/pin'
-import { sidewaysPull, slackForWraps, wrapsFromSlack } from '../winding/slack'
+import { sidewaysPull, slackForWraps, slackOfPull, wrapsFromSlack } from '../winding/slack'
 import { NO_CORRECTIONS, type Corrections } from './corrections'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
-import { headWay, isThin, layOf, wrapsWanted } from './head-way'
+import { headWay, isCutFlush, layOf, wrapsWanted } from './head-way'
+import { anchorReason, isThin, isWire, type AnchorReason } from './thin'
 import { tiedBy } from './tied-by'
 
 export interface KeyFigures {
@@ -26,7 +28,9 @@ export interface KeyFigures {
   readonly snugToPitch: number
   readonly perSemitone: number
   readonly toBreaking: number
-  /** Further degrees of the key that two weeks of settling will take. */
+  /** Further degrees of the key that two weeks of settling will take after each cycle of helping it: none given, one, two, and so on to the house's number. */
+  readonly settlingAfter: readonly number[]
+  /** The same after as many cycles as the house gives. */
   readonly settling: number
   /** Semitones that the last quarter turn of the pin or peg brings it up by; null where it draws more than the whole stretch. */
   readonly quarterTurn: number | null
@@ -42,7 +46,17 @@ export interface SlackFigures {
   /** True where the stretch alone winds on more wraps than are wanted. */
   readonly stretchAloneIsMore: boolean
   /** What the house's own rule of thumb would give on this string. */
-  readonly rule: { readonly pins: number; readonly length: number; readonly wraps: number; readonly within: boolean }
+  readonly rule: SlackRule
+}
+
+/** The house's rule of thumb, in the way that it judges by. */
+export interface SlackRule {
+  readonly by: Habits['slackBy']
+  /** Pins for an interval, strings for a pull; the length itself for a length, m. */
+  readonly amount: number
+  readonly length: number
+  readonly wraps: number
+  readonly within: boolean
 }
 
 export interface StringFigures {
@@ -69,10 +83,16 @@ export interface StringFigures {
   /** The same by the sum alone. */
   readonly wrapsBySum: number
   readonly slack: SlackFigures
+  /** Of the second string of a wire that goes round two posts: how far the first, wound already, is pulled aside so that its slack is left; null for any other. */
+  readonly pair: { readonly pull: number; readonly pullInStrings: number } | null
   readonly bank: Bank
   readonly pullLeftAtHole: number
-  /** How much higher a threaded pin stands before winding, m; null for a plain pin. */
+  /** How much higher a threaded pin stands before winding, m, whatever turns it was given before; null for a plain pin. */
   readonly standHigher: number | null
+  /** Of its datum above the wood before winding, m; null for a plain pin. */
+  readonly standsAt: number | null
+  /** Turns of the pin from its playing state to where it must stand. */
+  readonly turnsOut: number
 }
 
 export interface FittingFigures {
@@ -81,6 +101,10 @@ export interface FittingFigures {
   readonly construction: Construction
   readonly cut: CutSum
   readonly needsAnchor: boolean
+  /** Why it gets an anchor; null where it gets none. */
+  readonly anchor: AnchorReason | null
+  /** Left past the hole to hold while winding, m; zero where the end is cut flush. */
+  readonly tail: number
   /** Share of change in tension against the charted string; 0 when it is the charted one. */
   readonly againstChart: number
   /** What the house's own fittings changed in these figures. */
@@ -102,19 +126,28 @@ const SETTLING_HOURS = 336
 export function fittingFigures(
   instrument: Instrument, charted: StringPosition, habits: Habits, construction = charted.construction, corrections = NO_CORRECTIONS,
 ): FittingFigures {
-  const position = tiedBy(charted, habits)
-  const served = samePiece(instrument, charted).map((p) => tiedBy(p, habits))
-  const strings = served.map((p) => stringFigures(instrument, p, habits, construction, corrections))
-  const first = strings[0] as StringFigures
+  const position = tiedBy(instrument, charted, habits, construction)
+  const anchor = anchorReason(instrument, charted, position.tail.fastening, construction, habits)
+  const tail = tailLeft(position, habits)
+  const strings = samePiece(instrument, charted).map((p) => stringFigures(instrument, p, habits, construction, corrections))
+  const [first, second] = strings as unknown as readonly [StringFigures, StringFigures?]
+  const all = second ? [first, { ...second, pair: pulledAside(instrument, first, second.slack.length) }] : strings
   return {
-    strings, construction, corrections,
-    cut: corrected(cutOf(strings, habits, construction), corrections.cut),
-    needsAnchor: needsAnchor(position.tail.fastening, first.gauge, position.tail.eyeletBore),
+    strings: all, construction, corrections, anchor, tail,
+    cut: corrected(cutOf(strings, habits, tail), corrections.cut.by),
+    needsAnchor: anchor !== null,
     againstChart: first.tension / tension(position.construction, position.speakingLength, first.pitch) - 1,
   }
 }
 
-function stringFigures(instrument: Instrument, position: StringPosition, habits: Habits, construction: Construction, corrections: Corrections): StringFigures {
+/** What is left past the hole to hold by, m: past the pin of a string cut flush stand slack and hole alone. */
+function tailLeft(position: StringPosition, habits: Habits): number {
+  return isCutFlush(position, habits) ? 0 : habits.tail
+}
+
+function stringFigures(instrument: Instrument, charted: StringPosition, habits: Habits, construction: Construction, corrections: Corrections): StringFigures {
+  const position = tiedBy(instrument, charted, habits, construction)
+  const thin = isThin(instrument, charted, construction, habits)
   const { pin } = position.head
   const span = spanOf(instrument, position, construction)
   const gauge = outerGauge(construction)
@@ -122,16 +155,20 @@ function stringFigures(instrument: Instrument, position: StringPosition, habits:
   const u = utilisation(construction, position.speakingLength, span.pitch)
   const stretch = stretchToPitch(span)
   const degrees = (length: number) => turnsToTakeUp(Math.max(0, length), pin.diameter, gauge) * 360 * pin.gearRatio
-  const drift = -driftCents({ perDecade: core.drift, tau: STARTING_TAU }, FIRST_TUNED, SETTLING_HOURS)
-  const head = headWay(position, construction, habits)
+  const law = { perDecade: core.drift, tau: STARTING_TAU }
+  const leftAfter = (cycles: number) => degrees(stretchWhileSettling(span, -driftCents(helped(law, habits.stretching, cycles), FIRST_TUNED, SETTLING_HOURS)))
+  // A wire is never helped.
+  const cycles = isWire(construction) || habits.stretching === 'leave it alone' ? 0 : habits.stretchCycles
+  const settlingAfter = Array.from({ length: cycles + 1 }, (_, i) => leftAfter(i))
+  const head = headWay(position, thin, habits)
   const lay = layOf(head, position, habits)
   const wanted = wrapsWanted(position, gauge, lay, habits)
-  const slack = slackFigures(instrument, position, habits, { gauge, stretch, lay, wanted: Math.max(0, wanted - corrections.wraps) })
+  const slack = slackFigures(instrument, position, habits, { gauge, stretch, lay, wanted: Math.max(0, wanted - corrections.wraps.by) })
   const wrapsBySum = wrapsFromSlack(slack.length, pin.diameter, gauge, stretch, lay)
-  const wraps = Math.max(0, wrapsBySum + corrections.wraps)
+  const wraps = Math.max(0, wrapsBySum + corrections.wraps.by)
   return {
-    position, gauge, stretch, slack, wraps, wrapsBySum, head, lay,
-    thin: isThin(position, construction, habits),
+    position, gauge, stretch, slack, wraps, wrapsBySum, head, lay, pair: null,
+    thin,
     wrapsWanted: wanted,
     pitch: span.pitch,
     tension: tension(construction, position.speakingLength, span.pitch),
@@ -145,13 +182,22 @@ function stringFigures(instrument: Instrument, position: StringPosition, habits:
       snugToPitch: degrees(stretch),
       perSemitone: degrees(stretchPerSemitone(span)),
       toBreaking: degrees(stretchToBreaking(span)),
-      settling: degrees(stretchWhileSettling(span, drift)),
+      settlingAfter, settling: settlingAfter[cycles] as number,
       quarterTurn: semitonesWithin(span, drawnPerTurn(pin.diameter, gauge) / 4),
     },
     bank: bankOfWraps(pin, gauge, wraps, lay),
     pullLeftAtHole: pullLeftAtHole(surfaceMaterial(construction).friction, wraps),
     standHigher: pin.threadPitch === null ? null : standHigher(pin.threadPitch, wraps),
+    standsAt: pin.threadPitch === null ? null : pin.height + standHigher(pin.threadPitch, wraps),
+    turnsOut: pin.threadPitch === null ? 0 : wraps,
   }
+}
+
+/** The first string of a wire is pulled aside to leave the slack of the second. */
+function pulledAside(instrument: Instrument, { position }: StringFigures, slack: number): NonNullable<StringFigures['pair']> {
+  const pull = sidewaysPull(position.freeLength, slack)
+  const spacing = meanSpacing(instrument)
+  return { pull, pullInStrings: spacing > 0 ? pull / spacing : 0 }
 }
 
 interface SlackFor {
@@ -168,41 +214,43 @@ function slackFigures(instrument: Instrument, position: StringPosition, habits: 
   const length = Math.max(0, forWanted)
   const pull = sidewaysPull(position.freeLength, length)
   const spacing = spacingAt(instrument, position)
-  const rulePins = SLACK_INTERVALS[habits.slackInterval]
-  const ruleLength = lengthOfPins(instrument, position, rulePins, habits.spacing)
-  const ruleWraps = wrapsFromSlack(ruleLength, diameter, gauge, stretch, lay)
+  const counting = { rule: habits.spacing, toward: habits.slackToward }
+  const rule = ((): Pick<SlackRule, 'amount' | 'length'> => {
+    switch (habits.slackBy) {
+      case 'length past the pin': return { amount: habits.slackLength, length: habits.slackLength }
+      case 'pins': return { amount: SLACK_INTERVALS[habits.slackInterval], length: lengthOfPins(instrument, position, SLACK_INTERVALS[habits.slackInterval], counting) }
+      case 'sideways pull': return { amount: habits.slackStrings, length: slackOfPull(position.freeLength, habits.slackStrings * spacing) }
+    }
+  })()
+  const ruleWraps = wrapsFromSlack(rule.length, diameter, gauge, stretch, lay)
   return {
     length, pull,
-    reach: pinsReached(instrument, position, length, habits.spacing),
+    reach: pinsReached(instrument, position, length, counting),
     pullInStrings: spacing > 0 ? pull / spacing : 0,
     stretchAloneIsMore: forWanted < 0,
-    rule: {
-      pins: rulePins, length: ruleLength, wraps: ruleWraps,
-      within: ruleWraps >= WRAPS_BAND.least && ruleWraps <= WRAPS_BAND.most,
-    },
+    rule: { ...rule, by: habits.slackBy, wraps: ruleWraps, within: ruleWraps >= WRAPS_BAND.least && ruleWraps <= WRAPS_BAND.most },
   }
 }
 
-function cutOf(strings: readonly StringFigures[], habits: Habits, construction: Construction): CutSum {
+function cutOf(strings: readonly StringFigures[], habits: Habits, tailLength: number): CutSum {
   const [first, second] = strings as readonly [StringFigures, StringFigures?]
-  const gauge = outerGauge(construction)
-  const { tail } = first.position
+  const { gauge, position: { tail } } = first
   if (second) {
     const spacing = Math.abs(first.position.at.tail.x - second.position.at.tail.x)
-    return cutForPairedWire(runOf(first, habits), runOf(second, habits), wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge))
+    return cutForPairedWire(runOf(first, tailLength), runOf(second, tailLength), wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge))
   }
   const knot = knotConsumption(tail.fastening, gauge, habits.knots)
-  if (tailFacts(tail.fastening).hold === 'foot') return cutForFoot(runOf(first, habits), knot, tail.postDiameter ?? 0, gauge)
-  return cutForKnottedString(runOf(first, habits), knot)
+  if (tailFacts(tail.fastening).hold === 'foot') return cutForFoot(runOf(first, tailLength), knot, tail.postDiameter ?? 0, gauge)
+  return cutForKnottedString(runOf(first, tailLength), knot)
 }
 
-function runOf({ position, slack }: StringFigures, habits: Habits): Run {
+function runOf({ position, slack }: StringFigures, tail: number): Run {
   return {
     freeLength: position.freeLength,
     boardThickness: position.tail.boardThickness,
     slack: slack.length,
     pinDiameter: position.head.pin.diameter,
-    tail: habits.tail,
+    tail,
   }
 }
 

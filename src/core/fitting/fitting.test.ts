@@ -59,16 +59,16 @@ describe('figures', () => {
 describe('along the neck', () => {
   test('pins and lengths come back to each other, whichever way they are counted', () => {
     for (const { instrument, position } of everyPosition) {
-      for (const rule of ['along the neck', 'square across'] as const) {
+      for (const rule of ['along the neck', 'square across'] as const) for (const toward of ['toward the bass', 'toward the treble'] as const) {
         for (const pins of [0.5, 2, 3.5]) {
-          expect(pinsReached(instrument, position, lengthOfPins(instrument, position, pins, rule), rule).pins).toBeCloseTo(pins, 9)
+          expect(pinsReached(instrument, position, lengthOfPins(instrument, position, pins, { rule, toward }), { rule, toward }).pins).toBeCloseTo(pins, 9)
         }
       }
     }
   })
   test('on the steep part of the neck a pin is more than twice the square spacing', () => {
     const at = positionAt(on('lovage'), 33)
-    expect(lengthOfPins(on('lovage'), at, 4, 'along the neck')).toBeGreaterThan(2 * lengthOfPins(on('lovage'), at, 4, 'square across'))
+    expect(lengthOfPins(on('lovage'), at, 4, { rule: 'along the neck', toward: 'toward the bass' })).toBeGreaterThan(2 * lengthOfPins(on('lovage'), at, 4, { rule: 'square across', toward: 'toward the bass' }))
   })
 })
 

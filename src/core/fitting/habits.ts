@@ -5,7 +5,8 @@
 import { ANCHOR_PLACES } from '../knots/ties/tie'
 import { KNOTS, type KnotsMeasured } from '../knots/fastenings'
 import { NAME_SCHEMES } from '../instrument/names'
-import { SPACING_RULES } from '../instrument/neck'
+import { NECK_DIRECTIONS, SPACING_RULES } from '../instrument/neck'
+import { STRETCHINGS } from '../settle/stretching'
 
 export const SLACK_INTERVALS = { 'a fifth': 4, 'half an octave': 3.5, 'an octave': 7 } as const
 export type SlackInterval = keyof typeof SLACK_INTERVALS
@@ -15,22 +16,24 @@ export const WAYS = {
   wrapsBy: ['a number of wraps', 'in line with the bridge pin'],
   slackBy: ['length past the pin', 'pins', 'sideways pull'],
   slackInterval: ['a fifth', 'half an octave', 'an octave'],
+  slackToward: NECK_DIRECTIONS,
   spacing: SPACING_RULES,
   windToward: ['the wood', 'the wood, then outward over it', 'above, below, above the hole', 'under the hole'],
   becket: ['before turning', 'after half a turn'],
   lock: [
-    'as charted', 'none', 'tail tucked, before turning', 'tail tucked, after a quarter', 'tail tucked, after half a turn', 'second wrap crossed',
-    'kinked both sides',
+    'as charted', 'none', 'tail tucked, before turning', 'tail tucked, after a quarter', 'tail tucked, after half a turn', 'hitched round the string',
+    'second wrap crossed', 'kinked both sides',
   ],
-  thin: ['by knot against eyelet', 'above middle C', 'all but bass gut', 'below a gauge'],
+  thin: ['from the D above middle C', 'all but the lowest gut', 'below a gauge', 'by knot against eyelet'],
+  pairedWire: ['first pin wound, then round the posts', 'cut to length, its middle at the posts'],
   knot: ['as charted', ...KNOTS],
-  anchor: ['old gut', 'dowel', 'bead and glue', 'toggle'],
+  anchor: ['old gut', 'dowel', 'cotton', 'bead and glue', 'toggle'],
   anchorPlace: ANCHOR_PLACES,
   knotSet: ['hard pull at once', 'drawn up by tuning'],
   threading: ['from inside, knot first', 'from the front, knot after'],
   cutting: ['on the instrument, then wind', 'set slack, take out, cut, thread again', 'wind, trim later'],
   tailTrim: ['at once', 'after hours', 'after settling'],
-  stretching: ['leave it alone', 'gentle pulls', 'hard plucking before a show'],
+  stretching: STRETCHINGS,
   octaveNames: NAME_SCHEMES,
   gutTop: ['as charted', 'nylon', 'gut'],
   feet: ['by thickness', 'four low and three high', 'three and four when the basses are thick'],
@@ -46,6 +49,12 @@ export type HabitKey = keyof Ways
 interface Amounts {
   /** Wraps wanted on the pin at pitch. */
   readonly wraps: number
+  /** Slack that the house leaves past every pin, where it judges by a length, m. */
+  readonly slackLength: number
+  /** Strings that the loose string is pulled aside by, where it judges by that. */
+  readonly slackStrings: number
+  /** Cycles of helping a string settle, each with bringing it back to pitch. */
+  readonly stretchCycles: number
   /** Below this a string counts as thin where the house goes by gauge, m. */
   readonly thinBelow: number
   /** String left beyond the hole to hold while winding, m. */
@@ -64,11 +73,16 @@ export const DEFAULT_HABITS: Habits = {
   wrapsBy: 'a number of wraps',
   slackBy: 'pins',
   slackInterval: 'a fifth',
+  slackToward: 'toward the bass',
+  slackLength: 0.07,
+  slackStrings: 3,
+  stretchCycles: 3,
   spacing: 'along the neck',
   windToward: 'the wood',
   becket: 'before turning',
   lock: 'as charted',
-  thin: 'by knot against eyelet',
+  thin: 'from the D above middle C',
+  pairedWire: 'first pin wound, then round the posts',
   thinBelow: 0.9e-3,
   knot: 'as charted',
   knots: {},
@@ -80,7 +94,7 @@ export const DEFAULT_HABITS: Habits = {
   tailTrim: 'after settling',
   tail: 0.06,
   stretching: 'gentle pulls',
-  octaveNames: 'E-to-F octaves',
+  octaveNames: 'as its players do',
   gutTop: 'as charted',
   feet: 'by thickness',
   covered: 'by time and retunes',

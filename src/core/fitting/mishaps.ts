@@ -3,6 +3,7 @@
  */
 import { measure, say, type Phrase } from '../measure'
 import { holdOf, inBox, only, wired, type FittingContext } from './context'
+import { turnerOf } from './hands'
 import type { StepKey } from './step'
 
 export const MISHAPS = [
@@ -32,7 +33,7 @@ const keeps = (todo: readonly Phrase[], backTo: StepKey | null) => ({ todo, back
 /** Where a new end is begun: at the knot for what is tied, else where the string is put on. */
 const start = (context: FittingContext): StepKey => (inBox(context) ? 'seat' : holdOf(context) === 'loop' ? 'hook-loop' : holdOf(context) === 'posts' ? 'round-posts' : 'peg-cord')
 const WIRE_ONCE = say`A wire goes on once: kinked by the pin it breaks there. Take it off and cut another.`
-const letDown = say`Let it down with the key, a thumb over the string, until it is slack.`
+const letDown = say`Let it down, a thumb over the string, until it is slack.`
 
 const FACTS: Record<Mishap, MishapFacts> = {
   'anchor fell out': {
@@ -68,20 +69,21 @@ const FACTS: Record<Mishap, MishapFacts> = {
     word: 'The string slipped', at: ['wind', 'wrap-foot', 'to-pitch', 'stretch', 'trim', 'look-inside'], applies: always,
     back: (context) => {
       if (holdOf(context) === 'foot') return keeps([say`Unwrap it to the first turn, pull it down hard, and wrap again: the first turns close to the board.`], 'wrap-foot')
-      if (wired(context)) return { todo: [letDown, say`Look which end moved.`, WIRE_ONCE], backTo: null, loses: 'the string' }
+      const tuner = context.position.head.pin.setting === 'across a scroll' ? [say`If its tuner gave way, look at its friction screw and washer: tighten the screw, or have a worn washer renewed.`] : []
+      if (wired(context)) return { todo: [letDown, say`Look which end moved.`, ...tuner, WIRE_ONCE], backTo: null, loses: 'the string' }
       return keeps([letDown, say`Look which end moved. At the knot: set it with a hard pull. At the pin: take it out, and leave ${measure('length', only(context).slack.length)} of slack for ${measure('wraps', only(context).wrapsWanted)}; lock it.`, say`Its tail must still reach past the pin.`], start(context))
     },
   },
   'cut too short': {
-    word: 'It was cut too short', at: ['mark', 'peg-cord', 'round-posts', 'thread-pin', 'cut-again', 'wind'], applies: ({ state }) => !state.sameString,
+    word: 'It was cut too short', at: ['mark', 'peg-cord', 'round-posts', 'pull-aside', 'thread-pin', 'cut-again', 'wind'], applies: ({ state }) => !state.sameString,
     back: ({ figures }) => ({ todo: [say`Take it out. It needs ${measure('length', figures.cut.total)}; the piece goes back to the stores, and may serve a shorter string.`, say`Another is cut from a coil.`], backTo: null, loses: 'its length' }),
   },
   'wrapped the wrong way': {
     word: 'It is wound the wrong way', at: ['wind', 'to-pitch'], applies: (context) => holdOf(context) !== 'foot',
     back: (context) => {
       const { tightens } = context.position.head.pin
-      if (wired(context)) return { todo: [letDown, say`It tightens ${tightens}, seen from the key’s end.`, WIRE_ONCE], backTo: null, loses: 'the string' }
-      return keeps([letDown, say`Unwind it, keep hold of the tail, and wind it ${tightens}, seen from the key’s end.`], holdOf(context) === 'posts' ? 'round-posts' : 'thread-pin')
+      if (wired(context)) return { todo: [letDown, say`It tightens ${tightens}, ${turnerOf(context.position.head.pin).seenFrom}.`, WIRE_ONCE], backTo: null, loses: 'the string' }
+      return keeps([letDown, say`Unwind it, keep hold of the tail, and wind it ${tightens}, ${turnerOf(context.position.head.pin).seenFrom}.`], holdOf(context) === 'posts' ? 'round-posts' : 'thread-pin')
     },
   },
   'broke while tuning': {

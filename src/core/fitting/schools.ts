@@ -20,16 +20,19 @@ const school = <K extends HabitKey>(key: K, question: string, changes: string, w
 export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
   'On the pin': [
     school('wrapsBy', 'How many wraps', 'Changes slack, cut, key and the drawing of the pin.', {
-      'a number of wraps': 'The number set below on every string: two to three, or three to four.',
-      'in line with the bridge pin': 'As many as bring each string straight to its bridge pin, never fewer than two and no more than fit.',
+      'a number of wraps': 'The number set here on every string: two to three, or three to four.',
+      'in line with the bridge pin': 'As many as bring each string straight to its bridge pin, never fewer than two and no more than fit. Where a nut sets the line, the number counts.',
     }),
     school('slackBy', 'How slack is judged', 'The way you judge by is told first; the others stand beside it.', {
-      'length past the pin': 'A length is measured past the pin.',
+      'length past the pin': 'A length is measured past the pin; the house has one of its own.',
       pins: 'The string is pinched at its pin, and the pinch reaches so many pins along the neck.',
-      'sideways pull': 'The loose string is pulled aside at mid-length.',
+      'sideways pull': 'The loose string is pulled aside at mid-length by so many strings.',
     }),
     school('slackInterval', 'The rule of thumb for pins', 'Each job says what your rule gives on its string, and what to do where it does not serve.', {
       'a fifth': 'Four pins along.', 'half an octave': 'Three and a half pins along.', 'an octave': 'Seven pins along.',
+    }),
+    school('slackToward', 'Which way pins are counted', 'The other way is told where this end is nearer than an octave.', {
+      'toward the bass': 'From the string’s own pin toward the bass.', 'toward the treble': 'From its own pin toward the treble.',
     }),
     school('spacing', 'How pins are counted', 'On a steep neck the one is more than twice the other.', {
       'along the neck': 'From pin to pin along the neck.', 'square across': 'Square across the strings.',
@@ -51,14 +54,19 @@ export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
       'tail tucked, before turning': 'The tail lies under the first wrap from the start.',
       'tail tucked, after a quarter': 'The tail is tucked under after a quarter turn.',
       'tail tucked, after half a turn': 'The tail is tucked under after half a turn.',
+      'hitched round the string': 'The tail is led round the standing string, and the first wrap traps it.',
       'second wrap crossed': 'The second wrap crosses the first and pinches it.',
-      'kinked both sides': 'An S through the pin: no lock, and it comes off fast.',
+      'kinked both sides': 'An S through the pin, snipped before winding: no lock, and it comes off fast.',
     }),
-    school('thin', 'Which strings are thin', 'Decides which strings are locked.', {
+    school('thin', 'Which strings are thin', 'Decides together which strings get an anchor, a third loop and a lock. Wires are never thin; a knot too narrow for its eyelet gets an anchor all the same.', {
+      'from the D above middle C': 'From the D above middle C up.',
+      'all but the lowest gut': 'All but the lowest octave of gut, and wound strings.',
+      'below a gauge': 'Those below the gauge set here.',
       'by knot against eyelet': 'Those whose knot is not clearly wider than their eyelet, or rest on bead or toggle.',
-      'above middle C': 'From just above middle C up.',
-      'all but bass gut': 'All but gut below middle C and wound strings.',
-      'below a gauge': 'Those below the gauge set below.',
+    }),
+    school('pairedWire', 'One wire that is two strings', 'Changes the steps of paired wires.', {
+      'first pin wound, then round the posts': 'Wound on its first pin, led round the posts, the second wound after.',
+      'cut to length, its middle at the posts': 'Cut to the length worked out, and laid round the posts by its middle.',
     }),
   ],
   'At the knot': [
@@ -74,7 +82,7 @@ export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
       'twisted loop': 'A loop given half a turn, with a dowel in it.',
     }),
     school('anchor', 'What an anchor is made of', 'Changes what is laid out, and the step at the knot.', {
-      'old gut': 'A short cut of old thick gut.', dowel: 'A short piece of hardwood dowel.', 'bead and glue': 'A bead, and on nylon a touch of glue.', toggle: 'A toggle across the hole.',
+      'old gut': 'A short cut of old thick gut.', dowel: 'A short piece of hardwood dowel.', cotton: 'A short roll of cotton.', 'bead and glue': 'A bead, and on nylon a touch of glue.', toggle: 'A toggle across the hole.',
     }),
     school('anchorPlace', 'Where the anchor sits', 'Changes the picture and the words at the knot.', {
       'in front of the bight': 'Between the bight and the string.', 'behind the bight': 'Tucked behind the bight.',
@@ -88,15 +96,16 @@ export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
   ],
   'Cutting and after': [
     school('cutting', 'When it is cut', 'Changes the steps at the pin and the trimming.', {
-      'on the instrument, then wind': 'Marked at its pin, cut there, and wound with its end flush in the hole.',
+      'on the instrument, then wind': 'Marked at its pin, slack and hole alone, cut there, and wound with its end flush in the hole.',
       'set slack, take out, cut, thread again': 'Threaded, slack set, taken out, cut away from the instrument, threaded again.',
       'wind, trim later': 'Left long, wound, and trimmed afterward.',
     }),
     school('tailTrim', 'When the tail is trimmed', 'Changes the trimming step.', {
-      'at once': 'To a short stub, now.', 'after hours': 'The same day.', 'after settling': 'In a week or two, parked meanwhile.',
+      'at once': 'To a short stub, now.', 'after hours': 'The same day, parked meanwhile.', 'after settling': 'In a week or two, parked meanwhile.',
     }),
-    school('stretching', 'Helping it settle', 'Adds a step once it is at pitch; gut and nylon only.', {
-      'leave it alone': 'It settles by itself.', 'gentle pulls': 'Drawn gently along its length a few times.', 'hard plucking before a show': 'Plucked hard, and brought back.',
+    school('stretching', 'Helping it settle', 'Adds a step once it is at pitch, and less is left to settle; not on wire.', {
+      'leave it alone': 'It settles by itself.', 'gentle pulls': 'Drawn gently along its length.', 'bending aside': 'Bent aside here and there along its length.', 'rubbing warm': 'Rubbed warm with a cloth.',
+      'big sideways motions': 'From board to far out, as playing would do: for a string that broke at an interval; it costs some of its life.',
     }),
   ],
   'Whole instruments': [

@@ -6,7 +6,7 @@ import type { Caution } from './cautions'
 
 /** Every step that a fitting can have. A key stays the same while the wording changes, so that a job can be left and taken up again. */
 export const STEP_KEYS = [
-  'make-ready', 'move-aside', 'take-off', 'inspect', 'prove', 'set-pin', 'tie-knot', 'through-board', 'seat', 'hook-loop', 'mark', 'round-posts', 'peg-cord',
+  'make-ready', 'move-aside', 'take-off', 'inspect', 'prove', 'set-pin', 'tie-knot', 'through-board', 'seat', 'hook-loop', 'mark', 'wind-first', 'round-posts', 'pull-aside', 'peg-cord',
   'thread-pin', 'cut-again', 'wind', 'wrap-foot', 'put-back', 'to-pitch', 'stretch', 'trim', 'look-inside', 'log',
 ] as const
 export type StepKey = (typeof STEP_KEYS)[number]
@@ -20,7 +20,7 @@ export type StepPicture =
   | 'inside'
 
 /** What a person measures in a step. */
-export const ASKED = ['turns', 'gauge', 'cut', 'wraps', 'cents'] as const
+export const ASKED = ['turns', 'gauge', 'cut', 'wraps', 'cents', 'cycles'] as const
 export type Asked = (typeof ASKED)[number]
 
 export interface StepFigure {

@@ -1,23 +1,25 @@
 /**
  * The steps of a fitting in order, from the instrument, the position, the string, the house's habits and how things stand.
  */
-import { layersOver } from '../instrument/layers'
+import { directlyOver, layersOver } from '../instrument/layers'
+import { tailFacts } from '../knots/fastenings'
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { cautionsOf, type Caution } from './cautions'
 import type { FittingContext, FittingState, StepMaker } from './context'
 import type { FittingFigures } from './figures'
 import type { Habits } from './habits'
 import type { PlainStep, Step } from './step'
-import { cutWire, hookLoop, pegCord, roundPosts, seat, throughBoard, tieKnot, wrapFoot } from './steps/lower-end'
+import { hookLoop, pegCord, seat, throughBoard, tieKnot, wrapFoot } from './steps/lower-end'
+import { cutWire, pullAside, roundPosts, windFirst, windPair } from './steps/paired-wire'
 import { inspect, makeReady, moveAside, prove, takeOff } from './steps/take-off'
 import { log, lookInside, putBack, stretch, toPitch, trim } from './steps/to-pitch'
-import { cutAgain, cutAtPin, setPin, threadPin, wind, windPair } from './steps/upper-end'
+import { cutAgain, cutAtPin, setPin, threadPin, wind } from './steps/upper-end'
 import { tiedBy } from './tied-by'
 
 /** Every step there is, in the order of the work; each leaves itself out where it does not apply. */
-const before: readonly StepMaker[] = [makeReady, moveAside, takeOff, inspect, prove, cutWire, setPin]
+const before: readonly StepMaker[] = [makeReady, moveAside, takeOff, inspect, prove, setPin, cutWire]
 const after: readonly StepMaker[] = [
-  seat, hookLoop, roundPosts, pegCord, cutAtPin, threadPin, cutAgain, wind, windPair, wrapFoot, putBack, toPitch, stretch, trim, lookInside, log,
+  seat, hookLoop, windFirst, roundPosts, pullAside, pegCord, cutAtPin, threadPin, cutAgain, wind, windPair, wrapFoot, putBack, toPitch, stretch, trim, lookInside, log,
 ]
 const KNOT_FIRST = [...before, tieKnot, throughBoard, ...after]
 const KNOT_AFTER = [...before, throughBoard, tieKnot, ...after]
@@ -36,5 +38,8 @@ export function fittingSteps(context: FittingContext): readonly Step[] {
 
 /** What the steps are made from, with what lies over the string looked up. */
 export function fittingContext(instrument: Instrument, charted: StringPosition, figures: FittingFigures, habits: Habits, state: FittingState): FittingContext {
-  return { instrument, position: tiedBy(charted, habits), figures, habits, state, above: layersOver(instrument, charted) }
+  const position = tiedBy(instrument, charted, habits, figures.construction)
+  // Layers on a foot are reached only through everything above; a crossing on a scroll is loosened where it lies directly over.
+  const above = tailFacts(position.tail.fastening).hold === 'foot' ? layersOver(instrument, charted) : directlyOver(instrument, charted)
+  return { instrument, position, figures, habits, state, above }
 }

@@ -1,12 +1,20 @@
 /**
- * The knot that a house ties where the chart names another.
+ * The knot that is tied where the chart names one: the house's own, and one more hitch on a thin string.
  */
 import { KNOTS } from '../knots/fastenings'
-import type { StringPosition } from '../instrument/instrument'
+import type { Instrument, StringPosition } from '../instrument/instrument'
+import type { Construction } from '../strings/construction'
 import type { Habits } from './habits'
+import { isThin } from './thin'
 
-/** The position with the knot that is tied on it: the house's own in place of any knot that rests on an eyelet, else the chart's. */
-export function tiedBy(position: StringPosition, { knot }: Pick<Habits, 'knot'>): StringPosition {
-  if (knot === 'as charted' || knot === position.tail.fastening || !(KNOTS as readonly string[]).includes(position.tail.fastening)) return position
-  return { ...position, tail: { ...position.tail, fastening: knot } }
+/**
+ * The position with the knot that is tied on it: the one the house has chosen in place of any that rests on an eyelet, else
+ * the chart's. A thin string that is charted with the general knot gets its third loop.
+ */
+export function tiedBy(instrument: Instrument, position: StringPosition, habits: Habits, construction: Construction): StringPosition {
+  const { fastening } = position.tail
+  if (!(KNOTS as readonly string[]).includes(fastening)) return position
+  const third = habits.knot === 'as charted' && fastening === 'two-loop, open bight' && isThin(instrument, position, construction, habits)
+  const tied = third ? 'third loop' : habits.knot === 'as charted' ? fastening : habits.knot
+  return tied === fastening ? position : { ...position, tail: { ...position.tail, fastening: tied } }
 }

@@ -2,7 +2,6 @@
 import fc from 'fast-check'
 import { readShelf } from '@/data/demo/shelf-files'
 import { positionAt, type Instrument } from '../instrument/instrument'
-import { correctionsFrom } from './corrections'
 import { FRESH } from './context'
 import { chosenPlan, coveredPlans } from './covered'
 import { footShare } from './feet'
@@ -97,15 +96,10 @@ test('feet share their strings as the house says; by thickness neither foot is m
 })
 
 describe('what a house learns', () => {
-  test('few fittings say little, many come near their mean, a slip of the pen says nothing', () => {
-    const fitting = { predictedWraps: 3, wraps: 3.5, predictedCut: 0.6, cut: 0.61 }
-    expect(correctionsFrom([fitting]).wraps).toBeCloseTo(0.125, 9)
-    expect(correctionsFrom(Array.from({ length: 30 }, () => fitting)).wraps).toBeCloseTo(0.5 * 30 / 33, 9)
-    expect(correctionsFrom([{ ...fitting, wraps: 30, cut: null }])).toEqual({ wraps: 0, wrapsFrom: 0, cut: 0, cutFrom: 0 })
-  })
   test('it leaves less slack where its wraps come out more, and lands on the wanted number', () => {
     const position = positionAt(on('lovage'), 22)
-    const figures = (wraps: number, cut = 0) => fittingFigures(on('lovage'), position, DEFAULT_HABITS, undefined, { wraps, wrapsFrom: 9, cut, cutFrom: 9 })
+    const from = { kind: 9, family: 9, house: 9 }
+    const figures = (wraps: number, cut = 0) => fittingFigures(on('lovage'), position, DEFAULT_HABITS, undefined, { wraps: { by: wraps, from }, cut: { by: cut, from } })
     const [plain, learned] = [figures(0), figures(0.4, 0.012)]
     expect(plain.strings[0]!.slack.length - learned.strings[0]!.slack.length).toBeCloseTo(0.4 * plain.strings[0]!.drawnPerTurn, 9)
     expect(learned.strings[0]!.wraps).toBeCloseTo(3, 9)

@@ -2,7 +2,7 @@
  * Several strings of one instrument fitted in one job: an order for all their steps.
  */
 import { restPitch, type StringPosition } from '../instrument/instrument'
-import { isWhole, listed, strings, type FittingContext } from './context'
+import { inBox, isWhole, listed, numberOf, strings, type FittingContext } from './context'
 import { say, type Phrase } from '../measure'
 import { tension } from '../strings/tension'
 import type { Habits } from './habits'
@@ -68,7 +68,9 @@ function once(members: readonly Member[], phase: Phase): readonly SharedStep[] {
       for (const phrase of member.steps.find((s) => s.key === step.key)?.todo ?? []) todo.set(JSON.stringify(phrase), phrase)
     }
     const cautions = [...new Set(members.flatMap((m) => m.steps.find((s) => s.key === step.key)?.cautions ?? []))]
-    return { members: members.map((m) => m.id), step: { ...step, cautions, todo: [say`This job is for ${strings(members.map((m) => m.context.position).sort((a, b) => a.number - b.number))}.`, ...todo.values()] } }
+    const inside = members.some((m) => inBox(m.context))
+    const told = say`This job is for ${strings(members.map((m) => m.context.position).sort((a, b) => a.number - b.number))}.${inside ? ' Take several through each position of the instrument together.' : ''}`
+    return { members: members.map((m) => m.id), step: { ...step, cautions, todo: [told, ...todo.values()] } }
   })
 }
 
@@ -92,7 +94,7 @@ function last(members: readonly Member[]): readonly SharedStep[] {
     const [first] = having
     const step = first?.steps.find((s) => s.key === key)
     if (!step) return []
-    const numbers = listed(having.map((m) => String(m.context.position.number)))
+    const numbers = listed(having.map((m) => numberOf(m.context.position)))
     return [{ members: having.map((m) => m.id), step: { ...step, cautions: [...new Set(having.flatMap((m) => m.steps.find((s) => s.key === key)?.cautions ?? []))], todo: [say`Strings ${numbers}, one after another.`, ...step.todo] } }]
   })
   return [...shared, ...members.flatMap((m) => ofPhase(m, 'log'))]

@@ -3,6 +3,23 @@
  */
 import type { Instrument, StringPosition } from './instrument'
 
+/** What lies directly over a position, and nothing else: a crossing on a scroll is loosened by itself. */
+export function directlyOver(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
+  const over = new Set(instrument.coverings.filter(({ under }) => under === position.number).map((c) => c.over))
+  return instrument.positions.filter((p) => over.has(p.number))
+}
+
+/** Every string of the layers that a string is one of, shortest first, itself among them. */
+export function sameLayers(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
+  const found = new Set([position.number])
+  for (let grew = true; grew;) {
+    const before = found.size
+    for (const { over, under } of instrument.coverings) if (found.has(over) || found.has(under)) found.add(over).add(under)
+    grew = found.size > before
+  }
+  return instrument.positions.filter((p) => found.has(p.number))
+}
+
 /**
  * Everything that lies over a position, directly or over something that does, in the order it comes off: the
  * outermost first.

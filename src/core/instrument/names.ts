@@ -92,6 +92,12 @@ export function spokenLine(instrument: Instrument, position: StringPosition, sch
   return [`a ${instrument.family}`, leadingNames(position, scheme).name, materialWord(position.construction), ...sold].join(', ')
 }
 
+/** The leading name as it stands in a sentence: `the 3rd-octave G`, `string 4`. */
+export function theName(position: StringPosition, scheme: NameScheme): string {
+  const { name } = leadingNames(position, scheme)
+  return name.startsWith('string ') ? name : `the ${name}`
+}
+
 /** Where its number is counted from: `from the top`, or `from the lowest` where 1 is the lowest and outermost. */
 export function countedFromWord({ countedFrom }: Pick<Instrument, 'countedFrom'>): string {
   return countedFrom === 'top' ? 'from the top' : 'from the lowest'

@@ -13,16 +13,17 @@ export type TailFastening = (typeof TAIL_FASTENINGS)[number]
 
 export const HEAD_FASTENINGS = [
   'plain becket', 'kinked both sides', 'tail tucked, before turning', 'tail tucked, after a quarter',
-  'tail tucked, after half a turn', 'second wrap crossed', 'above, below, above', 'peg cord',
+  'tail tucked, after half a turn', 'hitched round the string', 'second wrap crossed', 'above, below, above', 'peg cord',
 ] as const
 export type HeadFastening = (typeof HEAD_FASTENINGS)[number]
 
 const HEAD_WAYS: Record<HeadFastening, string | null> = {
   'plain becket': null,
-  'kinked both sides': 'Kink it on both sides of the pin, an S: it needs no lock and comes off fast.',
+  'kinked both sides': 'Kink it on both sides of the pin, an S, and snip its end off close: it needs no lock and comes off fast.',
   'tail tucked, before turning': 'Before you turn, tuck the tail under where the first wrap will lie, so that the string traps itself.',
   'tail tucked, after a quarter': 'After a quarter turn, tuck the tail under the first wrap, so that the string traps itself.',
   'tail tucked, after half a turn': 'After half a turn, tuck the tail under the first wrap, so that the string traps itself.',
+  'hitched round the string': 'Lead the tail round the standing string: up and over to one side, behind it, and back on the other, so that the first wrap traps it.',
   'second wrap crossed': 'Bring the first wrap in, and the second out over it, so that the string traps itself; then in again.',
   'above, below, above': 'Lay one wrap above the hole and one below it; the rest go above.',
   'peg cord': null,
@@ -52,7 +53,7 @@ const HOLDS: Record<TailFastening, Pick<TailFacts, 'hold' | 'usedFor'> & { reado
   'two-loop, open bight': { hold: 'knot', usedFor: 'the general harp knot' },
   'two-loop, crossed': { hold: 'knot', usedFor: 'thick gut' },
   'two-loop, crossed, behind': { hold: 'knot', usedFor: 'thick gut' },
-  'third loop': { hold: 'knot', usedFor: 'very thin or slippery strings' },
+  'third loop': { hold: 'knot', usedFor: 'thin or slippery strings' },
   'slip loop': { hold: 'knot', usedFor: 'kit harps and basses' },
   'loop and through': { hold: 'knot', usedFor: 'general' },
   'half knot and anchor': { hold: 'knot', usedFor: 'nylon' },
@@ -103,8 +104,13 @@ const CLEARLY_WIDER = 1.5
 /** Knots that are tied round their anchor, and are nothing without it. */
 const ROUND_THEIR_ANCHOR: ReadonlySet<TailFastening> = new Set(['half knot and anchor', 'twisted loop'])
 
+/** Whether a knot is tied round its anchor, whatever the bore. */
+export function isTiedRoundItsAnchor(fastening: TailFastening): boolean {
+  return ROUND_THEIR_ANCHOR.has(fastening)
+}
+
 /**
- * Whether a tightened knot needs an anchor: it does where it is tied round one, and else unless it is clearly wider than the eyelet's bore.
+ * Whether a tightened knot needs an anchor by its width: it does where it is tied round one, and else unless it is clearly wider than the eyelet's bore.
  *
  * @param fastening - how the tail is tied
  * @param gauge - m

@@ -10,26 +10,31 @@ export interface ShelfReading extends NameReading {
   readonly instrument: string
 }
 
+/** More readings than these nobody looks through: who means a string further on says its instrument. */
+export const MOST = 40
+
 /** Leads from a string to its instrument, or follows an instrument's name. */
 const LINKS = /(?:[\s,:;]+(?:of|on|for|at|from)(?: the)?|[\s,:;]+the)?[\s,:;]*$/i
 
 /**
  * @param text - a name in any scheme, with or without the instrument's own name before or after it
  * @param instruments - those to look on
- * @returns every reading; strings of one piece are read once
+ * @returns the readings, {@link MOST} or a few more; strings of one piece are read once
  * @throws RangeError with a sentence that can be shown, when the text is a name in no scheme or of no string there is
  */
 export function findOnShelf(text: string, instruments: readonly Instrument[]): readonly ShelfReading[] {
   const named = namedInstrument(text, instruments)
   const where = named ? [named.instrument] : instruments
   const name = said(named ? named.rest : text)
-  const readings = where.flatMap((instrument) => {
+  const readings: ShelfReading[] = []
+  for (const instrument of where) {
+    if (readings.length >= MOST) break
     const here = readingsOf(name, instrument)
-    if (here.length < 2) return here.map((reading) => ({ ...reading, slug: instrument.slug, instrument: instrument.name }))
     const pieceOf = (number: number) => instrument.positions[number - 1]?.piece
-    return here.filter((reading, i) => here.findIndex((other) => pieceOf(other.number) === pieceOf(reading.number)) === i)
-      .map((reading) => ({ ...reading, slug: instrument.slug, instrument: instrument.name }))
-  })
+    here.forEach(({ number, means }, i) => {
+      if (here.findIndex((other) => pieceOf(other.number) === pieceOf(number)) === i) readings.push({ number, means, slug: instrument.slug, instrument: instrument.name })
+    })
+  }
   if (readings.length > 0) return readings
   if (!isName(name)) throw notAName(text)
   const [only] = where

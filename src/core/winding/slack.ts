@@ -32,3 +32,14 @@ export function sidewaysPull(freeLength: number, slack: number): number {
   const straight = expectPositive('free length', freeLength)
   return Math.sqrt((straight + expectNotNegative('slack', slack)) ** 2 - straight ** 2) / 2
 }
+
+/**
+ * The slack that lets a loose string be pulled so far sideways at mid-length, m; the inverse of {@link sidewaysPull}.
+ *
+ * @param freeLength - L0, m
+ * @param pull - sideways, m
+ */
+export function slackOfPull(freeLength: number, pull: number): number {
+  const straight = expectPositive('free length', freeLength)
+  return Math.sqrt(straight ** 2 + (2 * expectNotNegative('pull', pull)) ** 2) - straight
+}

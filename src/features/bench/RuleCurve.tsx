@@ -26,7 +26,7 @@ export const RuleCurve = memo(function RuleCurve({ instrument, habits, number }:
   const tints = useTints()
   const strings = useMemo(() => [...instrument.positions].reverse(), [instrument])
   const wraps = useMemo(() => Object.fromEntries(RULES.map((rule) => [rule, strings.map((position) => {
-    const { strings: figures } = fittingFigures(instrument, position, { ...habits, slackInterval: rule })
+    const { strings: figures } = fittingFigures(instrument, position, { ...habits, slackBy: 'pins', slackInterval: rule })
     return figures.find((f) => f.position.number === position.number)?.slack.rule.wraps ?? 0
   })])) as unknown as Record<SlackInterval, number[]>, [instrument, habits, strings])
   if (!tints) return <div className="h-72" />

@@ -62,7 +62,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
   // What is set here stands in the sum for what the house would leave.
   const cut = fitting.cut.total + fitting.strings.length * (slack - charted.slack.length + tail - habits.tail)
   const setDiameter = (diameter: number) => setPinDiameter(Math.min(PIN.most, Math.max(PIN.least, Math.round(diameter * 1e4) / 1e4)))
-  const setRule = (rule: SlackInterval) => setSlack(lengthOfPins(instrument, position, SLACK_INTERVALS[rule], habits.spacing))
+  const setRule = (rule: SlackInterval) => setSlack(lengthOfPins(instrument, position, SLACK_INTERVALS[rule], { rule: habits.spacing, toward: habits.slackToward }))
   const text = (metres: number) => measureText(measure('length', metres), unit)
 
   return (

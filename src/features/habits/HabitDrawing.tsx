@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react'
 import type { HabitKey, Habits } from '@/core/fitting/habits'
 import { Anchor, AnchorPlace, Cutting, Knot, KnotSet, Stretching, TailTrim, Threading } from './KnotHabits'
-import { Becket, Lock, SlackBy, SlackInterval, Spacing, WindToward, WrapsBy } from './PinHabits'
-import { Covered, Feet, GutTop, Hand, OctaveNames, Restring, Thin } from './WholeHabits'
+import { Becket, Lock, SlackBy, SlackInterval, SlackToward, Spacing, WindToward, WrapsBy } from './PinHabits'
+import { Covered, Feet, GutTop, Hand, OctaveNames, PairedWire, Restring, Thin } from './WholeHabits'
 
 type Drawing<K extends HabitKey> = (props: { readonly way: Habits[K] }) => ReactNode
 const DRAWINGS: { readonly [K in HabitKey]: Drawing<K> } = {
-  wrapsBy: WrapsBy, slackBy: SlackBy, slackInterval: SlackInterval, spacing: Spacing, windToward: WindToward, becket: Becket, lock: Lock, thin: Thin, knot: Knot, anchor: Anchor,
+  wrapsBy: WrapsBy, slackBy: SlackBy, slackInterval: SlackInterval, slackToward: SlackToward, pairedWire: PairedWire, spacing: Spacing, windToward: WindToward, becket: Becket, lock: Lock, thin: Thin, knot: Knot, anchor: Anchor,
   anchorPlace: AnchorPlace, knotSet: KnotSet, threading: Threading, cutting: Cutting, tailTrim: TailTrim, stretching: Stretching, octaveNames: OctaveNames, gutTop: GutTop,
   feet: Feet, covered: Covered, restring: Restring, hand: Hand,
 }

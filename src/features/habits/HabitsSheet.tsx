@@ -1,7 +1,7 @@
 'use client'
 
 import { RadioGroup } from 'radix-ui'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Check } from 'lucide-react'
 import { WAYS, type HabitChange, type HabitKey, type Habits } from '@/core/fitting/habits'
 import { SCHOOLS, type School, type SchoolGroup } from '@/core/fitting/schools'
@@ -32,15 +32,14 @@ export function HabitsSheet({ whose, habits, own, otherwise }: HabitsSheetProps)
       {(Object.keys(SCHOOLS) as SchoolGroup[]).map((group) => (
         <section key={group} aria-label={group} className="border-t border-ink pt-3">
           <h2 className="text-xl font-semibold">{group}</h2>
-          {group === 'On the pin' && <Amount key={habits.wraps} habit="wraps" label="Wraps wanted at pitch" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
           {SCHOOLS[group].map((school) => (
             <Question
               key={school.key} school={school} way={habits[school.key]} isOwn={whose.of !== 'house' && own[school.key] !== undefined} otherwise={otherwise}
               onChoose={(way) => set(school.key, way, way === null ? `${school.question}: as ${otherwise} does.` : `${school.question}: ${way}.`)}
-            />
+            >
+              {amountsOf(school.key, habits).map((habit) => <Amount key={`${habit}${habits[habit]}`} habit={habit} whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />)}
+            </Question>
           ))}
-          {group === 'Thin strings and locks' && habits.thin === 'below a gauge' && <Amount key={habits.thinBelow} habit="thinBelow" label="Thin below" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
-          {group === 'Cutting and after' && <Amount key={habits.tail} habit="tail" label="Tail left beyond the hole" whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />}
         </section>
       ))}
     </div>
@@ -53,9 +52,11 @@ interface QuestionProps {
   readonly isOwn: boolean
   readonly otherwise: string
   readonly onChoose: (way: string | null) => void
+  /** Amounts that go with the way that is chosen. */
+  readonly children: ReactNode
 }
 
-function Question({ school: { key, question, changes, ways }, way, isOwn, otherwise, onChoose }: QuestionProps) {
+function Question({ school: { key, question, changes, ways }, way, isOwn, otherwise, onChoose, children }: QuestionProps) {
   const options = WAYS[key as HabitKey] as readonly Habits[HabitKey][]
   return (
     <div className="mt-4 border-t border-rule pt-3 first-of-type:border-0">
@@ -72,22 +73,47 @@ function Question({ school: { key, question, changes, ways }, way, isOwn, otherw
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>
+      {children}
       {isOwn && <button type="button" className="button mt-2" onClick={() => onChoose(null)}>As {otherwise} does</button>}
     </div>
   )
 }
 
+type AmountKey = 'wraps' | 'tail' | 'thinBelow' | 'slackLength' | 'slackStrings' | 'stretchCycles'
+
+/** Each amount: what it is called, and to how many places a length is shown in mm; null where it is a plain number. */
+const AMOUNTS: Readonly<Record<AmountKey, { readonly label: string; readonly digits: number | null }>> = {
+  wraps: { label: 'Wraps wanted at pitch', digits: null },
+  slackLength: { label: 'Slack past every pin', digits: 0 },
+  slackStrings: { label: 'Strings pulled aside by', digits: null },
+  thinBelow: { label: 'Thin below', digits: 2 },
+  tail: { label: 'Tail left beyond the hole', digits: 0 },
+  stretchCycles: { label: 'Cycles given', digits: null },
+}
+
+/** The amounts that stand with a question, as it is answered now. */
+function amountsOf(key: HabitKey, habits: Habits): readonly AmountKey[] {
+  switch (key) {
+    case 'wrapsBy': return ['wraps']
+    case 'slackBy': return habits.slackBy === 'length past the pin' ? ['slackLength'] : habits.slackBy === 'sideways pull' ? ['slackStrings'] : []
+    case 'thin': return habits.thin === 'below a gauge' ? ['thinBelow'] : []
+    case 'cutting': return habits.cutting === 'on the instrument, then wind' ? [] : ['tail']
+    case 'stretching': return habits.stretching === 'leave it alone' ? [] : ['stretchCycles']
+    default: return []
+  }
+}
+
 interface AmountProps extends HabitsSheetProps {
-  readonly habit: 'wraps' | 'tail' | 'thinBelow'
-  readonly label: string
+  readonly habit: AmountKey
   readonly onSet: (key: keyof Habits, value: number | null, sentence: string) => Promise<unknown>
   readonly refused: string | undefined
 }
 
-function Amount({ habit, label, whose, habits, own, otherwise, onSet, refused }: AmountProps) {
+function Amount({ habit, whose, habits, own, otherwise, onSet, refused }: AmountProps) {
   const { unit } = useHouse()
-  const isLength = habit !== 'wraps'
-  const now = isLength ? lengthFigure(habits[habit], { unit, digits: unit === 'mm' ? (habit === 'tail' ? 0 : 2) : 3 }) : String(habits.wraps)
+  const { label, digits } = AMOUNTS[habit]
+  const isLength = digits !== null
+  const now = isLength ? lengthFigure(habits[habit], { unit, digits: unit === 'mm' ? digits : 3 }) : String(habits[habit])
   const [text, setText] = useState(now)
   const [problem, setProblem] = useState<string | null>(null)
   const keep = async () => {

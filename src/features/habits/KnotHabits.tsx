@@ -72,6 +72,8 @@ export function Stretching({ way }: { way: Habits['stretching'] }) {
   switch (way) {
     case 'leave it alone': return <path d="M8,32H88" {...STRING} />
     case 'gentle pulls': return <g><path d="M8,32H88" {...STRING} /><path d="M40,20H20M26,15L20,20L26,25M56,20H76M70,15L76,20L70,25" {...INK} /></g>
-    case 'hard plucking before a show': return <g><path d="M8,32Q48,2 88,32" {...STRING} /><path d="M8,32Q48,62 88,32" {...STRING} strokeDasharray="3 4" /></g>
+    case 'bending aside': return <g><path d="M8,32Q48,20 88,32" {...STRING} /><path d="M48,38V50M43,45L48,50L53,45" {...INK} /></g>
+    case 'rubbing warm': return <g><path d="M8,32H88" {...STRING} /><rect x={32} y={24} width={26} height={16} rx={5} {...INK} fill="var(--paper)" /><path d="M28,50H62M33,45L28,50L33,55M57,45L62,50L57,55" {...INK} /></g>
+    case 'big sideways motions': return <g><path d="M8,32Q48,2 88,32" {...STRING} /><path d="M8,32Q48,62 88,32" {...STRING} strokeDasharray="3 4" /></g>
   }
 }

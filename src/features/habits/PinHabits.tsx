@@ -82,6 +82,10 @@ export function SlackInterval({ way }: { way: Habits['slackInterval'] }) {
   return <Reach pins={{ 'a fifth': 4, 'half an octave': 3.5, 'an octave': 7 }[way]} />
 }
 
+export function SlackToward({ way }: { way: Habits['slackToward'] }) {
+  return <g transform={way === 'toward the treble' ? 'translate(96 0) scale(-1 1)' : undefined}><Reach pins={4} /></g>
+}
+
 export function Spacing({ way }: { way: Habits['spacing'] }) {
   return (
     <g>
@@ -119,6 +123,7 @@ export function Lock({ way }: { way: Habits['lock'] }) {
     case 'tail tucked, before turning': return <End><path d="M31,64V30A17,17 0 0 1 48,13V47Q28,52 26,30" {...STRING} /></End>
     case 'tail tucked, after a quarter': return <End turned={90}>{turn(90)}<path d="M31,64V30H66Q70,48 50,52" {...STRING} /></End>
     case 'tail tucked, after half a turn': return <End>{turn(180)}<path d="M31,64V30A17,17 0 0 1 48,13V47Q66,52 68,32" {...STRING} /></End>
+    case 'hitched round the string': return <End><path d="M48,64V13" {...STRING} /><path d="M48,13Q70,16 70,36Q70,52 48,52Q34,52 34,44" {...STRING} /></End>
     case 'second wrap crossed': return <Pin wraps={3} lay="second crossed over" />
     case 'kinked both sides': return <End><path d="M48,64Q30,58 48,47V13Q66,4 76,14" {...STRING} /></End>
   }

@@ -17,9 +17,16 @@ const picked = { colour: 'var(--verdigris)', width: 3 }
 
 export function Thin({ way }: { way: Habits['thin'] }) {
   if (way === 'by knot against eyelet') return <g><circle cx={32} cy={32} r={18} {...INK} /><circle cx={32} cy={32} r={11} fill="var(--verdigris-wash)" stroke="var(--verdigris)" strokeWidth={2} /><circle cx={72} cy={32} r={12} {...INK} /><circle cx={72} cy={32} r={18} fill="none" stroke="var(--line)" strokeWidth={2} strokeDasharray="4 3" /></g>
-  if (way === 'above middle C') return <Strings stroke={(i) => (i < 4 ? picked : plain)} mark={(i) => (i === 4 ? 'C' : null)} />
-  if (way === 'all but bass gut') return <Strings stroke={(i) => (i < 5 ? picked : { ...plain, width: 4 })} />
+  if (way === 'from the D above middle C') return <Strings stroke={(i) => (i < 4 ? picked : plain)} mark={(i) => (i === 4 ? 'C' : null)} />
+  if (way === 'all but the lowest gut') return <Strings stroke={(i) => (i < 5 ? picked : { ...plain, width: 4 })} />
   return <Strings stroke={(i) => (i < 3 ? { ...picked, width: 1.4 + i * 0.5 } : { ...plain, width: 1.6 + i * 0.5 })} />
+}
+
+export function PairedWire({ way }: { way: Habits['pairedWire'] }) {
+  const posts = <g>{[40, 56].map((x) => <circle key={x} cx={x} cy={56} r={4} {...INK} fill="var(--paper)" />)}</g>
+  return way === 'first pin wound, then round the posts'
+    ? <g>{posts}<circle cx={30} cy={12} r={7} {...INK} fill="var(--paper)" /><path d="M23,12A7,7 0 0 1 37,12A7,7 0 0 1 24,14L35,56Q48,68 61,56L66,20" {...STRING} /><path d="M62,24L66,18L71,23" {...INK} /></g>
+    : <g>{posts}<path d="M30,8L35,56Q48,68 61,56L66,8" {...STRING} /><path d="M48,50V44M44,47H52" {...INK} /></g>
 }
 
 export function Restring({ way }: { way: Habits['restring'] }) {

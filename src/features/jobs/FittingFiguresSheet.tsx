@@ -2,7 +2,10 @@
 
 import Link from 'next/link'
 import { Minus, Plus } from 'lucide-react'
+import { restsOn, type Correction } from '@/core/fitting/corrections'
 import { WRAPS_BAND, type Habits } from '@/core/fitting/habits'
+import { turnerOf } from '@/core/fitting/hands'
+import { ruleWords } from '@/core/fitting/steps/upper-end'
 import type { FittingFigures } from '@/core/fitting/figures'
 import { holdWorking, marginWorking, slackWorking, snugToPitchWorking } from '@/core/fitting/workings'
 import type { Instrument } from '@/core/instrument/instrument'
@@ -15,7 +18,7 @@ import { PinDrawing } from '@/ui/drawings/PinDrawing'
 import { SlackDrawing } from '@/ui/drawings/SlackDrawing'
 import { Figure } from '@/ui/figure/Figure'
 import { ShowWorking } from '@/ui/figure/ShowWorking'
-import { measureText } from '@/ui/format/measure'
+import { measureText, phraseWords } from '@/ui/format/measure'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -41,6 +44,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
 
   const changeWraps = (by: number) => act('/api/habits', { of: 'job', jobId, key: 'wraps', value: habits.wraps + by }, `${text('wraps', habits.wraps + by)} wanted on this job.`)
   const { corrections } = figures
+  const { wraps: wrapsOff } = corrections
+  const turner = turnerOf(string.position.head.pin).name.replace('the ', '')
   /** Caught in a peg's cord and wrapped on a foot: there is no slack to leave, and no wraps to count. */
   const feet = tailFacts(string.position.tail.fastening).hold === 'foot'
 
@@ -52,7 +57,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
           <p className="text-sm text-soft">The length is set on the instrument; this sum is the check, and says which coil holds it.{figures.needsAnchor && ' This knot needs an anchor.'}</p>
         </div>
         <CutDrawing cut={figures.cut} />
-        {corrections.cutFrom > 0 && <p className="mt-2 text-sm text-soft">{correctionText(corrections.cut, corrections.cutFrom, text('length', Math.abs(corrections.cut)))}</p>}
+        {corrections.cut.from.house > 0 && <p className="mt-2 text-sm text-soft">{correctionText(corrections.cut, text('length', Math.abs(corrections.cut.by)))}</p>}
       </section>
       <div className={`mt-4 grid border-t border-ink md:divide-x md:divide-rule ${feet ? '' : 'md:grid-cols-3'}`}>
         {!feet && <section className="py-4 md:pr-5" aria-label="Slack">
@@ -62,11 +67,11 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             <Figure label="By pins" measure={measure('pins', slack.reach.pins)} />
             <Figure label="Sideways pull" measure={measure('length', slack.pull)} />
           </div>
-          {corrections.wrapsFrom > 0 && Math.abs(corrections.wraps) >= 0.05 && <p className="mt-1 text-sm text-soft">By this house’s own {corrections.wrapsFrom} fittings its wraps come out {Math.abs(corrections.wraps).toFixed(1)} {corrections.wraps > 0 ? 'more' : 'fewer'} than worked out: the slack is given {text('length', Math.abs(corrections.wraps) * string.drawnPerTurn)} {corrections.wraps > 0 ? 'shorter' : 'longer'} for it.</p>}
+          {Math.abs(wrapsOff.by) >= 0.05 && <p className="mt-1 text-sm text-soft">Fittings so far ({restsOn(wrapsOff.from)}) came out {Math.abs(wrapsOff.by).toFixed(1)} wraps {wrapsOff.by > 0 ? 'more' : 'fewer'} than worked out: the slack is given {text('length', Math.abs(wrapsOff.by) * string.drawnPerTurn)} {wrapsOff.by > 0 ? 'shorter' : 'longer'} for it.</p>}
           {slack.stretchAloneIsMore && <p className="mt-1 text-sm text-ochre">The stretch alone winds on more than {text('wraps', string.wrapsWanted)}; leave no slack.</p>}
           <SlackDrawing instrument={instrument} figures={string} className="mt-3" />
           <p className={`mt-2 text-sm ${slack.rule.within ? '' : 'border-l-4 border-ochre bg-ochre-wash px-3 py-2'}`}>
-            By the house’s rule, {habits.slackInterval} or {text('pins', slack.rule.pins)}, you would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
+            By the house’s rule, {phraseWords(ruleWords(slack.rule, habits.slackInterval), unit)}, you would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
             {slack.rule.within ? '.' : `: outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${text('pins', slack.reach.pins)} instead.`}
           </p>
         </section>}
@@ -83,15 +88,15 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
           {habits.wrapsBy !== 'a number of wraps' && <p className="text-sm text-soft">As many as bring it in line with its bridge pin: {text('wraps', string.wrapsWanted)} wanted.</p>}
           <PinDrawing figures={string} className="mx-auto mt-2 h-72 w-full" />
           <p className="mt-2 text-sm">
-            {bank.fits ? `The bank is ${text('gauge', bank.width)} wide and fits.` : <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>} The string leaves {sideWord(bank.sideAngle)}; {text('wraps', bank.straightestWraps)} would bring it nearest to straight.
+            {bank.fits ? `The bank is ${text('gauge', bank.width)} wide and fits.` : <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>}{string.position.head.pin.setting === 'across a scroll' ? ' The nut sets its line.' : ` The string leaves ${sideWord(bank.sideAngle)}; ${text('wraps', bank.straightestWraps)} would bring it nearest to straight.`}
           </p>
           <p className="mt-1 text-sm">
             {(string.pullLeftAtHole * 100).toFixed(1)} % of the tension is left to pull at the hole. <ShowWorking working={holdWorking(string, surfaceMaterial(figures.construction).friction)} />
           </p>
-          {string.standHigher !== null && <p className="mt-1 text-sm font-semibold">Before winding, each pin stands {text('gauge', string.standHigher)} higher: its thread sinks it by that.</p>}
+          {string.standHigher !== null && string.standsAt !== null && <p className="mt-1 text-sm font-semibold">Before winding, {figures.strings.length > 1 ? 'each pin' : 'the pin'} stands {text('gauge', string.standHigher)} above its neighbours, {text('gauge', string.standsAt)} above the wood: its thread sinks it by that.</p>}
         </section>}
-        <section className="border-t border-rule py-4 md:border-t-0 md:pl-5" aria-label="The key">
-          <h2 className="text-xl font-semibold">{feet ? 'Peg' : 'Key'}</h2>
+        <section className="border-t border-rule py-4 md:border-t-0 md:pl-5" aria-label={`The ${turner}`}>
+          <h2 className="text-xl font-semibold">{feet ? 'Peg' : turner.replace(/^./, (c) => c.toUpperCase())}</h2>
           <div className="mt-1 flex flex-wrap items-end gap-x-6">
             <Figure label="Semitones to breaking" measure={measure('semitones', string.semitonesToBreaking)} size="huge" working={marginWorking(instrument, string.position, figures.construction)} />
           </div>
@@ -119,9 +124,9 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
   )
 }
 
-function correctionText(cut: number, from: number, length: string): string {
-  if (Math.abs(cut) < 0.0005) return `This house’s own ${from} cuts came out as worked out.`
-  return `By this house’s own ${from} cuts, ${length} are ${cut > 0 ? 'added to' : 'taken from'} the sum.`
+function correctionText({ by, from }: Correction, length: string): string {
+  if (Math.abs(by) < 0.0005) return `Cuts so far (${restsOn(from)}) came out as worked out.`
+  return `From cuts so far (${restsOn(from)}), ${length} are ${by > 0 ? 'added to' : 'taken from'} the sum.`
 }
 
 function sideWord(angle: number): string {

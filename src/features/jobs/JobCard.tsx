@@ -2,7 +2,9 @@
 
 import type { FittingContext } from '@/core/fitting/context'
 import type { Step } from '@/core/fitting/step'
-import { leadingNames } from '@/core/instrument/names'
+import { turnerOf } from '@/core/fitting/hands'
+import { anchorGoes } from '@/core/fitting/knot-words'
+import { countedFromWord, leadingNames } from '@/core/instrument/names'
 import { measure, type Quantity } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { OpenKnot } from '@/ui/drawings/knot/OpenKnot'
@@ -30,15 +32,18 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   const text = (quantity: Quantity, value: number) => measureText(measure(quantity, value), unit)
   const { name, beside } = leadingNames(position, habits.octaveNames)
   const { slack, key } = string
+  const turner = turnerOf(position.head.pin)
+  // The card says what the step says: turns that were given are in its figures.
+  const setPin = steps.find((one) => one.key === 'set-pin')
   const rows: readonly (readonly [string, string])[] = [
     ['String', `${materialWord(figures.construction)}, ${text('gauge', string.gauge)}, from ${from}`],
     ['Cut', text('length', figures.cut.total)],
     ['of which', figures.cut.parts.map((part) => `${part.what} ${text('length', part.length)}`).join(' + ') + (Math.abs(figures.cut.correction) >= 0.0005 ? ` ${figures.cut.correction > 0 ? '+' : '−'} house’s correction ${text('length', Math.abs(figures.cut.correction))}` : '')],
-    ['Knot', `${position.tail.fastening}${figures.needsAnchor ? `, anchor: ${habits.anchor}, ${habits.anchorPlace}` : ''}`],
+    ['Knot', `${position.tail.fastening}${figures.needsAnchor ? `. ${anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)}` : ''}`],
     ['Slack', `${text('length', slack.length)} past the pin; ${text('pins', slack.reach.pins)} ${slack.reach.direction}; ${text('length', slack.pull)} sideways`],
-    ['On the pin', `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, seen from the key’s end`],
-    ...(string.standHigher === null ? [] : [['Pin stands', `${text('gauge', string.standHigher)} higher before winding`] as const]),
-    ['Key', `${text('angle', key.snugToPitch)} snug to pitch; ${text('angle', key.perSemitone)} a semitone; ${text('angle', key.toBreaking)} from pitch to breaking${position.head.pin.gearRatio === 1 ? '' : `; geared ${position.head.pin.gearRatio} : 1`}`],
+    ['On the pin', `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`],
+    ...(setPin && setPin.figures.length > 0 ? [['Pin', setPin.figures.map((figure) => `${figure.label.toLowerCase()} ${measureText(figure.measure, unit)}`).join('; ')] as const] : []),
+    [turner.name.replace(/^the ./, (c) => c.slice(4).toUpperCase()), `${text('angle', key.snugToPitch)} snug to pitch; ${text('angle', key.perSemitone)} a semitone; ${text('angle', key.toBreaking)} from pitch to breaking${position.head.pin.gearRatio === 1 ? '' : `; geared ${position.head.pin.gearRatio} : 1`}`],
     ['Pitch', `${text('frequency', string.pitch)} at rest in ${instrument.restTuning}; ${text('semitones', string.semitonesToBreaking)} to breaking`],
   ]
   return (
@@ -46,7 +51,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
       <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
         <div>
           <h1 className="text-2xl font-semibold">{name} of {instrument.name}</h1>
-          <p className="text-soft">{beside}, number {position.number} from the top · {instrument.maker}, {instrument.model} · {instrument.owner}</p>
+          <p className="text-soft">{beside}, number {position.called.number} {countedFromWord(instrument)} · {instrument.maker}, {instrument.model} · {instrument.owner}</p>
         </div>
         <p className="text-right text-soft">{house}<br />Job {jobId}, {date}<span className="print:hidden"><br /><PrintButton /></span></p>
       </header>
@@ -61,7 +66,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
       </div>
       <section aria-label="Lengths to lay the string against" className="mt-2 overflow-x-auto border-t border-ink pt-2 print:overflow-visible" tabIndex={0}>
         <CheckRuler />
-        <LaidOff lengths={[{ word: 'slack past the pin', metres: slack.length }, { word: 'tail past the hole', metres: habits.tail }, ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
+        <LaidOff lengths={[{ word: 'slack past the pin', metres: slack.length }, ...(figures.tail > 0 ? [{ word: 'tail past the hole', metres: figures.tail }] : []), ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
       </section>
       <ol className="mt-3 columns-1 gap-8 border-t border-ink pt-2 sm:columns-2 print:columns-2">
         {steps.map((step, i) => (

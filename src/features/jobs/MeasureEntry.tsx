@@ -14,7 +14,8 @@ const ASKS: Record<Asked, { readonly label: string; readonly hint: string }> = {
   gauge: { label: 'Gauge as measured', hint: 'Typed, or sent by the calliper.' },
   cut: { label: 'Length as cut', hint: 'What really came off the coil.' },
   wraps: { label: 'Wraps as counted', hint: 'At pitch. Quarters will do.' },
-  cents: { label: 'Cents when you leave it', hint: 'Flat is negative.' },
+  cents: { label: 'Cents when you leave it', hint: 'Flat is negative. Settling is counted from there.' },
+  cycles: { label: 'Cycles given', hint: 'Each one with bringing it back to pitch.' },
 }
 
 interface MeasureEntryProps {

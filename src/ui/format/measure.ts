@@ -26,7 +26,7 @@ const SHOW: Record<Quantity, Show> = {
   force: fixed('N', 0),
   stress: fixed('MPa', 0, 1e-6),
   angle: (value) => ({ figure: value.toFixed(value < 20 ? 1 : 0), unit: '°' }),
-  turns: (value) => ({ figure: value.toFixed(1), unit: 'turns' }),
+  turns: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'turn' : 'turns' }),
   wraps: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'wrap' : 'wraps' }),
   pins: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'pin' : 'pins' }),
   strings: (value) => ({ figure: value.toFixed(1), unit: 'strings' }),
@@ -35,7 +35,7 @@ const SHOW: Record<Quantity, Show> = {
   share: fixed('%', 1, 100),
   density: fixed('kg/m³', 0),
   'line density': fixed('g/m', 3, 1000),
-  number: (value) => ({ figure: trimmed(value.toFixed(2)), unit: '' }),
+  number: (value) => ({ figure: String(Number(value.toFixed(2))), unit: '' }),
 }
 
 /** A figure and its unit. */

@@ -1,13 +1,12 @@
 /**
- * Fastening the lower end: knot and board, loop, posts, foot.
+ * Fastening the lower end: knot and board, loop, foot.
  */
 import { tailFacts } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
 import { coreMaterial } from '../../strings/construction'
 import { isGlued } from '../cautions'
 import { holdOf, inBox, only, step, strings, type FittingContext, type StepMaker } from '../context'
-import type { StringFigures } from '../figures'
-import { ANCHORS } from './take-off'
+import { anchorGoes, knotWords, type KnotWords } from '../knot-words'
 
 /** What knot and tag take up, m. */
 export function knotLength({ figures }: FittingContext): number {
@@ -29,20 +28,10 @@ export const tieKnot: StepMaker = (context) => {
       ...(isGlued(context) ? [say`Put the smallest touch of thin cyanoacrylate on the drawn knot, so that it can’t creep open.`] : []),
     ],
     figures: [{ label: 'Knot and tag', measure: measure('length', knotLength(context)) }],
-    ...(SLIPPED.has(context.position.tail.fastening) ? SLIPPED_LOOKS : KNOT_LOOKS[holdOf(context) as 'knot' | 'bead' | 'toggle']),
+    ...(knotWords(context.position.tail.fastening) as KnotWords),
     picture: 'knot',
   })
 }
-
-const KNOT_LOOKS = {
-  knot: { right: say`The loops lie side by side and the tag points away from the string.`, mistake: say`Making the second loop with the working end instead of the standing part; it slips.` },
-  bead: { right: say`The knot lies close behind the bead, and its tag stands clear.`, mistake: say`A loose overhand: it creeps toward the tag and opens.` },
-  toggle: { right: say`The loop grips the toggle at its middle, and the toggle lies square to the string.`, mistake: say`The loop near the toggle’s end: it tips, and pulls through.` },
-}
-
-/** Knots whose second loop is put through the first. */
-const SLIPPED: ReadonlySet<string> = new Set(['slip loop', 'loop and through'])
-const SLIPPED_LOOKS = { right: say`The first loop closes round the second, and the tag points away from the string.`, mistake: say`Putting the second loop through from in front: it falls apart under pull.` }
 
 /** Which knot, what it takes, and what it rests on. */
 function knotSentences(context: FittingContext): readonly Phrase[] {
@@ -57,28 +46,40 @@ function knotSentences(context: FittingContext): readonly Phrase[] {
   }
 }
 
+/** What the anchor is there for, in a sentence that stands behind a colon or alone. */
+function anchorBecause({ figures, position, habits }: FittingContext): Phrase {
+  const bore = measure('gauge', position.tail.eyeletBore ?? 0)
+  const rule = { 'from the D above middle C': 'the house gives thin strings one, from the D above middle C up', 'all but the lowest gut': 'the house gives one to all but the lowest gut', 'below a gauge': 'the house gives one to strings as thin as this', 'by knot against eyelet': 'the house goes by the knot against its eyelet' }[habits.thin]
+  switch (figures.anchor) {
+    case 'tied round it': return say`this knot is tied round its anchor and is nothing without it.`
+    case 'rule and knot': return say`${rule}, and this knot is not clearly wider than its eyelet of ${bore}.`
+    case 'rule': return say`${rule}. The knot might hold by its width, but a knot that pulls through costs a string, and an anchor costs nothing.`
+    default: return say`this knot is not clearly wider than its eyelet of ${bore}.`
+  }
+}
+
 function anchorSentence(context: FittingContext): Phrase {
   const { figures, position, habits } = context
   if (!figures.needsAnchor) return say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`
-  const because = say`this knot is not clearly wider than the eyelet, which has a bore of ${measure('gauge', position.tail.eyeletBore ?? 0)}.`
-  const thick = coreMaterial(figures.construction).name === 'gut' && only(context).gauge > THICK_GUT
-  return thick
-    ? [...say`Put ${ANCHORS[habits.anchor]} in ${habits.anchorPlace} once the knot is inside the body: gut so thick can’t be bent round it before. `, ...because]
-    : [...say`Lay ${ANCHORS[habits.anchor]} ${habits.anchorPlace}: `, ...because]
+  const thick = figures.anchor !== 'tied round it' && coreMaterial(figures.construction).name === 'gut' && only(context).gauge > THICK_GUT
+  const goes = anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)
+  return [...say`${goes}${thick ? ', once the knot is inside the body: gut so thick can’t be bent round it before' : ''}: `, ...anchorBecause(context)]
 }
 
 export const throughBoard: StepMaker = (context) => {
   if (!inBox(context)) return null
   const inside = context.habits.threading === 'from inside, knot first'
   const hold = holdOf(context)
+  const smooth = say`Where it curls, stop and smooth it before you draw on; never pull a kink through.`
+  const falls = hold !== 'knot' ? say`The ${hold} slips off on the way: keep a light pull on the string.` : context.figures.needsAnchor ? say`The anchor falls out on the way: keep it level, and keep a light pull on the string.` : say`Feeding in jerks lifts the eyelet: keep a light pull on the string.`
   return step({
     key: 'through-board', phase: 'in',
     title: inside ? 'Thread it up from inside' : 'Thread it down from the front',
     todo: inside
-      ? [say`Reach in through the access hole and feed the free end up through ${hold === 'knot' ? 'the eyelet. Hold the eyelet down from the front; feeding can lift it.' : 'its hole.'}`]
-      : [say`Feed one end down through ${hold === 'knot' ? 'the eyelet' : 'its hole'} and bring it out of the access hole, to be knotted there.`],
+      ? [say`Reach in through the access hole and feed the free end up through ${hold === 'knot' ? 'the eyelet. Hold the eyelet down from the front; feeding can lift it.' : 'its hole.'}`, smooth]
+      : [say`Feed one end down through ${hold === 'knot' ? 'the eyelet' : 'its hole'} and bring it out of the access hole, to be knotted there.`, smooth],
     right: hold === 'knot' ? say`The eyelet sits flat on the board and the string runs free in it.` : say`The string runs free in its hole.`,
-    mistake: hold === 'knot' ? say`The anchor falls out on the way: keep it level, and keep a light pull on the string.` : say`The ${hold} slips off on the way: keep a light pull on the string.`,
+    mistake: falls,
     picture: 'through',
   })
 }
@@ -107,48 +108,15 @@ export const hookLoop: StepMaker = (context) => {
     key: 'hook-loop', phase: 'in',
     title: through ? 'Draw the loop up' : 'Hook the loop on',
     todo: [
-      through ? say`Draw the loop under the bridge, pass the string through its own loop, and pull it up.` : say`Hook the loop over its hitch pin and push it down to the wood.`,
+      ...(through
+        ? [say`Draw the loop under the bridge: fish it out with fine pliers or a hook.`, say`Pass the string through its own loop, and pull it up.`]
+        : [say`Hook the loop over its hitch pin and push it down to the wood.`]),
       say`Bring the string over the bridge to its pin, and keep it under a light pull from here on.`,
       ...(context.above.length > 0 ? [say`It runs under ${strings(context.above)}.`] : []),
     ],
     right: say`The loop’s twist points along the string and lies low.`,
     mistake: say`Letting go: the loop jumps off its hitch pin. Watch it while you wind.`,
     picture: 'loop',
-  })
-}
-
-export const cutWire: StepMaker = (context) => {
-  if (holdOf(context) !== 'posts') return null
-  const { total } = context.figures.cut
-  return step({
-    key: 'mark', phase: 'in',
-    title: 'Cut the wire',
-    todo: [
-      say`Cut ${measure('length', total)}: twice the way from a pin to its post, the way round both posts, and slack, hole and tail at both ends.`,
-      say`Mark its middle: it goes midway between the two posts.`,
-    ],
-    figures: [{ label: 'Cut from the coil', measure: measure('length', total) }, { label: 'Middle at', measure: measure('length', total / 2) }],
-    right: say`Laid round the posts by its middle, both ends pass their pins by the same length.`,
-    mistake: say`Cutting for one string only: one wire is two strings here.`,
-    picture: 'cut',
-    asks: 'cut',
-  })
-}
-
-export const roundPosts: StepMaker = (context) => {
-  if (holdOf(context) !== 'posts') return null
-  const [first, second] = context.figures.strings as readonly [StringFigures, StringFigures]
-  return step({
-    key: 'round-posts', phase: 'in',
-    title: 'Round the two posts',
-    todo: [
-      say`Lay the middle of the wire round both hitch posts, low down, and bring both ends over the bridge to their pins.`,
-      say`Thread string ${String(first.position.number)} first and leave ${measure('length', first.slack.length)} of slack; the other pin’s slack is ${measure('length', second.slack.length)}.`,
-    ],
-    figures: [{ label: 'Slack at each pin', measure: measure('length', first.slack.length) }],
-    right: say`The wire lies round the posts without a kink and pulls equally to both sides.`,
-    mistake: say`A kink at a post: the wire breaks there. Wire goes on once.`,
-    picture: 'posts',
   })
 }
 
@@ -180,7 +148,7 @@ export const wrapFoot: StepMaker = (context) => {
     todo: [
       say`Pull the string down hard toward its foot, to somewhat below pitch.`,
       below,
-      say`Lay the first turns on the foot close to the board and under full pull, the later ones over them, and tuck the end under.`,
+      say`Lay the first turns on the foot close to the board and under full pull, the later ones over them, and tuck the end under. The lower string goes on before the higher.`,
     ],
     figures: quarterTurn === null ? [] : [{ label: 'Below pitch, at most', measure: measure('semitones', quarterTurn) }],
     right: say`The turns lie tight and the string holds its pitch when you let go.`,

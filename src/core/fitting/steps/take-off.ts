@@ -1,24 +1,24 @@
 /**
  * Making ready, taking the old string off, and looking at what it touched.
  */
+import { isHarp, soldByClass } from '../../instrument/instrument'
+import { sameLayers } from '../../instrument/layers'
+import { theName } from '../../instrument/names'
 import type { TailHold } from '../../knots/fastenings'
-import { measure, say } from '../../measure'
+import { measure, say, type Phrase } from '../../measure'
 import { materialWord } from '../../strings/construction'
-import { harpOctaveWord } from '../../pitch/harp-octave'
 import { siteFacts } from '../../wear/break-sites'
-import { holdOf, inBox, isWhole, listed, only, step, strings, wired, type FittingContext, type StepMaker } from '../context'
+import { holdOf, inBox, isWhole, listed, numberOf, only, step, strings, wired, type FittingContext, type StepMaker } from '../context'
 import { isGlued } from '../cautions'
-import type { Habits } from '../habits'
+import { cutterFor, turnerOf } from '../hands'
+import { ANCHORS } from '../knot-words'
 
 /** What the string's end rests on, to lay out beside it. */
 const REST: Record<TailHold, readonly string[]> = { knot: [], bead: ['its bead'], toggle: ['its toggle'], loop: [], posts: [], foot: ['a cloth to pull with'] }
 
-/** The anchor as it is laid out. */
-export const ANCHORS: Record<Habits['anchor'], string> = { 'old gut': 'an anchor of old gut', dowel: 'a dowel anchor', 'bead and glue': 'a bead', toggle: 'a toggle' }
-
 /** How the old string is taken from its lower end. */
 const LOOSEN: Record<TailHold, string> = {
-  knot: 'Push the knot back into the box and take it out through the access hole. Keep the anchor.',
+  knot: 'Push the knot back into the box and take it out through the access hole.',
   bead: 'Push the knot back into the box and take it out with its bead. Keep the bead.',
   toggle: 'Push the string back into the box and take it out with its toggle. Keep the toggle if it is sound.',
   loop: 'Lift the loop off its hitch pin.',
@@ -34,11 +34,14 @@ const UPPER: Record<TailHold, readonly string[]> = { knot: PIN_AND_GROOVE, bead:
 /** What the string lay against at its lower end, to be felt for a burr. */
 const FOUND_AT: Record<TailHold, string> = { knot: 'the eyelet', bead: 'the hole in the board', toggle: 'the hole in the board', loop: 'the hitch pin', posts: 'both hitch posts', foot: 'the foot' }
 
+/** Where a harp is worked on from inside and from above. */
+const BOTH_PLACES = say`Work inside with the harp on a table, its back opening free over the edge; for the pins stand it on the floor, where it can’t fall.`
+
 export const makeReady: StepMaker = (context) => {
   const { instrument, position, figures, habits, state } = context
   const wire = wired(context)
   const things = [
-    state.sameString ? 'the string that came off' : 'the new string', ...(holdOf(context) === 'foot' ? [] : ['the tuning key']), 'a cutter',
+    state.sameString ? 'the string that came off' : 'the new string', ...(position.head.pin.turnedBy === 'key' ? ['the tuning key'] : []), cutterFor(figures.construction),
     ...(figures.needsAnchor ? [ANCHORS[habits.anchor]] : []), ...REST[holdOf(context)],
     ...(isGlued(context) ? ['thin cyanoacrylate'] : []),
     ...(inBox(context) ? ['a rubber-faced clip'] : []),
@@ -50,7 +53,7 @@ export const makeReady: StepMaker = (context) => {
   return step({
     key: 'make-ready', phase: 'ready',
     title: 'Make ready',
-    todo: [say`Lay out ${listed(things)}.`, ...atRest, say`The instrument lies ${instrument.lies}.`],
+    todo: [say`Lay out ${listed(things)}.`, ...atRest, say`The instrument lies ${instrument.lies}.`, ...(isHarp(instrument) && holdOf(context) === 'knot' ? [BOTH_PLACES] : [])],
     right: position.mechanism ? say`Nothing touches the speaking length between soundboard and bridge pin.` : say`You can reach both ends of the string without leaning over the others.`,
     mistake: position.mechanism ? say`A ${position.mechanism} left engaged shortens the string, and it is then tuned too low.` : say`Working over the other strings with tools in hand.`,
     picture: 'ready',
@@ -63,21 +66,28 @@ export const moveAside: StepMaker = (context) => {
   const feet = holdOf(context) === 'foot'
   const many = above.length > 1
   const how = feet
-    ? say`Unwrap ${strings(above)} from the foot${many ? ', in that order: the outermost comes first.' : '.'}`
-    : say`Loosen ${strings(above)}${many ? ' in that order' : ''}, and move ${many ? 'them' : 'it'} aside. Leave at least two wraps on ${many ? 'each pin' : 'the pin'}.`
+    ? [...footLetDown(context), say`Unwrap ${strings(above)} from the foot${many ? ', in that order: the outermost comes first.' : '.'}`]
+    : [say`Loosen ${strings(above)}${many ? ' in that order' : ''}, and move ${many ? 'them' : 'it'} aside. Leave at least two wraps on ${many ? 'each pin' : 'the pin'}.`]
   return step({
     key: 'move-aside', phase: 'off',
-    title: `Uncover string ${position.number}`,
+    title: `Uncover string ${numberOf(position)}`,
     todo: [
-      how,
+      ...how,
       state.redoesAbove
         ? say`${many ? 'They come' : 'It comes'} off for good: new ones go on in this job.`
         : feet ? say`Leave each in its peg’s cord, and tape it aside in the order it came off.` : say`Keep the loops on their hitch pins with a strip of tape.`,
     ],
-    right: feet ? say`The turns of string ${String(position.number)} lie bare on the foot.` : say`Nothing crosses string ${String(position.number)} between its pin and the nut.`,
+    right: feet ? say`The turns of string ${numberOf(position)} lie bare on the foot.` : say`Nothing crosses the pin of string ${numberOf(position)}.`,
     mistake: feet ? say`Pulling the lower string out from under the layers: they lose their pull and shift.` : say`Letting a string down so far that its wraps come off the pin: wire that is kinked goes on no more.`,
     picture: 'off',
   })
+}
+
+/** The layers of a foot hold one another: before any is unwrapped, all of its pegs are let down. */
+function footLetDown({ instrument, position }: FittingContext): readonly Phrase[] {
+  const others = sameLayers(instrument, position)
+  if (others.length < 2) return []
+  return [say`Let the pegs of ${strings([...others].sort((a, b) => a.called.number - b.called.number))} down, all that share this foot: its layers hold one another.`]
 }
 
 export const takeOff: StepMaker = (context) => {
@@ -86,14 +96,16 @@ export const takeOff: StepMaker = (context) => {
   const whole = isWhole(context)
   const wire = wired(context)
   const counted = whole && pin.threadPitch !== null
+  const { needsAnchor } = context.figures
   return step({
     key: 'take-off', phase: 'off',
     title: 'Take off the old string',
     todo: [
-      ...(whole ? [say`Let the tension down with the key before anything is cut.`] : []),
+      ...(hold === 'foot' && context.above.length === 0 ? footLetDown(context) : []),
+      ...(whole ? [say`Let the tension down with ${turnerOf(pin).name} before anything is cut.`] : []),
       ...(counted ? [say`Count the turns of the pin that you give: they raise it, and are spared later.`] : []),
       ...(wire && inBox(context) ? [say`Cut old wire back to a straight end before you draw it out, so that it doesn’t scar the hole.`] : []),
-      say`${LOOSEN[hold]}`,
+      say`${LOOSEN[hold]}${hold === 'knot' && needsAnchor ? ' Keep its anchor.' : ''}`,
       hold === 'foot' ? say`Keep the pieces: the gauge and the place of the break are on them.` : say`Unwind what is left from ${hold === 'posts' ? 'both pins' : 'the pin'}. Keep the pieces: the gauge and the place of the break are on them.`,
     ],
     right: inBox(context) ? say`No piece of string is left in the box; it would buzz.` : say`Nothing of the old string is left at either end.`,
@@ -124,19 +136,21 @@ export const inspect: StepMaker = (context) => {
 }
 
 export const prove: StepMaker = (context) => {
-  const { position, figures, instrument, state } = context
+  const { position, figures, habits, instrument, state } = context
   const { gauge } = only(context)
   if (state.sameString) return proveAgain(context)
+  const tensionClass = soldByClass(instrument)
   return step({
     key: 'prove', phase: 'off',
     title: 'Prove the new string',
     todo: [
-      say`Check the packet: ${materialWord(figures.construction)}, ${measure('gauge', gauge)}, ${instrument.tensionClass} tension, for the ${harpOctaveWord(position.note)}.`,
+      say`Check the packet: ${materialWord(figures.construction)}, ${measure('gauge', gauge)}, ${tensionClass === null ? '' : `${tensionClass} tension, `}for ${theName(position, habits.octaveNames)}.`,
       say`Measure it. It lies not outside its neighbours of the same material. Leave its tag on until the end is cut.`,
+      say`Uncoil it end over end, gently, and smooth the curl out by hand.`,
     ],
     figures: [{ label: 'Gauge', measure: measure('gauge', gauge) }],
     right: say`The calliper reads ${measure('gauge', gauge)}; the old one may read a little thinner than new.`,
-    mistake: say`A packet of another tension class with the same note on it.`,
+    mistake: tensionClass === null ? say`A packet of the right gauge with the wrong end.` : say`A packet of another tension class with the same note on it.`,
     picture: 'gauge',
     asks: 'gauge',
   })

@@ -1,52 +1,92 @@
 /**
  * At the pin: setting it, cutting, threading, slack, winding.
  */
-import { lockSentence } from '../../knots/fastenings'
+import { lockSentence, type HeadFastening } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
 import { holdOf, inBox, onePin, only, step, type FittingContext, type StepMaker } from '../context'
-import type { StringFigures } from '../figures'
+import type { SlackRule, StringFigures } from '../figures'
+import { turnerOf } from '../hands'
+import { isCutFlush } from '../head-way'
+import type { Step } from '../step'
 
 /** Seconds to let a pin cool between spells of turning. */
-const REST = 20
+export const REST = 20
+
+/** A turn less than this is none. */
+const NO_TURN = 0.02
+
+/** Turns of the pin that are still to be given before it stands where it must; negative where it was given more. */
+export function turnsStillOut({ figures, state }: Pick<FittingContext, 'figures' | 'state'>): number {
+  return Math.max(...figures.strings.map((s) => s.turnsOut)) - state.turnsGiven
+}
 
 export const setPin: StepMaker = (context) => {
   if (holdOf(context) === 'foot') return null
-  const { figures, position, state } = context
+  const { figures, position } = context
   const { pin } = position.head
   const both = figures.strings.length > 1
-  const raise = Math.max(0, ...figures.strings.map((s) => (s.standHigher ?? 0) - (pin.threadPitch ?? 0) * state.turnsGiven))
   const threaded = pin.threadPitch !== null
   const across = pin.setting === 'across a scroll'
   return step({
     key: 'set-pin', phase: 'in',
     title: both ? 'Set both pins' : 'Set the pin',
     todo: [
-      ...(threaded ? [say`Turn ${both ? 'each' : 'the'} pin out until it stands ${measure('gauge', raise)} higher than its neighbours in playing state: winding sinks it by its thread. ${state.turnsGiven > 0 ? 'The turns you gave while letting the old string down are taken off already.' : 'A string lifted off by hand gave no turns; turns you gave while letting it down count.'}`] : []),
-      across ? say`Turn the string hole across the string, so that it is plain which way the string comes off.` : say`Turn the string hole in line with the string.`,
+      ...(threaded ? heightSentences(context, both) : []),
+      across ? say`Turn the string hole across the string. The string will go over the top of the pin and back through, so that it is plain which way it comes off.` : say`Turn the string hole in line with the string.`,
     ],
-    figures: threaded ? [{ label: 'Stands higher by', measure: measure('gauge', raise) }] : [],
+    figures: threaded ? heightFigures(context) : [],
     right: across ? say`Looking along the string, you see the side of the pin and no hole.` : say`Looking along the string, you see daylight through the hole.`,
     mistake: threaded ? say`Starting too low: the pin then jams or cracks the wood before the string is up. Too high, it bends.` : across ? say`Threading with the hole in line: the string can then come off either way.` : say`Threading with the hole across the string; the becket then starts a quarter turn late.`,
     picture: 'pin',
   })
 }
 
+function heightFigures(context: FittingContext): Step['figures'] {
+  const { standHigher, standsAt } = only(context)
+  const still = turnsStillOut(context)
+  return [
+    { label: still < -NO_TURN ? 'Turn it back in' : 'Still to turn out', measure: measure('turns', Math.abs(still)) },
+    { label: 'Then stands higher by', measure: measure('gauge', standHigher ?? 0) },
+    { label: 'Above the wood', measure: measure('gauge', standsAt ?? 0) },
+  ]
+}
+
+/** What is left to turn, and where the pin then stands: turns that were given come off the turns, never off the height. */
+function heightSentences(context: FittingContext, both: boolean): readonly Phrase[] {
+  const { figures, position, state } = context
+  const { heightDatum } = position.head.pin
+  const { standHigher, standsAt } = only(context)
+  const still = turnsStillOut(context)
+  const [pin, it, stands] = both ? ['each pin', 'each', 'stands'] : ['the pin', 'it', 'stands']
+  const there = say`${it} then ${stands} ${measure('gauge', standHigher ?? 0)} above its neighbours, ${measure('gauge', standsAt ?? 0)} above the wood, measured to the ${heightDatum === 'top of pin' ? 'pin’s top' : 'string hole'}.`
+  const turns = measure('turns', Math.abs(still))
+  const first = Math.abs(still) <= NO_TURN
+    ? [...say`Leave ${pin} as it is: `, ...there]
+    : still < 0 ? [...say`Turn ${pin} back in by ${turns}, which were given too many; `, ...there]
+      : [...say`Turn ${pin} out ${turns}${state.turnsGiven > 0 ? ' more' : ''}; `, ...there]
+  const wraps = measure('wraps', Math.max(...figures.strings.map((s) => s.wraps)))
+  return [first, state.turnsGiven > 0
+    ? say`Winding ${wraps} sinks it back by its thread. What you gave while letting the old string down is taken off the turns.`
+    : say`Winding ${wraps} sinks it back by its thread. A string that was lifted off by hand gave no turns.`]
+}
+
 export const cutAtPin: StepMaker = (context) => {
-  const { figures, habits, state } = context
+  const { figures, habits, state, position } = context
   if (!onePin(context) || habits.cutting === 'set slack, take out, cut, thread again') return null
-  const long = habits.cutting === 'wind, trim later' || state.sameString
+  const flush = isCutFlush(position, habits) && !state.sameString
+  const past = measure('length', only(context).slack.length + position.head.pin.diameter)
   return step({
     key: 'mark', phase: 'wind',
-    title: long ? 'Check the length at the pin' : 'Mark and cut',
+    title: flush ? 'Mark and cut' : 'Check the length at the pin',
     todo: [
       say`Bring the string to its pin, snug. The length is set here, on the instrument; the sum is the check.`,
-      long
-        ? say`From its fastening to its tip it must be at least ${measure('length', figures.cut.total)}. If it is, leave it long: you trim later.`
-        : say`Mark ${measure('length', only(context).slack.length + habits.tail)} past the pin, and cut there. Wind with the end flush in the hole.`,
+      flush
+        ? say`Mark ${past} past the pin, slack and hole and nothing more, and cut there.`
+        : say`From its fastening to its tip it must be at least ${measure('length', figures.cut.total)}. If it is, leave it long: you trim later.`,
     ],
-    figures: [{ label: 'Cut from the coil', measure: measure('length', figures.cut.total) }],
+    figures: [...(flush ? [{ label: 'Past the pin', measure: past }] : []), { label: 'Cut from the coil', measure: measure('length', figures.cut.total) }],
     right: say`The mark falls where the sum says, give or take a finger’s breadth.`,
-    mistake: say`Cutting by the sum alone, before the ${inBox(context) ? 'knot has drawn up' : 'loop has drawn tight'}.`,
+    mistake: flush ? say`Adding a tail to hold by: it is wound on as well, and gives wraps too many.` : say`Cutting by the sum alone, before the ${inBox(context) ? 'knot has drawn up' : 'loop has drawn tight'}.`,
     picture: 'cut',
     asks: state.sameString ? null : 'cut',
   })
@@ -67,25 +107,57 @@ function slackSentence(context: FittingContext): Phrase {
   }
 }
 
+/** The house's rule of thumb as it is said: `a fifth`, `70 mm`, `3 strings aside`. */
+export function ruleWords(rule: SlackRule, interval: string): Phrase {
+  switch (rule.by) {
+    case 'pins': return say`${interval}`
+    case 'length past the pin': return say`${measure('length', rule.amount)} past the pin`
+    case 'sideways pull': return say`${measure('strings', rule.amount)} aside`
+  }
+}
+
+/** Which way the becket is bent, so that the first wrap lies over it. */
+function becketWay({ position }: StringFigures): string {
+  switch (position.head.pin.setting) {
+    case 'upright': return 'downward'
+    case 'through the neck': return 'toward the wood'
+    case 'across a scroll': return 'along the pin, toward where the wraps will lie'
+  }
+}
+
+/** How the end is kept in the hole, in the house's time. */
+function becketSentence(context: FittingContext): Phrase {
+  const figures = only(context)
+  if (figures.head === 'kinked both sides') return say`${lockSentence(figures.head) ?? ''}`
+  const bend = `bend it just inside the hole, ${becketWay(figures)}, so that the first wrap lies over it`
+  return context.habits.becket === 'before turning' ? say`Set the becket before you turn: ${bend}.` : say`Turn the pin half round, then set the becket: ${bend}.`
+}
+
 export const threadPin: StepMaker = (context) => {
   if (!onePin(context)) return null
-  const { habits } = context
-  const { slack, head, wrapsWanted } = only(context)
+  const { habits, position, state } = context
+  const figures = only(context)
+  const { slack, wrapsWanted } = figures
   const length = { label: 'Slack', measure: measure('length', slack.length) }
   const pins = { label: 'By pins', measure: measure('pins', slack.reach.pins) }
   const pull = { label: 'Sideways', measure: measure('length', slack.pull) }
-  const becket = head === 'kinked both sides'
-    ? say`Kink the tail on both sides of the pin, an S: it needs no lock.`
-    : habits.becket === 'before turning' ? say`Set the becket: kink the tail sharply where it comes out of the hole, before you turn.` : say`Turn the pin half round, then set the becket: kink the tail sharply where it comes out of the hole.`
+  const flush = isCutFlush(position, habits) && !state.sameString
+  const over = position.head.pin.setting === 'across a scroll' ? 'over the top of the pin and back through its hole' : 'through the string hole'
   return step({
     key: 'thread-pin', phase: 'wind',
-    title: 'Thread the pin and leave the slack',
-    todo: [say`Put the end through the string hole and draw the string snug.`, slackSentence(context), ...(cutsAgain(context) ? [] : [becket])],
+    title: flush ? 'Set the end in its hole' : 'Thread the pin and leave the slack',
+    todo: flush
+      ? [say`Put the end ${over}, flush with its far side. What you left past the pin is the slack, and nothing is given back.`]
+      : [
+          say`Put the end ${over} and draw the string snug.`, slackSentence(context),
+          say`Hold the slack with an elbow, a helper or a clip.`,
+          ...(cutsAgain(context) ? [] : [becketSentence(context)]),
+        ],
     figures: { 'length past the pin': [length, pull], pins: [length, pins], 'sideways pull': [length, pull] }[habits.slackBy],
-    right: say`The same slack judged two ways agrees within a pin.`,
-    mistake: slack.rule.within
-      ? say`Losing the slack while setting the becket: hold the tail.`
-      : say`Leaving ${habits.slackInterval} by habit: here that winds ${measure('wraps', slack.rule.wraps)}, and ${measure('wraps', wrapsWanted)} are wanted.`,
+    right: flush ? say`Nothing stands out of the hole on the far side.` : say`The same slack judged two ways agrees within a pin.`,
+    mistake: flush ? say`Pushing the end on through: what stands out is slack that is lost.`
+      : slack.rule.within ? say`Losing the slack while setting the becket: hold the tail.`
+        : [...say`Leaving `, ...ruleWords(slack.rule, habits.slackInterval), ...say` by habit: here that winds ${measure('wraps', slack.rule.wraps)}, and ${measure('wraps', wrapsWanted)} are wanted.`],
     picture: 'slack',
   })
 }
@@ -94,15 +166,17 @@ const cutsAgain = ({ habits, state }: FittingContext) => habits.cutting === 'set
 
 export const cutAgain: StepMaker = (context) => {
   if (!onePin(context) || !cutsAgain(context)) return null
-  const { figures, habits } = context
+  const { figures, position } = context
+  // The hole lies between the fingers and the tail.
+  const past = measure('length', figures.tail + position.head.pin.diameter)
   return step({
     key: 'cut-again', phase: 'wind',
     title: 'Take it out, cut, thread again',
     todo: [
-      say`Pinch the string where it goes into the hole, take it out, and cut ${measure('length', habits.tail)} past your fingers, away from the instrument.`,
-      say`Thread it again to the same place, and set the becket: kink the tail sharply where it comes out of the hole.`,
+      say`Pinch the string where it goes into the hole, take it out, and cut ${past} past your fingers, away from the instrument.`,
+      [...say`Thread it again to the same place. `, ...becketSentence(context)],
     ],
-    figures: [{ label: 'Past your fingers', measure: measure('length', habits.tail) }, { label: 'Cut from the coil', measure: measure('length', figures.cut.total) }],
+    figures: [{ label: 'Past your fingers', measure: past }, { label: 'Cut from the coil', measure: measure('length', figures.cut.total) }],
     right: say`The slack is the same as before.`,
     mistake: say`Cutting at your fingers: the tail is then gone.`,
     picture: 'cut',
@@ -121,59 +195,45 @@ function laySentence({ lay, position }: StringFigures): Phrase {
 }
 
 /** Which hand does what. */
-function handSentence({ habits }: FittingContext): Phrase {
+export function handSentence({ habits, position, figures }: FittingContext): Phrase {
   const other = habits.hand === 'right' ? 'left' : 'right'
-  return say`Key in your ${habits.hand} hand; the ${other} keeps hold of the tail and guides the string.`
+  const tool = turnerOf(position.head.pin).name.replace('the ', '')
+  return say`${tool[0]?.toUpperCase() ?? ''}${tool.slice(1)} in your ${habits.hand} hand; the ${other} ${figures.tail > 0 ? 'keeps hold of the tail and guides the string' : 'guides the string'}.`
+}
+
+/** Ways whose sentence belongs to the winding; an S is said where the end is kinked, a lay where the wraps are laid. */
+const SAID_ELSEWHERE: ReadonlySet<HeadFastening> = new Set(['kinked both sides', 'above, below, above'])
+
+/** Where the string goes before it gets tight. */
+function waySentence(context: FittingContext): Phrase {
+  if (holdOf(context) === 'loop') return say`Lay the string in its nut and bridge slots before it gets tight, and watch the loop: it jumps off its hitch pin.`
+  const way = context.position.mechanism === 'disc' ? 'through the middle between the forks of both discs, ' : context.position.mechanism === 'lever' ? 'under its lever, ' : ''
+  return say`Lead it where its neighbours go, ${way}and into its bridge pin’s groove on their side, before it gets tight.`
 }
 
 export const wind: StepMaker = (context) => {
   if (!onePin(context)) return null
   const figures = only(context)
   const { pin } = figures.position.head
+  const { turn, seenFrom, name } = turnerOf(pin)
   const lock = lockSentence(figures.head)
-  const loop = holdOf(context) === 'loop'
   return step({
     key: 'wind', phase: 'wind',
     title: 'Wind',
     todo: [
-      ...(lock === null || figures.head === 'kinked both sides' || figures.head === 'above, below, above' ? [] : [say`${lock}`]),
-      say`Turn the key ${pin.tightens}, seen from the key’s end.`,
-      ...(pin.gearRatio === 1 ? [] : [say`The pin is geared: ${measure('number', pin.gearRatio)} turns of the key are one of the pin.`]),
+      ...(lock === null || SAID_ELSEWHERE.has(figures.head) ? [] : [say`${lock}`]),
+      say`${turn} ${pin.tightens}, ${seenFrom}.`,
+      ...(pin.gearRatio === 1 ? [] : [say`The pin is geared: ${measure('number', pin.gearRatio)} turns of ${name} are one of the pin.`]),
       handSentence(context),
       laySentence(figures),
-      loop
-        ? say`Lay the string in its nut and bridge slots before it gets tight, and watch the loop: it jumps off its hitch pin.`
-        : say`Lay the string in its bridge pin’s groove${context.position.mechanism ? ` and clear of the ${context.position.mechanism}` : ''} before it gets tight.`,
+      waySentence(context),
       ...(pin.gearRatio === 1 ? [say`Slowly, with rests: friction heats the pin and loosens its fit.`] : []),
     ],
-    figures: [{ label: 'Wraps at pitch', measure: measure('wraps', figures.wraps) }, { label: 'Key in all', measure: measure('turns', figures.wraps * pin.gearRatio) }],
+    figures: [{ label: 'Wraps at pitch', measure: measure('wraps', figures.wraps) }, { label: `${name.replace('the ', '').replace(/^./, (c) => c.toUpperCase())} in all`, measure: measure('turns', figures.wraps * pin.gearRatio) }],
     right: say`${measure('wraps', figures.wraps)} at pitch, ${figures.lay === 'toward the wood' ? 'side by side, ' : ''}${measure('gauge', figures.bank.width)} wide.`,
     mistake: !figures.bank.fits ? say`There is no room for so many wraps on this pin: leave less slack.` : figures.lay === 'toward the wood' ? say`A wrap crossing another: it pinches there and breaks there.` : say`A wrap that slides off the end of the pin: keep a finger on the last one.`,
     picture: 'wraps',
     asks: 'wraps',
     rest: pin.gearRatio === 1 ? REST : null,
-  })
-}
-
-export const windPair: StepMaker = (context) => {
-  if (holdOf(context) !== 'posts') return null
-  const [first, second] = context.figures.strings as readonly [StringFigures, StringFigures]
-  const { pin } = first.position.head
-  return step({
-    key: 'wind', phase: 'wind',
-    title: 'Wind one pin, then the other',
-    todo: [
-      say`Becket the end of string ${String(first.position.number)} and turn its pin ${pin.tightens}, seen from the key’s end, until the wire is just snug; wraps go downward, under the hole.`,
-      handSentence(context),
-      say`Hold the slack of the wire tight at the posts while you wind the second pin, string ${String(second.position.number)}.`,
-      say`Bring both up by turns, a little each, so that the wire does not creep round the posts.`,
-      say`Slowly, with rests: friction heats the pin and loosens its fit.`,
-    ],
-    figures: [{ label: 'Wraps on each pin', measure: measure('wraps', first.wraps) }, { label: 'Each pin sinks', measure: measure('gauge', first.standHigher ?? 0) }],
-    right: say`${measure('wraps', first.wraps)} on each pin, downward under the hole, and both pins at the height of their neighbours.`,
-    mistake: say`Winding one side right up first: it draws the slack of the other through.`,
-    picture: 'wraps',
-    asks: 'wraps',
-    rest: REST,
   })
 }

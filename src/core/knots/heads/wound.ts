@@ -18,8 +18,8 @@ export interface WoundPin {
   readonly tail: Tail
 }
 
-/** Left as it is; bent the other way; or laid over toward the wood, so many degrees round the pin from its hole. */
-export type Tail = 'free' | 'kinked' | { readonly tuckedAt: number }
+/** Left as it is; bent the other way; led round the standing string; or laid over toward the wood, so many degrees round the pin from its hole. */
+export type Tail = 'free' | 'kinked' | 'hitched' | { readonly tuckedAt: number }
 
 /** A place on the pin: along it, round it in radians from the hole's lower mouth, and from its axis. */
 interface OnPin { readonly x: number; readonly round: number; readonly out: number }
@@ -28,6 +28,8 @@ const LYING = 0.56
 const APART = 1.13
 const STEP = Math.PI / 30
 const BELOW = 15
+/** Of the string below the pin: close enough that it grows evenly while it is threaded. */
+const BELOW_POINTS = 20
 const PASSES = 4
 
 const inSpace = ({ x, round, out }: OnPin): Vec3 => [x, -out * Math.cos(round), -out * Math.sin(round)]
@@ -47,10 +49,11 @@ export function woundString({ radius, turns, runs, bent, tail }: WoundPin): { re
     return { x: along(runs, round / (2 * Math.PI), tucked), round, out: radius + LYING }
   }), { tail: smooth(tailPlaces.map(inSpace), 6), radius, angle })
   const turned = (p: OnPin) => inSpace({ ...p, round: p.round - angle })
-  const first = turned(wraps[wraps.length - 1] as OnPin)
-  const below: Polyline = [1, 0.75, 0.5, 0.25].map((t): Vec3 => [first[0], first[1] - (first[1] + BELOW) * t, first[2]])
-  const wound = wraps.length > 1 ? [...wraps].reverse().map(turned) : [turned({ x: 0, round: 0, out: radius + 0.1 })]
-  const hole: readonly OnPin[] = [{ x: 0, round: 0, out: radius * 0.55 }, { x: 0, round: Math.PI, out: radius * 0.1 }, { x: 0, round: Math.PI, out: radius * 0.8 }]
+  const hangs: OnPin = { x: 0, round: 0, out: Math.max(radius + 0.1, tail === 'free' ? 0 : clearBelow(smooth(tailPlaces.map(inSpace), 6), 0, angle)) }
+  const first = turned(wraps.length > 1 ? wraps[wraps.length - 1] as OnPin : hangs)
+  const below: Polyline = Array.from({ length: BELOW_POINTS }, (_, i) => 1 - i / BELOW_POINTS).map((t): Vec3 => [first[0], first[1] - (first[1] + BELOW) * t, first[2]])
+  const wound = wraps.length > 1 ? [...wraps].reverse().map(turned) : [turned(hangs)]
+  const hole: readonly OnPin[] = [0.7, 0.55, 0.3, -0.1, -0.45, -0.8].map((share) => ({ x: 0, round: share < 0 ? Math.PI : 0, out: radius * Math.abs(share) }))
   const points = [...below, ...wound, ...hole.map(turned), ...tailPlaces.map(turned)]
   const curve = smooth(apartFrom(points), 2)
   const share = (i: number) => Math.round((i * (curve.length - 1)) / (points.length - 1))
@@ -127,12 +130,44 @@ function clearBelow(others: Polyline, x: number, angle: number): number {
   return others.reduce((out, [px, py, pz]) => {
     const [y, z] = [c * py + s * pz, c * pz - s * py]
     const dx = Math.abs(px - x)
-    return dx < APART && y < 0.8 ? Math.max(out, z + Math.sqrt(APART * APART - dx * dx)) : out
+    const near = fading(dx, APART) * fading(y, CLEAR_ABOVE)
+    if (near === 0) return out
+    return Math.max(out, near * (z + (dx < APART ? Math.sqrt(APART * APART - dx * dx) : 0)))
   }, 0)
+}
+
+/** Of what hangs straight down, only what lies lower than this is in its way. */
+const CLEAR_ABOVE = 0.8
+/** It begins to give way this much earlier, so that it moves aside and doesn't jump. */
+const GIVES_WAY = 1.2
+
+/** 1 up to a bound, and evenly down to 0 beyond it. */
+function fading(value: number, bound: number): number {
+  return Math.min(1, Math.max(0, 1 - (value - bound) / GIVES_WAY))
+}
+
+/** Out of the hole, over to the side of the pin's end and down in front, behind the standing string, and back on the wood's side. */
+const HITCH: readonly (readonly [x: number, round: number, out: number])[] = [
+  [0, 0, 0.3], [0, 0, 1.2], [0.2, 0.12, 1.5], [0.7, 0.45, 1.1], [1.15, 0.95, 0.7], [1.3, 1.6, LYING + 0.04], [1.3, 2.3, LYING + 0.04], [1.25, 2.9, LYING + 0.12], [0.95, 3.38, LYING + 0.12], [0, 3.8, LYING + 0.06],
+  [-1.15, 3.98, LYING + 0.08], [-2.4, 3.82, LYING + 0.26], [-3.2, 3.3, LYING + 0.75], [-3.4, 2.8, LYING + 1.25],
+]
+/** As much of it as is led when it is only put through. */
+const THROUGH = 0.16
+
+function hitched(radius: number, bent: number): readonly OnPin[] {
+  const led = (THROUGH + (1 - THROUGH) * bent) * (HITCH.length - 1)
+  const at = (place: number): OnPin => {
+    const i = Math.min(HITCH.length - 2, Math.floor(place))
+    const [a, b] = [HITCH[i], HITCH[i + 1]] as [(typeof HITCH)[number], (typeof HITCH)[number]]
+    const mix = (k: 0 | 1 | 2) => a[k] + (b[k] - a[k]) * (place - i)
+    return { x: mix(0), round: Math.PI + mix(1), out: radius + mix(2) }
+  }
+  return Array.from({ length: HITCH.length }, (_, i) => at((led * i) / (HITCH.length - 1)))
 }
 
 /** From the hole's upper mouth to the tail's end. */
 function tailOf(radius: number, tail: Tail, bent: number): readonly OnPin[] {
+  if (tail === 'hitched') return hitched(radius, bent)
   const straight: readonly OnPin[] = [1, 2, 3, 4, 5].map((i) => ({ x: 0, round: Math.PI, out: radius + 0.3 + 0.9 * i }))
   const over: readonly OnPin[] = tail === 'free' ? straight
     : tail === 'kinked' ? [[0.1, 0.12], [0.3, 0.4], [0.5, 0.75], [0.8, 1.05], [1.2, 1.3]].map(([x, by], i) => ({ x: x as number, round: Math.PI + (by as number) * (3 / radius), out: radius + LYING + Math.max(0, i - 2) * 0.8 }))

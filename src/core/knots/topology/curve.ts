@@ -60,6 +60,15 @@ export function lengthOf(curve: Polyline): number {
   return length
 }
 
+/** The first share of a curve by its length, 0 to 1; two points at least. */
+export function upTo(curve: Polyline, share: number): Polyline {
+  const along = alongOf(curve)
+  const wanted = share * (along[along.length - 1] as number)
+  const next = Math.max(1, along.findIndex((far) => far >= wanted))
+  const [a, b] = [along[next - 1] as number, along[next] as number]
+  return [...curve.slice(0, next), between(curve[next - 1] as Vec3, curve[next] as Vec3, b === a ? 1 : Math.max(0, wanted - a) / (b - a))]
+}
+
 /** The same curve with its points evenly spaced along it. */
 export function resample(curve: Polyline, count: number): Polyline {
   const total = lengthOf(curve)
