@@ -12,6 +12,8 @@ export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
+  globalSetup: '<rootDir>/jest.seed.mjs',
+  setupFiles: ['<rootDir>/jest.property.mjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '^.+\\.(tsx?|mjs|js)$': swc },
   transformIgnorePatterns: ['/node_modules/(?!d3-)'], // d3 ships modules only

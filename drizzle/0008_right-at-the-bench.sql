@@ -50,6 +50,20 @@ DROP TABLE `need`;--> statement-breakpoint
 ALTER TABLE `__new_need` RENAME TO `need`;--> statement-breakpoint
 CREATE INDEX `need_of_job` ON `need` (`job_id`);--> statement-breakpoint
 CREATE INDEX `need_open` ON `need` (`closed_at`);--> statement-breakpoint
+CREATE TABLE `__new_supply` (
+	`id` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+	`kind` text NOT NULL,
+	`name` text NOT NULL,
+	`place` text NOT NULL,
+	`count` integer NOT NULL,
+	`least` integer NOT NULL,
+	`wanted` integer DEFAULT 0 NOT NULL,
+	CONSTRAINT "supply_never_below_zero" CHECK("__new_supply"."count" >= 0 AND "__new_supply"."least" >= 0 AND "__new_supply"."wanted" >= 0)
+);
+--> statement-breakpoint
+INSERT INTO `__new_supply`("id", "kind", "name", "place", "count", "least") SELECT "id", "kind", "name", "place", "count", "least" FROM `supply`;--> statement-breakpoint
+DROP TABLE `supply`;--> statement-breakpoint
+ALTER TABLE `__new_supply` RENAME TO `supply`;--> statement-breakpoint
 CREATE TABLE `__new_anchors_made` (
 	`id` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
 	`fitted_id` integer NOT NULL,
@@ -465,26 +479,14 @@ INSERT INTO `__new_supplier`("id", "slug", "name", "currency", "rate", "postage_
 DROP TABLE `supplier`;--> statement-breakpoint
 ALTER TABLE `__new_supplier` RENAME TO `supplier`;--> statement-breakpoint
 CREATE UNIQUE INDEX `supplier_slug_unique` ON `supplier` (`slug`);--> statement-breakpoint
-CREATE TABLE `__new_supply` (
-	`id` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
-	`kind` text NOT NULL,
-	`name` text NOT NULL,
-	`place` text NOT NULL,
-	`count` integer NOT NULL,
-	`least` integer NOT NULL,
-	CONSTRAINT "supply_never_below_zero" CHECK("__new_supply"."count" >= 0 AND "__new_supply"."least" >= 0)
-);
---> statement-breakpoint
-INSERT INTO `__new_supply`("id", "kind", "name", "place", "count", "least") SELECT "id", "kind", "name", "place", "count", "least" FROM `supply`;--> statement-breakpoint
-DROP TABLE `supply`;--> statement-breakpoint
-ALTER TABLE `__new_supply` RENAME TO `supply`;--> statement-breakpoint
 ALTER TABLE `house` ADD `concert_hours` real DEFAULT 2 NOT NULL;--> statement-breakpoint
 CREATE INDEX `action_on` ON `action` (`instrument_id`);--> statement-breakpoint
 UPDATE `instrument` SET `called_by` = 'number' WHERE `family` IN ('lap zither', 'loop-end zither', 'long zither', 'lyre');--> statement-breakpoint
 UPDATE `instrument` SET `called_by` = 'role' WHERE `family` = 'scroll-head zither';--> statement-breakpoint
 UPDATE `instrument` SET `counted_from` = 'bottom' WHERE `family` = 'long zither';--> statement-breakpoint
 UPDATE `string_position` SET `turned_by` = 'hand' WHERE `head_fastening` = 'peg cord';--> statement-breakpoint
-UPDATE `house` SET `habits` = json_set(`habits`, '$.octaveNames', CASE json_extract(`habits`, '$.octaveNames') WHEN 'E-to-F octaves' THEN 'as its players do' WHEN 'number from the top' THEN 'its number' ELSE json_extract(`habits`, '$.octaveNames') END) WHERE json_extract(`habits`, '$.octaveNames') IS NOT NULL;--> statement-breakpoint
+UPDATE `house` SET `habits` = json_set(`habits`, '$.octaveNames', 'as its players do') WHERE json_extract(`habits`, '$.octaveNames') = 'E-to-F octaves';--> statement-breakpoint
+UPDATE `house` SET `habits` = json_set(`habits`, '$.octaveNames', 'its number') WHERE json_extract(`habits`, '$.octaveNames') = 'number from the top';--> statement-breakpoint
 UPDATE `house` SET `habits` = json_set(`habits`, '$.stretching', 'big sideways motions') WHERE json_extract(`habits`, '$.stretching') = 'hard plucking before a show';--> statement-breakpoint
 UPDATE `house` SET `habits` = json_set(`habits`, '$.thin', 'from the D above middle C') WHERE json_extract(`habits`, '$.thin') = 'above middle C';--> statement-breakpoint
 UPDATE `house` SET `habits` = json_set(`habits`, '$.thin', 'all but the lowest gut') WHERE json_extract(`habits`, '$.thin') = 'all but bass gut';--> statement-breakpoint

@@ -2,6 +2,7 @@
 
 import type { TodayView } from '@/data/today'
 import { RetuneRow } from '@/features/settling/RetuneRow'
+import { TailRow } from '@/features/tails/TailRow'
 import { TodaySheet } from '@/features/today/TodaySheet'
 
 /** Today, with the settling strings' own rows put into it. */
@@ -9,6 +10,7 @@ export function TodayPage({ view, now, tolerance }: { view: TodayView; now: numb
   return (
     <TodaySheet
       view={view} now={now} tolerance={tolerance}
+      tailRow={(tail) => <TailRow key={tail.id} tail={tail} now={now} />}
       retuneRow={(settling) => <RetuneRow key={`${settling.fitted.id}-${settling.positionId}`} settling={settling} now={now} tolerance={tolerance} />}
     />
   )

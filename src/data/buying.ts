@@ -12,8 +12,6 @@ import { allSuppliers, catalogue, offersOf, type Supplier } from './suppliers'
 
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
-/** A concert's length, for which the strings must hold, h. */
-const CONCERT = 3
 /** Time to fit what has come, before it starts settling, h. */
 const TO_FIT = 24
 
@@ -33,11 +31,11 @@ export interface BuyingBench {
 
 /** Everything the plan is reckoned from, as it stands now. */
 export function buyingBench(store: Store): BuyingBench {
-  const { holdsWithinCents, currency } = houseSettings(store)
+  const { holdsWithinCents, concertHours, currency } = houseSettings(store)
   const items = catalogue(store)
   const offers = offersOf(items)
   return {
-    needs: openNeeds(store).filter(({ toOrder }) => toOrder > 0).map((need) => ({ ...buyNeed(need), string: need.string, settlesHours: settlesHours(need, holdsWithinCents) })),
+    needs: openNeeds(store).filter(({ toOrder }) => toOrder > 0).map((need) => ({ ...buyNeed(need), string: need.string, settlesHours: settlesHours(need, holdsWithinCents, concertHours) })),
     offers: offers.map((offer, i) => ({ ...offer, part: items[i]?.part ?? '', name: items[i]?.name ?? '' })),
     suppliers: allSuppliers(store).map((supplier) => ({ ...supplier, arrivesAt: store.now() + supplier.leadDays * DAY })),
     dates: occasionsAhead(store), currency,
@@ -49,7 +47,7 @@ function buyNeed({ id, spec, length, toOrder }: Need): BuyNeed {
 }
 
 /** From its arrival until it holds through a concert, h: a day to fit it, then its settling. */
-function settlesHours({ spec }: Need, tolerance: number): number {
+function settlesHours({ spec }: Need, tolerance: number, concertHours: number): number {
   const { drift } = coreMaterial(spec.construction)
-  return TO_FIT + Math.max(FIRST_TUNED, readyFrom({ perDecade: drift, tau: STARTING_TAU }, tolerance, CONCERT))
+  return TO_FIT + Math.max(FIRST_TUNED, readyFrom({ perDecade: drift, tau: STARTING_TAU }, tolerance, concertHours))
 }

@@ -3,8 +3,6 @@
  */
 import type Database from 'better-sqlite3'
 
-const DAY = 86_400_000
-
 /**
  * A clock that honours the demo's date. The first start with a date sets how far it runs from the machine's clock;
  * later starts with the same date go on from there, so that nothing logged ever lies in the future.
@@ -30,7 +28,9 @@ function offsetTo(demoDate: string, machine: number): number {
   const target = new Date(dayOnly ? `${demoDate}T00:00` : demoDate).getTime()
   if (Number.isNaN(target)) throw new RangeError(`TAUT_DEMO_DATE: expected a date such as 2026-12-10 or 2026-12-10T19:30, got “${demoDate}”.`)
   if (!dayOnly) return target - machine
-  const midnight = new Date(machine)
-  midnight.setHours(0, 0, 0, 0)
-  return Math.round((target - midnight.getTime()) / DAY) * DAY
+  // The same time of day on that date: a change of clocks between the two must not move it past midnight.
+  const then = new Date(target)
+  const now = new Date(machine)
+  then.setHours(now.getHours(), now.getMinutes(), now.getSeconds(), now.getMilliseconds())
+  return then.getTime() - machine
 }

@@ -68,6 +68,16 @@ export function cutCoil(store: Store, id: number, length: number, jobId: number 
   store.rows.update(coils).set({ leftMm: Math.max(0, inMm(coil.lengthLeft - length)), end: 'plain', ...(coil.opened ? {} : { openedAt: at }) }).where(eq(coils.id, id)).run()
 }
 
+/** Marks a coil as opened; belongs inside an action. */
+export function openCoil(store: Store, id: number): void {
+  store.rows.update(coils).set({ openedAt: store.now() }).where(and(eq(coils.id, id), isNull(coils.openedAt))).run()
+}
+
+/** Whether what is left of a coil hangs on a neck, uncut. */
+export function isParked(store: Store, id: number): boolean {
+  return store.rows.select({ id: parkedTails.id }).from(parkedTails).where(and(eq(parkedTails.coilId, id), isNull(parkedTails.trimmedAt))).get() !== undefined
+}
+
 function coilFrom(row: typeof coils.$inferSelect, rows: readonly (typeof cuts.$inferSelect)[]): Coil {
   return {
     id: row.id, label: row.label, construction: constructionFrom(row), colour: row.colour, tensionClass: row.tensionClass,
@@ -103,6 +113,7 @@ export function correctCoil(store: Store, id: number, { label, place, lengthLeft
 export function discardCoil(store: Store, id: number): Done<void> {
   const coil = coilById(store, id)
   if (coil.discardedAt !== null) throw new Refusal(409, `${coil.label} was thrown away already.`)
+  if (isParked(store, id)) throw new Refusal(409, `The rest of ${coil.label} hangs on a neck; trim its tail first.`)
   const waiting = store.rows.select({ id: jobs.id }).from(jobs).where(and(eq(jobs.coilId, id), isNull(jobs.finishedAt))).get()
   if (waiting) throw new Refusal(409, `${coil.label} is set aside for an open job; choose another coil for it first.`)
   return store.act({ kind: 'stores', summary: `${coil.label} thrown away` }, () => {

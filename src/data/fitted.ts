@@ -2,10 +2,11 @@
  * Fitted strings: which one is on a position now, and what has been on it.
  */
 import { and, eq, inArray, isNull } from 'drizzle-orm'
+import type { Stretching } from '@/core/settle/stretching'
 import type { Construction } from '@/core/strings/construction'
 import { constructionColumns, constructionFrom } from './construction-columns'
 import type { Store } from './database'
-import { fittedPositions, fittedStrings } from './schema'
+import { fittedPositions, fittedStrings, parkedTails } from './schema'
 
 export interface FittedString {
   readonly id: number
@@ -13,13 +14,18 @@ export interface FittedString {
   readonly construction: Construction
   readonly fittedAt: number
   readonly endedAt: number | null
+  /** It was on before and was put back. */
+  readonly moved: boolean
+  /** Cycles of helping it settle when it was fitted, and how. */
+  readonly stretchCycles: number
+  readonly stretchedBy: Stretching | null
   readonly positionIds: readonly number[]
 }
 
 /** Puts a string on its positions; belongs inside an action. Returns its row id. */
-export function fitString(store: Store, string: { instrumentId: number; coilId: number | null; construction: Construction; at: number; positionIds: readonly number[] }): number {
+export function fitString(store: Store, string: { instrumentId: number; coilId: number | null; construction: Construction; at: number; positionIds: readonly number[]; moved?: boolean; stretched?: { readonly by: Stretching; readonly cycles: number } }): number {
   const { id } = store.rows.insert(fittedStrings)
-    .values({ instrumentId: string.instrumentId, coilId: string.coilId, ...constructionColumns(string.construction), fittedAt: string.at })
+    .values({ instrumentId: string.instrumentId, coilId: string.coilId, ...constructionColumns(string.construction), fittedAt: string.at, moved: string.moved ?? false, stretchCycles: string.stretched?.cycles ?? 0, stretchedBy: string.stretched?.by ?? null })
     .returning({ id: fittedStrings.id }).get()
   for (const positionId of string.positionIds) store.rows.insert(fittedPositions).values({ fittedId: id, positionId }).run()
   return id
@@ -30,7 +36,11 @@ export function endStringsOn(store: Store, positionIds: readonly number[], at: n
   const ids = [...new Set(store.rows.select({ id: fittedStrings.id }).from(fittedStrings)
     .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
     .where(and(inArray(fittedPositions.positionId, [...positionIds]), isNull(fittedStrings.endedAt))).all().map((row) => row.id))]
-  for (const id of ids) store.rows.update(fittedStrings).set({ endedAt: at }).where(eq(fittedStrings.id, id)).run()
+  for (const id of ids) {
+    store.rows.update(fittedStrings).set({ endedAt: at }).where(eq(fittedStrings.id, id)).run()
+    // Its tail needs no trimming now, unless the rest of a packet hangs by it.
+    store.rows.update(parkedTails).set({ trimmedAt: at }).where(and(eq(parkedTails.fittedId, id), isNull(parkedTails.trimmedAt), isNull(parkedTails.coilId))).run()
+  }
   return ids
 }
 
@@ -58,7 +68,7 @@ function read(store: Store, where: ReturnType<typeof and>): readonly FittedStrin
     served.set(fittedId, [...(served.get(fittedId) ?? []), positionId])
   }
   return strings.map((row) => ({
-    id: row.id, instrumentId: row.instrumentId, construction: constructionFrom(row), fittedAt: row.fittedAt, endedAt: row.endedAt,
+    id: row.id, instrumentId: row.instrumentId, construction: constructionFrom(row), fittedAt: row.fittedAt, endedAt: row.endedAt, moved: row.moved, stretchCycles: row.stretchCycles, stretchedBy: row.stretchedBy,
     positionIds: served.get(row.id) ?? [],
   }))
 }

@@ -18,6 +18,8 @@ export interface House {
   readonly currency: string
   /** Cuts of each charted string to have on the shelf. */
   readonly leastSpares: number
+  /** How long a concert lasts, h. */
+  readonly concertHours: number
 }
 
 const STARTING: House = {
@@ -29,6 +31,7 @@ const STARTING: House = {
   holdsWithinCents: 5,
   currency: 'EUR',
   leastSpares: 1,
+  concertHours: 2,
 }
 
 /** The house's settings; what was never set keeps its default. */
@@ -38,7 +41,7 @@ export function houseSettings(store: Store): House {
   return {
     name: row.name, unit: row.unit, timeZone: row.timeZone,
     habits: { ...DEFAULT_HABITS, ...habitChange(row.habits) },
-    retuneAtCents: row.retuneAtCents, holdsWithinCents: row.holdsWithinCents, currency: row.currency, leastSpares: row.leastSpares,
+    retuneAtCents: row.retuneAtCents, holdsWithinCents: row.holdsWithinCents, currency: row.currency, leastSpares: row.leastSpares, concertHours: row.concertHours,
   }
 }
 

@@ -4,6 +4,7 @@
 import { and, eq, inArray } from 'drizzle-orm'
 import { mishapWord, waysBack, type Mishap, type WayBack } from '@/core/fitting/mishaps'
 import type { Asked, StepKey } from '@/core/fitting/step'
+import { specAt } from '@/core/stores/string-spec'
 import { addCoil, cutCoil } from './coils'
 import type { Done, Store } from './database'
 import { jobById, measureColumn, stringOf, unfinished, type Job } from './jobs'
@@ -11,18 +12,30 @@ import { inMm } from './millimetres'
 import { Refusal } from './refusal'
 import { jobMeasures, jobMishaps, jobs, jobSteps } from './schema'
 
-/** Marks a step done, or not done; progress, so not an action to undo. */
-export function markStep(store: Store, jobId: number, step: string, done: boolean): void {
-  const job = unfinished(jobById(store, jobId))
-  const key = stepOf(job, step)
-  if (!done) store.rows.delete(jobSteps).where(and(eq(jobSteps.jobId, jobId), eq(jobSteps.step, key))).run()
-  else store.rows.insert(jobSteps).values({ jobId, step: key, doneAt: store.now() }).onConflictDoNothing().run()
+/** Marks a step done, or not done. */
+export function markStep(store: Store, jobId: number, step: string, done: boolean): Done<void> {
+  return markStepOfAll(store, [jobId], step, done)
 }
 
-/** Marks a step of several jobs that are done together; one that was logged meanwhile is left as it is. */
-export function markStepOfAll(store: Store, jobIds: readonly number[], step: string, done: boolean): void {
-  const open = jobIds.filter((id) => jobById(store, id).finishedAt === null)
-  for (const id of open.length > 0 ? open : jobIds) markStep(store, id, step, done)
+/**
+ * Marks a step of several jobs that are done together, as one action; one that was logged meanwhile is left as it is.
+ *
+ * @throws Refusal 404 when a job has no such step, 409 when all of them are finished
+ */
+export function markStepOfAll(store: Store, jobIds: readonly number[], step: string, done: boolean): Done<void> {
+  const all = [...new Set(jobIds)].map((id) => jobById(store, id))
+  const open = all.filter(({ finishedAt }) => finishedAt === null)
+  const marked = (open.length > 0 ? open : all.map(unfinished)).map((job) => ({ job, key: stepOf(job, step) }))
+  const [first] = marked
+  if (!first) throw new Refusal(400, 'Say of which job.', 'jobs')
+  const title = first.job.steps.find(({ key }) => key === first.key)?.title ?? step
+  const of = marked.length === 1 ? stringOf(first.job, first.job.position) : `${marked.length} strings of ${first.job.instrument.name}`
+  return store.act({ kind: 'step', summary: `${title}: ${done ? 'done' : 'not done yet'}, ${of}`, instrumentId: first.job.id }, () => {
+    for (const { job, key } of marked) {
+      if (!done) store.rows.delete(jobSteps).where(and(eq(jobSteps.jobId, job.jobId), eq(jobSteps.step, key))).run()
+      else store.rows.insert(jobSteps).values({ jobId: job.jobId, step: key, doneAt: store.now() }).onConflictDoNothing().run()
+    }
+  })
 }
 
 function stepOf(job: Job, step: string): StepKey {
@@ -32,14 +45,15 @@ function stepOf(job: Job, step: string): StepKey {
 }
 
 /** Keeps what was measured in a step until the fitting is logged; lengths in m, null takes it back. */
-export function keepMeasure(store: Store, jobId: number, what: Asked, value: number | null): void {
+export function keepMeasure(store: Store, jobId: number, what: Asked, value: number | null): Done<void> {
   const job = unfinished(jobById(store, jobId))
   if (!job.steps.some((s) => s.asks === what)) throw new Refusal(404, 'Nothing of the kind is measured in this job.', 'what')
-  if (value === null) store.rows.delete(jobMeasures).where(and(eq(jobMeasures.jobId, jobId), eq(jobMeasures.what, what))).run()
-  else {
+  const summary = `${what[0]?.toUpperCase()}${what.slice(1)} ${value === null ? 'taken back' : 'measured'}: ${stringOf(job, job.position)}`
+  return store.act({ kind: 'measure', summary, instrumentId: job.id }, () => {
+    if (value === null) return void store.rows.delete(jobMeasures).where(and(eq(jobMeasures.jobId, jobId), eq(jobMeasures.what, what))).run()
     const row = { value: measureColumn(what, value), at: store.now() }
     store.rows.insert(jobMeasures).values({ jobId, what, ...row }).onConflictDoUpdate({ target: [jobMeasures.jobId, jobMeasures.what], set: row }).run()
-  }
+  })
 }
 
 /** Pieces shorter than this are waste, m. */
@@ -72,15 +86,18 @@ export function logMishap(store: Store, jobId: number, at: string, mishap: Misha
 function loseString(store: Store, job: Job, cut: number, keepPiece: boolean): void {
   const { coil, jobId } = job
   if (!coil) return
-  cutCoil(store, coil.id, Math.min(cut, coil.lengthLeft), jobId)
-  if (keepPiece && cut > WORTH_KEEPING) {
+  const piece = Math.min(cut, coil.lengthLeft)
+  cutCoil(store, coil.id, piece, jobId)
+  if (keepPiece && piece > WORTH_KEEPING) {
     addCoil(store, {
       label: `${coil.label}, cut too short`, construction: coil.construction, colour: coil.colour, tensionClass: coil.tensionClass, maker: coil.maker, line: coil.line,
-      place: coil.place, boughtAt: coil.boughtAt, boughtLength: cut, openedAt: store.now(),
+      // A ready-made end went with this cut, and is on the piece.
+      place: coil.place, end: coil.end, boughtAt: coil.boughtAt, boughtLength: piece, openedAt: store.now(),
     })
   }
-  const left = coil.lengthLeft - cut
+  const left = coil.lengthLeft - piece
   // The rest of the same coil serves again where it is long enough.
-  store.rows.update(jobs).set({ coilId: left >= job.figures.cut.total ? coil.id : null }).where(eq(jobs.id, jobId)).run()
+  const stillServes = left >= job.figures.cut.total && (coil.end === 'plain' || specAt(job.position, null).end === 'plain')
+  store.rows.update(jobs).set({ coilId: stillServes ? coil.id : null }).where(eq(jobs.id, jobId)).run()
   store.rows.delete(jobMeasures).where(eq(jobMeasures.jobId, jobId)).run()
 }

@@ -62,13 +62,15 @@ test('what is measured on the way is kept, corrected, taken back, and stands in 
   expect(jobOutcome(store, jobId)?.settling[0]?.readings.map((r) => [r.cents, r.broughtBack])).toEqual([[-4, false]])
 })
 
-test('turns given while letting down spare a threaded pin some of its height', () => {
+test('turns given while letting down spare turns, and not the height at which the pin stands', () => {
   const { jobId } = openReplacement(store, on('bistort'), 3).result
   chooseCoil(store, jobId, coilFor('bistort', 3, 2))
   const higher = () => jobById(store, jobId).steps.find((s) => s.key === 'set-pin')!.figures[0]!.measure.value
+  const stands = () => jobById(store, jobId).steps.find((s) => s.key === 'set-pin')!.figures[1]!.measure.value
   const before = higher()
   keepMeasure(store, jobId, 'turns', 2)
-  expect(before - higher()).toBeCloseTo(2 * 1.25e-3, 9)
+  expect(before - higher()).toBeCloseTo(2, 9)
+  expect(stands()).toBeCloseTo(3 * 1.25e-3, 6)
 })
 
 test('a mishap goes back to its step, is logged, and can be undone', () => {

@@ -1,7 +1,7 @@
 /**
  * Jobs of several strings: others are done together with the one that leads.
  */
-import { and, eq, isNull, or } from 'drizzle-orm'
+import { eq, or } from 'drizzle-orm'
 import { chosenPlan, coveredPlans, type CoveredPlan, type CoveredWay } from '@/core/fitting/covered'
 import type { StringPosition } from '@/core/instrument/instrument'
 import type { Done, Store } from './database'
@@ -9,7 +9,7 @@ import { houseSettings } from './house'
 import { positionId, type StoredInstrument } from './instruments'
 import { closeNeeds, jobById, openJobs, servedBy, stringOf, unfinished, type Job } from './jobs'
 import { Refusal } from './refusal'
-import { cuts, jobs, needs } from './schema'
+import { cuts, jobMishaps, jobs, needs } from './schema'
 
 /**
  * The jobs that are done together with one, the one that leads first. Of an open job only those that are open still; of
@@ -75,19 +75,25 @@ function servedOf(stored: StoredInstrument, id: number): readonly number[] {
  */
 export function takeFromJob(store: Store, jobId: number): Done<void> {
   const job = unfinished(jobById(store, jobId))
-  const heads = store.rows.select({ id: jobs.id }).from(jobs).where(and(eq(jobs.leadId, jobId), isNull(jobs.finishedAt))).orderBy(jobs.id).all()
   const isCut = store.rows.select().from(cuts).where(eq(cuts.jobId, jobId)).all().length > 0
   if (job.site === null && (isCut || job.doneSteps.length > 0)) throw new Refusal(409, `The ${stringOf(job, job.position)} is begun; finish it, or go back to its first step.`)
   return store.act({ kind: 'job', summary: `${stringOf(job, job.position)} ${job.site === null ? 'is not replaced after all' : 'done by itself'}`, instrumentId: job.id }, () => {
-    const [next, ...others] = heads
-    if (next) {
-      store.rows.update(jobs).set({ leadId: null }).where(eq(jobs.id, next.id)).run()
-      for (const { id } of others) store.rows.update(jobs).set({ leadId: next.id }).where(eq(jobs.id, id)).run()
-    }
-    closeNeeds(store, jobId)
-    if (job.site === null && store.rows.select().from(needs).where(eq(needs.jobId, jobId)).all().length === 0) store.rows.delete(jobs).where(eq(jobs.id, jobId)).run()
-    else store.rows.update(jobs).set(job.site === null ? { leadId: null, finishedAt: store.now() } : { leadId: null }).where(eq(jobs.id, jobId)).run()
+    partFrom(store, job)
   })
+}
+
+/** Parts a job from those it is done with; one that nobody needs any more is given up. Belongs inside an action. */
+function partFrom(store: Store, { jobId, site }: Job): void {
+  const [next, ...others] = store.rows.select({ id: jobs.id }).from(jobs).where(eq(jobs.leadId, jobId)).orderBy(jobs.id).all()
+  if (next) {
+    store.rows.update(jobs).set({ leadId: null }).where(eq(jobs.id, next.id)).run()
+    for (const { id } of others) store.rows.update(jobs).set({ leadId: next.id }).where(eq(jobs.id, id)).run()
+  }
+  closeNeeds(store, jobId)
+  if (site !== null) return void store.rows.update(jobs).set({ leadId: null }).where(eq(jobs.id, jobId)).run()
+  const isOnRecord = [needs, cuts, jobMishaps].some((table) => store.rows.select({ id: table.id }).from(table).where(eq(table.jobId, jobId)).get() !== undefined)
+  if (isOnRecord) store.rows.update(jobs).set({ leadId: null, finishedAt: store.now() }).where(eq(jobs.id, jobId)).run()
+  else store.rows.delete(jobs).where(eq(jobs.id, jobId)).run()
 }
 
 export interface CoveredChoice {
@@ -110,17 +116,18 @@ export function chooseCovered(store: Store, jobId: number, way: CoveredWay): Don
   const job = unfinished(jobById(store, jobId))
   const plan = coveredChoice(store, job)?.plans.find((one) => one.way === way)
   if (!plan) throw new Refusal(400, 'Nothing lies over this string.', 'way')
-  const lead = job.leadId ?? jobId
   const together = jobsTogether(store, jobId)
   const renewed = new Set(plan.renewed.map((p) => positionId(job, p.number)))
   return store.act({ kind: 'job', summary: `${stringOf(job, job.position)}: ${way}`, instrumentId: job.id }, () => {
     for (const one of together) {
       const idle = one.jobId !== jobId && one.site === null && one.doneSteps.length === 0 && one.coil === null && !renewed.has(positionId(one, one.position.number))
-      if (idle) store.rows.delete(jobs).where(eq(jobs.id, one.jobId)).run()
+      if (idle) partFrom(store, one)
     }
     const members = jobsTogether(store, jobId)
     const there = new Set(members.map((one) => positionId(one, one.position.number)))
     const opened = openJobs(store)
+    // Whoever led may have been parted from.
+    const lead = opened.find(({ id }) => id === jobId)?.leadId ?? jobId
     for (const id of renewed) {
       if (there.has(id)) continue
       const other = opened.find((one) => one.positionId === id)

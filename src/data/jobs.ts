@@ -10,6 +10,7 @@ import { habitsFor, type HabitChange } from '@/core/fitting/habits'
 import { windsOnPin } from '@/core/fitting/head-way'
 import type { Mishap } from '@/core/fitting/mishaps'
 import { fittingContext, fittingSteps } from '@/core/fitting/steps'
+import { ruleOfTail } from '@/core/fitting/tail'
 import type { Asked, Step, StepKey } from '@/core/fitting/step'
 import { soldByClass, samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
@@ -18,7 +19,7 @@ import { surfaceMaterial } from '@/core/strings/construction'
 import { fitOf } from '@/core/stores/fits'
 import { specAt } from '@/core/stores/string-spec'
 import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
-import { coilById, cutCoil, type Coil } from './coils'
+import { coilById, cutCoil, isParked, openCoil, type Coil } from './coils'
 import { specColumns } from './construction-columns'
 import type { Done, Store } from './database'
 import { endStringsOn, fitString, fittedById } from './fitted'
@@ -26,7 +27,7 @@ import { habitChange, houseSettings } from './house'
 import { byPositionId, positionId, type StoredInstrument } from './instruments'
 import { DUST, inMm, metres } from './millimetres'
 import { found, Refusal } from './refusal'
-import { actions, breaks, fittings, instruments, jobMeasures, jobMishaps, jobs, jobSteps, needs, positions, readings } from './schema'
+import { actions, breaks, fittings, instruments, jobMeasures, jobMishaps, jobs, jobSteps, needs, parkedTails, positions, readings } from './schema'
 
 const HOUR = 3_600_000
 
@@ -193,6 +194,8 @@ export function measureColumn(what: Asked, value: number): number {
 export function chooseCoil(store: Store, jobId: number, coilId: number): Done<void> {
   const job = unfinished(jobById(store, jobId))
   const coil = coilById(store, coilId)
+  if (coil.discardedAt !== null) throw new Refusal(409, `${coil.label} was thrown away; choose another.`, 'coilId')
+  if (isParked(store, coilId)) throw new Refusal(409, `The rest of ${coil.label} hangs on a neck until its tail is trimmed; choose another.`, 'coilId')
   const fit = fitOf(coil, job.position, soldByClass(job.instrument))
   if (fit.grade === 'refused') throw new Refusal(400, `${coil.label} can’t serve the ${stringOf(job, job.position)}. ${fit.because ?? ''}`, 'coilId')
   const { total } = fittingFigures(job.instrument, job.position, job.habits, coil.construction, job.corrections).cut
@@ -232,7 +235,7 @@ export function putOnNeedList(store: Store, jobId: number): Done<void> {
 }
 
 export interface Finish {
-  /** What was really cut from the coil, m; null when the same string was put back. */
+  /** What was really cut from the coil, m; null when the same string was put back, or when the rest of the packet hangs parked on the neck. */
   readonly cut: number | null
   /** Wraps on the pin at pitch; null where nothing is wound on it. */
   readonly wraps: number | null
@@ -245,24 +248,28 @@ export function finishJob(store: Store, jobId: number, { cut, wraps, gauge }: Fi
   const job = unfinished(jobById(store, jobId))
   const { coil, figures } = job
   if (!coil && !job.sameString) throw new Refusal(409, 'Choose the coil that the string was cut from first.')
-  if (coil && cut === null) throw new Refusal(400, 'The cut is missing.', 'cut')
+  const tail = ruleOfTail(job.context)
+  if (coil && cut === null && tail !== 'parked') throw new Refusal(400, 'The cut is missing.', 'cut')
   const wound = windsOnPin(job.position)
   if (wound && wraps === null) throw new Refusal(400, 'The wraps are missing.', 'wraps')
   const served = servedBy(job, job.position)
   return store.act({ kind: 'fitting', summary: `${stringOf(job, job.position)} ${coil ? `fitted from ${coil.label}` : 'put back'}`, instrumentId: job.id }, () => {
     const at = store.now()
     if (coil && cut !== null) cutCoil(store, coil.id, cut, jobId)
+    if (coil && cut === null) openCoil(store, coil.id)
     endStringsOn(store, served, at)
     const fittedId = fitString(store, {
       instrumentId: job.id, coilId: coil?.id ?? null, construction: figures.construction, at: at - FIRST_TUNED * HOUR, positionIds: served,
+      moved: job.sameString, ...(job.measured.cycles ? { stretched: { by: job.habits.stretching, cycles: job.measured.cycles } } : {}),
     })
+    if (tail === 'parked') store.rows.insert(parkedTails).values({ fittedId, jobId, coilId: coil && cut === null ? coil.id : null, parkedAt: at }).run()
     store.rows.insert(fittings).values({
       jobId, fittedId, at, cutMm: cut === null ? null : inMm(cut), wraps: wound ? wraps : null, gaugeMm: gauge === null ? null : inMm(gauge),
       // What the sum alone said: the house's corrections are learned from that.
       predictedCutMm: coil ? inMm(figures.cut.total - figures.cut.correction) : null, predictedWraps: wound ? figures.strings[0]?.wrapsBySum ?? null : null,
     }).run()
     if (job.measured.cents !== undefined) {
-      for (const id of served) store.rows.insert(readings).values({ fittedId, positionId: id, at, cents: job.measured.cents, broughtBack: false }).run()
+      for (const id of served) store.rows.insert(readings).values({ fittedId, positionId: id, at, cents: job.measured.cents, broughtBack: false, kind: 'left at' }).run()
     }
     store.rows.update(jobs).set({ finishedAt: at }).where(eq(jobs.id, jobId)).run()
     closeNeeds(store, jobId)

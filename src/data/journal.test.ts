@@ -4,7 +4,7 @@ import os from 'node:os'
 import path from 'node:path'
 import Database from 'better-sqlite3'
 import { asc, eq } from 'drizzle-orm'
-import { latestActions } from './actions-log'
+import { actionsLog } from './actions-log'
 import { openStore, type Store } from './database'
 import { actions, changes, occasions } from './schema'
 
@@ -52,7 +52,7 @@ test('adding, moving and dropping are each undone, and each undoing can be undon
   expect(dates()).toEqual([['Walk', 7]])
   store.undo(back)
   expect(dates()).toEqual([])
-  store.undo(latestActions(store, 1)[0]!.id)
+  store.undo(actionsLog(store, 1, null, true).actions[0]!.id)
   store.undo(moved)
   expect(dates()).toEqual([['Walk', 1]])
   store.undo(added)
@@ -93,7 +93,7 @@ test('an undone action can’t be undone twice; the log says which are undone', 
   const { actionId } = add('Walk')
   store.undo(actionId)
   expect(() => store.undo(actionId)).toThrow('“Walk set” is undone already.')
-  expect(latestActions(store, 5).map((action) => [action.summary, action.undone])).toEqual([['Undone: Walk set', false], ['Walk set', true]])
+  expect(actionsLog(store, 5, null, true).actions.map((action) => [action.summary, action.undone])).toEqual([['Undone: Walk set', false], ['Walk set', true]])
 })
 
 test('the file is in WAL mode, its keys are enforced, and opening it again changes nothing', () => {

@@ -130,6 +130,15 @@ function cutsOnShelf(coils: readonly Coil[], { instrument, habits }: StoredInstr
  * @throws Refusal 409 when a job's string is on it already: two people may have seen the same suggestion
  */
 export function addNeeds(store: Store, wanted: readonly Pick<SuggestedNeed, 'positionId' | 'jobId' | 'quantity'>[]): Done<void> {
+  const jobIds = wanted.flatMap(({ jobId }) => jobId ?? [])
+  if (new Set(jobIds).size < jobIds.length) throw new Refusal(400, 'One job’s string is put on the list once.')
+  const open = new Map(openJobs(store).map((job) => [job.id, job]))
+  for (const { jobId, positionId: at } of wanted) {
+    if (jobId === null) continue
+    const job = open.get(jobId)
+    if (!job) throw new Refusal(409, `Job ${jobId} is finished, or there is none: its string needs no buying.`)
+    if (job.positionId !== at) throw new Refusal(400, `Job ${jobId} is of another string.`)
+  }
   const there = openNeeds(store).find(({ jobId }) => jobId !== null && wanted.some((want) => want.jobId === jobId))
   if (there) throw new Refusal(409, `The ${there.string} is on the need list already.`)
   const rows = wanted.map((want) => {

@@ -14,7 +14,7 @@ import { prepare } from './demo/prepare'
 import { readShelf } from './demo/shelf-files'
 import { deliveryNote, deskState, handIn } from './desk'
 import { instrumentBySlug } from './instruments'
-import { chooseCoil, logBreak } from './jobs'
+import { chooseCoil, logBreak, openJobs } from './jobs'
 import { addNeeds, dropNeed, openNeeds, suggestedNeeds } from './need-list'
 import { orderCsv, orderText } from './order-sheet'
 import { allOrders, cancelOrder, decideSubstitution, markSent, orderById, outstanding, placeOrders, receive, takeAnswer } from './orders'
@@ -62,7 +62,10 @@ test('what belongs on the list is told until it is on it, and again when it is t
   expect(suggested.length).toBeGreaterThan(10)
   addNeeds(store, suggested)
   const listed = openNeeds(store).find(({ jobId }) => jobId !== null)!
-  expect(() => addNeeds(store, [{ positionId: suggested[0]!.positionId, jobId: listed.jobId, quantity: 1 }])).toThrow('is on the need list already')
+  const its = openJobs(store).find(({ id }) => id === listed.jobId)!
+  expect(() => addNeeds(store, [{ positionId: its.positionId, jobId: listed.jobId, quantity: 1 }])).toThrow('is on the need list already')
+  expect(() => addNeeds(store, [{ positionId: suggested[0]!.positionId, jobId: listed.jobId, quantity: 1 }])).toThrow('is of another string')
+  expect(() => addNeeds(store, [1, 2].map(() => ({ positionId: its.positionId, jobId: listed.jobId, quantity: 1 })))).toThrow('is put on the list once')
   expect(suggestedNeeds(store)).toEqual([])
   const need = openNeeds(store).find(({ jobId }) => jobId === null)!
   dropNeed(store, need.id)
@@ -77,7 +80,8 @@ test('every line of every order says material, class, end, length, octave and sc
     for (const row of rows) {
       const said = Object.fromEntries(header.map((name, i) => [name, row[i]]))
       expect(said['tension class']).toMatch(/^(concert|lever|folk|wire)$/)
-      expect(said.for).toContain('octaves counted E to F from the treble')
+      // Harps by both octave systems; zithers and lyres by what their players call them.
+      expect(said.for).toMatch(/octaves counted E to F from the treble|string \d|string;/)
       expect(said.for).toContain('in scientific pitch')
       for (const name of ['part', 'packs', 'material', 'gauge mm', 'end', 'length mm']) expect(said[name]).not.toBe('')
     }

@@ -129,7 +129,7 @@ function heldIn(json: string | null): readonly Content[] | null {
 /** A string as an order must say it: both octave systems, and the instrument as its owner wrote it. */
 function needWords({ lines, instrument }: Need): string {
   const told = new Map(lines)
-  return `${told.get('Say it') ?? ''}; ${instrument}, ${told.get('Instrument') ?? ''}`
+  return `${told.get('Say it') ?? ''} (${told.get('Note') ?? ''}); ${instrument}, ${told.get('Instrument') ?? ''}`
 }
 
 /** All orders, the latest first. */
@@ -152,9 +152,14 @@ function orderFrom(store: Store, row: typeof orders.$inferSelect): Order {
   return { id: row.id, supplier, state: row.state, openedAt: row.openedAt, sentAt: row.sentAt, ticket: row.ticket, postageMinor: row.postageMinor, lines, goodsMinor }
 }
 
+/** An order that waits to be sent; Refusal 409 when it was. */
+export function toSend(store: Store, id: number): Order {
+  return inState(orderById(store, id), ['to send'])
+}
+
 /** Marks an order as sent, with the number that the supplier's desk gave it. */
 export function markSent(store: Store, id: number, ticket: string): Done<void> {
-  const order = inState(orderById(store, id), ['to send'])
+  const order = toSend(store, id)
   return store.act({ kind: 'order', summary: `Order ${id} sent to ${order.supplier.name}` }, () => {
     store.rows.update(orders).set({ state: 'sent', sentAt: store.now(), ticket }).where(eq(orders.id, id)).run()
   })

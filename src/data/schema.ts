@@ -11,6 +11,7 @@ import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
 import type { StringEnd } from '@/core/stores/string-spec'
 import type { SupplyKind } from '@/core/stores/supplies'
 import type { Material } from '@/core/strings/materials'
+import type { ReadingKind } from '@/core/settle/readings'
 import type { Mishap } from '@/core/fitting/mishaps'
 import type { Asked, StepKey } from '@/core/fitting/step'
 import type { PinSetting, TurnedBy, Turning } from '@/core/winding/pin'
@@ -297,7 +298,9 @@ export const supplies = sqliteTable('supply', {
   count: integer('count').notNull(),
   /** Below this there are too few. */
   least: integer('least').notNull(),
-}, (t) => [check('supply_never_below_zero', sql`${t.count} >= 0 AND ${t.least} >= 0`)])
+  /** To be got: on the need list. */
+  wanted: integer('wanted').notNull().default(0),
+}, (t) => [check('supply_never_below_zero', sql`${t.count} >= 0 AND ${t.least} >= 0 AND ${t.wanted} >= 0`)])
 
 /** Broken strings whose gut was booked in as anchors, so that none is booked in twice. */
 export const anchorsMade = sqliteTable('anchors_made', {
@@ -382,9 +385,6 @@ export const deskTickets = sqliteTable('desk_ticket', {
   cameAt: integer('came_at').notNull(),
 })
 
-/** What a reading was judged to be when it was logged, so that what was told and what is kept are one. */
-export type ReadingKind = 'settling' | 'slip' | 'rise' | 'left at'
-
 /** How far a string stood from pitch, and whether it was brought back. */
 export const readings = sqliteTable('cents_reading', {
   id: id(),
@@ -393,7 +393,7 @@ export const readings = sqliteTable('cents_reading', {
   at: integer('at').notNull(),
   cents: real('cents').notNull(),
   broughtBack: integer('brought_back', { mode: 'boolean' }).notNull(),
-  /** Null on readings from before it was kept: they are judged by the law of today. */
+  /** What it was taken for when it was logged, so that what was told and what is kept are one. Null on readings from before it was kept. */
   kind: text('kind').$type<ReadingKind>(),
 }, (t) => [index('reading_of').on(t.fittedId), index('reading_at').on(t.positionId)])
 

@@ -17,6 +17,8 @@ export interface Supply {
   readonly place: string
   readonly count: number
   readonly least: number
+  /** To be got: on the need list. */
+  readonly wanted: number
 }
 
 /** A broken string of thick gut that nobody has made anchors of yet. */
@@ -33,13 +35,15 @@ export function allSupplies(store: Store): readonly Supply[] {
   return store.rows.select().from(supplies).orderBy(asc(supplies.kind), asc(supplies.name)).all()
 }
 
+export type NewSupply = Omit<Supply, 'id' | 'wanted'>
+
 /** Adds a kind of thing to the stores. */
-export function addSupply(store: Store, supply: Omit<Supply, 'id'>): Done<number> {
+export function addSupply(store: Store, supply: NewSupply): Done<number> {
   return store.act({ kind: 'stores', summary: `${supply.count} ${supply.name} booked in` }, () => insertSupply(store, supply))
 }
 
 /** Writes a new kind of thing; belongs inside an action. */
-export function insertSupply(store: Store, supply: Omit<Supply, 'id'>): number {
+export function insertSupply(store: Store, supply: NewSupply): number {
   return store.rows.insert(supplies).values(supply).returning({ id: supplies.id }).get().id
 }
 
@@ -51,8 +55,27 @@ export function insertSupply(store: Store, supply: Omit<Supply, 'id'>): number {
 export function moveSupply(store: Store, id: number, by: number): Done<void> {
   const supply = supplyById(store, id)
   if (supply.count + by < 0) throw new Refusal(409, `There are ${supply.count} ${supply.name}; ${-by} can’t be taken.`, 'by')
+  // What comes in is no longer to be got.
+  const wanted = Math.max(0, supply.wanted - Math.max(0, by))
   return store.act({ kind: 'stores', summary: by < 0 ? `${-by} ${supply.name} taken` : `${by} ${supply.name} booked in` }, () => {
-    store.rows.update(supplies).set({ count: supply.count + by }).where(eq(supplies.id, id)).run()
+    store.rows.update(supplies).set({ count: supply.count + by, wanted }).where(eq(supplies.id, id)).run()
+  })
+}
+
+/** Things that run short and are not on the need list yet, with how many to get. */
+export function shortSupplies(store: Store): readonly (Supply & { readonly short: number })[] {
+  return allSupplies(store).map((supply) => ({ ...supply, short: supply.least - supply.count - supply.wanted })).filter(({ short }) => short > 0)
+}
+
+/**
+ * Puts a small thing on the need list, or takes it off with none.
+ *
+ * @param wanted - how many are to be got
+ */
+export function wantSupply(store: Store, id: number, wanted: number): Done<void> {
+  const supply = supplyById(store, id)
+  return store.act({ kind: 'need', summary: wanted === 0 ? `${supply.name} taken off the need list` : `${wanted} ${supply.name} put on the need list` }, () => {
+    store.rows.update(supplies).set({ wanted }).where(eq(supplies.id, id)).run()
   })
 }
 

@@ -7,6 +7,7 @@ import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from './database'
 import { openJobs, jobById } from './jobs'
 import { allOrders } from './orders'
+import { openTails, type ParkedTail } from './parked-tails'
 import { occasions } from './schema'
 import { settlingStrings, type Settling } from './settling'
 
@@ -36,6 +37,8 @@ export interface TodayView {
   readonly ahead: readonly Ahead[]
   /** Orders that are not closed, the latest first. */
   readonly orders: readonly Coming[]
+  /** Tails parked on necks, the one due first first. */
+  readonly tails: readonly ParkedTail[]
 }
 
 export interface Coming {
@@ -51,6 +54,7 @@ const NEXT = { 'to send': 'to be sent', sent: 'waits for its answer', acknowledg
 export function todayView(store: Store): TodayView {
   const settling = settlingStrings(store)
   return {
+    tails: openTails(store),
     orders: allOrders(store).filter(({ state }) => state !== 'closed').map(({ id, supplier, state, lines }) => ({ id, supplier: supplier.name, next: lines.some(({ replacesId, answer }) => replacesId !== null && answer === null) ? 'a substitute is offered' : NEXT[state] })),
     jobs: openJobs(store).map(({ id }) => openJob(store, id)),
     settling: [...settling.filter((s) => s.slipping), ...settling.filter((s) => !s.slipping)],

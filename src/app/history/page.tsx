@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { latestActions } from '@/data/actions-log'
+import { actionsLog } from '@/data/actions-log'
 import { store } from '@/data/database'
 import { HistorySheet } from '@/features/history/HistorySheet'
 
@@ -7,6 +7,8 @@ export const metadata: Metadata = { title: 'History' }
 
 const SHOWN = 120
 
-export default function HistoryPage() {
-  return <HistorySheet actions={latestActions(store(), SHOWN)} />
+export default async function HistoryPage({ searchParams }: { searchParams: Promise<{ before?: string | string[]; steps?: string | string[] }> }) {
+  const { before, steps } = await searchParams
+  const from = typeof before === 'string' && /^\d{1,12}$/.test(before) ? Number(before) : null
+  return <HistorySheet {...actionsLog(store(), SHOWN, from, steps === 'shown')} steps={steps === 'shown'} from={from} />
 }

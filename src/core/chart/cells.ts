@@ -1,7 +1,9 @@
 /**
  * A chart line as the cells of a table: every cell is text as a person types it, read and written without loss.
  */
-import { noteWord, parseNote } from '../pitch/note'
+import { readNamed } from '../names/grammar'
+import { harpOctave, scientificOctaveOf } from '../pitch/harp-octave'
+import { note, noteWord, parseNote, type Note } from '../pitch/note'
 import { outerGauge, type Construction } from '../strings/construction'
 import { lengthFigure, parseLength, type LengthUnit } from '../units/length'
 import { BOUNDS, canBe, type Bounded } from '../strings/bounds'
@@ -81,7 +83,7 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
   }
   const length = (column: LengthColumn) => (cells[column].trim() === '' ? null : attempt(column, () => readLength(column, cells[column], units[column])))
   const number = attempt('number', () => readNumber(cells.number))
-  const note = attempt('note', () => parseNote(cells.note))
+  const note = attempt('note', () => readNote(cells.note))
   const colour = attempt('colour', () => readColour(cells.colour))
   const [speakingLength, freeLength] = [length('speaking'), length('free')]
   if (speakingLength !== null && freeLength !== null && freeLength <= speakingLength) problems.free = 'The free length runs from end knot to tuning pin and must be longer than the speaking length.'
@@ -91,6 +93,13 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
   const line = number === null || note === null ? null
     : { number, note, makerLabel: cells.label.trim() || null, askedMake: cells.asked.trim() || null, colour: colour ?? 'natural', construction, make: make && makeWords(make), speakingLength, freeLength }
   return { line, problems }
+}
+
+/** A note in scientific pitch, or told by its harp octave: `4th-octave A`. */
+function readNote(text: string): Note {
+  const named = readNamed(text)
+  if (named?.is !== 'note' || named.counted !== 'harp') return parseNote(text)
+  return note(named.letter, scientificOctaveOf(named.letter, harpOctave(named.octave)), named.accidental ?? 0)
 }
 
 function readNumber(text: string): number {

@@ -4,7 +4,7 @@
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { directlyOver, layersOver, sameLayers } from '../instrument/layers'
 import { tailFacts } from '../knots/fastenings'
-import { FIRST_TUNED, retunePlan, STARTING_TAU } from '../settle/drift'
+import { FIRST_TUNED, MOVED_SHARE, retunePlan, STARTING_TAU } from '../settle/drift'
 import { coreMaterial } from '../strings/construction'
 import type { Habits } from './habits'
 
@@ -29,8 +29,6 @@ export interface CoveredPlan {
 /** What a piece of the work takes, min. Our own estimates. */
 export const MINUTES = { ready: 5, foot: { uncover: 4, putBack: 6, renew: 15 }, scroll: { uncover: 2, putBack: 3, renew: 8 }, retune: 1.5 } as const
 
-/** A string that was let down and brought up again drifts by this share of a new one's. An estimate. */
-const MOVED_SHARE = 0.4
 const TWO_WEEKS = 336
 const MANY = 200
 

@@ -20,6 +20,13 @@ test.each(FAMILIES)('a %s comes out of its preset with nothing wrong in its char
   expect(positions.every((p) => p.freeLength > p.speakingLength)).toBe(true)
 })
 
+test.each(FAMILIES)('a %s of any range stands with nothing measured', (family) => {
+  for (const notes of ['C2 to C4', 'C3 to C4', 'C4 to C5', 'E2 to G6', 'C1 to G7', 'G3 to A4', 'A2 to A3', 'C5 to C7', 'C3 to F3']) {
+    const { positions } = make(family, notes)
+    for (let i = 1; i < positions.length; i += 1) expect(positions[i]!.speakingLength).toBeGreaterThanOrEqual(positions[i - 1]!.speakingLength)
+  }
+})
+
 test('measured lengths are gone through to the tenth of a millimetre, and the others follow them', () => {
   const { positions } = make('lever harp', 'C2 to C7', '1: 70 mm\n20: 41 cm; 36: 1200')
   expect([0, 19, 35].map((i) => positions[i]!.speakingLength)).toEqual([0.07, 0.41, 1.2])

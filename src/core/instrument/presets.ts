@@ -24,7 +24,9 @@ interface PresetSection {
 }
 
 interface Preset {
-  /** Length times frequency, m/s, over the place from the shortest string (0) to the longest (1); or one length for all alike, m. */
+  /** The range that most of the family have, shortest and longest string. */
+  readonly usual: readonly [top: string, bottom: string]
+  /** Length times frequency, m/s, over the usual range from its shortest string (0) to its longest (1); or one length for all alike, m. */
   readonly pace: readonly Control[] | { readonly alike: number }
   readonly tension: UsualTension
   readonly sections: readonly PresetSection[]
@@ -58,13 +60,13 @@ const WIRE_BASS: PresetSection = { downTo: LOWEST_OF_ALL, make: { wrap: 'copper'
 
 const PRESETS: Record<Family, Preset> = {
   'pedal harp': {
-    ...HARP, mechanism: 'disc', pace: [[0, 195], [0.55, 122], [1, 46]], tension: { treble: 46, bass: 280 }, lies: 'upright on the floor, leaning against its stand',
+    ...HARP, usual: ['G7', 'C1'], mechanism: 'disc', pace: [[0, 195], [0.55, 122], [1, 46]], tension: { treble: 46, bass: 280 }, lies: 'upright on the floor, leaning against its stand',
     sections: [
       { downTo: 'F6', make: 'nylon 6.12', tail: 'third loop', head: TUCKED }, { downTo: 'A-flat 2', make: 'gut', tail: 'two-loop, open bight', head: PLAIN }, WIRE_BASS,
     ],
   },
   'lever harp': {
-    ...HARP, mechanism: 'lever', pace: [[0, 150], [0.6, 128], [1, 78]], tension: { treble: 42, bass: 135 }, lies: 'on its side on a table, levers up',
+    ...HARP, usual: ['C7', 'C2'], mechanism: 'lever', pace: [[0, 150], [0.6, 128], [1, 78]], tension: { treble: 42, bass: 135 }, lies: 'on its side on a table, levers up',
     sections: [
       { downTo: 'A-flat 3', make: 'nylon 6.12', tail: 'half knot and anchor', head: TUCKED },
       { downTo: 'B-flat 2', make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.95 * mm, bedding: null }, tail: 'two-loop, open bight', head: PLAIN },
@@ -72,29 +74,29 @@ const PRESETS: Record<Family, Preset> = {
     ],
   },
   'lap harp': {
-    ...HARP, mechanism: null, spacing: 12 * mm, rise: 19 * mm, beyondBridge: [30 * mm, 48 * mm], eyeletBore: null, pace: [[0, 145], [1, 86]], tension: { treble: 35, bass: 56 }, lies: 'flat on its back on a cloth',
+    ...HARP, usual: ['C6', 'C3'], mechanism: null, spacing: 12 * mm, rise: 19 * mm, beyondBridge: [30 * mm, 48 * mm], eyeletBore: null, pace: [[0, 145], [1, 86]], tension: { treble: 35, bass: 56 }, lies: 'flat on its back on a cloth',
     sections: [
       { downTo: 'C3', make: 'nylon 6.12', tail: 'overhand on a bead', head: TUCKED },
       { downTo: LOWEST_OF_ALL, make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.85 * mm, bedding: null }, tail: 'overhand on a bead', head: PLAIN },
     ],
   },
   'wire-strung harp': {
-    ...HARP, coloured: false, mechanism: null, spacing: 11.5 * mm, rise: 18 * mm, beyondBridge: [30 * mm, 52 * mm], eyeletBore: null, pace: [[0, 97], [1, 70]], tension: { treble: 52, bass: 104 }, lies: 'on its side on a blanket',
+    ...HARP, usual: ['D6', 'G2'], coloured: false, mechanism: null, spacing: 11.5 * mm, rise: 18 * mm, beyondBridge: [30 * mm, 52 * mm], eyeletBore: null, pace: [[0, 97], [1, 70]], tension: { treble: 52, bass: 104 }, lies: 'on its side on a blanket',
     sections: [
       { downTo: 'D5', make: 'steel', tail: 'slip knot on a toggle', head: PLAIN }, { downTo: 'A3', make: 'brass', tail: 'slip knot on a toggle', head: PLAIN },
       { downTo: LOWEST_OF_ALL, make: 'phosphor bronze', tail: 'slip knot on a toggle', head: PLAIN },
     ],
   },
   'lap zither': {
-    ...ZITHER, stringsPerPiece: 2, pace: [[0, 168], [1, 155]], tension: { treble: 80, bass: 84 }, lies: 'flat on a cloth on the table, pins away from you',
+    ...ZITHER, usual: ['D5', 'D4'], stringsPerPiece: 2, pace: [[0, 168], [1, 155]], tension: { treble: 80, bass: 84 }, lies: 'flat on a cloth on the table, pins away from you',
     sections: [{ downTo: LOWEST_OF_ALL, make: 'steel', tail: 'round two posts', head: PLAIN }],
   },
   'loop-end zither': {
-    ...ZITHER, stringsPerPiece: 1, pace: [[0, 181], [1, 155]], tension: { treble: 46, bass: 62 }, lies: 'flat on a cloth on the table, pins to your right',
+    ...ZITHER, usual: ['A5', 'D4'], stringsPerPiece: 1, pace: [[0, 181], [1, 155]], tension: { treble: 46, bass: 62 }, lies: 'flat on a cloth on the table, pins to your right',
     sections: [{ downTo: LOWEST_OF_ALL, make: 'steel', tail: 'loop on a hitch pin', head: PLAIN }],
   },
   'long zither': {
-    ...ZITHER, stringsPerPiece: 1, spacing: 20 * mm, rise: 0, belowSpeaking: 70 * mm, postDiameter: 18 * mm, pace: { alike: 1.09 }, tension: { treble: 57, bass: 60 }, lies: 'on its long edge against your body, feet toward you',
+    ...ZITHER, usual: ['A3', 'G2'], stringsPerPiece: 1, spacing: 20 * mm, rise: 0, belowSpeaking: 70 * mm, postDiameter: 18 * mm, pace: { alike: 1.09 }, tension: { treble: 57, bass: 60 }, lies: 'on its long edge against your body, feet toward you',
     pin: { ...NECK_PIN, turnedBy: 'hand', diameter: 9 * mm, height: 20 * mm, holeToEnd: 6 * mm, bridgeHeight: 10 * mm },
     sections: [
       { downTo: 'G2', make: 'silk', tail: 'layered foot wrap', head: 'peg cord' },
@@ -102,7 +104,7 @@ const PRESETS: Record<Family, Preset> = {
     ],
   },
   'scroll-head zither': {
-    ...ZITHER, stringsPerPiece: 1, rise: 0, belowSpeaking: 40 * mm, postDiameter: 2 * mm, pace: { alike: 0.69 }, tension: { treble: 60, bass: 62 }, lies: 'flat on your knees, scroll to your left',
+    ...ZITHER, usual: ['D4', 'D3'], stringsPerPiece: 1, rise: 0, belowSpeaking: 40 * mm, postDiameter: 2 * mm, pace: { alike: 0.69 }, tension: { treble: 60, bass: 62 }, lies: 'flat on your knees, scroll to your left',
     pin: { ...WREST_PIN, setting: 'across a scroll', turnedBy: 'knob', diameter: 6 * mm, gearRatio: 6, threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm },
     sections: [
       { downTo: 'F3', make: 'steel', tail: 'loop on a hitch pin', head: PLAIN },
@@ -110,7 +112,7 @@ const PRESETS: Record<Family, Preset> = {
     ],
   },
   lyre: {
-    ...HARP, coloured: false, mechanism: null, spacing: 13 * mm, rise: 0, beyondBridge: [26 * mm, 34 * mm], belowSpeaking: 62 * mm, boardThickness: 5 * mm, eyeletBore: 1.8 * mm, pace: [[0, 163], [1, 84]], tension: { treble: 44, bass: 52 }, lies: 'flat on its back on a cloth',
+    ...HARP, usual: ['A4', 'G3'], coloured: false, mechanism: null, spacing: 13 * mm, rise: 0, beyondBridge: [26 * mm, 34 * mm], belowSpeaking: 62 * mm, boardThickness: 5 * mm, eyeletBore: 1.8 * mm, pace: [[0, 163], [1, 84]], tension: { treble: 44, bass: 52 }, lies: 'flat on its back on a cloth',
     pin: { ...NECK_PIN, diameter: 5 * mm, height: 11 * mm, holeToEnd: 4 * mm, bridgeHeight: 8 * mm },
     sections: [{ downTo: LOWEST_OF_ALL, make: 'gut', tail: 'loop and through', head: 'tail tucked, after a quarter' }],
   },
@@ -162,7 +164,7 @@ function inOrder(a: Note, b: Note): readonly Note[] {
  */
 export function fromPreset({ about, notes, measured }: NewInstrument, top: HarpTop = 'as charted'): Instrument {
   const preset = PRESETS[about.family]
-  const lengths = lengthsOf(preset, notes.map((n) => evenPitch(n, about.referenceA)), measured)
+  const lengths = lengthsOf(preset, notes, about.referenceA, measured)
   const count = notes.length
   const numbered = (treble: number, bass: number): readonly Control[] => [[1, treble], [Math.max(2, count), bass]]
   const design: InstrumentDesign = {
@@ -186,10 +188,13 @@ function evenPitch(n: Note, referenceA: number): number {
 }
 
 /** The preset's lengths, stretched by what the measured ones say: the ratio runs evenly from one measured string to the next. */
-function lengthsOf({ pace }: Preset, pitches: readonly number[], measured: ReadonlyMap<number, number>): readonly number[] {
-  const count = pitches.length
+function lengthsOf({ pace, usual: range }: Preset, notes: readonly Note[], referenceA: number, measured: ReadonlyMap<number, number>): readonly number[] {
+  const count = notes.length
+  const [top, bottom] = range.map((name) => letterStep(parseNote(name))) as [number, number]
+  // A smaller instrument has the part of its family's curve that its notes lie on.
+  const place = (n: Note) => Math.min(1, Math.max(0, (top - letterStep(n)) / (top - bottom)))
   const curve = 'alike' in pace ? null : monotoneCurve(pace.map(([at, p]) => [at, Math.log(p)] as const))
-  const usual = pitches.map((pitch, i) => ('alike' in pace ? pace.alike + i * 0.5 * mm : Math.exp(curve!(count > 1 ? i / (count - 1) : 0)) / pitch))
+  const usual = notes.map((n, i) => ('alike' in pace ? pace.alike + i * 0.5 * mm : Math.exp(curve!(place(n))) / evenPitch(n, referenceA)))
   const ratios = [...measured].sort(([a], [b]) => a - b).map(([number, length]): Control => {
     const expected = usual[number - 1]
     if (expected === undefined) throw new RangeError(`There is no string ${number} to have a length; there are ${count}.`)

@@ -18,7 +18,7 @@ test('each retune in a plan falls due when the string has fallen by just the tol
 })
 
 test('a string that falls twice as far as its material pulls the law its way, the more the more it is read', () => {
-  const readings = [1, 3, 9, 27].map((tuned) => ({ tuned, age: tuned * 2, cents: 2 * driftCents(gut, tuned, tuned * 2) }))
+  const readings = [1, 3, 9, 27].map((tuned) => ({ tuned, left: 0, age: tuned * 2, cents: 2 * driftCents(gut, tuned, tuned * 2) }))
   const one = refitDrift(gut, readings.slice(0, 1))
   const all = refitDrift(gut, readings)
   expect(one.perDecade).toBeCloseTo(45 * 1.25, 6)
@@ -28,9 +28,9 @@ test('a string that falls twice as far as its material pulls the law its way, th
 })
 
 test('a fall far past the law is a slip, an ordinary one is not', () => {
-  const reading = { tuned: 2, age: 6, cents: -22 }
-  expect(judgeReading(gut, reading).slip).toBe(false)
-  expect(judgeReading(gut, { ...reading, cents: -80 })).toMatchObject({ slip: true })
+  const reading = { tuned: 2, left: 0, age: 6, cents: -22 }
+  expect(judgeReading(gut, reading).kind).toBe('settling')
+  expect(judgeReading(gut, { ...reading, cents: -80 })).toMatchObject({ kind: 'slip' })
 })
 
 test('a nonsense tolerance is refused by name', () => {

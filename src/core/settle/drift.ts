@@ -35,10 +35,14 @@ export function driftCents(law: DriftLaw, tuned: number, now: number): number {
  * Age at which a string tuned at `tuned` will have fallen by a tolerance, (t0 + τ) · 10^(ε/a) − τ, h.
  *
  * @param tolerance - ε, cents
+ * @returns never past {@link FOR_EVER}, which says that it holds
  */
 export function nextRetune(law: DriftLaw, tuned: number, tolerance: number): number {
-  return (expectNotNegative('age when tuned', tuned) + law.tau) * growth(law, tolerance) - law.tau
+  return Math.min(FOR_EVER, (expectNotNegative('age when tuned', tuned) + law.tau) * growth(law, tolerance) - law.tau)
 }
+
+/** A hundred years, h: what would come later does not come. */
+export const FOR_EVER = 876_600
 
 /**
  * Age from which a string, tuned then, holds within a tolerance for a window, max(0, W / (10^(ε/a) − 1) − τ), h.
@@ -47,7 +51,7 @@ export function nextRetune(law: DriftLaw, tuned: number, tolerance: number): num
  * @param window - W, h
  */
 export function readyFrom(law: DriftLaw, tolerance: number, window: number): number {
-  return Math.max(0, expectPositive('window', window) / (growth(law, tolerance) - 1) - law.tau)
+  return Math.min(FOR_EVER, Math.max(0, expectPositive('window', window) / (growth(law, tolerance) - 1) - law.tau))
 }
 
 /**
@@ -59,10 +63,18 @@ export function readyFrom(law: DriftLaw, tolerance: number, window: number): num
  */
 export function retunePlan(law: DriftLaw, tuned: number, tolerance: number, until: number, most: number): number[] {
   const ages: number[] = []
-  for (let age = nextRetune(law, tuned, tolerance); age <= until && ages.length < most; age = nextRetune(law, age, tolerance)) {
+  for (let age = nextRetune(law, tuned, tolerance); age <= until && age < FOR_EVER && ages.length < most; age = nextRetune(law, age, tolerance)) {
     ages.push(age)
   }
   return ages
+}
+
+/** A string that was let down and brought up again drifts by this share of a new one's. An estimate. */
+export const MOVED_SHARE = 0.4
+
+/** The law of a string that was on before and is put back. */
+export function moved(law: DriftLaw): DriftLaw {
+  return { ...law, perDecade: law.perDecade * MOVED_SHARE }
 }
 
 function growth(law: DriftLaw, tolerance: number): number {

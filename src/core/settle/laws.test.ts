@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { decadesBetween, driftCents, nextRetune, readyFrom, retunePlan, type DriftLaw } from './drift'
+import { decadesBetween, driftCents, FOR_EVER, nextRetune, readyFrom, retunePlan, type DriftLaw } from './drift'
 import { judgeReading, refitDrift } from './readings'
 
 const laws = fc.record<DriftLaw>({ perDecade: fc.double({ min: 5, max: 150, noNaN: true }), tau: fc.double({ min: 0.01, max: 0.2, noNaN: true }) })
@@ -25,7 +25,9 @@ test('a string only falls, and ever more slowly', () => {
 
 test('at the next retune it has fallen by just the tolerance', () => {
   fc.assert(fc.property(laws, hours, tolerances, (law, tuned, tolerance) => {
-    expect(driftCents(law, tuned, nextRetune(law, tuned, tolerance))).toBeCloseTo(-tolerance, 6)
+    const next = nextRetune(law, tuned, tolerance)
+    if (next < FOR_EVER) expect(driftCents(law, tuned, next)).toBeCloseTo(-tolerance, 6)
+    else expect(driftCents(law, tuned, next)).toBeGreaterThan(-tolerance - 1e-9)
   }))
 })
 
@@ -49,7 +51,7 @@ test('every interval of a plan is the same multiple of the last', () => {
 test('readings that follow a law bring the estimate toward it and never past it', () => {
   fc.assert(fc.property(laws, fc.double({ min: 0.4, max: 2.5, noNaN: true }), fc.integer({ min: 1, max: 8 }), (start, factor, count) => {
     const truth: DriftLaw = { ...start, perDecade: start.perDecade * factor }
-    const readings = Array.from({ length: count }, (_, i) => ({ tuned: 1 + i, age: 2 + 3 * i, cents: driftCents(truth, 1 + i, 2 + 3 * i) }))
+    const readings = Array.from({ length: count }, (_, i) => ({ tuned: 1 + i, left: 0, age: 2 + 3 * i, cents: driftCents(truth, 1 + i, 2 + 3 * i) }))
     const { perDecade } = refitDrift(start, readings)
     expect((perDecade - start.perDecade) * (truth.perDecade - perDecade)).toBeGreaterThanOrEqual(-1e-6)
     expect((perDecade - start.perDecade) / (truth.perDecade - start.perDecade || 1)).toBeCloseTo(factor === 1 ? 0 : count / (count + 3), 6)
@@ -58,20 +60,20 @@ test('readings that follow a law bring the estimate toward it and never past it'
 
 test('a reading taken the moment it was tuned says nothing of its drift', () => {
   const law: DriftLaw = { perDecade: 45, tau: 0.05 }
-  expect(refitDrift(law, [{ tuned: 3, age: 3, cents: -20 }])).toBe(law)
+  expect(refitDrift(law, [{ tuned: 3, left: 0, age: 3, cents: -20 }])).toBe(law)
 })
 
 test('a string that rises is no slip, and the estimate stays above nothing', () => {
   const law: DriftLaw = { perDecade: 45, tau: 0.05 }
-  const reading = { tuned: 1, age: 10, cents: 40 }
-  expect(judgeReading(law, reading).slip).toBe(false)
-  expect(refitDrift(law, Array.from({ length: 40 }, () => reading)).perDecade).toBeCloseTo(45 / 20, 9)
+  const reading = { tuned: 1, left: 0, age: 10, cents: 40 }
+  expect(judgeReading(law, reading).kind).toBe('rise')
+  expect(refitDrift(law, Array.from({ length: 40 }, () => reading)).perDecade).toBeCloseTo(45 / 5, 9)
 })
 
 test('the band of a slip is wider the further the string was bound to fall', () => {
   const law: DriftLaw = { perDecade: 110, tau: 0.05 }
-  const soon = judgeReading(law, { tuned: 10, age: 11, cents: 0 })
-  const late = judgeReading(law, { tuned: 10, age: 100, cents: 0 })
+  const soon = judgeReading(law, { tuned: 10, left: 0, age: 11, cents: 0 })
+  const late = judgeReading(law, { tuned: 10, left: 0, age: 100, cents: 0 })
   expect(late.deepest).toBeLessThan(soon.deepest)
   expect(soon.deepest).toBeCloseTo(1.9 * soon.expected - 6, 9)
 })

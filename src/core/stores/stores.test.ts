@@ -33,7 +33,7 @@ test('offers: a remainder long enough first, then fresh coils, stand-ins after t
   const coil = (id: number, lengthLeft: number, opened: boolean, spec = gut(1.24)): ShelfCoil => ({ ...spec, tensionClass: 'concert', id, lengthLeft, opened })
   const cut = fittingFigures(lovage, G, DEFAULT_HABITS).cut.total
   const offers = offersFor([
-    coil(1, 1.4, false), coil(2, 0.3, true), coil(3, 1.9, true), coil(4, 0.7, true), coil(5, 0.65, true, gut(1.28)), coil(6, 5, false, gut(2)),
+    coil(1, 1.4, false), coil(2, 0.3, true), coil(3, 1.95, true), coil(4, 0.7, true), coil(5, 0.65, true, gut(1.28)), coil(6, 5, false, gut(2)),
   ], G, 'concert', () => cut)
   expect(offers.map((o) => o.coil.id)).toEqual([4, 3, 1, 5, 2])
   expect(offers[0]?.leaves).toBeCloseTo(0.7 - cut, 12)

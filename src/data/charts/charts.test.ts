@@ -133,7 +133,7 @@ describe('on a real file', () => {
     expect(found('teasel: top string', null)).toEqual(['teasel 1'])
     expect(found('46', null)).toEqual(['lovage 46'])
     expect(found('C4 spn', null)).toEqual(expect.arrayContaining(['fennel 19', 'lovage 26', 'chervil 15']))
-    expect(() => found('60', 'lovage')).toThrow('Lovage has no string called “60”.')
+    expect(() => found('60', 'lovage')).toThrow('Lovage has no string called “60”; the nearest is its 7th-octave C.')
     expect(() => found('60', null)).toThrow('No instrument on the shelf')
   })
 })

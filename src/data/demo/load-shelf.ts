@@ -14,6 +14,7 @@ import { fitString, stringsOn } from '../fitted'
 import { addInstrument, instrumentBySlug, positionId, type StoredInstrument } from '../instruments'
 import { chooseCoil, finishJob, jobById, logBreak, openJobs, putOnNeedList } from '../jobs'
 import { metres } from '../millimetres'
+import { openTails, trimTail } from '../parked-tails'
 import { occasions } from '../schema'
 import { logReading } from '../settling'
 import { addSupplier, insertItems } from '../suppliers'
@@ -22,6 +23,9 @@ import type { CoilLine, HistoryLine, ShelfFiles } from './shelf-files'
 
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
+
+/** A tail is trimmed when its string has settled, days. */
+const TRIMMED_AFTER = 10
 
 interface Happening {
   readonly at: number
@@ -54,8 +58,10 @@ export function loadShelf(store: Store, files: ShelfFiles, today: number, setClo
   setClock(today)
   store.act({ kind: 'occasions', summary: 'Two dates set' }, () => {
     for (const { name, daysAhead, time } of files.occasions) {
-      const day = new Date(today + daysAhead * DAY)
+      const day = new Date(today)
       const [hours, minutes] = time.split(':').map(Number) as [number, number]
+      // By the calendar: a day on which the clocks change has not 24 hours.
+      day.setDate(day.getDate() + daysAhead)
       store.rows.insert(occasions).values({ name, at: day.setHours(hours, minutes, 0, 0) }).run()
     }
   })
@@ -82,6 +88,7 @@ function happeningsOf(store: Store, line: HistoryLine, today: number): Happening
     case 'break': return [
       { at, happen: () => void logBreak(store, on(), line.string, line.site) },
       ...(line.mendedAfterHours === null ? [] : [{ at: at + line.mendedAfterHours * HOUR, happen: () => mend(store, on(), line) }]),
+      ...(line.mendedAfterHours === null || line.daysAgo < TRIMMED_AFTER ? [] : [{ at: at + TRIMMED_AFTER * DAY, happen: () => trimOn(store, on(), line.string) }]),
     ]
   }
 }
@@ -116,6 +123,12 @@ function mend(store: Store, stored: StoredInstrument, { string, wrapsOff = 0, cu
   const wraps = Math.round(((figures.strings[0]?.wrapsBySum ?? job.habits.wraps) + wrapsOff) * 4) / 4
   const cut = Math.ceil((figures.cut.total - figures.cut.correction + metres(cutOffMm)) * 1000) / 1000
   finishJob(store, job.jobId, { cut: Math.min(cut, coil?.lengthLeft ?? cut), wraps: windsOnPin(job.position) ? wraps : null, gauge: null })
+}
+
+/** Trims the tail that is parked on a string, if one still is. */
+function trimOn(store: Store, { instrument }: StoredInstrument, number: number): void {
+  const tail = openTails(store).find((one) => one.slug === instrument.slug && one.number === number)
+  if (tail) trimTail(store, tail.id, null)
 }
 
 /** A single string bought for one job where the stores had none. */

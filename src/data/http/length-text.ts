@@ -17,6 +17,8 @@ export interface LengthBounds {
 const bounds = (what: string, { 0: least, 1: most }: Bounds): LengthBounds => ({ what, least, most })
 export const CUT = bounds('The cut', BOUNDS.cut)
 export const COIL = bounds('The length', BOUNDS.coil)
+/** What is left of a packet may be nothing. */
+export const LEFT: LengthBounds = { what: 'What is left', least: 0, most: BOUNDS.coil[1] }
 export const GAUGE = bounds('The gauge', BOUNDS.gauge)
 
 /** The length in metres, or a sentence that says what is wrong. */
@@ -28,7 +30,7 @@ export function readLength(text: unknown, bare: LengthUnit, { what, least, most 
   } catch (error) {
     return (error as RangeError).message
   }
-  if (metres <= 0) return `${what} must be more than nothing; “${text.trim()}” is not.`
+  if (metres < 0 || (metres === 0 && least > 0)) return `${what} must be more than nothing; “${text.trim()}” is not.`
   const mm = (m: number) => `${Number((m * 1000).toPrecision(6))} mm`
   if (metres < least || metres > most) return `${what} of ${mm(metres)} can’t be right; expected ${mm(least)} to ${mm(most)}.`
   return metres

@@ -1,16 +1,18 @@
 'use client'
 
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Undo2 } from 'lucide-react'
-import type { LoggedAction } from '@/data/actions-log'
+import type { HistoryPage, LoggedAction } from '@/data/actions-log'
 import { dateText, clockText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
 
 /** Everything that was done, newest first; each can be undone, an undoing too. */
-export function HistorySheet({ actions }: { actions: readonly LoggedAction[] }) {
+export function HistorySheet({ actions, before, steps, from }: HistoryPage & { readonly steps: boolean; readonly from: number | null }) {
+  const query = (start: number | null, withSteps: boolean) => `/history?${new URLSearchParams({ ...(start === null ? {} : { before: String(start) }), ...(withSteps ? { steps: 'shown' } : {}) }).toString()}`
   const { timeZone } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
@@ -26,6 +28,10 @@ export function HistorySheet({ actions }: { actions: readonly LoggedAction[] }) 
     <div className="sheet p-5">
       <h1 className="text-2xl font-semibold">History</h1>
       <p className="text-soft">Everything that was done, newest first. Undoing one is an entry of its own; nothing is wiped out.</p>
+      <p className="mt-2 flex flex-wrap gap-3 text-sm">
+        <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={query(from, !steps)}>{steps ? 'Leave the steps of jobs out' : 'Show the steps of jobs too'}</Link>
+        {from !== null && <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={query(null, steps)}>Back to the newest</Link>}
+      </p>
       <ol className="ruled mt-3">
         {actions.map((action) => (
           <li key={action.id} className="grid items-center gap-x-4 py-1.5 sm:grid-cols-[10rem_minmax(0,1fr)_auto]">
@@ -40,6 +46,7 @@ export function HistorySheet({ actions }: { actions: readonly LoggedAction[] }) 
           </li>
         ))}
       </ol>
+      {before !== null && <p className="mt-4"><Link className="button" href={query(before, steps)}>Show what was done before</Link></p>}
     </div>
   )
 }

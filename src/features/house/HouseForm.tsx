@@ -19,7 +19,7 @@ export function HouseForm({ house }: { house: House }) {
   const { register, handleSubmit, setError, formState: { errors, isSubmitting } } = useForm<HouseRequest>({
     resolver: classValidatorResolver(HouseRequest),
     defaultValues: {
-      unit: house.unit, retuneAtCents: house.retuneAtCents, holdsWithinCents: house.holdsWithinCents, leastSpares: house.leastSpares, currency: house.currency,
+      unit: house.unit, retuneAtCents: house.retuneAtCents, holdsWithinCents: house.holdsWithinCents, concertHours: house.concertHours, leastSpares: house.leastSpares, currency: house.currency,
     },
   })
   const keep = handleSubmit(async (form) => {
@@ -38,6 +38,7 @@ export function HouseForm({ house }: { house: House }) {
         <Choice label="Unit" options={['mm', 'in']} problem={errors.unit?.message} {...register('unit')} />
         <Entry label="Retune a settling string at, cents" hint="It is brought back when it has fallen so far." type="number" step="any" problem={errors.retuneAtCents?.message} {...register('retuneAtCents', number)} />
         <Entry label="In tune before people, cents" hint="A string is ready when it holds within this." type="number" step="any" problem={errors.holdsWithinCents?.message} {...register('holdsWithinCents', number)} />
+        <Entry label="A concert lasts, hours" hint="A string that is ready holds so long." type="number" step="any" problem={errors.concertHours?.message} {...register('concertHours', number)} />
       </fieldset>
       <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
         <legend className="pr-3 font-plate text-lg font-semibold">Stores</legend>

@@ -18,6 +18,11 @@ export class HouseRequest {
   @IsNumber({}, { message: 'Retune at: expected a number of cents.' })
   retuneAtCents!: number
 
+  @Min(0.25, { message: 'A quarter of an hour is the shortest concert.' })
+  @Max(24, { message: 'No concert lasts longer than a day.' })
+  @IsNumber({}, { message: 'A concert lasts: expected a number of hours.' })
+  concertHours!: number
+
   @Min(1, { message: 'One cent is the least that can be held.' })
   @Max(30, { message: 'More than 30 cents is out of tune to anyone.' })
   @IsNumber({}, { message: 'Holds within: expected a number of cents.' })

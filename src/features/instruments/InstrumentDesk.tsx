@@ -3,7 +3,8 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
-import { samePiece, type StringPosition } from '@/core/instrument/instrument'
+import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/instrument'
+import { numberName } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/instrument-view'
 import { CloseUp } from '@/ui/field/CloseUp'
 import { useLayAtHand } from '@/ui/find/at-hand'
@@ -38,7 +39,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
         <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
           <div>
             <h1 className="text-2xl font-semibold">{instrument.name}</h1>
-            <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings, {instrument.tensionClass} tension</p>
+            <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings{soldByClass(instrument) === null ? '' : `, ${instrument.tensionClass} tension`}</p>
             <p className="text-sm text-soft">at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz</p>
           </div>
           <p className="flex flex-wrap gap-2">
@@ -50,7 +51,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
         <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">
           <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[17rem] md:h-[min(35rem,calc(100dvh-13rem))]" />
           <figure className="self-center">
-            <p className="mb-2 text-center font-plate text-lg font-semibold lg:hidden" aria-hidden>{leadingNames(position).name}, number {position.number}</p>
+            <p className="mb-2 text-center font-plate text-lg font-semibold lg:hidden" aria-hidden>{leadingNames(position).name}{numberName(position) === leadingNames(position).name ? '' : `, ${numberName(position)}`}</p>
             <CloseUp instrument={instrument} selected={followed} broken={broken} onPick={picker.pick} />
             <figcaption className="mt-2 text-center text-xs text-soft">The neighbours close up, longer ones to the left; widths go by gauge.</figcaption>
             <div className="mt-3 flex justify-center gap-2">

@@ -2,6 +2,7 @@
 
 import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
+import { countedFromWord } from '@/core/instrument/names'
 import { FieldDrawing, FieldFrame } from '@/ui/field/FieldDrawing'
 import { fieldShape } from '@/ui/field/field-shape'
 import { OctaveMarks } from '@/ui/field/OctaveMarks'
@@ -42,7 +43,7 @@ export function PickableField({ instrument, broken, picker, className }: Pickabl
     <div
       role="slider" tabIndex={0} aria-label={`String field of ${instrument.name}`} aria-orientation="horizontal"
       aria-valuemin={1} aria-valuemax={instrument.positions.length} aria-valuenow={picker.selected}
-      aria-valuetext={picked ? `${leadingNames(picked).name}, ${leadingNames(picked).beside}, number ${picked.number} from the top` : ''}
+      aria-valuetext={picked ? `${leadingNames(picked).name}, ${leadingNames(picked).beside}, number ${picked.called.number} ${countedFromWord(instrument)}` : ''}
       onKeyDown={onKeyDown}
       onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); pickAt(event) }}
       onPointerMove={(event) => { if (event.buttons > 0) pickAt(event) }}

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react'
 import { restFigures } from '@/core/fitting/figures'
 import { marginWorking, tensionWorking } from '@/core/fitting/workings'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
-import { shortestFNotice, stringNames } from '@/core/instrument/names'
+import { countedFromWord, leadingNames, shortestFNotice, spokenLine, stringNames } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import type { PositionView } from '@/data/instrument-view'
@@ -34,22 +34,24 @@ interface PlateProps {
 export function Plate({ instrument, position, view, now, spare, folded, children }: PlateProps) {
   const names = stringNames(instrument, position)
   const figures = restFigures(instrument, position)
-  const { timeZone, unit } = useHouse()
+  const { timeZone, unit, octaveNames } = useHouse()
+  const leading = leadingNames(position, octaveNames)
   const notice = shortestFNotice(instrument)
   const swatch = position.colour === 'red' ? 'bg-string-c' : position.colour === 'natural' ? 'bg-rule' : 'bg-string-f'
   return (
     <section aria-label="Plate of the picked string" className="sheet flex flex-col gap-4 p-5">
       <div>
         <h2 className="flex items-center gap-3 text-3xl leading-none font-semibold" aria-live="polite">
-          <span className={`inline-block h-7 w-2 ${swatch}`} aria-hidden /> {names.harpOctave}
+          <span className={`inline-block h-7 w-2 ${swatch}`} aria-hidden /> {leading.name}
         </h2>
-        <p className="mt-2 text-soft">{names.scientific} (scientific), {COLOUR_WORDS[position.colour]}{names.within ? `; ${names.within}` : ''}</p>
+        <p className="mt-2 text-soft">{leading.beside}, {COLOUR_WORDS[position.colour]}{names.within ? `; ${names.within}` : ''}</p>
         <dl className="mt-3 grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 gap-y-1 text-sm">
-          <dt className="text-soft">from the top</dt><dd className="font-semibold">{names.fromTop}</dd>
+          <dt className="text-soft">{countedFromWord(instrument)}</dt><dd className="font-semibold">{position.called.number}</dd>
           <dt className="text-soft">sounds at rest</dt><dd className="font-semibold">{names.sounding}</dd>
-          <dt className="text-soft">from the bottom</dt><dd className="font-semibold">{names.fromBottom}</dd>
+          <dt className="text-soft">{instrument.countedFrom === 'top' ? 'from the bottom' : 'from the highest'}</dt><dd className="font-semibold">{instrument.positions.length + 1 - position.called.number}</dd>
           <dt className="text-soft">maker’s label</dt><dd className="font-semibold">{names.maker ?? 'none'}</dd>
         </dl>
+        <p className="mt-2 text-sm"><span className="text-soft">To order it, say: </span>{spokenLine(instrument, position, octaveNames)}</p>
         {notice && <p className="mt-2 border-l-2 border-line pl-3 text-sm text-soft">{notice}</p>}
       </div>
       {!folded && <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-y border-ink py-3">

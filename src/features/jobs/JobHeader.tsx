@@ -2,6 +2,7 @@
 
 import Link from 'next/link'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { numberName } from '@/core/instrument/names'
 import { useLeadingNames } from '@/ui/units'
 
 export const STAGES = [
@@ -32,7 +33,7 @@ export function JobHeader({ jobId, instrumentName, slug, position, strings, stag
     <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
       <div>
         <h1 className="text-2xl font-semibold">{name} of <Link href={`/instruments/${slug}?string=${position.number}`} className="underline decoration-rule underline-offset-4 hover:decoration-ink">{instrumentName}</Link></h1>
-        <p className="text-sm text-soft">{beside}, number {position.number} from the top{strings > 1 ? `; one wire that is ${strings} strings` : ''}</p>
+        <p className="text-sm text-soft">{beside}{numberName(position) === name || beside.startsWith(numberName(position)) ? '' : `, ${numberName(position)}`}{strings > 1 ? `; one wire that is ${strings} strings` : ''}</p>
       </div>
       {!finished && (
         <nav aria-label="Stages of the fitting">

@@ -15,6 +15,7 @@ interface OutcomeSheetProps {
   readonly now: number
   readonly tolerance: number
   readonly holdsWithin: number
+  readonly concertHours: number
   /** Strings of the same job that are still to be fitted. */
   readonly others: readonly { readonly jobId: number; readonly number: number }[]
   readonly jobId: number
@@ -22,7 +23,7 @@ interface OutcomeSheetProps {
 }
 
 /** What was logged, what is left of the coil, and when to tune it again. */
-export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, others, jobId, coil }: OutcomeSheetProps) {
+export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, concertHours, others, jobId, coil }: OutcomeSheetProps) {
   const { timeZone } = useHouse()
   usePageTurner()
   const first = outcome.settling[0]
@@ -47,10 +48,11 @@ export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, others, job
           <h2 className="text-xl font-semibold">Tune it again</h2>
           <p className="text-sm text-soft">Each time it has fallen by {tolerance} cents. Every interval is a fixed multiple of the last.</p>
           <ol className="ruled mt-2">
-            {[first.nextAt, ...first.planAt.slice(1)].map((at, i) => (
+            {first.nextAt === null && <li className="py-1.5 text-lg font-semibold">It holds from here on.</li>}
+            {first.planAt.map((at, i) => (
               <li key={at} className={`flex justify-between py-1.5 ${i === 0 ? 'text-lg font-semibold' : ''}`}><span>{i === 0 ? 'Next' : `Then`}</span><time>{nearText(at, now, timeZone)}</time></li>
             ))}
-            <li className="flex justify-between py-1.5 text-verdigris"><span>Holds within {holdsWithin} cents through a concert of two hours</span><time>from {nearText(first.readyAt, now, timeZone)}</time></li>
+            <li className="flex justify-between py-1.5 text-verdigris"><span>Holds within {holdsWithin} cents through a concert of {concertHours} {concertHours === 1 ? 'hour' : 'hours'}</span><time>from {nearText(first.readyAt, now, timeZone)}</time></li>
           </ol>
           <DriftCurve law={first.law} tolerance={tolerance} readings={first.readings} age={(now - first.fitted.fittedAt) / 3_600_000} className="mt-3 w-full" />
         </section>

@@ -10,6 +10,8 @@ import { useHouse } from '@/ui/units'
 
 export interface ReportedString {
   readonly number: number
+  /** The number that its players call it by. */
+  readonly called: number
   readonly name: string
   readonly beside: string
   /** Why it was replaced: `broke at the knot`. */
@@ -58,7 +60,7 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
       <ul className="ruled">
         {strings.map((s) => (
           <li key={`${s.number} ${s.finishedAt}`} className="py-2">
-            <p className="font-semibold">{s.name} ({s.beside}, number {s.number} from the top)</p>
+            <p className="font-semibold">{s.name} ({s.beside}, string {s.called})</p>
             <p>{s.cut === null ? `The same string was put back; it had ${s.why}.` : `New string, ${s.string}${s.make ? `, ${s.make}` : ''}. The old one ${s.why}.`} {s.suspect}</p>
             {s.mishaps.length > 0 && <p className="text-sm text-soft">On the way: {s.mishaps.map((m) => `${mishapWord(m.mishap).toLowerCase()}${m.lost === null ? '' : `, which cost ${length(m.lost)} of string`}`).join('; ')}.</p>}
           </li>
@@ -74,7 +76,7 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
       <p>A new string falls in pitch for some weeks, less each day. Bring it back as often as it needs.</p>
       <dl className="ruled">
         {strings.map((s) => (
-          <Row key={s.number} what={s.name}>{s.nextAt === null || s.readyAt === null ? 'no longer followed' : `tune again ${nearText(s.nextAt, now, timeZone)}; holds within ${holdsWithin} cents through a concert from ${nearText(s.readyAt, now, timeZone)}`}</Row>
+          <Row key={s.number} what={s.name}>{s.readyAt === null ? 'no longer followed' : `${s.nextAt === null ? 'needs no more retuning' : `tune again ${nearText(s.nextAt, now, timeZone)}`}; holds within ${holdsWithin} cents through a concert from ${nearText(s.readyAt, now, timeZone)}`}</Row>
         ))}
       </dl>
       <p className="mt-4 text-xs text-soft">Times are estimates from the material and the readings so far. The maker’s string chart comes first; cracks, rising seams or pins that don’t hold are matters for the maker or a qualified repairer.</p>

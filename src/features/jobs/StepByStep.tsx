@@ -82,14 +82,14 @@ export function StepByStep({ instrument, jobs }: StepByStepProps) {
           <li key={`${s.step.key} ${s.members.join()}`}>
             <button type="button" onClick={() => goTo(i)} aria-current={i === here ? 'step' : undefined} className="flex min-h-9 w-full items-center gap-2 border-l-4 border-transparent px-3 text-left aria-[current=step]:border-verdigris aria-[current=step]:bg-verdigris-wash aria-[current=step]:font-semibold">
               <span className="w-5 shrink-0 text-right text-soft">{i < here ? <Check size={15} className="inline text-verdigris" aria-label="done" /> : i + 1}</span>
-              <span>{s.step.title}{several && s.members.length === 1 && <span className="text-soft"> · {members.find((m) => m.id === s.members[0])?.context.position.number}</span>}</span>
+              <span>{s.step.title}{several && s.members.length === 1 && <span className="text-soft"> · {members.find((m) => m.id === s.members[0])?.context.position.called.number}</span>}</span>
             </button>
           </li>
         ))}
       </ol>
       <section aria-live="polite" className="flex min-h-[28rem] flex-col">
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-          <p className="label">Step {here + 1} of {steps.length}{several && ids.length === 1 && <strong className="text-ink">, string {member.context.position.number}</strong>}{job.from === null && <span className="text-ochre">; no coil is chosen for it yet</span>}</p>
+          <p className="label">Step {here + 1} of {steps.length}{several && ids.length === 1 && <strong className="text-ink">, string {member.context.position.called.number}</strong>}{job.from === null && <span className="text-ochre">; no coil is chosen for it yet</span>}</p>
           <p className="ml-auto flex gap-1">
             {canSpeak && <button type="button" className="button" aria-pressed={aloud} onClick={() => { setAloud(!aloud); if (aloud) stop(); else say(spoken(here)) }}><Volume2 size={18} aria-hidden /><span className="sr-only sm:not-sr-only">{aloud ? 'Stop reading' : 'Read aloud'}</span></button>}
             {canListen && <button type="button" className="button" aria-pressed={listening} onClick={() => setListening(!listening)}><Mic size={18} aria-hidden /><span className="sr-only sm:not-sr-only">{listening ? 'Stop listening' : 'Listen for “next”'}</span></button>}

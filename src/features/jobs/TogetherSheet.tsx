@@ -10,7 +10,7 @@ import { useAct } from '@/ui/shell/use-act'
 interface TogetherSheetProps {
   readonly jobId: number
   readonly instrument: Instrument
-  readonly strings: readonly { readonly jobId: number; readonly number: number; readonly name: string; readonly from: string | null; readonly broke: boolean }[]
+  readonly strings: readonly { readonly jobId: number; readonly number: number; readonly called: number; readonly name: string; readonly from: string | null; readonly broke: boolean }[]
 }
 
 /** The strings of a job, and taking further ones into it. */
@@ -35,7 +35,7 @@ export function TogetherSheet({ jobId, instrument, strings }: TogetherSheetProps
         {strings.map((string) => (
           <li key={string.jobId} className={`flex items-center border ${string.jobId === jobId ? 'border-verdigris bg-verdigris-wash' : 'border-rule'}`}>
             <Link href={`/jobs/${string.jobId}/${string.from === null ? 'coil' : 'figures'}`} className="flex min-h-11 flex-col justify-center px-3 text-sm leading-tight" aria-current={string.jobId === jobId ? 'true' : undefined}>
-              <span className="font-semibold">{string.number} · {string.name}</span>
+              <span className="font-semibold">{string.called} · {string.name}</span>
               <span className={string.from === null ? 'text-ochre' : 'text-soft'}>{string.from ?? 'no coil yet'}{string.broke ? '' : '; still on'}</span>
             </Link>
             {strings.length > 1 && <button type="button" className="grid size-11 place-items-center" aria-label={`Take string ${string.number} out of this job`} onClick={() => act(`/api/jobs/${string.jobId}/leave`, {}, `String ${string.number} is out of this job.`)}><X size={16} aria-hidden /></button>}

@@ -21,6 +21,8 @@ interface Sent {
   readonly count: number
   /** False where the program did not answer and some are still kept. */
   readonly all: boolean
+  /** Why the last one that was refused was. */
+  readonly refused: string | null
 }
 
 function flush(): Promise<Sent> {
@@ -30,14 +32,16 @@ function flush(): Promise<Sent> {
 
 async function sendKept(): Promise<Sent> {
   let count = 0
+  let refused: string | null = null
   for (let [next] = kept(); next; [next] = kept()) {
     const answer = await send(`/api/jobs/${next.jobs[0]}/steps`, next)
-    if (!answer.ok && !answer.answered) return { count, all: false }
-    // A mark that is refused, say because the job was finished elsewhere, is not sent again.
+    if (!answer.ok && !answer.answered) return { count, all: false, refused }
+    // A mark that is refused, say because the job was finished elsewhere, is not sent again; whoever made it is told.
     keep(kept().slice(1))
+    if (!answer.ok) refused = answer.sentence
     count += 1
   }
-  return { count, all: true }
+  return { count, all: true, refused }
 }
 
 /**
@@ -49,9 +53,10 @@ export function useMarks() {
   const [waiting, setWaiting] = useState<string | null>(null)
   const sendAll = useCallback(async () => {
     const sent = await flush()
-    setWaiting(sent.all ? null : NO_ANSWER)
+    setWaiting(sent.all ? sent.refused : NO_ANSWER)
+    if (sent.refused !== null) router.refresh()
     return sent
-  }, [])
+  }, [router])
   useEffect(() => {
     if (kept().length > 0) void flush().then(({ count }) => { if (count > 0) router.refresh() })
   }, [router])

@@ -5,6 +5,7 @@ import { moneyText } from '@/core/stores/money'
 import type { BuyingBench } from '@/data/buying'
 import type { Need, SuggestedNeed } from '@/data/need-list'
 import type { Order } from '@/data/orders'
+import type { Supply } from '@/data/supplies'
 import { dateText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -15,10 +16,13 @@ interface OrdersSheetProps {
   readonly suggested: readonly SuggestedNeed[]
   readonly bench: BuyingBench
   readonly orders: readonly Order[]
+  /** Small things that are on the list, and those that run short. */
+  readonly wanted: readonly Supply[]
+  readonly short: readonly (Supply & { readonly short: number })[]
 }
 
 /** What must be bought, the cheapest way to buy it, and the orders there are. */
-export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProps) {
+export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: OrdersSheetProps) {
   const { timeZone } = useHouse()
   const { act, refused } = useAct()
   const put = (wanted: readonly SuggestedNeed[]) => act('/api/needs', { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) }, wanted.length === 1 ? 'Put on the need list.' : `${wanted.length} strings put on the need list.`)
@@ -29,14 +33,14 @@ export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProp
         <section className="sheet p-4 md:p-5" aria-labelledby="needs">
           <h1 id="needs" className="text-2xl font-semibold">Need list</h1>
           {refused && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
-          {needs.length === 0 && <p className="text-soft">Nothing is on it.</p>}
+          {needs.length === 0 && wanted.length === 0 && <p className="text-soft">Nothing is on it.</p>}
           <ul className="ruled mt-1" aria-label="On the list">
             {needs.map((need) => (
               <li key={need.id} className="py-2">
                 <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
                   <span>
                     <span className="font-semibold">{need.quantity > 1 && `${need.quantity} × `}{need.jobId === null ? need.string : <Link href={`/jobs/${need.jobId}`} className="inline-block min-h-6 hover:underline">{need.string}</Link>}</span>
-                    <span className="block text-sm text-soft">{need.jobId === null ? 'for the shelf' : 'it is broken'}{need.met > 0 && `; ${need.met} of ${need.quantity} came`}{need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}</span>
+                    <span className="block text-sm">{said(need)}</span><span className="block text-sm text-soft">{need.jobId === null ? 'for the shelf' : 'it is broken'}{need.met > 0 && `; ${need.met} of ${need.quantity} came`}{need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}</span>
                   </span>
                   {need.onOrder === 0
                     ? <button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" aria-label={`Take the ${need.string} off the list`} onClick={() => act(`/api/needs/${need.id}/drop`, {}, 'Taken off the need list.')}>Take off</button>
@@ -49,6 +53,32 @@ export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProp
               </li>
             ))}
           </ul>
+          {wanted.length > 0 && (
+            <ul className="ruled border-t border-rule" aria-label="Small things on the list">
+              {wanted.map((thing) => (
+                <li key={thing.id} className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 py-2">
+                  <span><span className="font-semibold">{thing.wanted} × {thing.name}</span><span className="block text-sm text-soft">{thing.count} there, {thing.least} are wanted; bought where the house buys such things</span></span>
+                  <span className="flex gap-2">
+                    <button type="button" className="button" aria-label={`${thing.wanted} ${thing.name} came`} onClick={() => act(`/api/supplies/${thing.id}/move`, { by: thing.wanted }, `${thing.wanted} ${thing.name} booked in.`)}>They came</button>
+                    <button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" aria-label={`Take ${thing.name} off the list`} onClick={() => act(`/api/supplies/${thing.id}/want`, { wanted: 0 }, 'Taken off the need list.')}>Take off</button>
+                  </span>
+                </li>
+              ))}
+            </ul>
+          )}
+          {short.length > 0 && (
+            <div className="mt-4 border-t border-ink pt-2">
+              <h2 className="text-lg font-semibold">Small things that run short</h2>
+              <ul className="ruled mt-1" aria-label="Small things that run short">
+                {short.map((thing) => (
+                  <li key={thing.id} className="flex items-center justify-between gap-3 py-1.5">
+                    <span>{thing.name}<span className="block text-sm text-soft">{thing.count} there, {thing.least} are wanted</span></span>
+                    <button type="button" className="button shrink-0" aria-label={`Put ${thing.short} ${thing.name} on the list`} onClick={() => act(`/api/supplies/${thing.id}/want`, { wanted: thing.wanted + thing.short }, `${thing.short} ${thing.name} put on the need list.`)}>Put {thing.short} on</button>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
           {suggested.length > 0 && (
             <div className="mt-4 border-t border-ink pt-2">
               <div className="flex flex-wrap items-center justify-between gap-2">
@@ -87,4 +117,9 @@ export function OrdersSheet({ needs, suggested, bench, orders }: OrdersSheetProp
       </div>
     </div>
   )
+}
+
+/** The line to say on the telephone. */
+function said({ lines }: Need): string {
+  return lines.find(([what]) => what === 'Say it')?.[1] ?? ''
 }

@@ -1,6 +1,12 @@
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 
+/** How many of a small thing are to be got. */
+export class WantRequest {
+  @Max(100_000, { message: 'So many can’t be right.' }) @Min(0, { message: 'There can’t be fewer than none.' }) @IsInt({ message: 'Expected a whole number.' })
+  wanted!: number
+}
+
 class WantedRequest {
   @IsInt() positionId!: number
   @IsOptional() @IsInt() jobId: number | null = null

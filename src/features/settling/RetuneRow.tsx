@@ -7,7 +7,10 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { TriangleAlert } from 'lucide-react'
+import { numberName } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
+import type { Verdict } from '@/core/settle/readings'
+import { coreMaterial } from '@/core/strings/construction'
 import type { Settling } from '@/data/settling'
 import { ReadingRequest } from './requests'
 import { measureText } from '@/ui/format/measure'
@@ -25,13 +28,13 @@ interface RetuneRowProps {
 /** One settling string: where it should stand, when it is due, and a place for the cents that were read. */
 export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
   const { timeZone, unit } = useHouse()
-  const due = s.nextAt <= now
+  const due = s.nextAt !== null && s.nextAt <= now
   const [reading, setReading] = useState(false)
   return (
     <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto]">
       <div>
         <Link href={`/instruments/${s.slug}?string=${s.position.number}`} className="font-semibold hover:underline">{s.name} of {s.instrumentName}</Link>
-        <p className="text-sm text-soft">number {s.position.number}; {s.lawIsOwn ? 'by its readings' : 'by its material'} {s.law.perDecade.toFixed(0)} cents per tenfold age</p>
+        <p className="text-sm text-soft">{numberName(s.position) === s.name ? '' : `${numberName(s.position)}; `}{settlesWord(s)}</p>
         {s.slipping && (
           <p className="flex items-start gap-1.5 text-sm font-semibold text-ochre">
             <TriangleAlert size={16} className="mt-0.5 shrink-0" aria-hidden /> Fell further than settling can: look at knot and pin before you retune it.
@@ -40,13 +43,32 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
       </div>
       <div className="text-sm">
         <span className="block">stands near <strong>{measureText(measure('cents', s.expectedNow), unit)}</strong></span>
-        <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>{due ? `due since ${distanceText(s.nextAt, now).replace(' ago', '')}` : nearText(s.nextAt, now, timeZone)}</span>
+        <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>{s.nextAt === null ? 'holds from here on' : due ? `due since ${distanceText(s.nextAt, now).replace(' ago', '')}` : nearText(s.nextAt, now, timeZone)}</span>
       </div>
       {due || s.slipping || reading
         ? <ReadingForm settling={s} tolerance={tolerance} />
-        : <button type="button" className="min-h-11 text-left text-sm font-semibold text-verdigris hover:underline" onClick={() => setReading(true)} aria-label={`Log a reading of the ${s.name} of ${s.instrumentName}, number ${s.position.number}`}>Log a reading</button>}
+        : <button type="button" className="min-h-11 text-left text-sm font-semibold text-verdigris hover:underline" onClick={() => setReading(true)} aria-label={`Log a reading of the ${s.name} of ${s.instrumentName}, ${numberName(s.position)}`}>Log a reading</button>}
     </li>
   )
+}
+
+/** How it settles, against what strings of its kind usually do. */
+function settlesWord({ law, start, lawIsOwn, fitted }: Settling): string {
+  const kind = coreMaterial(fitted.construction).name
+  const ratio = law.perDecade / start.perDecade
+  if (!lawIsOwn) return fitted.moved ? `settles as ${kind} does that was on before` : `settles as ${kind} usually does`
+  if (ratio > 1.15) return `settles faster than ${kind} usually does`
+  return ratio < 0.87 ? `settles more slowly than ${kind} usually does` : `settles as ${kind} usually does`
+}
+
+/** What a reading was taken for, in the words that the person who read it is told. */
+function toldOf(kind: Verdict['kind'], expected: number, tolerance: number): string {
+  const cents = `${expected.toFixed(0)} cents`.replace('-', '−')
+  switch (kind) {
+    case 'slip': return `That is more than settling: ${cents} was to be expected. Look at knot and pin.`
+    case 'rise': return `That is odd: a string only falls by itself, and ${cents} was to be expected. It is kept, and not counted in its settling; look at the weather, and at the tuner.`
+    case 'settling': return `Logged; ${cents} was to be expected. It is due again when it has fallen by ${tolerance}.`
+  }
 }
 
 function ReadingForm({ settling: s, tolerance }: { settling: Settling; tolerance: number }) {
@@ -57,16 +79,14 @@ function ReadingForm({ settling: s, tolerance }: { settling: Settling; tolerance
     defaultValues: { fittedId: s.fitted.id, positionId: s.positionId, broughtBack: true },
   })
   const log = handleSubmit(async (form) => {
-    const answer = await send<{ actionId: number; slip: boolean; expected: number }>('/api/readings', form)
+    const answer = await send<{ actionId: number } & Pick<Verdict, 'kind' | 'expected'>>('/api/readings', form)
     if (!answer.ok) return setError('cents', { message: answer.sentence })
-    const { actionId, slip, expected } = answer.value
-    announce(slip
-      ? `That is more than settling: ${expected.toFixed(0)} cents was to be expected. Look at knot and pin.`.replace('-', '−')
-      : `Logged; ${expected.toFixed(0)} cents was to be expected. It is due again when it has fallen by ${tolerance}.`.replace('-', '−'), actionId)
+    const { actionId, kind, expected } = answer.value
+    announce(toldOf(kind, expected, tolerance), actionId)
     reset({ fittedId: s.fitted.id, positionId: s.positionId, broughtBack: true })
     router.refresh()
   })
-  const name = `${s.name} of ${s.instrumentName}, number ${s.position.number}`
+  const name = `${s.name} of ${s.instrumentName}, ${numberName(s.position)}`
   return (
     <form onSubmit={log} noValidate className="flex flex-wrap items-center gap-2">
       <input type="number" step="any" className="entry w-20" aria-label={`Cents read on the ${name}`} placeholder="cents" aria-invalid={errors.cents !== undefined} {...register('cents', { valueAsNumber: true })} />

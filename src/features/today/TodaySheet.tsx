@@ -1,11 +1,10 @@
 'use client'
 
-import { differenceInCalendarDays } from 'date-fns'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import type { Settling } from '@/data/settling'
 import type { TodayView } from '@/data/today'
-import { dayText, distanceText, nearText } from '@/ui/format/time'
+import { dayText, daysAhead, distanceText, nearText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 
 interface TodaySheetProps {
@@ -14,13 +13,16 @@ interface TodaySheetProps {
   readonly tolerance: number
   /** A settling string's row, with the form for its reading. */
   readonly retuneRow: (settling: Settling) => ReactNode
+  /** A parked tail's row, with its trimming. */
+  readonly tailRow: (tail: TodayView['tails'][number]) => ReactNode
 }
 
 /** What needs a hand now, with one thing to do when a string breaks. */
-export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps) {
+export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySheetProps) {
   const { name, timeZone } = useHouse()
-  const due = view.settling.filter((s) => s.slipping || s.nextAt <= now)
-  const later = view.settling.filter((s) => !s.slipping && s.nextAt > now)
+  const isDue = (s: Settling) => s.slipping || (s.nextAt !== null && s.nextAt <= now)
+  const due = view.settling.filter(isDue)
+  const later = view.settling.filter((s) => !isDue(s))
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="sheet order-1 p-5">
@@ -62,6 +64,12 @@ export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps)
             ))}
           </ul>
         </section>
+        {view.tails.length > 0 && (
+          <section className="sheet order-3 p-5" aria-labelledby="tails">
+            <h2 id="tails" className="text-xl font-semibold">Parked tails</h2>
+            <ul className="ruled">{view.tails.map(tailRow)}</ul>
+          </section>
+        )}
         {view.orders.length > 0 && (
           <section className="sheet order-3 p-5" aria-labelledby="coming">
             <h2 id="coming" className="text-xl font-semibold">Coming</h2>
@@ -78,7 +86,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow }: TodaySheetProps)
           <ul className="ruled">
             {view.ahead.map((date) => (
               <li key={date.name} className="grid grid-cols-[4.5rem_1fr] gap-3 py-3">
-                <span className="plate-figure text-3xl leading-none">{Math.max(0, differenceInCalendarDays(date.at, now))}<span className="ml-1 font-text text-sm text-soft">days</span></span>
+                <span className="plate-figure text-3xl leading-none">{daysAhead(date.at, now, timeZone)}<span className="ml-1 font-text text-sm text-soft">days</span></span>
                 <span>
                   <span className="block font-semibold">{date.name}</span>
                   <span className="block text-sm text-soft">{nearText(date.at, now, timeZone)}</span>

@@ -5,6 +5,7 @@ import type { Clue } from '@/core/identify/clue'
 import type { Ranked } from '@/core/identify/posterior'
 import { chartedWords, clueWords } from '@/core/identify/tell'
 import { gaugeOf, type Instrument } from '@/core/instrument/instrument'
+import { numberName } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { PhraseText } from '@/ui/figure/PhraseText'
@@ -40,7 +41,7 @@ export function Ranking({ instrument, ranked, clues }: RankingProps) {
               <span className={`plate-figure shrink-0 ${place === 0 ? 'text-4xl' : 'text-2xl'} leading-none`}>{percent(chance)}<span className="ml-1 text-sm text-soft">%</span></span>
               <div className="min-w-48 flex-1">
                 <h3 className="text-xl leading-tight font-semibold">{name}</h3>
-                <p className="text-sm text-soft">{beside}, number {position.number}; {materialWord(position.construction)} {measureText(measure('gauge', gaugeOf(position)), unit)}</p>
+                <p className="text-sm text-soft">{beside}, {numberName(position)}; {materialWord(position.construction)} {measureText(measure('gauge', gaugeOf(position)), unit)}</p>
               </div>
               <Link href={`/instruments/${instrument.slug}?string=${position.number}`} className={`button shrink-0 ${place === 0 ? 'button-main' : ''}`}>It is this one</Link>
             </div>

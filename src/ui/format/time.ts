@@ -31,9 +31,21 @@ export function distanceText(at: number, now: number): string {
 
 /** `14:05 today`, `09:30 tomorrow`, or the day and the hour. */
 export function nearText(at: number, now: number, timeZone: string): string {
-  const day = (time: number) => dateText(time, timeZone)
-  if (day(at) === day(now)) return `${clockText(at, timeZone)} today`
-  if (day(at) === day(now + 86_400_000)) return `${clockText(at, timeZone)} tomorrow`
-  if (day(at) === day(now - 86_400_000)) return `${clockText(at, timeZone)} yesterday`
+  // By the calendar: a day on which the clocks change has not 24 hours.
+  const days = Math.round((dateIn(at, timeZone) - dateIn(now, timeZone)) / 86_400_000)
+  const near = days === 0 ? 'today' : days === 1 ? 'tomorrow' : days === -1 ? 'yesterday' : null
+  if (near) return `${clockText(at, timeZone)} ${near}`
   return momentText(at, timeZone)
+}
+
+/** The date in a time zone: year, month and day. */
+function dateIn(at: number, timeZone: string): number {
+  const parts = new Intl.DateTimeFormat('en-GB', { timeZone, year: 'numeric', month: 'numeric', day: 'numeric' }).formatToParts(at)
+  const part = (type: string) => Number(parts.find((one) => one.type === type)?.value)
+  return Date.UTC(part('year'), part('month') - 1, part('day'))
+}
+
+/** Days of the calendar from now until then, as the house's own clocks count them; none when it is past. */
+export function daysAhead(at: number, now: number, timeZone: string): number {
+  return Math.max(0, Math.round((dateIn(at, timeZone) - dateIn(now, timeZone)) / 86_400_000))
 }

@@ -15,7 +15,7 @@ export function GaugeStep({ context: { instrument, position, figures } }: { cont
   const material = surfaceMaterial(position.construction).name
   const beside = [position.number + 1, position.number - 1].map((n) => instrument.positions.find((p) => p.number === n)).map((p) => (p && surfaceMaterial(p.construction).name === material ? p : null))
   const [longer, shorter] = beside
-  const circles = [longer, { number: position.number, gauge: own }, shorter].map((p) => (p ? { number: p.number, gauge: 'gauge' in p ? p.gauge : gaugeOf(p) } : null))
+  const circles = [longer, { called: position.called, gauge: own }, shorter].map((p) => (p ? { number: p.called.number, gauge: 'gauge' in p ? p.gauge : gaugeOf(p) } : null))
   const widest = Math.max(...circles.map((c) => c?.gauge ?? 0))
   const scale = 78 / widest
   return (

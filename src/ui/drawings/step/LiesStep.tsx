@@ -24,10 +24,11 @@ export function LiesStep({ context: { instrument, position, above }, mode }: { c
   const down = BOX.y + Math.max(8, (BOX.height - (Math.max(...ys) - top) * scale) / 2 - 8)
   const at = ({ x, y }: { x: number; y: number }) => `${(BOX.x + (x - left) * scale).toFixed(1)},${(down + (y - top) * scale).toFixed(1)}`
   const order = above.map((p) => p.number)
+  const calledOf = (number: number) => instrument.positions[number - 1]?.called.number ?? number
   const rail = (end: 'a' | 'b') => `M${ends.map((e) => at(e[end])).join('L')}`
   const ground = down + 10 + (Math.max(...ys) - top) * scale
   return (
-    <Sheet title={`${instrument.name} lies ${instrument.lies}; string ${position.number} is picked out`} note={`it lies ${instrument.lies}`}>
+    <Sheet title={`${instrument.name} lies ${instrument.lies}; string ${position.called.number} is picked out`} note={`it lies ${instrument.lies}`}>
       <path d={`${rail('a')}`} fill="none" stroke="var(--wood-line)" strokeWidth={6} strokeLinejoin="round" strokeLinecap="round" />
       <path d={`${rail('b')}`} fill="none" stroke="var(--wood-line)" strokeWidth={6} strokeLinejoin="round" strokeLinecap="round" />
       {ends.map(({ number, a, b }) => <path key={number} d={`M${at(a)}L${at(b)}`} stroke={number === position.number ? 'var(--verdigris)' : order.includes(number) ? 'var(--ochre)' : 'var(--line)'} strokeWidth={number === position.number ? 4 : order.includes(number) ? 3 : 1} strokeDasharray={mode === 'off' && number === position.number ? '8 5' : undefined} strokeLinecap="round" />)}
@@ -39,11 +40,11 @@ export function LiesStep({ context: { instrument, position, above }, mode }: { c
         return <g key={number}><circle cx={x - 22 + i * 22} cy={y} r={9} fill="var(--ochre)" /><text x={x - 22 + i * 22} y={y} fontSize={11} fontWeight={700} fill="var(--paper)" textAnchor="middle" dominantBaseline="central">{i + 1}</text></g>
       })}
       <g transform={`translate(222 ${Math.max(40, down)})`}>
-        {mode === 'off' && order.length > 0 && order.map((number, i) => <text key={number} x={0} y={i * 20} fill="var(--ink)">{i + 1}. string {number}</text>)}
-        {mode === 'off' && <text x={0} y={order.length * 20 + 8} fill="var(--verdigris)" fontWeight={600}>string {position.number}</text>}
+        {mode === 'off' && order.length > 0 && order.map((number, i) => <text key={number} x={0} y={i * 20} fill="var(--ink)">{i + 1}. string {calledOf(number)}</text>)}
+        {mode === 'off' && <text x={0} y={order.length * 20 + 8} fill="var(--verdigris)" fontWeight={600}>string {position.called.number}</text>}
         {mode === 'ready' && position.mechanism === 'disc' && <Pedals />}
         {mode === 'ready' && position.mechanism === 'lever' && <Lever />}
-        {mode === 'ready' && position.mechanism === null && <text x={0} y={8} fill="var(--verdigris)" fontWeight={600}>string {position.number}</text>}
+        {mode === 'ready' && position.mechanism === null && <text x={0} y={8} fill="var(--verdigris)" fontWeight={600}>string {position.called.number}</text>}
       </g>
     </Sheet>
   )

@@ -60,8 +60,8 @@ function Posts({ context: { figures } }: { context: FittingContext }) {
       <path d={`M${WIDTH / 2},${144 + r}v16`} stroke="var(--ochre)" strokeWidth={3} />
       <Label at={[WIDTH / 2 + 8, 204]} to={[WIDTH / 2, 156 + r]}>middle, {measureText(measure('length', figures.cut.total / 2), unit)}</Label>
       <Dimension from={[left, 112]} to={[right, 112]} text={measureText(measure('length', gap), unit)} />
-      <text x={left - r - 8} y={34} textAnchor="end" fill="var(--soft)">to pin {a.position.number}</text>
-      <text x={right + r + 8} y={34} fill="var(--soft)">to pin {b.position.number}</text>
+      <text x={left - r - 8} y={34} textAnchor="end" fill="var(--soft)">to pin {a.position.called.number}</text>
+      <text x={right + r + 8} y={34} fill="var(--soft)">to pin {b.position.called.number}</text>
       {[left - r - 2, right + r + 2].map((x) => <Arrow key={x} d={`M${x},60V40${arrowHead([x, 40], -90)}`} />)}
     </Sheet>
   )
@@ -94,11 +94,13 @@ function Foot({ context: { position, above, instrument, habits } }: { context: F
   }
   /** From the foot outward. */
   const layers = [...below].reverse().concat(position.number, [...above].reverse().map((p) => p.number))
+  const calledOf = (number: number) => instrument.positions[number - 1]?.called.number ?? number
+  const told = (numbers: readonly number[]) => numbers.map(calledOf).sort((a, b) => a - b).join(', ')
   const post = (position.tail.postDiameter ?? 0.018) * 1000
   const share = footShare(instrument, habits.feet)
   const step = Math.min(16, 70 / layers.length)
   return (
-    <Sheet title={`String ${position.number} on its foot, with ${layers.length - 1} others`} note={share ? `as the house shares them: ${share.low.join(', ')} on one foot, ${share.high.join(', ')} on the other` : 'from the side'}>
+    <Sheet title={`String ${position.called.number} on its foot, with ${layers.length - 1} others`} note={share ? `as the house shares them: ${told(share.low)} on one foot, ${told(share.high)} on the other` : 'from the side'}>
       <rect x={20} y={190} width={280} height={34} {...WOOD} />
       <rect x={136} y={40} width={48} height={150} rx={10} {...WOOD} />
       {layers.map((number, i) => {
@@ -107,7 +109,7 @@ function Foot({ context: { position, above, instrument, habits } }: { context: F
         return (
           <g key={number}>
             {[0, 1, 2, 3].map((t) => <path key={t} d={`M${136 - out},${178 - t * 12 - i * 5}Q160,${188 - t * 12 - i * 5} ${184 + out},${174 - t * 12 - i * 5}`} {...STRING} strokeWidth={own ? 5 : 3.4} stroke={own ? 'var(--verdigris)' : 'var(--line)'} />)}
-            <text x={192 + out} y={176 - i * 15} fill={own ? 'var(--ink)' : 'var(--soft)'} fontWeight={own ? 600 : 400}>{number}</text>
+            <text x={192 + out} y={176 - i * 15} fill={own ? 'var(--ink)' : 'var(--soft)'} fontWeight={own ? 600 : 400}>{calledOf(number)}</text>
           </g>
         )
       })}

@@ -16,11 +16,11 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
   const finished = jobOutcome(store(), jobId)
   if (!finished) redirect(`/jobs/${jobId}`)
   const { job, ...outcome } = finished
-  const { retuneAtCents, holdsWithinCents } = houseSettings(store())
+  const { retuneAtCents, holdsWithinCents, concertHours } = houseSettings(store())
   return (
     <JobSheet job={job} stage="done">
       <OutcomeSheet
-        outcome={outcome} jobId={jobId} others={othersOf(job)} now={store().now()} tolerance={retuneAtCents} holdsWithin={holdsWithinCents}
+        outcome={outcome} jobId={jobId} others={othersOf(job)} now={store().now()} tolerance={retuneAtCents} holdsWithin={holdsWithinCents} concertHours={concertHours}
         coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft, bought: job.coil.boughtLength, cuts: job.coil.cuts.map((cut) => cut.length) }}
       />
     </JobSheet>

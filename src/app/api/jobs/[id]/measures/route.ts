@@ -6,6 +6,6 @@ import { byId } from '../../../by-id'
 
 export const POST = byId('job', MeasureRequest, (jobId, { what, text, unit }) => {
   const value = readMeasured(what, text, unit)
-  keepMeasure(store(), jobId, what, value)
-  return { what, value }
+  const { actionId } = keepMeasure(store(), jobId, what, value)
+  return { actionId, what, value }
 })

@@ -4,6 +4,6 @@ import { StepRequest } from '@/features/jobs/requests'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', StepRequest, (jobId, { step, done, jobs }) => {
-  markStepOfAll(store(), jobs ?? [jobId], step, done)
-  return { step, done }
+  const { actionId } = markStepOfAll(store(), jobs ?? [jobId], step, done)
+  return { actionId, step, done }
 })
