@@ -7,7 +7,7 @@ const BAD: readonly (readonly [what: string, path: string, body: unknown, status
   ['text for a number', '/api/breaks', { instrument: 'lovage', string: 'three', site: 'knot' }, 400, 'Expected the string’s number, counted from the top.'],
   ['a place that is none', '/api/breaks', { instrument: 'lovage', string: 3, site: 'moon' }, 400, 'Say where it gave way: choose one of the places.'],
   ['no object', '/api/breaks', [1], 400, 'Expected a JSON object.'],
-  ['a gauge of 40 mm', '/api/coils', { label: 'P', unit: 'mm', material: 'gut', gauge: '40', length: '1000', colour: 'natural', tensionClass: 'concert' }, 400, 'The gauge of 40 mm can’t be right; expected 0.1 mm to 12 mm.'],
+  ['a gauge of 40 mm', '/api/coils', { label: 'P', unit: 'mm', material: 'gut', gauge: '40', length: '1000', colour: 'natural', tensionClass: 'concert' }, 400, 'The gauge of 40 mm can’t be right; expected 0.05 mm to 12 mm.'],
   ['a negative length', '/api/coils', { label: 'P', unit: 'mm', material: 'gut', gauge: '1', length: '-5 m', colour: 'natural', tensionClass: 'concert' }, 400, 'The length must be more than nothing; “-5 m” is not.'],
   ['a length in words', '/api/coils', { label: 'P', unit: 'mm', material: 'gut', gauge: '1', length: 'long', colour: 'natural', tensionClass: 'concert' }, 400, 'Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “long”.'],
   ['a material that is none', '/api/coils', { label: 'P', unit: 'mm', material: 'spider', gauge: '1', length: '1 m', colour: 'natural', tensionClass: 'concert' }, 400, 'The material is one of gut'],
@@ -20,6 +20,11 @@ const BAD: readonly (readonly [what: string, path: string, body: unknown, status
   ['a measure that is none', '/api/jobs/1/measures', { what: 'wraps', text: 'many', unit: 'mm' }, 400, 'Wraps: expected a number from 0.25 to 20'],
   ['a mishap that is none', '/api/jobs/1/mishaps', { step: 'wind', mishap: 'sneezed' }, 400, 'Say what went wrong'],
   ['cents in words', '/api/readings', { fittedId: 1, positionId: 1, cents: 'flat', broughtBack: true }, 400, 'Cents: expected a number such as −12.'],
+  ['a nested fault', '/api/needs', { wanted: [{ positionId: 1, jobId: null, quantity: 1 }, { positionId: 2, jobId: null, quantity: 900 }] }, 400, 'More than 200 of one string is a slip of the pen.'],
+  ['copper by itself', '/api/coils', { label: 'P', unit: 'mm', material: 'copper', gauge: '1', length: '1 m', colour: 'natural', tensionClass: 'concert' }, 400, 'The material is one of gut'],
+  ['copper in a chart', '/api/instruments/lovage/chart', { lines: [{ number: '3', label: '', note: 'E7', colour: 'natural', material: 'copper', gauge: '0.6', core: '', bedding: '', wrap: '', speaking: '80', free: '130', asked: '' }] }, 400, 'Copper is a wrap only'],
+  ['a file with fields of its own', '/api/instruments/file', { text: '{"slug":"x","name":"X","habits":"{"}' }, 400, 'there is no such field'],
+  ['cents of a habit’s prototype', '/api/habits', { of: 'house', key: 'constructor', value: 'x' }, 400, 'There is no such habit.'],
   ['an action that never was', '/api/actions/99999/undo', {}, 404, 'There is no action 99999 to undo.'],
 ]
 
@@ -46,7 +51,7 @@ test('finding a string by name: two readings, an unknown note, a note that is no
   const [status, said] = await find('H4')
   expect(status).toBe(400)
   expect((said as { sentence: string }).sentence).toContain('“H4” is not a string\'s name.')
-  expect(await find('C9')).toMatchObject([404, { sentence: 'Lovage has no string called “C9”.' }])
+  expect(await find('C9')).toMatchObject([404, { sentence: 'Lovage has no string called “C9”; the nearest is its 1st-octave C.' }])
 })
 
 test('a desk takes an order over HTTP, answers after its delay, and the same order and seed alike', async ({ request }) => {

@@ -23,7 +23,7 @@ test('nylon on a lever harp: an anchor, a lever to disengage, no wire', async ({
   await expect(page.getByText('eye protection')).toHaveCount(0)
   const steps = page.getByRole('list', { name: 'All steps' })
   await steps.getByRole('button', { name: /Tie the end knot/ }).click()
-  await expect(page.getByText('Lay an anchor of old gut behind the bight')).toBeVisible()
+  await expect(page.getByText('Put an anchor of old gut through the bend of the bight')).toBeVisible()
 })
 
 test('a habit of the house changes figures and steps at once, and its undoing changes them back', async ({ page }) => {

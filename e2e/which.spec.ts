@@ -37,7 +37,7 @@ test('what would settle the most is asked, and answering it settles it', async (
   await expect(count).toContainText('Expected a whole number from 1 to 22')
   await count.getByRole('textbox').fill('9')
   await count.getByRole('button', { name: 'Weigh it' }).click()
-  await expect(page.getByRole('list', { name: 'Ranking' }).getByRole('listitem').first()).toContainText('number 9;')
+  await expect(page.getByRole('list', { name: 'Ranking' }).getByRole('listitem').first()).toContainText('string 9;')
 })
 
 test('the plates of Chervil and Bryony say that the two rules of octaves disagree', async ({ page }) => {
@@ -77,5 +77,5 @@ test('a name is found from every screen, on the instrument it names', async ({ p
   await page.waitForURL('**/instruments/sorrel?string=30')
   await box.fill('400')
   await box.press('Enter')
-  await expect(page.getByText('Sorrel has no string called “400”.')).toBeVisible()
+  await expect(page.getByText('Sorrel has no string called “400”')).toBeVisible()
 })

@@ -31,6 +31,6 @@ export function orderLinesFor(instrument: Instrument, position: StringPosition, 
     ...(tensionClass === null ? [] : [['Tension class', tensionClass] as const]),
     ['End', endToOrder(position.tail.fastening)],
     ['Length', `at least ${formatLength(cut, { unit, digits: unit === 'mm' ? 0 : 1 })}`],
-    ['Instrument', `${instrument.maker}, ${instrument.model}, as its owner wrote them`],
+    ['Instrument', `${instrument.maker}, ${instrument.model}, as its owner wrote them${instrument.strung === 'as usual' ? '' : '; strung the other way round'}`],
   ]
 }

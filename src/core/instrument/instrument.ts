@@ -95,15 +95,20 @@ export interface Instrument extends Calling {
   readonly coverings: readonly Covering[]
 }
 
+/** What is asked for is on no instrument. By its name, so that whoever answers can tell it from a bad question. */
+export class NoSuchString extends RangeError {
+  override readonly name = 'NoSuchString'
+}
+
 /**
  * The position with a number.
  *
- * @throws RangeError with a sentence that can be shown, when the instrument has none
+ * @throws NoSuchString with a sentence that can be shown, when the instrument has none
  */
 export function positionAt(instrument: Instrument, number: number): StringPosition {
   const found = instrument.positions.find((p) => p.number === number)
   if (!found) {
-    throw new RangeError(`${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`)
+    throw new NoSuchString(`${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`)
   }
   return found
 }

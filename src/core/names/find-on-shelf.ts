@@ -1,7 +1,7 @@
 /**
  * Finds strings over several instruments: `Fennel 4A`, `third-octave G of Lovage`, or a name alone.
  */
-import type { Instrument } from '../instrument/instrument'
+import { NoSuchString, type Instrument } from '../instrument/instrument'
 import { isName, nearestSentence, notAName, readingsOf, said } from './read-name'
 import type { NameReading } from './resolve'
 
@@ -20,7 +20,7 @@ const LINKS = /(?:[\s,:;]+(?:of|on|for|at|from)(?: the)?|[\s,:;]+the)?[\s,:;]*$/
  * @param text - a name in any scheme, with or without the instrument's own name before or after it
  * @param instruments - those to look on
  * @returns the readings, {@link MOST} or a few more; strings of one piece are read once
- * @throws RangeError with a sentence that can be shown, when the text is a name in no scheme or of no string there is
+ * @throws RangeError with a sentence that can be shown, when the text is a name in no scheme; NoSuchString when it is of no string there is
  */
 export function findOnShelf(text: string, instruments: readonly Instrument[]): readonly ShelfReading[] {
   const named = namedInstrument(text, instruments)
@@ -38,7 +38,7 @@ export function findOnShelf(text: string, instruments: readonly Instrument[]): r
   if (readings.length > 0) return readings
   if (!isName(name)) throw notAName(text)
   const [only] = where
-  throw new RangeError(where.length === 1 && only ? nearestSentence(name, only) : `No instrument on the shelf has a string called “${name.text}”.`)
+  throw new NoSuchString(where.length === 1 && only ? nearestSentence(name, only) : `No instrument on the shelf has a string called “${name.text}”.`)
 }
 
 export interface NamedInstrument {

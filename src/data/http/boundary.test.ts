@@ -35,7 +35,7 @@ test.each([
   ['nothing where a gauge is asked for', { ...order, gauge: '' }, 'The gauge is missing.', 'gauge'],
   ['a gauge that is a number and no text', { ...order, gauge: 1.24 }, 'The gauge is missing.', 'gauge'],
   ['a gauge below nothing', { ...order, gauge: '-1' }, 'The gauge must be more than nothing; “-1” is not.', 'gauge'],
-  ['a gauge of 40 mm', { ...order, gauge: '40' }, 'The gauge of 40 mm can’t be right; expected 0.1 mm to 12 mm.', 'gauge'],
+  ['a gauge of 40 mm', { ...order, gauge: '40' }, 'The gauge of 40 mm can’t be right; expected 0.05 mm to 12 mm.', 'gauge'],
 ])('%s is answered 400 at its field', async (_, body, sentence, field) => {
   const write = jest.fn()
   expect(await answered(handle(post(JSON.stringify(body)), Order, write))).toEqual([400, { sentence, field }])
@@ -62,7 +62,15 @@ test('refusals keep their status and field, and so does one that another copy of
 
 test('what the core refuses is bad input; a fault of the program is not dressed up as one', async () => {
   expect(await answered(answerTo(() => { throw new RangeError('length: expected more.') }))).toEqual([400, { sentence: 'length: expected more.', field: null }])
-  await expect(answerTo(() => { throw new TypeError('a fault') })).rejects.toThrow('a fault')
+  const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true)
+  const fault = () => { throw new TypeError('a fault') }
+  const full = () => { throw Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' }) }
+  // Only what is one transaction is known to have left nothing behind.
+  expect(await answered(answerTo(fault))).toEqual([500, { sentence: 'The program failed at this. Look in the history whether it was written. What was logged before is safe.', field: null }])
+  expect(await answered(answerTo(fault, true))).toEqual([500, { sentence: 'The program failed at this. Nothing of this was written. What was logged before is safe.', field: null }])
+  expect(await answered(answerTo(full, true))).toEqual([507, { sentence: 'The disk is full. Nothing of this was written. Make room, and try again.', field: null }])
+  expect(said.mock.calls.flat().join('')).toContain('a fault')
+  said.mockRestore()
 })
 
 test('ids in a path are whole numbers', () => {

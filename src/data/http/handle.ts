@@ -48,7 +48,7 @@ export async function answerTo(answer: () => object | Promise<object>, whole = f
     return Response.json(await answer())
   } catch (error) {
     if (isRefusal(error)) return said({ sentence: error.message, field: error.field }, error.status)
-    if (error instanceof RangeError) return said({ sentence: error.message, field: null }, 400)
+    if (error instanceof RangeError) return said({ sentence: error.message, field: null }, error.name === 'NoSuchString' ? 404 : 400)
     return said({ sentence: faultSentence(error, whole), field: null }, isDiskFull(error) ? 507 : 500)
   }
 }

@@ -48,7 +48,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
   const [slack, setSlack] = useState(charted?.slack.length ?? 0)
   const [pinDiameter, setPinDiameter] = useState(position.head.pin.diameter)
   const [turned, setTurned] = useState<number | null>(null)
-  const [tail, setTail] = useState(habits.tail)
+  const [tail, setTail] = useState(fitting.tail)
   if (!charted) return null
 
   const pin = { ...position.head.pin, diameter: pinDiameter }
@@ -60,7 +60,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
   const { name, beside } = leadingNames(position)
   const setWraps = (wraps: number) => setSlack(Math.max(0, slackForWraps(wraps, pinDiameter, charted.gauge, charted.stretch, charted.lay)))
   // What is set here stands in the sum for what the house would leave.
-  const cut = fitting.cut.total + fitting.strings.length * (slack - charted.slack.length + tail - habits.tail)
+  const cut = fitting.cut.total + fitting.strings.length * (slack - charted.slack.length + tail - fitting.tail)
   const setDiameter = (diameter: number) => setPinDiameter(Math.min(PIN.most, Math.max(PIN.least, Math.round(diameter * 1e4) / 1e4)))
   const setRule = (rule: SlackInterval) => setSlack(lengthOfPins(instrument, position, SLACK_INTERVALS[rule], { rule: habits.spacing, toward: habits.slackToward }))
   const text = (metres: number) => measureText(measure('length', metres), unit)

@@ -33,7 +33,7 @@ export function FittingHistory({ fittings, learned }: FittingHistoryProps) {
               <section aria-label="Wraps"><h2 className="text-lg font-semibold">Wraps</h2><Strip errors={wraps} widest={2} told={(value) => value.toFixed(1)} /></section>
               <section aria-label="Cuts"><h2 className="text-lg font-semibold">Cut</h2><Strip errors={cuts} widest={0.03} told={(value) => measureText(measure('length', Math.abs(value)), unit)} /></section>
             </div>
-            <div className="mt-4 overflow-x-auto">
+            <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="What is taken into the next job, to be scrolled sideways">
               <table className="w-full min-w-[36rem] text-left text-sm">
                 <caption className="pb-1 text-left text-lg font-semibold">What is taken into the next job</caption>
                 <thead><tr className="border-b border-ink">{['Pin and fastening', 'Wraps', 'Cut', 'It rests on'].map((word) => <th key={word} className="py-1 pr-3 font-semibold">{word}</th>)}</tr></thead>
@@ -49,7 +49,7 @@ export function FittingHistory({ fittings, learned }: FittingHistoryProps) {
                 </tbody>
               </table>
             </div>
-            <div className="mt-4 overflow-x-auto">
+            <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="Fittings, to be scrolled sideways">
               <table className="w-full min-w-[36rem] text-left text-sm">
                 <thead><tr className="border-b border-ink">{['When', 'String', 'Cut worked out', 'cut', 'Wraps worked out', 'counted'].map((word) => <th key={word} className="py-1 pr-3 font-semibold">{word}</th>)}</tr></thead>
                 <tbody>

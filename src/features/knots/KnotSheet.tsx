@@ -63,9 +63,9 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const said = (says: string) => saidFor(says, { inside, hand })
   const title = `Stage ${at + 1} of ${fastening}: ${said(stage?.says ?? '')}`
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
+    <div className="grid items-start gap-4 lg:grid-cols-[15rem_minmax(0,1fr)] print:block">
       <KnotList now={fastening} hrefOf={hrefOf} />
-      <section aria-label={fastening} className="sheet p-4 md:p-6">
+      <section aria-label={fastening} className="sheet p-4 md:p-6 print:border-0 print:p-0 print:shadow-none">
         <header className="flex flex-wrap items-end justify-between gap-3">
           <div>
             <h2 className="text-2xl font-semibold first-letter:uppercase">{fastening}</h2>

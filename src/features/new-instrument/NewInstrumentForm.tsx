@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent } from 'react'
 import { chartLine } from '@/core/chart/chart-line'
 import { findings, sections } from '@/core/chart/findings'
-import { FAMILIES, type Instrument } from '@/core/instrument/instrument'
+import { FAMILIES, STRUNG, type Instrument } from '@/core/instrument/instrument'
 import { fromPreset, readNotes } from '@/core/instrument/presets'
 import { readLengths } from '@/core/instrument/read-lengths'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
@@ -19,7 +19,7 @@ import { TENSION_CLASSES, type NewInstrumentRequest } from './requests'
 
 type Field = keyof NewInstrumentRequest
 
-const BEGIN: NewInstrumentRequest = { name: '', family: 'lever harp', notes: 'C2 to C7', restTuning: 'E-flat major', tensionClass: 'lever', lengths: '', maker: '', model: '', owner: '' }
+const BEGIN: NewInstrumentRequest = { name: '', family: 'lever harp', notes: 'C2 to C7', restTuning: 'E-flat major', tensionClass: 'lever', strung: 'as usual', lengths: '', maker: '', model: '', owner: '' }
 
 /** A new instrument from a preset: the field draws itself while it is described. */
 export function NewInstrumentForm() {
@@ -66,6 +66,7 @@ export function NewInstrumentForm() {
           <div className="col-span-2"><Entry label="Notes" hint="A range such as C2 to C7, or one by one from the shortest: D4 D4 A3 D3." {...bind('notes')} /></div>
           <Choice label="Tuned at rest in" options={REST_TUNINGS} {...bind('restTuning')} />
           <Choice label="Tension class" options={TENSION_CLASSES} {...bind('tensionClass')} />
+          <div className="col-span-2"><Choice label="Which way round it is strung" options={STRUNG} {...bind('strung')} /></div>
           <div className="col-span-2">
             <Labelled label="Speaking lengths you measured" hint={`A line each: the number from the top and the length, in ${unit} unless you write the unit.`} problem={problemAt('lengths')}>
               {(wiring) => <textarea className="entry mt-1 min-h-28" value={form.lengths} onChange={change('lengths')} placeholder={'1: 76 mm\n18: 358 mm\n36: 1170 mm'} {...wiring} />}

@@ -1,5 +1,5 @@
 import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator'
-import { FAMILIES, type Family, type TensionClass } from '@/core/instrument/instrument'
+import { FAMILIES, STRUNG, type Family, type Strung, type TensionClass } from '@/core/instrument/instrument'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 
 export const TENSION_CLASSES = ['concert', 'lever', 'folk', 'wire'] as const satisfies readonly TensionClass[]
@@ -23,6 +23,9 @@ export class NewInstrumentRequest {
 
   @IsIn(TENSION_CLASSES, { message: 'Choose a tension class.' })
   tensionClass!: TensionClass
+
+  @IsIn(STRUNG, { message: 'Say which way round it is strung.' })
+  strung!: Strung
 
   /** A line each: `1: 76 mm`. */
   @MaxLength(4000, { message: 'That is more lengths than an instrument has.' })

@@ -56,13 +56,13 @@ export function StoresSheet({ coils }: { readonly coils: readonly CoilRow[] }) {
         <header className="flex flex-wrap items-end justify-between gap-3">
           <h1 id="coils" className="text-2xl font-semibold">Stores</h1>
           <div className="flex flex-wrap items-end gap-2 text-sm">
-            <label className="block">Look for<input className="entry mt-1 w-44" value={looked} onChange={(event) => setLooked(event.target.value)} placeholder="gut 1.24, drawer A3" /></label>
+            <label className="flex flex-col gap-1">Look for<input className="entry w-44" value={looked} onChange={(event) => setLooked(event.target.value)} placeholder="gut 1.24, drawer A3" /></label>
             <label className="block">Material<select className="entry mt-1 block w-52" value={material} onChange={(event) => setMaterial(event.target.value)}><option>all</option>{materials.map((m) => <option key={m}>{m}</option>)}</select></label>
             <label className="inline-flex min-h-11 items-center gap-2"><input type="checkbox" className="size-5 accent-verdigris" checked={openedOnly} onChange={(event) => setOpenedOnly(event.target.checked)} /> remainders only</label>
           </div>
         </header>
         <p className="mt-1 text-sm text-soft" role="status">{found === kept.length ? `${found} coils` : `${found} of ${kept.length} coils`}</p>
-        <div className="mt-2 overflow-x-auto">
+        <div className="mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label="Coils, to be scrolled sideways">
           <table className="w-full min-w-[42rem] border-collapse text-sm" aria-label="Coils">
             <thead>
               {table.getHeaderGroups().map((group) => (

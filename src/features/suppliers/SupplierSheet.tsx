@@ -62,7 +62,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
           <header className="flex flex-wrap items-end justify-between gap-3">
             <div><h1 className="text-2xl font-semibold">{supplier.name}</h1><p className="text-soft" id="catalogue">A catalogue of {items.length === 1 ? 'one part' : `${items.length} parts`}</p></div>
             <div className="flex flex-wrap items-end gap-2">
-              <label className="text-sm">Look for<input className="entry mt-1 w-40" value={looked} onChange={(event) => setLooked(event.target.value)} /></label>
+              <label className="flex flex-col gap-1 text-sm">Look for<input className="entry w-40" value={looked} onChange={(event) => setLooked(event.target.value)} /></label>
               <button type="button" className="button" onClick={() => setIsImporting(true)}>Import CSV</button>
               <a className="button" href={`${path}/catalogue`} download><Download size={16} aria-hidden /> CSV</a>
             </div>

@@ -8,30 +8,43 @@ import { useHouse } from '../units'
 
 const MM = 1000
 
-/** The slack judged by the pull at mid-length, and by how far the pinch reaches along the pins; both to scale. */
-export function SlackDrawing({ instrument, figures, className }: { instrument: Instrument; figures: StringFigures; className?: string }) {
+/** How far a loose string is pulled aside. */
+interface Pull {
+  /** m */
+  readonly pull: number
+  readonly pullInStrings: number
+}
+
+/** A string pulled aside at mid-length, to scale. */
+export function SidewaysPull({ figures: { position }, pull }: { figures: StringFigures; pull: Pull }) {
   const { unit } = useHouse()
-  const { position, slack } = figures
   const free = position.freeLength * MM
-  const pull = slack.pull * MM
-  const width = Math.max(pull * 2.2, free * 0.62)
+  const across = pull.pull * MM
+  const width = Math.max(across * 2.2, free * 0.62)
   const scale = Math.max(free, width) / 300
   const mid = free / 2
   return (
+    <svg viewBox={`${-26 * scale} ${-16 * scale} ${Math.max(width, across + 110 * scale) + 26 * scale} ${free + 34 * scale}`} className="mx-auto block max-h-56 w-full" role="img" aria-label={`Slack as a sideways pull of ${measureText(measure('length', pull.pull), unit)} at mid-length`}>
+      <g stroke="var(--ink)" fill="var(--paper)" strokeWidth={1.3 * scale}>
+        <path d={`M${-20 * scale},${free}h${40 * scale}`} strokeWidth={3 * scale} stroke="var(--wood-line)" />
+        <path d={`M0,0V${free}`} strokeDasharray={`${5 * scale} ${4 * scale}`} stroke="var(--line)" />
+        <path d={`M0,0L${across},${mid}L0,${free}`} fill="none" stroke="var(--verdigris)" strokeWidth={2.4 * scale} strokeLinejoin="round" />
+        <circle cx={0} cy={0} r={6 * scale} />
+      </g>
+      <g stroke="var(--ink)" strokeWidth={1 * scale} fill="none">
+        <path d={`M0,${mid}H${across}M${6 * scale},${mid - 4 * scale}L0,${mid}L${6 * scale},${mid + 4 * scale}M${across - 6 * scale},${mid - 4 * scale}L${across},${mid}L${across - 6 * scale},${mid + 4 * scale}`} />
+      </g>
+      <text x={across + 7 * scale} y={mid - 7 * scale} fontSize={16 * scale} fontWeight={600} fill="var(--ink)">{measureText(measure('length', pull.pull), unit)}</text>
+      <text x={across + 7 * scale} y={mid + 12 * scale} fontSize={12.5 * scale} fill="var(--soft)">{measureText(measure('strings', pull.pullInStrings), unit)} away</text>
+    </svg>
+  )
+}
+
+/** The slack judged by the pull at mid-length, and by how far the pinch reaches along the pins; both to scale. */
+export function SlackDrawing({ instrument, figures, className }: { instrument: Instrument; figures: StringFigures; className?: string }) {
+  return (
     <div className={`grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-center gap-3 ${className ?? ''}`}>
-      <svg viewBox={`${-26 * scale} ${-16 * scale} ${Math.max(width, pull + 110 * scale) + 26 * scale} ${free + 34 * scale}`} className="mx-auto block max-h-56 w-full" role="img" aria-label={`Slack as a sideways pull of ${measureText(measure('length', slack.pull), unit)} at mid-length`}>
-        <g stroke="var(--ink)" fill="var(--paper)" strokeWidth={1.3 * scale}>
-          <path d={`M${-20 * scale},${free}h${40 * scale}`} strokeWidth={3 * scale} stroke="var(--wood-line)" />
-          <path d={`M0,0V${free}`} strokeDasharray={`${5 * scale} ${4 * scale}`} stroke="var(--line)" />
-          <path d={`M0,0L${pull},${mid}L0,${free}`} fill="none" stroke="var(--verdigris)" strokeWidth={2.4 * scale} strokeLinejoin="round" />
-          <circle cx={0} cy={0} r={6 * scale} />
-        </g>
-        <g stroke="var(--ink)" strokeWidth={1 * scale} fill="none">
-          <path d={`M0,${mid}H${pull}M${6 * scale},${mid - 4 * scale}L0,${mid}L${6 * scale},${mid + 4 * scale}M${pull - 6 * scale},${mid - 4 * scale}L${pull},${mid}L${pull - 6 * scale},${mid + 4 * scale}`} />
-        </g>
-        <text x={pull + 7 * scale} y={mid - 7 * scale} fontSize={16 * scale} fontWeight={600} fill="var(--ink)">{measureText(measure('length', slack.pull), unit)}</text>
-        <text x={pull + 7 * scale} y={mid + 12 * scale} fontSize={12.5 * scale} fill="var(--soft)">{measureText(measure('strings', slack.pullInStrings), unit)} away</text>
-      </svg>
+      <SidewaysPull figures={figures} pull={figures.slack} />
       <PinReach instrument={instrument} figures={figures} />
     </div>
   )
@@ -43,7 +56,7 @@ function PinReach({ instrument, figures: { position, slack } }: { instrument: In
   const step = slack.reach.direction === 'toward the bass' ? 1 : -1
   const count = Math.max(3, Math.ceil(slack.reach.pins) + 1)
   const row = Array.from({ length: count + 2 }, (_, i) => instrument.positions[position.number - 1 + step * (i - 1)]).filter((p) => p !== undefined)
-  const points = row.map((p) => ({ number: p.number, x: p.at.pin.x * MM, y: -p.at.pin.y * MM }))
+  const points = row.map((p) => ({ number: p.number, x: p.at.pin.x * MM * (instrument.strung === 'as usual' ? 1 : -1), y: -p.at.pin.y * MM }))
   const own = points.findIndex((p) => p.number === position.number)
   const xs = points.map((p) => p.x)
   const ys = points.map((p) => p.y)

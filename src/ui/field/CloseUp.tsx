@@ -2,6 +2,7 @@
 
 import { memo } from 'react'
 import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { numberName } from '@/core/instrument/names'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
 import { StringBody } from './StringBody'
 import { useLeadingNames } from '../units'
@@ -36,14 +37,14 @@ export const CloseUp = memo(function CloseUp({ instrument, selected, broken, onP
                 ? <Gap x={x} weight={weightOf(p)} />
                 : <StringBody construction={p.construction} colour={p.colour} x={x} from={0} to={HEIGHT - 42} width={weightOf(p)} />}
               <text x={x} y={HEIGHT - 22} textAnchor="middle" fontSize={17} fontWeight={650} fill={p.colour === 'red' ? 'var(--string-c)' : p.colour === 'natural' ? 'var(--ink)' : 'var(--string-f)'}>{p.note.letter}</text>
-              <text x={x} y={HEIGHT - 7} textAnchor="middle" fontSize={10.5} fill="var(--soft)">{ordinal(harpOctaveOf(p.note))}</text>
+              <text x={x} y={HEIGHT - 7} textAnchor="middle" fontSize={10.5} fill="var(--soft)">{p.called.by === 'harp octave' ? ordinal(harpOctaveOf(p.note)) : p.called.number}</text>
             </g>
           )
         })}
       </svg>
       <div className="absolute inset-0 flex">
         {shown.map((p) => (
-          <button key={p.number} type="button" tabIndex={-1} className="h-full flex-1" aria-label={`Pick string ${p.number}, ${leadingNames(p).name}`} aria-pressed={p.number === selected} onClick={() => onPick(p.number)} />
+          <button key={p.number} type="button" tabIndex={-1} className="h-full flex-1" aria-label={`Pick ${numberName(p)}, ${leadingNames(p).name}`} aria-pressed={p.number === selected} onClick={() => onPick(p.number)} />
         ))}
       </div>
     </div>

@@ -2,6 +2,7 @@
 
 import { memo, type ReactNode, type Ref } from 'react'
 import type { FieldShape, DrawnString } from './field-shape'
+import { Feet, Pegs, Scroll } from './HeadAndFoot'
 import { StringStroke } from './StringStroke'
 
 interface FieldDrawingProps {
@@ -18,7 +19,10 @@ export const FieldDrawing = memo(function FieldDrawing({ shape, broken }: FieldD
       {shape.lines.map((path) => <path key={path} d={path} fill="none" stroke="var(--wood-line)" strokeWidth={2.4} />)}
       {shape.strings.map((s) => (broken.includes(s.position.number) ? <SnappedString key={s.position.number} string={s} /> : <WholeString key={s.position.number} string={s} />))}
       {shape.posts.map((post) => <circle key={`${post.x}`} cx={post.x} cy={post.y} r={Math.max(2, post.r)} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1} />)}
-      {shape.strings.map((s) => (
+      <Feet feet={shape.feet} />
+      <Pegs shape={shape} />
+      <Scroll pins={shape.crossPins} />
+      {shape.strings.filter(({ position }) => position.head.fastening !== 'peg cord' && position.head.pin.setting !== 'across a scroll').map((s) => (
         <g key={s.position.number} stroke="var(--ink)" strokeWidth={0.9} fill="var(--paper)">
           <circle cx={s.x} cy={s.bridge} r={s.weight * 0.35 + 1} />
           <circle cx={s.x} cy={s.pin} r={s.position.head.pin.diameter * 500} />

@@ -5,6 +5,8 @@ import type { DrawnString, FieldShape } from './field-shape'
 /** The harp octaves as brackets along the strings' lower ends, each from its E down to its F. */
 export const OctaveMarks = memo(function OctaveMarks({ shape }: { shape: FieldShape }) {
   const scale = shape.viewBox.height / 620
+  // Only harpists count in octaves.
+  if (shape.strings[0]?.position.called.by !== 'harp octave') return null
   const out = outward(shape.strings)
   const beside = (s: DrawnString, by: number) => `${s.x + out.x * by * scale},${s.foot + out.y * by * scale}`
   return (

@@ -1,6 +1,7 @@
 import { readShelf } from '@/data/demo/shelf-files'
 import { spread } from '../drawings/spread'
 import { fieldShape } from './field-shape'
+import { onFoot } from './head-and-foot'
 import fc from 'fast-check'
 
 const shelf = readShelf('demo').instruments
@@ -16,7 +17,9 @@ describe.each(shelf)('$name', (instrument) => {
       expect(s.pin).toBeGreaterThan(y)
       expect(s.foot).toBeLessThan(y + height)
       expect(s.tail - s.bridge).toBeCloseTo(s.position.speakingLength * 1000, 6)
-      expect(s.foot - s.pin).toBeCloseTo(s.position.freeLength * 1000, 6)
+      // A string on a foot goes round the edge and back under the board, and is drawn there from its bridge.
+      if (onFoot(s.position)) expect(s.foot).toBe(s.tail)
+      else expect(s.foot - s.pin).toBeCloseTo(s.position.freeLength * 1000, 6)
     }
   })
 
@@ -48,7 +51,25 @@ test('only the two long, narrow instruments are drawn wider than life', () => {
 
 test('posts, hitch pins and feet are drawn where strings go to them, and nowhere else', () => {
   const posts = shelf.map((instrument) => [instrument.slug, fieldShape(instrument).posts.length])
-  expect(Object.fromEntries(posts)).toEqual({ lovage: 0, sorrel: 0, fennel: 0, bryony: 0, chervil: 0, teasel: 16, bistort: 12, borage: 0, yarrow: 7, orris: 4 })
+  expect(Object.fromEntries(posts)).toEqual({ lovage: 0, sorrel: 0, fennel: 0, bryony: 0, chervil: 0, teasel: 16, bistort: 12, borage: 0, yarrow: 0, orris: 4 })
+  const feet = shelf.map((instrument) => [instrument.slug, fieldShape(instrument).feet.map((foot) => foot.layers.map((layer) => layer.called))] as const)
+  expect(Object.fromEntries(feet.filter(([, layers]) => layers.length > 0))).toEqual({ yarrow: [expect.any(Array), expect.any(Array)] })
+  const yarrow = Object.fromEntries(feet)['yarrow'] ?? []
+  expect(yarrow.flat().sort()).toEqual([1, 2, 3, 4, 5, 6, 7])
+  const crossing = shelf.filter((instrument) => fieldShape(instrument).crossPins.length > 0).map((i) => i.slug)
+  expect(crossing).toEqual(['orris'])
+})
+
+test('strung the other way round, the same drawing lies mirrored: wood, strings, and feet', () => {
+  for (const instrument of shelf) {
+    const [usual, mirrored] = [fieldShape(instrument), fieldShape({ ...instrument, strung: 'the other way round' })]
+    expect(mirrored.strings.map((s) => s.x)).toEqual(usual.strings.map((s) => (s.x === 0 ? expect.closeTo(0) : -s.x)))
+    expect(mirrored.viewBox.x).toBeCloseTo(-(usual.viewBox.x + usual.viewBox.width), 6)
+    expect(mirrored.viewBox.width).toBeCloseTo(usual.viewBox.width, 6)
+    expect(mirrored.wood).toHaveLength(usual.wood.length)
+    expect(mirrored.feet.map((f) => f.y)).toEqual(usual.feet.map((f) => f.y))
+    for (const path of mirrored.wood) expect(path).not.toMatch(/NaN|undefined|Infinity/)
+  }
 })
 
 describe('marks along a line', () => {

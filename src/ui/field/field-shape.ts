@@ -4,6 +4,7 @@
 import { curveMonotoneX, line } from 'd3-shape'
 import { gaugeOf, type Family, type Instrument, type Point, type StringPosition } from '@/core/instrument/instrument'
 import { spacingAt } from '@/core/instrument/neck'
+import { crossPinsOf, feetOf, onFoot, SCROLL, type CrossPin, type DrawnFoot } from './head-and-foot'
 
 export interface DrawnString {
   readonly position: StringPosition
@@ -26,6 +27,9 @@ export interface FieldShape {
   readonly lines: readonly string[]
   /** How many times wider than life it is drawn, so that the strings of a long, narrow instrument can be told apart; 1 is to scale. */
   readonly across: number
+  /** Feet that strings are wrapped on, and pins that lie across a scroll. */
+  readonly feet: readonly DrawnFoot[]
+  readonly crossPins: readonly CrossPin[]
   /** Hitch posts, where there are some. */
   readonly posts: readonly { readonly x: number; readonly y: number; readonly r: number }[]
 }
@@ -41,18 +45,21 @@ export function fieldShape(instrument: Instrument): FieldShape {
     const { tail, bridge, pin } = position.at
     const below = position.freeLength - position.speakingLength - (pin.y - bridge.y)
     return {
-      position, x: tail.x * MM * across, foot: flip(tail.y - below), tail: flip(tail.y), bridge: flip(bridge.y), pin: flip(pin.y),
+      // Strung the other way round, the bass stands where the treble stands elsewhere.
+      position, x: tail.x * MM * across * (instrument.strung === 'as usual' ? 1 : -1), foot: onFoot(position) ? flip(tail.y) : flip(tail.y - below), tail: flip(tail.y), bridge: flip(bridge.y), pin: flip(pin.y),
       weight: Math.min(16, spacingAt(instrument, position) * MM) * (0.13 + 0.13 * gaugeOf(position) * MM),
     }
   })
-  const { wood, lines, margin } = WOOD[instrument.family](strings)
+  const longest = instrument.positions.at(-1) as StringPosition
+  const feet = feetOf(instrument, strings, (longest.freeLength - longest.speakingLength - longest.head.pin.toBridge) * MM)
+  const { wood, lines, margin } = woodOf(instrument, strings, feet)
   const xs = strings.map((s) => s.x)
-  const bottom = Math.max(...strings.map((s) => s.foot))
+  const bottom = Math.max(...strings.map((s) => s.foot), ...feet.map((f) => f.y + f.radius + 30))
   const box = { x: Math.min(...xs) - margin.left, y: -margin.top, right: Math.max(...xs) + margin.right, bottom: bottom + margin.bottom }
   return {
-    strings, wood, lines, across,
+    strings, wood, lines, across, feet, crossPins: crossPinsOf(strings),
     viewBox: { x: box.x, y: box.y, width: box.right - box.x, height: box.bottom - box.y },
-    posts: strings.flatMap((s) => (s.position.tail.postDiameter === null ? [] : [{ x: s.x, y: s.foot, r: (s.position.tail.postDiameter * MM) / 2 }])),
+    posts: strings.flatMap((s) => (s.position.tail.postDiameter === null || onFoot(s.position) ? [] : [{ x: s.x, y: s.foot, r: (s.position.tail.postDiameter * MM) / 2 }])),
   }
 }
 
@@ -122,17 +129,44 @@ function lyreWood(strings: readonly DrawnString[]) {
   }
 }
 
-/** The long body of a zither whose strings run its whole length, narrower at the head. */
-function longWood(strings: readonly DrawnString[]) {
+/** The long body of a zither whose strings run its whole length, waisted at its neck, over the two feet. */
+function longWood(strings: readonly DrawnString[], feet: readonly DrawnFoot[]) {
   const [left, right] = [Math.min(...strings.map((s) => s.x)), Math.max(...strings.map((s) => s.x))]
   const head = Math.min(...strings.map((s) => s.pin))
-  const foot = Math.max(...strings.map((s) => s.foot))
-  const side = (right - left) * 0.28 + 14
-  const neck = side * 0.55
+  const foot = Math.max(...strings.map((s) => s.foot), ...feet.map((f) => f.y + f.radius))
+  const side = (right - left) * 0.2 + 16
+  const down = (share: number) => head - 30 + (foot + 44 - head + 30) * share
+  const edge = (x: number, out: -1 | 1) => {
+    const at = (by: number) => x + out * by
+    return { top: at(side * 0.8), waist: at(side * 0.45), hip: at(side * 1.15), end: at(side) }
+  }
+  const [l, r] = [edge(left, -1), edge(right, 1)]
   return {
-    wood: [`M${left - neck},${head - 46}L${right + neck},${head - 46}L${right + side},${head + (foot - head) * 0.35}L${right + side},${foot + 34}L${left - side},${foot + 34}L${left - side},${head + (foot - head) * 0.35}Z`],
+    wood: [`M${l.top},${down(0)}H${r.top}C${r.top},${down(0.08)} ${r.waist},${down(0.1)} ${r.waist},${down(0.18)}C${r.waist},${down(0.3)} ${r.hip},${down(0.34)} ${r.hip},${down(0.5)}C${r.hip},${down(0.8)} ${r.end},${down(0.9)} ${r.end},${down(1)}H${l.end}C${l.end},${down(0.9)} ${l.hip},${down(0.8)} ${l.hip},${down(0.5)}C${l.hip},${down(0.34)} ${l.waist},${down(0.3)} ${l.waist},${down(0.18)}C${l.waist},${down(0.1)} ${l.top},${down(0.08)} ${l.top},${down(0)}Z`],
     lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? ''],
-    margin: { left: side + 110, right: side + 90, top: 62, bottom: 52 },
+    margin: { left: side + 170, right: side + 190, top: 62, bottom: 52 },
+  }
+}
+
+/** A body, a neck of the strings' width and the scroll above its nut, rolled at its end. */
+function scrollWood(strings: readonly DrawnString[]) {
+  const [left, right] = [Math.min(...strings.map((s) => s.x)), Math.max(...strings.map((s) => s.x))]
+  const head = Math.min(...strings.map((s) => s.pin)) - 22
+  const nut = Math.min(...strings.map((s) => s.bridge))
+  const foot = Math.max(...strings.map((s) => s.foot))
+  const tail = Math.max(...strings.map((s) => s.tail))
+  const middle = (left + right) / 2
+  const shoulder = nut + (tail - nut) * 0.5
+  const wide = (right - left) * 1.6 + 40
+  const [cl, cr] = [left - SCROLL, right + SCROLL]
+  const roll = (cr - cl) / 2
+  return {
+    wood: [
+      `M${left - 7},${nut}L${right + 7},${nut}L${right + 9},${shoulder}C${middle + wide},${shoulder + 10} ${middle + wide},${tail - 40} ${middle + wide * 0.9},${foot}Q${middle},${foot + 60} ${middle - wide * 0.9},${foot}C${middle - wide},${tail - 40} ${middle - wide},${shoulder + 10} ${left - 9},${shoulder}Z`,
+      `M${cl},${nut}V${head}A${roll},${roll} 0 0 1 ${cr},${head}V${nut}Z`,
+    ],
+    lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? '', `M${middle - roll * 0.55},${head - roll * 0.2}a${roll * 0.55},${roll * 0.55} 0 1 1 ${roll * 0.55},${roll * 0.45}a${roll * 0.3},${roll * 0.3} 0 1 1 ${roll * 0.28},${-roll * 0.32}`],
+    margin: { left: wide + 40, right: wide + 30, top: roll + 66, bottom: 70 },
   }
 }
 
@@ -148,7 +182,32 @@ function zitherWood(strings: readonly DrawnString[]) {
   }
 }
 
-const WOOD: Record<Family, typeof harpWood> = {
+type Wood = ReturnType<typeof harpWood>
+
+function woodOf({ family }: Instrument, strings: readonly DrawnString[], feet: readonly DrawnFoot[]): Wood {
+  // Wood is drawn with its bass at the left; mirrored strings have it drawn mirrored.
+  const mirrored = strings.length > 1 && (strings[0] as DrawnString).x < (strings.at(-1) as DrawnString).x
+  if (!mirrored) return WOOD[family](strings, feet)
+  const turned = (x: number) => -x
+  const { wood, lines, margin } = WOOD[family](strings.map((s) => ({ ...s, x: turned(s.x) })), feet.map((f) => ({ ...f, x: turned(f.x) })))
+  return { wood: wood.map(mirroredPath), lines: lines.map(mirroredPath), margin: { ...margin, left: margin.right, right: margin.left } }
+}
+
+/** Places of a coordinate in the arguments of each path command that lie across. */
+const ACROSS: Readonly<Record<string, readonly number[]>> = { M: [0], L: [0], H: [0], V: [], C: [0, 2, 4], Q: [0, 2], A: [5], h: [0], v: [], a: [5], l: [0], m: [0] }
+
+/** A path with left and right exchanged; an arc then turns the other way. */
+function mirroredPath(path: string): string {
+  return path.replace(/([a-zA-Z])([^a-zA-Z]*)/g, (_, command: string, rest: string) => {
+    const places = ACROSS[command]
+    if (!places || rest.trim() === '') return command + rest
+    const count = { C: 6, Q: 4, A: 7, a: 7, H: 1, V: 1, h: 1, v: 1 }[command] ?? 2
+    const numbers = rest.trim().split(/[\s,]+/).map(Number)
+    return command + numbers.map((n, i) => (places.includes(i % count) ? -n : count === 7 && i % 7 === 4 ? 1 - n : n)).join(' ')
+  })
+}
+
+const WOOD: Record<Family, (strings: readonly DrawnString[], feet: readonly DrawnFoot[]) => Wood> = {
   'pedal harp': harpWood, 'lever harp': harpWood, 'lap harp': harpWood, 'wire-strung harp': harpWood,
-  'lap zither': zitherWood, 'loop-end zither': zitherWood, 'long zither': longWood, 'scroll-head zither': longWood, lyre: lyreWood,
+  'lap zither': zitherWood, 'loop-end zither': zitherWood, 'long zither': longWood, 'scroll-head zither': scrollWood, lyre: lyreWood,
 }

@@ -4,7 +4,7 @@ import { Search } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useEffect, useId, useRef, useState, type FormEvent } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { findOnShelf, type ShelfReading } from '@/core/names/find-on-shelf'
+import { findOnShelf, MOST, type ShelfReading } from '@/core/names/find-on-shelf'
 import type { Instrument } from '@/core/instrument/instrument'
 import { send } from '../shell/send'
 import { useAtHand } from './at-hand'
@@ -60,7 +60,7 @@ export function FindBox() {
       <label className="flex items-stretch">
         <span className="sr-only">A string’s name or number</span>
         <input
-          ref={box} value={text} onChange={(event) => setText(event.target.value)} className="entry min-h-10 py-1 text-sm" placeholder={atHand ? `On ${atHand.instrument.name}: 4A, A3, 25` : 'Fennel 4A, G4 of Lovage'}
+          ref={box} value={text} onChange={(event) => setText(event.target.value)} className="entry min-h-10 py-1 text-sm" placeholder={atHand ? `On ${atHand.instrument.name}: ${exampleOf(atHand.instrument)}` : 'Fennel 4A, G4 of Lovage'}
           aria-invalid={problem !== null} aria-describedby={problem || readings.length ? helpId : undefined} autoComplete="off" autoCapitalize="none" spellCheck={false}
         />
         <button type="submit" className="button -ml-px min-h-10 shrink-0 px-3 py-1 text-sm"><Search size={16} aria-hidden /> Find</button>
@@ -77,11 +77,21 @@ export function FindBox() {
                 </li>
               ))}
             </ul>
+            {readings.length >= MOST && <p className="mt-2 text-sm text-soft">There are more: say the instrument too.</p>}
           </div>
         )}
       </div>
     </form>
   )
+}
+
+/** Names as the players of an instrument say them. */
+function exampleOf({ calledBy, positions }: Instrument): string {
+  switch (calledBy) {
+    case 'harp octave': return '4A, A3, 25'
+    case 'number': return '4, last, A4'
+    case 'role': return `${positions.at(-1)?.called.role ?? 'bass'}, 2`
+  }
 }
 
 /** Readings on the instrument at hand; none when the text is no name here, for the shelf may know it. */

@@ -15,7 +15,8 @@ export function LiesStep({ context: { instrument, position, above }, mode }: { c
   const across = Math.max(...instrument.positions.map((p) => p.at.pin.x)) - Math.min(...instrument.positions.map((p) => p.at.pin.x))
   const narrow = across * NARROW < Math.max(...instrument.positions.map((p) => p.at.pin.y))
   // On its side a harp's column lies along the table; a long narrow zither is seen from the side its player sits at.
-  const turned = (p: { x: number; y: number }) => (onSide || narrow ? { x: p.y, y: p.x } : { x: p.x, y: -p.y })
+  const way = instrument.strung === 'as usual' ? 1 : -1
+  const turned = (p: { x: number; y: number }) => (onSide || narrow ? { x: p.y, y: p.x * way } : { x: p.x * way, y: -p.y })
   const ends = instrument.positions.map((p) => ({ number: p.number, a: turned(p.at.tail), b: turned(p.at.pin) }))
   const xs = ends.flatMap(({ a, b }) => [a.x, b.x])
   const ys = ends.flatMap(({ a, b }) => [a.y, b.y])

@@ -1,6 +1,7 @@
 'use client'
 
 import type { StringFigures } from '@/core/fitting/figures'
+import { turnerOf } from '@/core/fitting/hands'
 import { measure } from '@/core/measure'
 import { holeHeight } from '@/core/winding/pin'
 import { measureText } from '../../format/measure'
@@ -37,9 +38,11 @@ function FromKey({ figures, mode, hand }: Omit<PinStepProps, 'higher'>) {
   const thick = Math.max(3, (figures.gauge / pin.diameter) * 2 * RADIUS)
   const spot = (degrees: number, r: number): [number, number] => [x + r * Math.sin((degrees * Math.PI) / 180) * sign, y - r * Math.cos((degrees * Math.PI) / 180)]
   const [ax, ay] = spot(130, ARROW)
-  const turnsText = `${measureText(measure('turns', figures.wraps * pin.gearRatio), unit)} of the key`
+  const { name, seenFrom } = turnerOf(pin)
+  const tool = name.replace('the ', '')
+  const turnsText = `${measureText(measure('turns', figures.wraps * pin.gearRatio), unit)} of ${name}`
   return (
-    <Sheet title={`The pin from the key's end: it tightens ${pin.tightens}`} note={`seen from the end the key goes on${far ? '; the string, drawn pale, is on the far side of the neck' : ''}`}>
+    <Sheet title={`The pin, ${seenFrom}: it tightens ${pin.tightens}`} note={`${seenFrom}${far ? '; the string, drawn pale, is on the far side of the neck' : ''}`}>
       <rect x={20} y={18} width={280} height={188} {...WOOD} opacity={far ? 0.75 : 0.35} />
       {mode === 'set'
         ? <path d={`M${x},${y + RADIUS}V236`} {...STRING} strokeLinecap="butt" strokeWidth={thick} opacity={far ? 0.55 : 1} />
@@ -51,8 +54,8 @@ function FromKey({ figures, mode, hand }: Omit<PinStepProps, 'higher'>) {
         <g>
           <Arrow turns d={`M${spot(-20, ARROW).join(',')}A${ARROW},${ARROW} 0 0 ${sign > 0 ? 1 : 0} ${ax},${ay}${arrowHead([ax, ay], sign > 0 ? 130 : 50, 12)}`} />
           <text x={x} y={34} textAnchor="middle" fontWeight={600} fill="var(--ink)">{pin.tightens}: {turnsText}</text>
-          {pin.gearRatio !== 1 && <text x={hand === 'right' ? 288 : 32} y={182} textAnchor={hand === 'right' ? 'end' : 'start'} fill="var(--ink)">{pin.gearRatio} of the key, 1 of the pin</text>}
-          <text x={hand === 'right' ? 288 : 32} y={198} textAnchor={hand === 'right' ? 'end' : 'start'} fill="var(--soft)">key in the {hand} hand</text>
+          {pin.gearRatio !== 1 && <text x={hand === 'right' ? 288 : 32} y={182} textAnchor={hand === 'right' ? 'end' : 'start'} fill="var(--ink)">{pin.gearRatio} of {name}, 1 of the pin</text>}
+          <text x={hand === 'right' ? 288 : 32} y={198} textAnchor={hand === 'right' ? 'end' : 'start'} fill="var(--soft)">{tool} in the {hand} hand</text>
         </g>
       )}
       {mode === 'set' && <text x={x} y={42} textAnchor="middle" fontWeight={600} fill="var(--ink)">{across ? 'hole across the string' : 'hole in line with the string'}</text>}
