@@ -1,5 +1,7 @@
 /** The least and the most of what every field takes, written through the handlers; then every page still opens. */
+import Database from 'better-sqlite3'
 import { randomUUID } from 'node:crypto'
+import path from 'node:path'
 import { expect, test } from './served'
 
 test.use({ copy: 'extremes' })
@@ -28,12 +30,18 @@ function extremeFile(name: string, most: boolean) {
   }
 }
 
-test('no stored value makes a page fail', async ({ request, baseURL }) => {
+test('no stored value makes a page fail', async ({ request, served }) => {
   test.setTimeout(240_000)
   const post = async (path: string, data: object, method: 'post' | 'patch' = 'post'): Promise<Said> => {
     const response = await request[method](path, { data, headers: { 'x-action-key': randomUUID() } })
     expect(response.status(), `${path} ${JSON.stringify(data).slice(0, 120)}`).toBeLessThan(500)
     return await response.json() as Said
+  }
+  // What stands at its bound must be let in, or nothing is tried by it.
+  const kept = async (...args: Parameters<typeof post>) => {
+    const said = await post(...args)
+    expect([args[0], args[1], said.sentence]).toEqual([args[0], args[1], undefined])
+    return said
   }
   const slugs = ['lovage', 'fennel', 'teasel', 'yarrow', 'orris']
   for (const most of [false, true]) {
@@ -41,17 +49,20 @@ test('no stored value makes a page fail', async ({ request, baseURL }) => {
     expect(slug, sentence).toBeDefined()
     slugs.push(slug as string)
   }
+  const database = new Database(path.join(served.folder, 'taut-pinset.sqlite'), { readonly: true })
+  const read = database.prepare('select fitted_id as fittedId, position_id as positionId from fitted_position join fitted_string on fitted_string.id = fitted_id where ended_at is null and fitted_at > 0 order by fitted_id desc limit 3').all() as { fittedId: number; positionId: number }[]
+  database.close()
   // The house at both ends, its readings at both ends, its stores and needs at their most.
   for (const most of [false, true]) {
-    await post('/api/house', { unit: most ? 'in' : 'mm', leastSpares: most ? 20 : 0, currency: 'EUR', retuneAtCents: most ? 60 : 2, holdsWithinCents: most ? 30 : 1, concertHours: most ? 24 : 0.25 }, 'patch')
-    for (const [fittedId, positionId] of [[2, 2], [3, 3], [50, 50]]) for (const cents of [12, 300, -1200, 0]) await post('/api/readings', { fittedId, positionId, cents, broughtBack: most })
+    await kept('/api/house', { unit: most ? 'in' : 'mm', leastSpares: most ? 20 : 0, currency: 'EUR', retuneAtCents: most ? 60 : 2, holdsWithinCents: most ? 30 : 1, concertHours: most ? 24 : 0.25 }, 'patch')
+    for (const { fittedId, positionId } of read) for (const cents of [12, 300, -1200, 0]) await kept('/api/readings', { fittedId, positionId, cents, broughtBack: most })
   }
   const today = await (await request.get('/')).text()
   expect(today).toContain('A string broke')
-  for (const habit of [['wraps', 8], ['wraps', 1], ['tail', 0.3], ['slackLength', 0.5], ['slackStrings', 20], ['stretchCycles', 12], ['thinBelow', 4e-3]] as const) await post('/api/habits', { of: 'house', key: habit[0], value: habit[1] })
-  await post('/api/coils', { label: 'L'.repeat(80), unit: 'mm', material: 'gut', gauge: '12', length: '200 m', colour: 'natural', tensionClass: 'concert', maker: 'M'.repeat(80), line: '', place: '' })
-  await post('/api/suppliers/weir-and-wharf/terms', { rate: 10_000, postage: '9999999.99', freeOver: '', leadDays: 365 }, 'patch')
-  await post('/api/supplies', { kind: 'bead', name: 'b'.repeat(60), place: '', count: 100_000, least: 100_000 })
+  for (const habit of [['wraps', 8], ['wraps', 1], ['tail', 0.3], ['slackLength', 0.5], ['slackStrings', 20], ['stretchCycles', 12], ['thinBelow', 4e-3]] as const) await kept('/api/habits', { of: 'house', key: habit[0], value: habit[1] })
+  await kept('/api/coils', { label: 'L'.repeat(80), unit: 'mm', material: 'gut', gauge: '12', length: '200 m', colour: 'natural', tensionClass: 'concert', maker: 'M'.repeat(80), line: '', place: '' })
+  await kept('/api/suppliers/weir-and-wharf/terms', { rate: 10_000, postage: '9999999.99', freeOver: '', leadDays: 365 })
+  await kept('/api/supplies', { kind: 'bead', name: 'b'.repeat(60), place: '', count: 100_000, least: 100_000 })
   // A job on the least and on the greatest instrument, on its way.
   const jobs: number[] = []
   for (const slug of slugs) {
@@ -68,12 +79,11 @@ test('no stored value makes a page fail', async ({ request, baseURL }) => {
     ...PAGES, ...slugs.flatMap((slug) => OF_INSTRUMENT.flatMap((of) => [`/instruments/${slug}${of}`, `/instruments/${slug}${of}?string=2`, `/instruments/${slug}${of}?string=2147483648`])),
     ...jobs.flatMap((id) => ['', '/coil', '/figures', '/steps', '/card', '/habits'].map((of) => `/jobs/${id}${of}`)), ...Array.from({ length: 12 }, (_, i) => `/stores/coils/${i + 1}`),
   ]
-  for (const path of pages) {
-    const response = await request.get(path)
-    expect([path, response.status() < 500]).toEqual([path, true])
-    expect(await response.text(), path).not.toContain('This page could not be drawn')
+  for (const address of pages) {
+    const response = await request.get(address)
+    expect([address, response.status() < 500]).toEqual([address, true])
+    expect(await response.text(), address).not.toContain('This page could not be drawn')
   }
-  expect(baseURL).toBeDefined()
 })
 
 test('an action that is sent again with its key is the same action', async ({ request }) => {

@@ -150,8 +150,8 @@ test('a habit changed for one job changes its figures alone, and goes back', asy
 test('an instrument has habits of its own', async ({ page }) => {
   await page.goto('/instruments/borage')
   await page.getByRole('link', { name: 'Habits' }).click()
-  await page.getByRole('radio', { name: /number from the top/ }).click()
-  await expect(page.getByText('Which name leads: number from the top.')).toBeVisible()
+  await page.getByRole('radio', { name: /^its number/ }).click()
+  await expect(page.getByText('Which name leads: its number.')).toBeVisible()
   await page.getByRole('textbox', { name: 'Wraps wanted at pitch' }).fill('12')
   await page.getByRole('button', { name: 'Keep it' }).first().click()
   await expect(page.getByText(/Wraps: expected a number from 1 to 8/)).toBeVisible()

@@ -7,6 +7,8 @@ import { end, freePort, serve } from '../scripts/serve'
 
 export interface Served {
   readonly url: string
+  /** Where its database is. */
+  readonly folder: string
   /** Kills the server at once, as a dead battery would, and starts it again over the same data. */
   restart(): Promise<void>
 }
@@ -20,6 +22,7 @@ export const test = base.extend<object, { served: Served; copy: string }>({
     const port = await freePort()
     let server = await serve(port, folder)
     await use({
+      folder,
       url: `http://127.0.0.1:${port}`,
       restart: async () => {
         await end(server, 'SIGKILL')

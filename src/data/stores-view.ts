@@ -1,6 +1,7 @@
 /**
  * The shelf as the stores' sheets show it.
  */
+import { leadingNames } from '@/core/instrument/names'
 import { otherMake } from '@/core/stores/asked-make'
 import { coilById, shelf, type Coil } from './coils'
 import { jobsOnCoil, setAside } from './cutting'
@@ -29,7 +30,7 @@ export function coilRows(store: Store): readonly CoilRow[] {
 export interface CoilView {
   readonly coil: Coil
   readonly jobs: ReturnType<typeof jobsOnCoil>
-  readonly serves: readonly { readonly slug: string; readonly instrument: string; readonly number: number }[]
+  readonly serves: readonly { readonly slug: string; readonly instrument: string; readonly number: number; readonly called: string }[]
   readonly otherMake: string | null
 }
 
@@ -39,7 +40,7 @@ export function coilView(store: Store, id: number): CoilView {
   const served = positionsBySpec(store)(coil)
   return {
     coil, jobs: jobsOnCoil(store, id), otherMake: makeDiffers(coil, served),
-    serves: served.map(({ instrument, position }) => ({ slug: instrument.slug, instrument: instrument.name, number: position.number })),
+    serves: served.map(({ instrument, position }) => ({ slug: instrument.slug, instrument: instrument.name, number: position.number, called: leadingNames(position).name })),
   }
 }
 

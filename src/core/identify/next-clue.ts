@@ -45,9 +45,12 @@ export function nextClues(instrument: Instrument, clues: readonly Clue[], gaugeE
       }
     })
     .filter(({ settles }) => settles > 0.02)
-    .sort((a, b) => b.settles - a.settles)
+    .sort((a, b) => leading(b.settles) - leading(a.settles))
     .filter(({ kind }, i, all) => kind !== 'counted' || all.findIndex((other) => other.kind === kind) === i)
 }
+
+/** What is as good as equal keeps the order it is asked in: two machines differ in the last digits of a logarithm. */
+const leading = (bits: number) => Math.round(bits * 1e9)
 
 /** A measured gauge says more than thin or thick; a count from one end is as good as from the other. */
 function answeredByAnother(question: Clue, asked: ReadonlySet<string>): boolean {

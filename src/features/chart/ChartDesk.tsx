@@ -31,6 +31,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   const lines = useMemo(() => draft.rows.map((row) => row.line), [draft.rows])
   const followed = useDeferredValue(lines)
   const found = useMemo(() => findings(followed, instrument.referenceA), [followed, instrument.referenceA])
+  const called = useMemo(() => (instrument.countedFrom === 'top' ? null : new Map(instrument.positions.map((p) => [p.number, p.called.number]))), [instrument])
   const marked = useMemo(() => new Set(found.map(({ numbers }) => numbers[0] as number)), [found])
   const goTo = useCallback((number: number) => {
     const input = document.querySelector<HTMLInputElement>(`#line-${number} input[data-column="4"]`)
@@ -69,7 +70,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
               <a className="button" href={addressOf('json')} download><Download size={16} aria-hidden /> JSON</a>
             </div>
           </header>
-          <div className="mt-3"><ChartTable rows={draft.rows} referenceA={instrument.referenceA} unit={unit} marked={marked} onSet={draft.set} /></div>
+          <div className="mt-3"><ChartTable rows={draft.rows} referenceA={instrument.referenceA} unit={unit} marked={marked} called={called} onSet={draft.set} /></div>
         </section>
       </div>
       <aside className="sheet p-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:overflow-y-auto" aria-label="What the chart comes to">

@@ -26,11 +26,13 @@ interface ChartTableProps {
   readonly unit: 'mm' | 'in'
   /** Numbers that a finding is about. */
   readonly marked: ReadonlySet<number>
+  /** What its players call each string, by number from the top, where they count otherwise. */
+  readonly called: ReadonlyMap<number, number> | null
   readonly onSet: (edits: readonly CellEdit[]) => void
 }
 
 /** The chart as a sheet: type into it, paste into it, move by arrows, Enter and Tab. */
-export function ChartTable({ rows, referenceA, unit, marked, onSet }: ChartTableProps) {
+export function ChartTable({ rows, referenceA, unit, marked, called, onSet }: ChartTableProps) {
   const body = useRef<HTMLTableSectionElement>(null)
   const numbers = rows.map(({ number }) => number)
 
@@ -82,10 +84,10 @@ export function ChartTable({ rows, referenceA, unit, marked, onSet }: ChartTable
           </tr>
         </thead>
         <tbody ref={body} onKeyDown={onKeyDown} onPaste={onPaste}>
-          {rows.map((row, i) => <ChartRow key={row.number} row={row} index={i} referenceA={referenceA} isMarked={marked.has(row.number)} onSet={onSet} />)}
+          {rows.map((row, i) => <ChartRow key={row.number} row={row} index={i} referenceA={referenceA} isMarked={marked.has(row.number)} called={called?.get(row.number) ?? null} onSet={onSet} />)}
         </tbody>
       </table>
-      <p className="mt-2 text-xs text-soft">Lengths in {unit} unless you write the unit. Arrows, Enter and Tab move; a block copied from a spreadsheet can be pasted at any cell.</p>
+      <p className="mt-2 text-xs text-soft">Lengths in {unit} unless you write the unit. Arrows, Enter and Tab move; a block copied from a spreadsheet can be pasted at any cell.{called && ' The chart counts from the top; under each number stands what its players call the string.'}</p>
     </div>
   )
 }
@@ -103,10 +105,11 @@ interface ChartRowProps {
   readonly index: number
   readonly referenceA: number
   readonly isMarked: boolean
+  readonly called: number | null
   readonly onSet: (edits: readonly CellEdit[]) => void
 }
 
-const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, onSet }: ChartRowProps) {
+const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, called, onSet }: ChartRowProps) {
   const { number, cells, line, problems, edited } = row
   const pitch = frequency(line.note, referenceA)
   const reckoned = isWhole(line) ? { force: tension(line.construction, line.speakingLength, pitch), share: utilisation(line.construction, line.speakingLength, pitch) } : null
@@ -127,7 +130,7 @@ const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, onSe
   return (
     <>
       <tr id={`line-${number}`} className={`border-b border-rule ${edited ? 'bg-verdigris-wash' : isMarked ? 'bg-ochre-wash' : ''}`}>
-        <th scope="row" className={`border-l-4 px-1 text-left font-semibold ${swatch}`}>{number}</th>
+        <th scope="row" className={`border-l-4 px-1 text-left font-semibold ${swatch}`}>{number}{called !== null && <span className="block text-xs font-normal whitespace-nowrap text-soft">string {called}</span>}</th>
         {BEFORE_RECKONED.map(cell)}
         <td className="px-1 text-right">{reckoned ? reckoned.force.toFixed(0) : '–'}</td>
         <td className={`px-1 text-right ${reckoned && reckoned.share > 0.75 ? 'font-semibold text-ochre' : ''}`}>{reckoned ? (reckoned.share * 100).toFixed(0) : '–'}</td>

@@ -42,7 +42,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
     <section aria-label="Plate of the picked string" className="sheet flex flex-col gap-4 p-5">
       <div>
         <h2 className="flex items-center gap-3 text-3xl leading-none font-semibold" aria-live="polite">
-          <span className={`inline-block h-7 w-2 ${swatch}`} aria-hidden /> {leading.name}
+          <span className={`inline-block h-7 w-2 ${swatch}`} aria-hidden /> <span className="inline-block first-letter:uppercase">{leading.name}</span>
         </h2>
         <p className="mt-2 text-soft">{leading.beside}, {COLOUR_WORDS[position.colour]}{names.within ? `; ${names.within}` : ''}</p>
         <dl className="mt-3 grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 gap-y-1 text-sm">

@@ -1,6 +1,6 @@
 import Link from 'next/link'
-import { stringNames } from '@/core/instrument/names'
-import { soldByClass, type Instrument } from '@/core/instrument/instrument'
+import { countedFromWord, leadingNames, stringNames } from '@/core/instrument/names'
+import { isHarp, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import { specAt } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
@@ -38,8 +38,8 @@ export function LabelSheet({ origin, unit, packets, instrument, instruments }: L
             const names = stringNames(instrument, position)
             const { colour, end } = specAt(position, soldByClass(instrument))
             return (
-              <Label key={position.number} address={`${origin}/instruments/${instrument.slug}?string=${position.number}`} title={`${instrument.name} ${position.number}`} lines={[
-                `${names.harpOctave} (E to F)`, `${names.scientific} (scientific), sounds ${names.sounding}`, `${names.fromTop} from the top, ${names.fromBottom} from the bottom${names.maker ? `, maker’s ${names.maker}` : ''}`,
+              <Label key={position.number} address={`${origin}/instruments/${instrument.slug}?string=${position.number}`} title={`${instrument.name} ${position.called.number}`} lines={[
+                isHarp(instrument) ? `${names.harpOctave} (E to F)` : leadingNames(position).name, `${names.scientific} (scientific), sounds ${names.sounding}`, `${position.called.number} ${countedFromWord(instrument)}${names.maker ? `, maker’s ${names.maker}` : ''}`,
                 `${materialWord(position.construction)} ${measureText(measure('gauge', outerGauge(position.construction)), unit)}, ${colour}, ${instrument.tensionClass}, ${end} end`,
               ]} />
             )

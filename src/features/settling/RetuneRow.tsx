@@ -33,7 +33,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
   return (
     <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto]">
       <div>
-        <Link href={`/instruments/${s.slug}?string=${s.position.number}`} className="font-semibold hover:underline">{s.name} of {s.instrumentName}</Link>
+        <Link href={`/instruments/${s.slug}?string=${s.position.number}`} className="inline-block font-semibold first-letter:uppercase hover:underline">{s.name} of {s.instrumentName}</Link>
         <p className="text-sm text-soft">{numberName(s.position) === s.name ? '' : `${numberName(s.position)}; `}{settlesWord(s)}</p>
         {s.slipping && (
           <p className="flex items-start gap-1.5 text-sm font-semibold text-ochre">
@@ -47,7 +47,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
       </div>
       {due || s.slipping || reading
         ? <ReadingForm settling={s} tolerance={tolerance} />
-        : <button type="button" className="min-h-11 text-left text-sm font-semibold text-verdigris hover:underline" onClick={() => setReading(true)} aria-label={`Log a reading of the ${s.name} of ${s.instrumentName}, ${numberName(s.position)}`}>Log a reading</button>}
+        : <button type="button" className="min-h-11 text-left text-sm font-semibold text-verdigris hover:underline" onClick={() => setReading(true)} aria-label={`Log a reading: ${s.name} of ${s.instrumentName}${numberName(s.position) === s.name ? '' : `, ${numberName(s.position)}`}`}>Log a reading</button>}
     </li>
   )
 }

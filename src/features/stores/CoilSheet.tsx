@@ -56,7 +56,7 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
         </ul>
         <h2 className="mt-5 border-t border-ink pt-2 text-lg font-semibold">It is exactly right for</h2>
         {serves.length === 0 ? <p className="text-soft">No charted position.</p> : (
-          <ul className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm">{serves.map(({ slug, instrument, number }) => <li key={slug + number}><Link className="inline-block min-h-6 underline underline-offset-2" href={`/instruments/${slug}?string=${number}`}>{instrument}, number {number}</Link></li>)}</ul>
+          <ul className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm">{serves.map(({ slug, instrument, number, called }) => <li key={slug + number}><Link className="inline-block min-h-6 underline underline-offset-2" href={`/instruments/${slug}?string=${number}`}>{instrument}, {called}</Link></li>)}</ul>
         )}
       </section>
       {coil.discardedAt === null && (

@@ -117,7 +117,8 @@ function NextClueCard({ next, begun }: { readonly next: readonly NextClue[]; rea
 }
 
 function betweenWords({ now, then }: { readonly now: number; readonly then: number }): string {
-  return `About ${now.toFixed(1)} strings are possible now; after this, about ${then.toFixed(1)}.`
+  const about = (strings: number) => strings.toFixed(1).replace(/\.0$/, '')
+  return `About ${about(now)} strings are possible now; after this, about ${about(then)}.`
 }
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)

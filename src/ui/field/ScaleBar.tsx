@@ -24,7 +24,8 @@ function UprightBar({ shape, unit }: { shape: FieldShape; unit: 'mm' | 'in' }) {
   const scale = height / 620
   const [length, label] = unit === 'mm' ? [100, '100 mm'] : [101.6, '4 in']
   const right = x + width - 12 * scale
-  const bottom = y + height - 28 * scale
+  // Clear of the names of the strings on a foot.
+  const bottom = Math.min(y + height - 28 * scale, ...shape.feet.map((foot) => foot.y - foot.radius - 70 * scale))
   return (
     <g aria-hidden>
       <path d={`M${right - 5 * scale},${bottom}h${5 * scale}v${-length}h${-5 * scale}`} fill="none" stroke="var(--soft)" strokeWidth={1.2 * scale} />
