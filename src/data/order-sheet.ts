@@ -35,7 +35,7 @@ export function lineWords({ construction: c, colour, tensionClass, end, length, 
 /** The order as text to paste into a mail. */
 export function orderText(order: Order, house: string): string {
   const lines = asked(order).map((line) => [
-    `${line.packs} × ${line.part}  ${line.name}`, `    ${lineWords(line)}`, ...line.forStrings.map((text) => `    for the ${text}`),
+    `${line.packs} × ${line.part}  ${line.name}`, `    ${lineWords(line)}`, ...line.forStrings.map((text) => `    for ${text}`),
   ].join('\n'))
   const total = moneyText(order.goodsMinor + order.postageMinor, order.supplier.currency)
   return [`Order ${order.id} from ${house} to ${order.supplier.name}`, '', ...lines, '', `Goods ${moneyText(order.goodsMinor, order.supplier.currency)}, postage ${moneyText(order.postageMinor, order.supplier.currency)}, ${total} in all by your catalogue.`, 'Octaves of harps are counted E to F from the treble; scientific pitch is given beside them.', ''].join('\n')

@@ -83,14 +83,14 @@ describe('buying', () => {
 
   test('one long packet is bought where it yields three strings for less than three short ones', async () => {
     const plan = await planOrder([need(1, 1, { quantity: 3 })], [offer(1, 1, 1, 1000), offer(2, 1, 1, 1900, { length: 1.9 })], [near], solve)
-    expect(plan.lines).toEqual([{ offerId: 2, packs: 1, needIds: [1] }])
+    expect(plan.lines).toEqual([{ offerId: 2, packs: 1, fills: [{ needId: 1, strings: 3 }] }])
     expect(plan.totalMinor).toBe(2400)
   })
 
   test('a set is taken where it costs less than its parts', async () => {
     const set: CatalogueOffer = { id: 9, supplierId: 1, priceMinor: 2500, stock: 1, contents: [1, 1.1, 1.2].map((mm) => ({ spec: gut(mm), length: 0.7, pieces: 1 })) }
     const parts = [offer(1, 1, 1, 1000), offer(2, 1, 1.1, 1000), offer(3, 1, 1.2, 1000)]
-    expect((await planOrder([need(1, 1), need(2, 1.1), need(3, 1.2)], [...parts, set], [near], solve)).lines).toEqual([{ offerId: 9, packs: 1, needIds: [1, 2, 3] }])
+    expect((await planOrder([need(1, 1), need(2, 1.1), need(3, 1.2)], [...parts, set], [near], solve)).lines).toEqual([{ offerId: 9, packs: 1, fills: [1, 2, 3].map((needId) => ({ needId, strings: 1 })) }])
     expect((await planOrder([need(1, 1), need(2, 1.1)], [...parts, set], [near], solve)).totalMinor).toBe(2500)
   })
 

@@ -163,7 +163,7 @@ function stringFigures(instrument: Instrument, charted: StringPosition, habits: 
   const head = headWay(position, thin, habits)
   const lay = layOf(head, position, habits)
   const wanted = wrapsWanted(position, gauge, lay, habits)
-  const slack = slackFigures(instrument, position, habits, { gauge, stretch, lay, wanted: Math.max(0, wanted - corrections.wraps.by) })
+  const slack = slackFigures(instrument, position, habits, { gauge, stretch, lay, wanted: Math.max(0, wanted - corrections.wraps.by), more: corrections.wraps.by })
   const wrapsBySum = wrapsFromSlack(slack.length, pin.diameter, gauge, stretch, lay)
   const wraps = Math.max(0, wrapsBySum + corrections.wraps.by)
   return {
@@ -206,9 +206,11 @@ interface SlackFor {
   readonly lay: WrapLay
   /** Wraps that the slack and the stretch are to give by the sum. */
   readonly wanted: number
+  /** Wraps that come out more than the sum says, by the house's own fittings. */
+  readonly more: number
 }
 
-function slackFigures(instrument: Instrument, position: StringPosition, habits: Habits, { gauge, stretch, lay, wanted }: SlackFor): SlackFigures {
+function slackFigures(instrument: Instrument, position: StringPosition, habits: Habits, { gauge, stretch, lay, wanted, more }: SlackFor): SlackFigures {
   const { diameter } = position.head.pin
   const forWanted = slackForWraps(wanted, diameter, gauge, stretch, lay)
   const length = Math.max(0, forWanted)
@@ -222,7 +224,7 @@ function slackFigures(instrument: Instrument, position: StringPosition, habits: 
       case 'sideways pull': return { amount: habits.slackStrings, length: slackOfPull(position.freeLength, habits.slackStrings * spacing) }
     }
   })()
-  const ruleWraps = wrapsFromSlack(rule.length, diameter, gauge, stretch, lay)
+  const ruleWraps = Math.max(0, wrapsFromSlack(rule.length, diameter, gauge, stretch, lay) + more)
   return {
     length, pull,
     reach: pinsReached(instrument, position, length, counting),

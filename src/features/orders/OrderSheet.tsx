@@ -59,7 +59,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
               <div>
                 <h2 className="font-text font-semibold">{line.part}: {line.name}</h2>
                 <p className="text-sm">{line.words}</p>
-                <ul className="text-sm text-soft print:text-black">{line.forStrings.map((one) => <li key={one}>for the {one}</li>)}</ul>
+                <ul className="text-sm text-soft print:text-black">{line.forStrings.map((one) => <li key={one}>for {one}</li>)}</ul>
               </div>
               <div className="text-right"><span className="plate-figure">{moneyText(line.priceMinor * line.packs, order.supplier.currency)}</span><AnswerWord line={line} /></div>
             </li>

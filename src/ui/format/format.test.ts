@@ -18,6 +18,7 @@ test.each<[Quantity, number, string, string]>([
   ['pins', 4.31, '4.3 pins', '4.3 pins'],
   ['cents', -58.71, '−59 cents', '−59 cents'],
   ['cents', 4, '+4 cents', '+4 cents'],
+  ['cents', -0.2, '0 cents', '0 cents'],
   ['share', 0.0035, '0.4%', '0.4%'],
   ['semitones', 12.16, '12.2 semitones', '12.2 semitones'],
   ['line density', 0.0066868, '6.687 g/m', '6.687 g/m'],

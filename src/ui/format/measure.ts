@@ -31,7 +31,11 @@ const SHOW: Record<Quantity, Show> = {
   pins: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'pin' : 'pins' }),
   strings: (value) => ({ figure: value.toFixed(1), unit: 'strings' }),
   semitones: fixed('semitones', 1),
-  cents: (value) => ({ figure: `${value > 0 ? '+' : ''}${value.toFixed(0)}`.replace('-', '−'), unit: 'cents' }),
+  cents: (value) => {
+    // Rounded first: a hair flat is 0, not −0.
+    const whole = Math.round(value) || 0
+    return { figure: `${whole > 0 ? '+' : ''}${whole}`.replace('-', '−'), unit: 'cents' }
+  },
   share: fixed('%', 1, 100),
   density: fixed('kg/m³', 0),
   'line density': fixed('g/m', 3, 1000),

@@ -130,12 +130,14 @@ function clearBelow(others: Polyline, x: number, angle: number): number {
   return others.reduce((out, [px, py, pz]) => {
     const [y, z] = [c * py + s * pz, c * pz - s * py]
     const dx = Math.abs(px - x)
-    const near = fading(dx, APART) * fading(y, CLEAR_ABOVE)
+    const near = fading(dx, HANGS_CLEAR) * fading(y, CLEAR_ABOVE)
     if (near === 0) return out
-    return Math.max(out, near * (z + (dx < APART ? Math.sqrt(APART * APART - dx * dx) : 0)))
+    return Math.max(out, near * (z + (dx < HANGS_CLEAR ? Math.sqrt(HANGS_CLEAR * HANGS_CLEAR - dx * dx) : 0)))
   }, 0)
 }
 
+/** What hangs keeps a little further off than what lies: its curve is smoothed where it leaves the pin. */
+const HANGS_CLEAR = 1.26
 /** Of what hangs straight down, only what lies lower than this is in its way. */
 const CLEAR_ABOVE = 0.8
 /** It begins to give way this much earlier, so that it moves aside and doesn't jump. */
