@@ -85,8 +85,15 @@ test('all stages print on one page with the common mistakes, and a knot that is 
     await page.emulateMedia({ media: 'print' })
     await expect(page.getByRole('img', { name: /^Stage \d$/ })).toHaveCount(stages)
     await expect(next(page)).toBeHidden()
-    const pdf = await page.pdf({ format: 'A4', margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' } })
-    expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length).toBe(1)
+    for (const format of ['A4', 'Letter'] as const) for (const landscape of [false, true]) {
+      const pdf = await page.pdf({ format, landscape, margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' } })
+      expect([format, landscape, pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length]).toEqual([format, landscape, 1])
+    }
+    // As wide as the paper: a column a hand wide would put one stage under the other.
+    await page.setViewportSize({ width: 718, height: 1010 })
+    const [first, second] = await Promise.all([1, 2].map((n) => page.getByRole('img', { name: `Stage ${n}`, exact: true }).boundingBox()))
+    expect(second!.x).toBeGreaterThan(first!.x + 150)
+    await page.setViewportSize({ width: 1280, height: 800 })
     await page.emulateMedia({ media: 'screen' })
   }
   expect((await page.goto('/knots?knot=granny'))?.status()).toBe(404)

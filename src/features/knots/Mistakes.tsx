@@ -27,7 +27,7 @@ export const Mistakes = memo(function Mistakes({ tie, place, hand, inside }: Mis
   const frame = frameOf(tyingOf(tie.fastening, { place }), view, hand)
   const open = tie.stages.length - (tie.drawnTo === null ? 0 : 1)
   const showing = (one: Tie, other: Tie) => ({ ...stateOf(one, open, null), fresh: whereTheyDiffer(one, other) })
-  const drawing = { frame, view, hand, board: tie.throughBoard ? { bore: USUAL_LOOK.bore } : null, className: 'h-52 w-full print:h-32' }
+  const drawing = { frame, view, hand, board: tie.throughBoard ? { bore: USUAL_LOOK.bore } : null, className: 'h-52 w-full print:h-32 print:landscape:h-24' }
   return (
     <section aria-label="Common mistakes" className="mt-6 border-t border-ink pt-3 print:mt-3">
       <h3 className="text-lg font-semibold">Common mistakes</h3>

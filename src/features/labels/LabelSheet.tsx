@@ -40,7 +40,7 @@ export function LabelSheet({ origin, unit, packets, instrument, instruments }: L
             return (
               <Label key={position.number} address={`${origin}/instruments/${instrument.slug}?string=${position.number}`} title={`${instrument.name} ${position.called.number}`} lines={[
                 isHarp(instrument) ? `${names.harpOctave} (E to F)` : leadingNames(position).name, `${names.scientific} (scientific), sounds ${names.sounding}`, `${position.called.number} ${countedFromWord(instrument)}${names.maker ? `, maker’s ${names.maker}` : ''}`,
-                `${materialWord(position.construction)} ${measureText(measure('gauge', outerGauge(position.construction)), unit)}, ${colour}, ${instrument.tensionClass}, ${end} end`,
+                `${materialWord(position.construction)} ${measureText(measure('gauge', outerGauge(position.construction)), unit)}, ${[colour, soldByClass(instrument), `${end} end`].filter(Boolean).join(', ')}`,
               ]} />
             )
           })
