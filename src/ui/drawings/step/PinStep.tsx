@@ -13,20 +13,22 @@ interface PinStepProps {
   readonly mode: 'set' | 'turn' | 'stub'
   /** How much higher the pin has to stand now, m; null for a plain pin. */
   readonly higher?: number | null
+  /** Of the key, as the step says them; those of all wraps where it says none. */
+  readonly turns?: number | null
   readonly hand: 'right' | 'left'
 }
 
 /** The pin seen from the end the key goes on: how its hole stands, which way it turns, where the stub points. A threaded one is drawn from the side with its height. */
-export function PinStep({ figures, mode, higher = null, hand }: PinStepProps) {
+export function PinStep({ figures, mode, higher = null, turns = null, hand }: PinStepProps) {
   if (mode === 'set' && higher !== null) return <Threaded figures={figures} higher={higher} />
-  return <FromKey figures={figures} mode={mode} hand={hand} />
+  return <FromKey figures={figures} mode={mode} turns={turns} hand={hand} />
 }
 
 const CENTRE = [WIDTH / 2, 116] as const
 const RADIUS = 44
 const ARROW = 64
 
-function FromKey({ figures, mode, hand }: Omit<PinStepProps, 'higher'>) {
+function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
   const { unit } = useHouse()
   const { pin } = figures.position.head
   const [x, y] = CENTRE
@@ -40,7 +42,7 @@ function FromKey({ figures, mode, hand }: Omit<PinStepProps, 'higher'>) {
   const [ax, ay] = spot(130, ARROW)
   const { name, seenFrom } = turnerOf(pin)
   const tool = name.replace('the ', '')
-  const turnsText = `${measureText(measure('turns', figures.wraps * pin.gearRatio), unit)} of ${name}`
+  const turnsText = `${measureText(measure('turns', turns ?? figures.wraps * pin.gearRatio), unit)} of ${name}`
   return (
     <Sheet title={`The pin, ${seenFrom}: it tightens ${pin.tightens}`} note={`${seenFrom}${far ? '; the string, drawn pale, is on the far side of the neck' : ''}`}>
       <rect x={20} y={18} width={280} height={188} {...WOOD} opacity={far ? 0.75 : 0.35} />

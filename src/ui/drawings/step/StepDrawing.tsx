@@ -26,7 +26,7 @@ export function StepDrawing({ step, context, jobId }: { step: Step; context: Fit
     case 'gauge': return <GaugeStep context={context} />
     case 'pin': return <PinStep figures={string} mode="set" higher={string.standHigher} hand={habits.hand} />
     case 'stub': return <PinStep figures={string} mode="stub" hand={habits.hand} />
-    case 'wraps': return <div className="grid gap-2"><PinStep figures={string} mode="turn" hand={habits.hand} /><PinDrawing figures={string} className="mx-auto h-56 w-full" /></div>
+    case 'wraps': return <div className="grid gap-2"><PinStep figures={string} mode="turn" turns={step.figures.find((f) => f.measure.quantity === 'turns')?.measure.value ?? null} hand={habits.hand} /><PinDrawing figures={string} className="mx-auto h-56 w-full" /></div>
     case 'knot': return <KnotStep context={context} jobId={jobId} />
     case 'through': case 'seat': case 'inside': return <BoardStep figures={figures} habits={habits} stage={step.picture} />
     case 'loop': case 'posts': case 'cord': case 'foot': return <LowerEndStep context={context} kind={step.picture} />
