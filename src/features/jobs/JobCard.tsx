@@ -1,6 +1,6 @@
 'use client'
 
-import type { FittingContext } from '@/core/fitting/context'
+import { holdOf, type FittingContext } from '@/core/fitting/context'
 import type { Step } from '@/core/fitting/step'
 import { turnerOf } from '@/core/fitting/hands'
 import { anchorGoes } from '@/core/fitting/knot-words'
@@ -23,6 +23,8 @@ interface JobCardProps {
   readonly date: string
 }
 
+type Row = readonly [what: string, value: string]
+
 /** One printed page with every figure of a fitting, lengths to lay the string against, and boxes to tick. */
 export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   const { unit, name: house } = useHouse()
@@ -33,15 +35,21 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   const { name, beside } = leadingNames(position, habits.octaveNames)
   const { slack, key } = string
   const turner = turnerOf(position.head.pin)
+  // Caught in a peg's cord and wrapped on a foot: there is no slack to leave, and no wraps to count.
+  const wound = holdOf(context) !== 'foot'
   // The card says what the step says: turns that were given are in its figures.
   const setPin = steps.find((one) => one.key === 'set-pin')
-  const rows: readonly (readonly [string, string])[] = [
+  const onPin: readonly Row[] = [
+    ['Slack', `${text('length', slack.length)} past the pin; ${text('pins', slack.reach.pins)} ${slack.reach.direction}; ${text('length', slack.pull)} sideways`],
+    ['On the pin', `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`],
+  ]
+  const onFoot: readonly Row[] = key.quarterTurn === null ? [] : [['On its foot', `wrap it below pitch by no more than ${text('semitones', key.quarterTurn)}: a quarter turn of ${turner.name} brings that up`]]
+  const rows: readonly Row[] = [
     ['String', `${materialWord(figures.construction)}, ${text('gauge', string.gauge)}, from ${from}`],
     ['Cut', text('length', figures.cut.total)],
     ['of which', figures.cut.parts.map((part) => `${part.what} ${text('length', part.length)}`).join(' + ') + (Math.abs(figures.cut.correction) >= 0.0005 ? ` ${figures.cut.correction > 0 ? '+' : '−'} house’s correction ${text('length', Math.abs(figures.cut.correction))}` : '')],
     ['Knot', `${position.tail.fastening}${figures.needsAnchor ? `. ${anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)}` : ''}`],
-    ['Slack', `${text('length', slack.length)} past the pin; ${text('pins', slack.reach.pins)} ${slack.reach.direction}; ${text('length', slack.pull)} sideways`],
-    ['On the pin', `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`],
+    ...(wound ? onPin : onFoot),
     ...(setPin && setPin.figures.length > 0 ? [['Pin', setPin.figures.map((figure) => `${figure.label.toLowerCase()} ${measureText(figure.measure, unit)}`).join('; ')] as const] : []),
     [turner.name.replace(/^the ./, (c) => c.slice(4).toUpperCase()), `${text('angle', key.snugToPitch)} snug to pitch; ${text('angle', key.perSemitone)} a semitone; ${text('angle', key.toBreaking)} from pitch to breaking${position.head.pin.gearRatio === 1 ? '' : `; geared ${position.head.pin.gearRatio} : 1`}`],
     ['Pitch', `${text('frequency', string.pitch)} at rest in ${instrument.restTuning}; ${text('semitones', string.semitonesToBreaking)} to breaking`],
@@ -60,13 +68,13 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
           {rows.map(([what, value]) => <div key={what} className="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 py-1"><dt className="text-soft">{what}</dt><dd className={what === 'Cut' ? 'plate-figure text-2xl leading-tight' : ''}>{value}</dd></div>)}
         </dl>
         <div>
-          <PinDrawing figures={string} className="mt-2 h-36 w-full" />
+          {wound && <PinDrawing figures={string} className="mt-2 h-36 w-full" />}
           <OpenKnot context={context} className="mt-2 h-36 w-full" />
         </div>
       </div>
       <section aria-label="Lengths to lay the string against" className="mt-2 overflow-x-auto border-t border-ink pt-2 print:overflow-visible" tabIndex={0}>
         <CheckRuler />
-        <LaidOff lengths={[{ word: 'slack past the pin', metres: slack.length }, ...(figures.tail > 0 ? [{ word: 'tail past the hole', metres: figures.tail }] : []), ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
+        <LaidOff lengths={[...(wound ? [{ word: 'slack past the pin', metres: slack.length }] : []), ...(figures.tail > 0 ? [{ word: 'tail past the hole', metres: figures.tail }] : []), ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
       </section>
       <ol className="mt-3 columns-1 gap-8 border-t border-ink pt-2 sm:columns-2 print:columns-2">
         {steps.map((step, i) => (

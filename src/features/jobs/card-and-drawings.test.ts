@@ -37,6 +37,8 @@ test.each(shelf.map((instrument) => [instrument.name, instrument] as const))('%s
       expect(card).toContain(step.title)
       if (step.figures[0]) expect(card).toContain(`${step.figures[0].label.toLowerCase()} ${mm(step.figures[0])}`)
     }
+    // Where no step winds a pin, the card tells of no slack and no wraps.
+    expect(/On the pin|past the pin/.test(card)).toBe(steps.some(({ key }) => key === 'wind'))
     const slack = figureOf(steps, 'thread-pin', 'Slack')
     if (slack) expect(card).toContain(`${mm(slack)} past the pin`)
     const wraps = figureOf(steps, 'wind', 'Wraps at pitch')
