@@ -17,7 +17,8 @@ export interface NameReading {
 
 const WORDS: Readonly<Record<string, string>> = { any: 'string', dark: 'blue or black' }
 const kindWord = (kind: Kind) => WORDS[kind] ?? kind
-const reading = (p: StringPosition | undefined, means: string): readonly NameReading[] => (p ? [{ number: p.number, means }] : [])
+/** Put into words only where there is a string: a shelf of hundreds mostly has none to tell of. */
+const reading = (p: StringPosition | undefined, means: () => string): readonly NameReading[] => (p ? [{ number: p.number, means: means() }] : [])
 
 /** Every string that a name can mean, the likeliest first. */
 export function resolve(named: Named, instrument: Instrument): readonly NameReading[] {
@@ -28,24 +29,24 @@ export function resolve(named: Named, instrument: Instrument): readonly NameRead
     case 'nth': {
       const all = indexOf(instrument).ofKind(named.kind)
       const found = all[named.from === 'top' ? named.nth - 1 : all.length - named.nth]
-      return reading(found, `the ${ordinal(named.nth)} ${kindWord(named.kind)} from the ${named.from}`)
+      return reading(found, () => `the ${ordinal(named.nth)} ${kindWord(named.kind)} from the ${named.from}`)
     }
     case 'away': return anchors(named.anchor, instrument).flatMap((anchor) => {
       const there = beyond(instrument, anchor, named)
-      return reading(there, `${named.nth} ${named.kind === 'any' ? '' : `${kindWord(named.kind)} `}${named.way} ${toldFrom(named.anchor, anchor)}`)
+      return reading(there, () => `${named.nth} ${named.kind === 'any' ? '' : `${kindWord(named.kind)} `}${named.way} ${toldFrom(named.anchor, anchor)}`)
     })
     case 'interval': return anchors(named.anchor, instrument).flatMap((anchor) => {
       const step = letterStep(anchor.note) + (named.way === 'above' ? named.steps : -named.steps)
-      return (indexOf(instrument).byStep.get(step) ?? []).flatMap((p) => reading(p, `${named.steps} steps of the scale ${named.way} ${toldFrom(named.anchor, anchor)}`))
+      return (indexOf(instrument).byStep.get(step) ?? []).flatMap((p) => reading(p, () => `${named.steps} steps of the scale ${named.way} ${toldFrom(named.anchor, anchor)}`))
     })
     case 'sound': {
       const { pitches } = indexOf(instrument)
-      return positions.filter((_, i) => Math.abs(centsFrom(named.hertz, pitches[i] as number)) <= NEAR).flatMap((p) => reading(p, `sounds ${scientificWord(p.note)} at rest, ${restPitch(instrument, p).toFixed(1)} Hz`))
+      return positions.filter((_, i) => Math.abs(centsFrom(named.hertz, pitches[i] as number)) <= NEAR).flatMap((p) => reading(p, () => `sounds ${scientificWord(p.note)} at rest, ${restPitch(instrument, p).toFixed(1)} Hz`))
     }
     case 'thickness': {
       const order = [...positions].sort((a, b) => gaugeOf(b) - gaugeOf(a))
       const [end] = named.most === 'thick' ? order : order.reverse()
-      return end ? positions.filter((p) => Math.abs(gaugeOf(p) - gaugeOf(end)) < 1e-6).flatMap((p) => reading(p, `the ${named.most}est`)) : []
+      return end ? positions.filter((p) => Math.abs(gaugeOf(p) - gaugeOf(end)) < 1e-6).flatMap((p) => reading(p, () => `the ${named.most}est`)) : []
     }
   }
 }
@@ -57,14 +58,13 @@ const centsFrom = (a: number, b: number) => 1200 * Math.log2(a / b)
 function byNote(named: Named & { is: 'note' }, instrument: Instrument): readonly NameReading[] {
   const { positions } = instrument
   const { letter, octave, accidental, counted } = named
-  const { byStep } = indexOf(instrument)
+  const { byStep, bySemitone } = indexOf(instrument)
   const at = (scientific: number) => byStep.get(letterStep({ letter, octave: scientific } as Note)) ?? []
   const other = 'CDE'.includes(letter) ? 8 - octave : 7 - octave
   const harps = () => at(other).map((p) => ({ number: p.number, means: `${harpOctaveWord(p.note)}, counted from the treble` }))
   if (counted === 'harp') return harps()
   if (accidental !== null) {
-    const wanted = semitoneNumber({ letter, octave, accidental } as unknown as Note)
-    const sounding = positions.filter((p) => semitoneNumber(p.note) === wanted)
+    const sounding = bySemitone.get(Number(semitoneNumber({ letter, octave, accidental } as unknown as Note))) ?? []
     if (sounding.length > 0) return sounding.map((p) => ({ number: p.number, means: `sounds ${scientificWord(p.note)} at rest` }))
   }
   const also = (p: StringPosition) => (p.called.by === 'harp octave' ? `the ${harpOctaveWord(p.note)}` : leadingNames(p).name)
@@ -76,10 +76,10 @@ function byNote(named: Named & { is: 'note' }, instrument: Instrument): readonly
 function byNumber({ number, from }: Named & { is: 'number' }, instrument: Instrument): readonly NameReading[] {
   const { positions } = instrument
   switch (from) {
-    case 'own': return reading(positions.find((p) => p.called.number === number), `number ${number} ${countedFromWord(instrument)}`)
-    case 'last': return reading(positions.find((p) => p.called.number === positions.length + 1 - number), number === 1 ? 'the last one' : `the ${ordinal(number)} to last`)
-    case 'top': return reading(positions[number - 1], `number ${number} from the top`)
-    case 'bottom': return reading(positions[positions.length - number], `number ${number} from the bottom`)
+    case 'own': return reading(positions.find((p) => p.called.number === number), () => `number ${number} ${countedFromWord(instrument)}`)
+    case 'last': return reading(positions.find((p) => p.called.number === positions.length + 1 - number), () => number === 1 ? 'the last one' : `the ${ordinal(number)} to last`)
+    case 'top': return reading(positions[number - 1], () => `number ${number} from the top`)
+    case 'bottom': return reading(positions[positions.length - number], () => `number ${number} from the bottom`)
   }
 }
 
