@@ -27,7 +27,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <AtHandProvider>
             <Navigation light={light} />
             <DoneBar>
-              <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10">{children}</main>
+              <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">{children}</main>
               <KeyList />
             </DoneBar>
           </AtHandProvider>

@@ -76,7 +76,11 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
         <CheckRuler />
         <LaidOff lengths={[...(wound ? [{ word: 'slack past the pin', metres: slack.length }] : []), ...(figures.tail > 0 ? [{ word: 'tail past the hole', metres: figures.tail }] : []), ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
       </section>
-      <ol className="mt-3 columns-1 gap-8 border-t border-ink pt-2 sm:columns-2 print:columns-2">
+      {/* A grid, not columns: on paper columns take what is left of the page, and what follows would have one of its own. */}
+      <ol
+        className="mt-3 gap-x-8 border-t border-ink pt-2 sm:grid sm:grid-flow-col sm:grid-cols-2 print:grid print:grid-flow-col print:grid-cols-2"
+        style={{ gridTemplateRows: `repeat(${Math.ceil(steps.length / 2)}, auto)` }}
+      >
         {steps.map((step, i) => (
           <li key={step.key} className="flex break-inside-avoid items-start gap-2 border-b border-rule py-1">
             <span className="mt-0.5 size-4 shrink-0 border border-ink" aria-hidden />
