@@ -1,13 +1,10 @@
 /** Books that add up: orders against their needs, deliveries, parked tails, pieces cut too short, what is sent twice. */
-import { cpSync, mkdtempSync, rmSync } from 'node:fs'
-import os from 'node:os'
-import path from 'node:path'
 import { parseMoney } from '@/core/stores/money'
 import { massPerLength } from '@/core/strings/construction'
 import { addCoil, coilById, discardCoil, shelf } from './coils'
 import { freeShelf } from './cutting'
-import { openStore, type Store } from './database'
-import { prepare } from './demo/prepare'
+import type { Store } from './database'
+import { eachOnDemo } from './demo/each-on-demo'
 import { instrumentBySlug, positionId } from './instruments'
 import { chooseCoil, finishJob, jobById, logBreak } from './jobs'
 import { openReplacement } from './jobs-together'
@@ -22,18 +19,8 @@ import { catalogue, replaceCatalogue } from './suppliers'
 import { allSupplies, moveSupply, shortSupplies, wantSupply } from './supplies'
 import { todayView } from './today'
 
-const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-books-'))
-const DATE = '2026-11-24T10:00'
 let store: Store
-
-beforeAll(() => prepare(path.join(folder, 'demo'), 'demo', DATE))
-beforeEach(() => {
-  rmSync(path.join(folder, 'work'), { recursive: true, force: true })
-  cpSync(path.join(folder, 'demo'), path.join(folder, 'work'), { recursive: true })
-  store = openStore({ folder: path.join(folder, 'work'), demoDate: DATE, syncAtClose: true })
-})
-afterEach(() => store.close())
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+eachOnDemo((opened) => { store = opened }, { syncAtClose: true })
 
 const lovage = () => instrumentBySlug(store, 'lovage')
 /** A plain packet that is sold for a position of Lovage, and the supplier's id for it. */

@@ -1,6 +1,5 @@
 /** Needs, orders and deliveries on a real database file, and an older file brought up to date. */
-import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
-import os from 'node:os'
+import { cpSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import Database from 'better-sqlite3'
 import { planOrder } from '@/core/stores/order-plan'
@@ -10,7 +9,7 @@ import { catalogueCsv, guessCatalogueMapping, mapCatalogue } from './catalogue/c
 import { coilById, correctCoil, cutCoil, discardCoil, shelf } from './coils'
 import { readTable } from './csv/read-table'
 import { openStore, type Store } from './database'
-import { prepare } from './demo/prepare'
+import { eachOnDemo } from './demo/each-on-demo'
 import { readShelf } from './demo/shelf-files'
 import { deliveryNote, deskState, handIn } from './desk'
 import { instrumentBySlug } from './instruments'
@@ -23,19 +22,8 @@ import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './suppli
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply } from './supplies'
 import { takeCuttingPlan } from './cutting'
 
-const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-orders-'))
-const demo = path.join(folder, 'demo')
-const work = path.join(folder, 'work')
 let store: Store
-
-beforeAll(() => prepare(demo, 'demo', '2026-11-24T10:00'))
-beforeEach(() => {
-  rmSync(work, { recursive: true, force: true })
-  cpSync(demo, work, { recursive: true })
-  store = openStore({ folder: work, demoDate: '2026-11-24T10:00' })
-})
-afterEach(() => store.close())
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+const { folder, demo, work } = eachOnDemo((opened) => { store = opened })
 
 /** Puts everything suggested on the list, plans it, and writes the orders. */
 async function order(): Promise<readonly number[]> {

@@ -1,15 +1,12 @@
 /** What the stores' and the orders' sheets show, over the whole demo. */
-import { cpSync, mkdtempSync, rmSync } from 'node:fs'
-import os from 'node:os'
-import path from 'node:path'
 import { KERF } from '@/core/stores/cut-plan'
 import { soldByClass } from '@/core/instrument/instrument'
 import { keysFilledBy, specKey } from '@/core/stores/string-spec'
 import { buyingBench } from './buying'
 import { shelf, type Coil } from './coils'
 import { cuttingBench, freeShelf, setAside, takeCuttingPlan } from './cutting'
-import { openStore, type Store } from './database'
-import { prepare } from './demo/prepare'
+import type { Store } from './database'
+import { eachOnDemo } from './demo/each-on-demo'
 import { instrumentBySlug } from './instruments'
 import { logBreak } from './jobs'
 import { addNeeds, openNeeds, suggestedNeeds } from './need-list'
@@ -19,19 +16,8 @@ import { positionsBySpec, servedWords } from './served'
 import { coilRows, coilView, packetLabels } from './stores-view'
 import { todayView } from './today'
 
-const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-stores-'))
-const demo = path.join(folder, 'demo')
-const work = path.join(folder, 'work')
 let store: Store
-
-beforeAll(() => prepare(demo, 'demo', '2026-11-24T10:00'))
-beforeEach(() => {
-  rmSync(work, { recursive: true, force: true })
-  cpSync(demo, work, { recursive: true })
-  store = openStore({ folder: work, demoDate: '2026-11-24T10:00' })
-})
-afterEach(() => store.close())
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+eachOnDemo((opened) => { store = opened })
 
 test('every coil says which positions it is exactly right for, and one of another make says so', () => {
   const rows = coilRows(store)

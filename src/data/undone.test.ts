@@ -1,7 +1,4 @@
 /** Random sequences of what people do over the demo, undone in reverse: every table is as it was, row for row; and done again. */
-import { cpSync, mkdtempSync, rmSync } from 'node:fs'
-import os from 'node:os'
-import path from 'node:path'
 import { getTableName, type Table } from 'drizzle-orm'
 import { WAYS } from '@/core/fitting/habits'
 import { MISHAPS } from '@/core/fitting/mishaps'
@@ -16,8 +13,8 @@ import { addToJob, chooseCovered, openReplacement, takeFromJob } from './jobs-to
 import { keepMeasure, logMishap, markStep, markStepOfAll } from './job-steps'
 import { addCoil, correctCoil, discardCoil, shelf } from './coils'
 import { cuttingBench, takeCuttingPlan } from './cutting'
-import { openStore, type Store } from './database'
-import { prepare } from './demo/prepare'
+import type { Store } from './database'
+import { eachOnDemo } from './demo/each-on-demo'
 import { measureKnotOfOwn, setHabits } from './habits'
 import { changeHouse } from './house'
 import { allInstruments, type StoredInstrument } from './instruments'
@@ -31,18 +28,8 @@ import { logReading, settlingStrings } from './settling'
 import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './suppliers'
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply, wantSupply } from './supplies'
 
-const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-undone-'))
-const DATE = '2026-11-24T10:00'
 let store: Store
-
-beforeAll(() => prepare(path.join(folder, 'demo'), 'demo', DATE))
-beforeEach(() => {
-  rmSync(path.join(folder, 'work'), { recursive: true, force: true })
-  cpSync(path.join(folder, 'demo'), path.join(folder, 'work'), { recursive: true })
-  store = openStore({ folder: path.join(folder, 'work'), demoDate: DATE, syncAtClose: true })
-})
-afterEach(() => store.close())
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+eachOnDemo((opened) => { store = opened }, { syncAtClose: true })
 
 const tables = Object.values(journaled) as Table[]
 /** Every row of every table that is journaled. */
