@@ -3,7 +3,7 @@
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { directlyOver, layersOver, sameLayers } from '../instrument/layers'
-import { tailFacts } from '../knots/fastenings'
+import { isOnFoot } from '../knots/fastenings'
 import { FIRST_TUNED, MOVED_SHARE, retunePlan, STARTING_TAU } from '../settle/drift'
 import { coreMaterial } from '../strings/construction'
 import type { Habits } from './habits'
@@ -39,7 +39,7 @@ const MANY = 200
  * @returns none where nothing lies over the string
  */
 export function coveredPlans(instrument: Instrument, position: StringPosition, tolerance: number): readonly CoveredPlan[] {
-  const feet = tailFacts(position.tail.fastening).hold === 'foot'
+  const feet = isOnFoot(position)
   const above = feet ? layersOver(instrument, position) : directlyOver(instrument, position)
   if (above.length === 0) return []
   const cost = feet ? MINUTES.foot : MINUTES.scroll
@@ -75,6 +75,6 @@ export function chosenPlan(plans: readonly CoveredPlan[], habit: Habits['covered
 /** What a way is called on this instrument: a scroll has no feet. */
 export function wayWord(way: CoveredWay, position: StringPosition): string {
   if (way === 'redo all') return 'Redo all'
-  if (way === 'uncover and put back') return tailFacts(position.tail.fastening).hold === 'foot' ? 'Uncover and put back' : 'Move aside and put back'
-  return tailFacts(position.tail.fastening).hold === 'foot' ? 'Redo that foot' : 'Redo it and those over it'
+  if (way === 'uncover and put back') return isOnFoot(position) ? 'Uncover and put back' : 'Move aside and put back'
+  return isOnFoot(position) ? 'Redo that foot' : 'Redo it and those over it'
 }

@@ -3,7 +3,7 @@
  */
 import type { Instrument } from '../instrument/instrument'
 import { gaugeOf } from '../instrument/instrument'
-import { tailFacts } from '../knots/fastenings'
+import { isOnFoot } from '../knots/fastenings'
 import type { Habits } from './habits'
 
 export interface FootShare {
@@ -17,7 +17,7 @@ const LOW = { 'four low and three high': 4, 'three and four when the basses are 
 
 /** The share that a house's habit asks for; null on an instrument without layered feet. */
 export function footShare(instrument: Instrument, habit: Habits['feet']): FootShare | null {
-  const strings = instrument.positions.filter((p) => tailFacts(p.tail.fastening).hold === 'foot')
+  const strings = instrument.positions.filter(isOnFoot)
   if (strings.length < 2) return null
   const split = (low: number): FootShare => {
     const numbers = strings.map((p) => p.number)

@@ -5,7 +5,7 @@ import {
   gaugeOf, samePiece, spanOf, type Instrument, type StringPosition,
 } from '../instrument/instrument'
 import { lengthOfPins, meanSpacing, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
-import { isKnotted, knotConsumption, tailFacts, type HeadFastening } from '../knots/fastenings'
+import { isKnotted, isOnFoot, knotConsumption, type HeadFastening } from '../knots/fastenings'
 import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
 import { helped } from '../settle/stretching'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
@@ -242,7 +242,7 @@ function cutOf(strings: readonly StringFigures[], habits: Habits, tailLength: nu
     return cutForPairedWire(runOf(first, tailLength), runOf(second, tailLength), wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge))
   }
   const knot = knotConsumption(tail.fastening, gauge, habits.knots)
-  if (tailFacts(tail.fastening).hold === 'foot') return cutForFoot(runOf(first, tailLength), knot, tail.postDiameter ?? 0, gauge)
+  if (isOnFoot(first.position)) return cutForFoot(runOf(first, tailLength), knot, tail.postDiameter ?? 0, gauge)
   return cutForKnottedString(runOf(first, tailLength), knot)
 }
 

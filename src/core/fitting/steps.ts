@@ -2,7 +2,7 @@
  * The steps of a fitting in order, from the instrument, the position, the string, the house's habits and how things stand.
  */
 import { directlyOver, layersOver } from '../instrument/layers'
-import { tailFacts } from '../knots/fastenings'
+import { isOnFoot } from '../knots/fastenings'
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { cautionsOf, type Caution } from './cautions'
 import type { FittingContext, FittingState, StepMaker } from './context'
@@ -40,6 +40,6 @@ export function fittingSteps(context: FittingContext): readonly Step[] {
 export function fittingContext(instrument: Instrument, charted: StringPosition, figures: FittingFigures, habits: Habits, state: FittingState): FittingContext {
   const position = tiedBy(instrument, charted, habits, figures.construction)
   // Layers on a foot are reached only through everything above; a crossing on a scroll is loosened where it lies directly over.
-  const above = tailFacts(position.tail.fastening).hold === 'foot' ? layersOver(instrument, charted) : directlyOver(instrument, charted)
+  const above = isOnFoot(position) ? layersOver(instrument, charted) : directlyOver(instrument, charted)
   return { instrument, position, figures, habits, state, above }
 }

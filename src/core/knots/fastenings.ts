@@ -82,6 +82,11 @@ export function tailFacts(fastening: TailFastening): TailFacts {
   return { hold, usedFor, gauges: measured?.takes ?? 0, tag: measured ? tag : 0, widthInGauges: hold === 'knot' ? measured?.width ?? null : null }
 }
 
+/** Whether a string is wrapped on a foot from a peg's cord: no slack is left, and no wraps are counted. */
+export function isOnFoot({ tail }: { readonly tail: { readonly fastening: TailFastening } }): boolean {
+  return tailFacts(tail.fastening).hold === 'foot'
+}
+
 /** What a house has measured on knots of its own, in multiples of the gauge. */
 export type KnotsMeasured = Partial<Record<TailFastening, number>>
 

@@ -9,7 +9,7 @@ import { ruleWords } from '@/core/fitting/steps/upper-end'
 import type { FittingFigures } from '@/core/fitting/figures'
 import { holdWorking, marginWorking, slackWorking, snugToPitchWorking } from '@/core/fitting/workings'
 import type { Instrument } from '@/core/instrument/instrument'
-import { tailFacts } from '@/core/knots/fastenings'
+import { isOnFoot } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { CutDrawing } from '@/ui/drawings/CutDrawing'
@@ -46,8 +46,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
   const { corrections } = figures
   const { wraps: wrapsOff } = corrections
   const turner = turnerOf(string.position.head.pin).name.replace('the ', '')
-  /** Caught in a peg's cord and wrapped on a foot: there is no slack to leave, and no wraps to count. */
-  const feet = tailFacts(string.position.tail.fastening).hold === 'foot'
+  const feet = isOnFoot(string.position)
 
   return (
     <div>

@@ -1,10 +1,11 @@
 'use client'
 
-import { holdOf, type FittingContext } from '@/core/fitting/context'
+import type { FittingContext } from '@/core/fitting/context'
 import type { Step } from '@/core/fitting/step'
 import { turnerOf } from '@/core/fitting/hands'
 import { anchorGoes } from '@/core/fitting/knot-words'
 import { countedFromWord, leadingNames } from '@/core/instrument/names'
+import { isOnFoot } from '@/core/knots/fastenings'
 import { measure, type Quantity } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { OpenKnot } from '@/ui/drawings/knot/OpenKnot'
@@ -35,8 +36,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   const { name, beside } = leadingNames(position, habits.octaveNames)
   const { slack, key } = string
   const turner = turnerOf(position.head.pin)
-  // Caught in a peg's cord and wrapped on a foot: there is no slack to leave, and no wraps to count.
-  const wound = holdOf(context) !== 'foot'
+  const wound = !isOnFoot(position)
   // The card says what the step says: turns that were given are in its figures.
   const setPin = steps.find((one) => one.key === 'set-pin')
   const onPin: readonly Row[] = [

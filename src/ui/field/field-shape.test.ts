@@ -1,7 +1,7 @@
 import { readShelf } from '@/data/demo/shelf-files'
 import { spread } from '../drawings/spread'
 import { fieldShape } from './field-shape'
-import { onFoot } from './head-and-foot'
+import { isOnFoot } from '@/core/knots/fastenings'
 import fc from 'fast-check'
 
 const shelf = readShelf('demo').instruments
@@ -18,7 +18,7 @@ describe.each(shelf)('$name', (instrument) => {
       expect(s.foot).toBeLessThan(y + height)
       expect(s.tail - s.bridge).toBeCloseTo(s.position.speakingLength * 1000, 6)
       // A string on a foot goes round the edge and back under the board, and is drawn there from its bridge.
-      if (onFoot(s.position)) expect(s.foot).toBe(s.tail)
+      if (isOnFoot(s.position)) expect(s.foot).toBe(s.tail)
       else expect(s.foot - s.pin).toBeCloseTo(s.position.freeLength * 1000, 6)
     }
   })

@@ -4,7 +4,8 @@
 import { curveMonotoneX, line } from 'd3-shape'
 import { gaugeOf, type Family, type Instrument, type Point, type StringPosition } from '@/core/instrument/instrument'
 import { spacingAt } from '@/core/instrument/neck'
-import { crossPinsOf, feetOf, onFoot, SCROLL, type CrossPin, type DrawnFoot } from './head-and-foot'
+import { isOnFoot } from '@/core/knots/fastenings'
+import { crossPinsOf, feetOf, SCROLL, type CrossPin, type DrawnFoot } from './head-and-foot'
 
 export interface DrawnString {
   readonly position: StringPosition
@@ -46,7 +47,7 @@ export function fieldShape(instrument: Instrument): FieldShape {
     const below = position.freeLength - position.speakingLength - (pin.y - bridge.y)
     return {
       // Strung the other way round, the bass stands where the treble stands elsewhere.
-      position, x: tail.x * MM * across * (instrument.strung === 'as usual' ? 1 : -1), foot: onFoot(position) ? flip(tail.y) : flip(tail.y - below), tail: flip(tail.y), bridge: flip(bridge.y), pin: flip(pin.y),
+      position, x: tail.x * MM * across * (instrument.strung === 'as usual' ? 1 : -1), foot: isOnFoot(position) ? flip(tail.y) : flip(tail.y - below), tail: flip(tail.y), bridge: flip(bridge.y), pin: flip(pin.y),
       weight: Math.min(16, spacingAt(instrument, position) * MM) * (0.13 + 0.13 * gaugeOf(position) * MM),
     }
   })
@@ -59,7 +60,7 @@ export function fieldShape(instrument: Instrument): FieldShape {
   return {
     strings, wood, lines, across, feet, crossPins: crossPinsOf(strings),
     viewBox: { x: box.x, y: box.y, width: box.right - box.x, height: box.bottom - box.y },
-    posts: strings.flatMap((s) => (s.position.tail.postDiameter === null || onFoot(s.position) ? [] : [{ x: s.x, y: s.foot, r: (s.position.tail.postDiameter * MM) / 2 }])),
+    posts: strings.flatMap((s) => (s.position.tail.postDiameter === null || isOnFoot(s.position) ? [] : [{ x: s.x, y: s.foot, r: (s.position.tail.postDiameter * MM) / 2 }])),
   }
 }
 

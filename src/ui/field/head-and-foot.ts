@@ -4,7 +4,7 @@
  */
 import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { layersOver, sameLayers } from '@/core/instrument/layers'
-import { tailFacts } from '@/core/knots/fastenings'
+import { isOnFoot } from '@/core/knots/fastenings'
 import type { DrawnString } from './field-shape'
 
 /** One turn of string on a foot, by its radius. */
@@ -33,9 +33,6 @@ const HEAVIER = 2.4
 /** Clear of the wood's edge, mm of the drawing. */
 const BESIDE = 92
 
-/** Whether a string is wrapped on a foot. */
-export const onFoot = ({ tail }: StringPosition) => tailFacts(tail.fastening).hold === 'foot'
-
 /**
  * The feet of an instrument, each with its strings' turns in the order they lie.
  *
@@ -44,7 +41,7 @@ export const onFoot = ({ tail }: StringPosition) => tailFacts(tail.fastening).ho
  */
 export function feetOf(instrument: Instrument, drawn: readonly DrawnString[], below: number): readonly DrawnFoot[] {
   const groups = new Map<number, readonly StringPosition[]>()
-  for (const position of instrument.positions.filter(onFoot)) {
+  for (const position of instrument.positions.filter(isOnFoot)) {
     const group = sameLayers(instrument, position)
     groups.set(group[0]?.number ?? position.number, group)
   }
