@@ -33,7 +33,7 @@ for (const light of ['day', 'backstage'] as const) {
         await look()
       }
       await page.goto('/instruments/fennel/which')
-      await page.getByRole('textbox', { name: 'What you know of the string' }).fill('thin, 0.9 mm, red')
+      await page.getByRole('textbox', { name: 'What you know about the string' }).fill('thin, 0.9 mm, red')
       await page.keyboard.press('Enter')
       await page.getByRole('button', { name: 'Calliper' }).click()
       await look()

@@ -29,7 +29,7 @@ for (const { slug, name, positions, countedFrom } of shelf) {
     await expect(page.getByRole('textbox', { name: `Gauge of string ${line}`, exact: true })).toBeFocused()
 
     await page.goto(`/instruments/${slug}/which`)
-    const typed = page.getByRole('textbox', { name: 'What you know of the string' })
+    const typed = page.getByRole('textbox', { name: 'What you know about the string' })
     await typed.fill('no. 2 from the top')
     await typed.press('Enter')
     await expect(page.getByRole('list', { name: 'Ranking' }).getByRole('listitem').first()).toBeVisible()

@@ -7,7 +7,7 @@ test('“thin, clear, two below a blue one, springs back” leads to the right s
   await page.waitForURL('**/broke')
   await page.getByRole('link', { name: /Fennel/ }).click()
   await page.getByRole('link', { name: 'Which string is it?' }).click()
-  await page.getByRole('textbox', { name: 'What you know of the string' }).fill('thin, clear, two below a blue one, springs back')
+  await page.getByRole('textbox', { name: 'What you know about the string' }).fill('thin, clear, two below a blue one, springs back')
   await page.keyboard.press('Enter')
   const first = page.getByRole('list', { name: 'Ranking' }).getByRole('listitem').first()
   await expect(first).toContainText('2nd-octave D')
@@ -18,14 +18,14 @@ test('“thin, clear, two below a blue one, springs back” leads to the right s
 
 test('a clue that contradicts the others is named; what says nothing is told and the rest weighed', async ({ page }) => {
   await page.goto('/instruments/lovage/which')
-  await page.getByRole('textbox', { name: 'What you know of the string' }).fill('0.62 mm, glassy, no. 40, purple')
+  await page.getByRole('textbox', { name: 'What you know about the string' }).fill('0.62 mm, glassy, no. 40, purple')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Nothing is known here of “purple”')).toBeVisible()
   await expect(page.getByText('number 40 from the top — at odds')).toBeVisible()
   await page.reload()
   await expect(page.getByRole('list', { name: 'Clues given' })).toContainText('number 40 from the top')
   await page.getByRole('button', { name: 'Begin again' }).click()
-  await expect(page.getByText('Any of the 47 strings, until you say something of it.')).toBeVisible()
+  await expect(page.getByText('Any of the 47 strings, until you say something about it.')).toBeVisible()
 })
 
 test('what would settle the most is asked, and answering it settles it', async ({ page }) => {

@@ -21,7 +21,7 @@ void onDemo(async (browser, home) => {
   await shoot(wide, 'new-instrument', '/instruments/new')
   await shoot(wide, 'bench', '/instruments/lovage/bench?string=29')
   await wide.goto(`${home}/instruments/fennel/which`)
-  await wide.getByRole('textbox', { name: 'What you know of the string' }).fill('thin, clear, two below a blue one, springs back')
+  await wide.getByRole('textbox', { name: 'What you know about the string' }).fill('thin, clear, two below a blue one, springs back')
   await wide.keyboard.press('Enter')
   await shoot(wide, 'which')
   await shoot(wide, 'habits', '/house/habits')

@@ -4,6 +4,7 @@
 import { eq, or } from 'drizzle-orm'
 import { chosenPlan, coveredPlans, type CoveredPlan, type CoveredWay } from '@/core/fitting/covered'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { withThe } from '@/core/instrument/names'
 import type { Done, Store } from './database'
 import { houseSettings } from './house'
 import { positionId, type StoredInstrument } from './instruments'
@@ -48,7 +49,7 @@ export function addToJob(store: Store, jobId: number, numbers: readonly number[]
   const added = wanted.filter((id) => !there.has(id))
   if (added.length === 0) throw new Refusal(409, numbers.length === 1 ? 'That string is in this job already.' : 'Those strings are in this job already.', 'strings')
   const all = openJobs(store)
-  const summary = added.length === 1 ? `One more string taken into the job on the ${stringOf(job, job.position)}` : `${added.length} more strings taken into the job on the ${stringOf(job, job.position)}`
+  const summary = added.length === 1 ? `One more string taken into the job on ${withThe(stringOf(job, job.position))}` : `${added.length} more strings taken into the job on ${withThe(stringOf(job, job.position))}`
   return store.act({ kind: 'job', summary, instrumentId: job.id }, () => {
     for (const id of added) {
       const other = all.find((one) => one.positionId === id || servedOf(job, id).includes(one.positionId))

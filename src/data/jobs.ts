@@ -13,7 +13,7 @@ import { fittingContext, fittingSteps } from '@/core/fitting/steps'
 import { ruleOfTail } from '@/core/fitting/tail'
 import type { Asked, Step, StepKey } from '@/core/fitting/step'
 import { soldByClass, samePiece, type StringPosition } from '@/core/instrument/instrument'
-import { leadingNames } from '@/core/instrument/names'
+import { leadingNames, withThe } from '@/core/instrument/names'
 import { FIRST_TUNED } from '@/core/settle/drift'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { fitOf } from '@/core/stores/fits'
@@ -197,12 +197,12 @@ export function chooseCoil(store: Store, jobId: number, coilId: number): Done<vo
   if (coil.discardedAt !== null) throw new Refusal(409, `${coil.label} was thrown away; choose another.`, 'coilId')
   if (isParked(store, coilId)) throw new Refusal(409, `The rest of ${coil.label} hangs on a neck until its tail is trimmed; choose another.`, 'coilId')
   const fit = fitOf(coil, job.position, soldByClass(job.instrument))
-  if (fit.grade === 'refused') throw new Refusal(400, `${coil.label} can’t serve the ${stringOf(job, job.position)}. ${fit.because ?? ''}`, 'coilId')
+  if (fit.grade === 'refused') throw new Refusal(400, `${coil.label} can’t serve ${withThe(stringOf(job, job.position))}. ${fit.because ?? ''}`, 'coilId')
   const { total } = fittingFigures(job.instrument, job.position, job.habits, coil.construction, job.corrections).cut
   if (coil.lengthLeft < total - DUST) {
     throw new Refusal(409, `${coil.label} has ${Math.round(coil.lengthLeft * 1000)} mm left, and the cut is ${Math.ceil(total * 1000)} mm.`, 'coilId')
   }
-  return store.act({ kind: 'coil', summary: `${coil.label} chosen for the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => chooseCoilOf(store, jobId, coilId))
+  return store.act({ kind: 'coil', summary: `${coil.label} chosen for ${withThe(stringOf(job, job.position))}`, instrumentId: job.id }, () => chooseCoilOf(store, jobId, coilId))
 }
 
 /** Sets a job's coil without asking whether it fits; belongs inside an action. */
@@ -215,7 +215,7 @@ export function chooseCoilOf(store: Store, jobId: number, coilId: number): void 
 export function putSameStringBack(store: Store, jobId: number): Done<void> {
   const job = unfinished(jobById(store, jobId))
   if (!job.canPutBack) throw new Refusal(400, `The ${stringOf(job, job.position)} can’t be put back: it broke, or it is wire, which goes on once.`)
-  return store.act({ kind: 'coil', summary: `The same string to be put back on the ${stringOf(job, job.position)}`, instrumentId: job.id }, () => {
+  return store.act({ kind: 'coil', summary: `The same string to be put back on ${withThe(stringOf(job, job.position))}`, instrumentId: job.id }, () => {
     store.rows.update(jobs).set({ coilId: null, sameString: true }).where(eq(jobs.id, jobId)).run()
     closeNeeds(store, jobId)
   })

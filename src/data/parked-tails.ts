@@ -3,7 +3,7 @@
  */
 import { asc, eq, isNull } from 'drizzle-orm'
 import type { Habits } from '@/core/fitting/habits'
-import { leadingNames } from '@/core/instrument/names'
+import { leadingNames, withThe } from '@/core/instrument/names'
 import { coilById, cutCoil } from './coils'
 import type { Done, Store } from './database'
 import { fittedById } from './fitted'
@@ -66,7 +66,7 @@ export function trimTail(store: Store, id: number, left: number | null): Done<vo
   if (coilId !== null && left === null) throw new Refusal(400, `Say how much is left of ${tail.coil?.label ?? 'its packet'}: that is what is booked now.`, 'left')
   const cut = coilId === null || left === null ? null : coilById(store, coilId).lengthLeft - left
   if (cut !== null && cut < DUST) throw new Refusal(400, `${tail.coil?.label ?? 'The packet'} held ${Math.round((tail.coil?.lengthLeft ?? 0) * 1000)} mm, and a string was made of it: less must be left.`, 'left')
-  return store.act({ kind: 'trim', summary: `The tail of the ${tail.name} of ${tail.instrumentName} trimmed${cut === null ? '' : `; ${Math.round((left ?? 0) * 1000)} mm of ${tail.coil?.label ?? 'its packet'} left`}` }, () => {
+  return store.act({ kind: 'trim', summary: `The tail of ${withThe(tail.name)} of ${tail.instrumentName} trimmed${cut === null ? '' : `; ${Math.round((left ?? 0) * 1000)} mm of ${tail.coil?.label ?? 'its packet'} left`}` }, () => {
     if (cut !== null && coilId !== null) {
       cutCoil(store, coilId, cut, row.jobId)
       store.rows.update(fittings).set({ cutMm: inMm(cut) }).where(eq(fittings.fittedId, row.fittedId)).run()

@@ -6,5 +6,5 @@ import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'
 export const metadata: Metadata = { title: 'Instruments' }
 
 export default function InstrumentsPage() {
-  return <InstrumentShelf title="Instruments" lead="Each is shown by its own string field." instruments={shelfView(store())} />
+  return <InstrumentShelf title="Instruments" lead="Each is drawn by its own strings. Open one to see, measure or replace a string." instruments={shelfView(store())} />
 }

@@ -92,10 +92,14 @@ export function spokenLine(instrument: Instrument, position: StringPosition, sch
   return [`a ${instrument.family}`, leadingNames(position, scheme).name, materialWord(position.construction), ...sold].join(', ')
 }
 
-/** The leading name as it stands in a sentence: `the 3rd-octave G`, `string 4`. */
-export function theName(position: StringPosition, scheme: NameScheme): string {
-  const { name } = leadingNames(position, scheme)
+/** A name as it stands in a sentence: `the 3rd-octave G`, `string 4`. */
+export function withThe(name: string): string {
   return name.startsWith('string ') ? name : `the ${name}`
+}
+
+/** The leading name as it stands in a sentence. */
+export function theName(position: StringPosition, scheme: NameScheme): string {
+  return withThe(leadingNames(position, scheme).name)
 }
 
 /** Where its number is counted from: `from the top`, or `from the lowest` where 1 is the lowest and outermost. */

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { RadioGroup } from 'radix-ui'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { withThe } from '@/core/instrument/names'
 import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
@@ -32,7 +33,7 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
     const answer = await send<{ actionId: number; jobId: number }>('/api/breaks', { instrument: slug, string: position.number, site })
     setSending(false)
     if (!answer.ok) return setProblem(answer.sentence)
-    announce(`Logged: the ${name} gave way.`, answer.value.actionId)
+    announce(`Logged: ${withThe(name)} gave way.`, answer.value.actionId)
     router.push(`/jobs/${answer.value.jobId}/coil`)
   }
 

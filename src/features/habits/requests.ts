@@ -31,7 +31,7 @@ class IsHabitValue implements ValidatorConstraintInterface {
 }
 
 export class HabitRequest {
-  @IsIn(['house', 'instrument', 'job'], { message: 'A habit is of the house, of an instrument or of a job.' })
+  @IsIn(['house', 'instrument', 'job'], { message: 'A habit belongs to the house, to an instrument or to a job.' })
   of!: 'house' | 'instrument' | 'job'
 
   @IsOptional()

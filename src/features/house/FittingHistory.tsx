@@ -24,7 +24,7 @@ export function FittingHistory({ fittings, learned }: FittingHistoryProps) {
   return (
     <div className="sheet p-4 md:p-6">
       <h1 className="text-2xl font-semibold">Worked out and measured</h1>
-      <p className="max-w-prose text-soft">Each dot is one fitting: how far it came out from what the sum said. What a kind of pin and fastening has taught is taken into its next job; where it has taught little, its family is asked, and then the house.</p>
+      <p className="max-w-prose text-soft">Each dot is one fitting: how far it came out from the figure worked out. What a kind of pin and fastening has taught is taken into its next job; where it has taught little, its family is asked, and then the house.</p>
       {fittings.length === 0
         ? <p className="mt-4">Nothing is fitted yet. What is measured in the steps of a fitting is kept here beside what was worked out.</p>
         : (

@@ -15,7 +15,7 @@ const ASKS: Record<Asked, { readonly label: string; readonly hint: string }> = {
   cut: { label: 'Length as cut', hint: 'What really came off the coil.' },
   wraps: { label: 'Wraps as counted', hint: 'At pitch. Quarters will do.' },
   cents: { label: 'Cents when you leave it', hint: 'Flat is negative. Settling is counted from there.' },
-  cycles: { label: 'Cycles given', hint: 'Each one with bringing it back to pitch.' },
+  cycles: { label: 'Cycles given', hint: 'Bring it back to pitch after each one.' },
 }
 
 interface MeasureEntryProps {

@@ -73,7 +73,7 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
         <Row what="Time at the bench">{minutes === null ? 'not kept' : minutes < 1 ? 'under a minute' : `${Math.round(minutes)} min`}</Row>
       </dl>
       <h2 className="mt-4 text-lg font-semibold">What is to come</h2>
-      <p>A new string falls in pitch for some weeks, less each day. Bring it back as often as it needs.</p>
+      <p>A new string falls in pitch for some weeks, less each day. Bring it back to pitch as often as it needs.</p>
       <dl className="ruled">
         {strings.map((s) => (
           <Row key={s.number} what={s.name}>{s.readyAt === null ? 'no longer followed' : `${s.nextAt === null ? 'needs no more retuning' : `tune again ${nearText(s.nextAt, now, timeZone)}`}; holds within ${holdsWithin} cents through a concert from ${nearText(s.readyAt, now, timeZone)}`}</Row>

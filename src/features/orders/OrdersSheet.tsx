@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import { withThe } from '@/core/instrument/names'
 import { moneyText } from '@/core/stores/money'
 import type { BuyingBench } from '@/data/buying'
 import type { Need, SuggestedNeed } from '@/data/need-list'
@@ -43,7 +44,7 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
                     <span className="block text-sm">{said(need)}</span><span className="block text-sm text-soft">{need.jobId === null ? 'for the shelf' : 'it is broken'}{need.met > 0 && `; ${need.met} of ${need.quantity} came`}{need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}</span>
                   </span>
                   {need.onOrder === 0
-                    ? <button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" aria-label={`Take the ${need.string} off the list`} onClick={() => act(`/api/needs/${need.id}/drop`, {}, 'Taken off the need list.')}>Take off</button>
+                    ? <button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" aria-label={`Take ${withThe(need.string)} off the list`} onClick={() => act(`/api/needs/${need.id}/drop`, {}, 'Taken off the need list.')}>Take off</button>
                     : <Link className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris underline underline-offset-2" href={`/orders/${need.orderId}`}>on order {need.orderId}</Link>}
                 </div>
                 <details className="text-sm">
@@ -89,7 +90,7 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
                 {suggested.map((one) => (
                   <li key={`${one.positionId}${one.jobId ?? ''}`} className="flex items-center justify-between gap-3 py-1.5">
                     <span>{one.quantity > 1 && `${one.quantity} × `}{one.string}<span className="block text-sm text-soft">{one.why}</span></span>
-                    <button type="button" className="button shrink-0" aria-label={`Put the ${one.string} on the list`} onClick={() => put([one])}>Put on</button>
+                    <button type="button" className="button shrink-0" aria-label={`Put ${withThe(one.string)} on the list`} onClick={() => put([one])}>Put on</button>
                   </li>
                 ))}
               </ul>

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { TriangleAlert } from 'lucide-react'
-import { numberName } from '@/core/instrument/names'
+import { numberName, withThe } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import type { Verdict } from '@/core/settle/readings'
 import { coreMaterial } from '@/core/strings/construction'
@@ -43,7 +43,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
       </div>
       <div className="text-sm">
         <span className="block">stands near <strong>{measureText(measure('cents', s.expectedNow), unit)}</strong></span>
-        <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>{s.nextAt === null ? 'holds from here on' : due ? `due since ${distanceText(s.nextAt, now).replace(' ago', '')}` : nearText(s.nextAt, now, timeZone)}</span>
+        <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>{s.nextAt === null ? 'holds from here on' : due ? `due ${distanceText(s.nextAt, now)}` : nearText(s.nextAt, now, timeZone)}</span>
       </div>
       {due || s.slipping || reading
         ? <ReadingForm settling={s} tolerance={tolerance} />
@@ -90,9 +90,9 @@ function ReadingForm({ settling: s, tolerance }: { settling: Settling; tolerance
   const name = `${s.name} of ${s.instrumentName}, ${numberName(s.position)}`
   return (
     <form onSubmit={log} noValidate className="flex flex-wrap items-center gap-2">
-      <input type="number" step="any" className="entry w-20" aria-label={`Cents read on the ${name}`} placeholder="cents" aria-invalid={errors.cents !== undefined} {...register('cents', { valueAsNumber: true })} />
+      <input type="number" step="any" className="entry w-20" aria-label={`Cents read on ${withThe(name)}`} placeholder="cents" aria-invalid={errors.cents !== undefined} {...register('cents', { valueAsNumber: true })} />
       <label className="flex min-h-11 items-center gap-1.5 text-sm"><input type="checkbox" className="size-5 accent-verdigris" {...register('broughtBack')} /> brought back</label>
-      <button type="submit" className="button" disabled={isSubmitting} aria-label={`Log the reading of the ${name}`}>Log</button>
+      <button type="submit" className="button" disabled={isSubmitting} aria-label={`Log the reading of ${withThe(name)}`}>Log</button>
       {errors.cents && <p role="alert" className="w-full text-sm font-semibold text-ochre">{errors.cents.message}</p>}
     </form>
   )

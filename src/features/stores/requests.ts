@@ -60,7 +60,7 @@ export class CorrectRequest {
 }
 
 export class SupplyRequest {
-  @IsIn(SUPPLY_KINDS, { message: 'It is an anchor, a bead, glue or something other.' })
+  @IsIn(SUPPLY_KINDS, { message: 'Say whether it is an anchor, a bead, glue or something else.' })
   kind!: SupplyKind
 
   @MaxLength(60) @IsNotEmpty({ message: 'Say what it is.' }) @IsString()

@@ -93,7 +93,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
         <form onSubmit={change} noValidate className="mt-3 grid gap-3">
           <Entry label={`One ${supplier.currency} in ${currency}`} name="rate" inputMode="decimal" defaultValue={supplier.rate} problem={fieldProblem('rate')} hint={supplier.currency === currency ? 'The house’s own money.' : 'The rate that the plan reckons with.'} />
           <Entry label={`Postage, ${supplier.currency}`} name="postage" inputMode="decimal" defaultValue={(supplier.postageMinor / 100).toFixed(2)} problem={fieldProblem('postage')} />
-          <Entry label={`Free from, ${supplier.currency}`} name="freeOver" inputMode="decimal" defaultValue={supplier.freeOverMinor === null ? '' : (supplier.freeOverMinor / 100).toFixed(2)} hint="Empty where postage is never free." problem={fieldProblem('freeOver')} />
+          <Entry label={`Free from, ${supplier.currency}`} name="freeOver" inputMode="decimal" defaultValue={supplier.freeOverMinor === null ? '' : (supplier.freeOverMinor / 100).toFixed(2)} hint="Leave it empty where postage is never free." problem={fieldProblem('freeOver')} />
           <Entry label="Days until it is here" name="leadDays" inputMode="numeric" defaultValue={supplier.leadDays} problem={fieldProblem('leadDays')} />
           <button type="submit" className="button button-main">Keep the terms</button>
         </form>

@@ -2,6 +2,7 @@
 
 import Link from 'next/link'
 import { useState, type FormEvent } from 'react'
+import { withThe } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import type { ParkedTail } from '@/data/parked-tails'
 import { Labelled } from '@/ui/form/Labelled'
@@ -19,7 +20,7 @@ export function TailRow({ tail, now }: { readonly tail: ParkedTail; readonly now
   const name = `${tail.name} of ${tail.instrumentName}`
   const trim = (event: FormEvent) => {
     event.preventDefault()
-    void act(`/api/tails/${tail.id}/trim`, { unit, ...(tail.coil ? { left } : {}) }, `The tail of the ${name} is trimmed.`)
+    void act(`/api/tails/${tail.id}/trim`, { unit, ...(tail.coil ? { left } : {}) }, `The tail of ${withThe(name)} is trimmed.`)
   }
   return (
     <li className="py-3">
@@ -31,7 +32,7 @@ export function TailRow({ tail, now }: { readonly tail: ParkedTail; readonly now
             {(wiring) => <input className="entry mt-1 w-32" inputMode="decimal" autoComplete="off" {...wiring} value={left} onChange={(event) => setLeft(event.target.value)} />}
           </Labelled>
         )}
-        <button type="submit" className="button" aria-label={`The tail of the ${name} is trimmed`}>Trimmed</button>
+        <button type="submit" className="button" aria-label={`The tail of ${withThe(name)} is trimmed`}>Trimmed</button>
       </form>
       {!tail.coil && refused && <p role="alert" className="text-sm font-semibold text-ochre">{refused.sentence}</p>}
     </li>

@@ -59,7 +59,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
       <section className="sheet p-4 md:p-5" aria-label="What is known">
         <Link href={`/instruments/${instrument.slug}`} className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"><ArrowLeft size={15} aria-hidden /> {instrument.name}</Link>
         <h1 className="text-2xl font-semibold">Which string is it?</h1>
-        <p className="text-soft">Say whatever you know of it. Nothing is required, and anything may be wrong; all of it is weighed together.</p>
+        <p className="text-soft">Say whatever you know about it. Nothing is required, and anything may be wrong; it is all weighed together.</p>
         <TypedClues bench={bench} onGive={give} />
         <GivenClues clues={clues} atOdds={clues === weighed ? atOdds : []} onTake={take} onBeginAgain={() => setClues(NOTHING_SAID)} />
         <NextClueCard next={next} begun={clues.length > 0} />
@@ -71,7 +71,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
         </FieldFrame>
         <div aria-live="polite">
           {clues.length === 0
-            ? <p className="mt-3 text-center text-soft">Any of the {instrument.positions.length} strings, until you say something of it.</p>
+            ? <p className="mt-3 text-center text-soft">Any of the {instrument.positions.length} strings, until you say something about it.</p>
             : <Ranking instrument={instrument} ranked={ranked} clues={weighed} />}
         </div>
       </section>
@@ -137,7 +137,7 @@ function TypedClues({ bench, onGive }: { readonly bench: BenchFacts; readonly on
   return (
     <form onSubmit={submit} className="mt-3" role="search">
       <label className="flex items-stretch">
-        <span className="sr-only">What you know of the string</span>
+        <span className="sr-only">What you know about the string</span>
         <input value={text} onChange={(event) => setText(event.target.value)} className="entry text-lg" placeholder="thin, clear, two below a blue one, springs back" autoComplete="off" autoCapitalize="none" />
         <button type="submit" className="button button-main -ml-px shrink-0">Weigh it</button>
       </label>

@@ -145,7 +145,7 @@ export const prove: StepMaker = (context) => {
     title: 'Prove the new string',
     todo: [
       say`Check the packet: ${materialWord(figures.construction)}, ${measure('gauge', gauge)}, ${tensionClass === null ? '' : `${tensionClass} tension, `}for ${theName(position, habits.octaveNames)}.`,
-      say`Measure it. It lies not outside its neighbours of the same material. Leave its tag on until the end is cut.`,
+      say`Measure it. It is no thicker and no thinner than its neighbours of the same material allow. Leave its tag on until the end is cut.`,
       say`Uncoil it end over end, gently, and smooth the curl out by hand.`,
     ],
     figures: [{ label: 'Gauge', measure: measure('gauge', gauge) }],

@@ -87,7 +87,7 @@ export const putBack: StepMaker = (context) => {
       say`Tune ${back.length > 1 ? 'them' : 'it'} again after this string: what was loosened settles once more.`,
     ],
     right: feet ? say`The layers press each other tight; none rides up.` : say`Each string comes off its pin where it did before.`,
-    mistake: say`Another order than the one they came off in, reversed.`,
+    mistake: say`Laying them back in any other order than the reverse of how they came off.`,
     picture: feet ? 'foot' : 'off',
   })
 }

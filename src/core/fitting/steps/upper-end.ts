@@ -86,7 +86,7 @@ export const cutAtPin: StepMaker = (context) => {
     ],
     figures: [...(flush ? [{ label: 'Past the pin', measure: past }] : []), { label: 'Cut from the coil', measure: measure('length', figures.cut.total) }],
     right: say`The mark falls where the sum says, give or take a finger’s breadth.`,
-    mistake: flush ? say`Adding a tail to hold by: it is wound on as well, and gives wraps too many.` : say`Cutting by the sum alone, before the ${inBox(context) ? 'knot has drawn up' : 'loop has drawn tight'}.`,
+    mistake: flush ? say`Adding a tail to hold by: it is wound on as well, and gives too many wraps.` : say`Cutting by the sum alone, before the ${inBox(context) ? 'knot has drawn up' : 'loop has drawn tight'}.`,
     picture: 'cut',
     asks: state.sameString ? null : 'cut',
   })
