@@ -13,10 +13,31 @@ const ROOMS = {
 }
 
 /** What the core must be given instead: the time, random numbers, the outside world. */
-const OUTSIDE = ['window', 'document', 'navigator', 'localStorage', 'fetch', 'process', 'setTimeout', 'setInterval', 'performance', 'crypto']
+const OUTSIDE = [
+  'window',
+  'document',
+  'navigator',
+  'localStorage',
+  'fetch',
+  'process',
+  'setTimeout',
+  'setInterval',
+  'performance',
+  'crypto',
+]
 
 export default tseslint.config(
-  { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'drizzle/', 'test-results/', 'reports/', 'playwright-report/'] },
+  {
+    ignores: [
+      '.next/',
+      'node_modules/',
+      'next-env.d.ts',
+      'drizzle/',
+      'test-results/',
+      'reports/',
+      'playwright-report/',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
@@ -38,18 +59,33 @@ export default tseslint.config(
     settings: {
       'boundaries/elements': [
         { type: 'features', pattern: 'src/features/*', capture: ['feature'] },
-        ...Object.keys(ROOMS).filter((room) => room !== 'features').map((room) => ({ type: room, pattern: `src/${room}` })),
+        ...Object.keys(ROOMS)
+          .filter((room) => room !== 'features')
+          .map((room) => ({ type: room, pattern: `src/${room}` })),
       ],
       'import/resolver': { typescript: { project: './tsconfig.json' } },
     },
     rules: {
-      'boundaries/dependencies': ['error', {
-        default: 'disallow',
-        policies: [
-          ...Object.entries(ROOMS).map(([from, to]) => ({ from: { element: { type: from } }, allow: { to: { element: { type: to } } } })),
-          { from: { element: { type: 'features' } }, allow: { to: { element: { type: 'features', captured: { feature: '{{from.element.captured.feature}}' } } } } },
-        ],
-      }],
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: [
+            ...Object.entries(ROOMS).map(([from, to]) => ({
+              from: { element: { type: from } },
+              allow: { to: { element: { type: to } } },
+            })),
+            {
+              from: { element: { type: 'features' } },
+              allow: {
+                to: {
+                  element: { type: 'features', captured: { feature: '{{from.element.captured.feature}}' } },
+                },
+              },
+            },
+          ],
+        },
+      ],
     },
   },
   {
@@ -57,8 +93,22 @@ export default tseslint.config(
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': ['error', ...OUTSIDE],
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
-      'no-restricted-imports': ['error', { patterns: [{ regex: '^(react|next|drizzle-orm|better-sqlite3|node:|class-validator)', message: 'The core is pure computation.' }] }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now' },
+        { object: 'Math', property: 'random' },
+      ],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^(react|next|drizzle-orm|better-sqlite3|node:|class-validator)',
+              message: 'The core is pure computation.',
+            },
+          ],
+        },
+      ],
     },
   },
 )

@@ -1,12 +1,15 @@
 /** Jest runs the core, the data layer and what can be reckoned of the drawings in Node; a real browser does the rest. */
-const swc = ['@swc/jest', {
-  jsc: {
-    parser: { syntax: 'typescript', tsx: true, decorators: true },
-    transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
-    target: 'es2022',
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true, decorators: true },
+      transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+      target: 'es2022',
+    },
+    module: { type: 'commonjs' },
   },
-  module: { type: 'commonjs' },
-}]
+]
 
 export default {
   testEnvironment: 'node',

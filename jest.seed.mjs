@@ -5,7 +5,11 @@
 export const FIXED_SEED = 20261126
 
 export default function announceSeed() {
-  const seed = process.env.TAUT_LONG ? Math.floor(Math.random() * 2 ** 31) : Number(process.env.TAUT_SEED ?? FIXED_SEED)
+  const seed = process.env.TAUT_LONG
+    ? Math.floor(Math.random() * 2 ** 31)
+    : Number(process.env.TAUT_SEED ?? FIXED_SEED)
   process.env.TAUT_SEED = String(seed)
-  process.stderr.write(`\nProperty tests draw from seed ${seed}${process.env.TAUT_LONG ? '; repeat it with TAUT_SEED' : ''}.\n`)
+  process.stderr.write(
+    `\nProperty tests draw from seed ${seed}${process.env.TAUT_LONG ? '; repeat it with TAUT_SEED' : ''}.\n`,
+  )
 }

@@ -5,7 +5,11 @@ import { expect, test } from './served'
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
 
-interface Finding { readonly id: string; readonly impact: string; readonly nodes: readonly { readonly html: string }[] }
+interface Finding {
+  readonly id: string
+  readonly impact: string
+  readonly nodes: readonly { readonly html: string }[]
+}
 
 async function seriousFindings(page: Page): Promise<readonly string[]> {
   await page.evaluate(AXE)
@@ -13,11 +17,22 @@ async function seriousFindings(page: Page): Promise<readonly string[]> {
     const { axe } = window as unknown as { axe: { run: (o: object) => Promise<{ violations: Finding[] }> } }
     return (await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] })).violations
   })
-  return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => n.html).slice(0, 2).join(' ')}`)
+  return violations
+    .filter((v) => ['serious', 'critical'].includes(v.impact))
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.html)
+          .slice(0, 2)
+          .join(' ')}`,
+    )
 }
 
 for (const light of ['day', 'backstage'] as const) {
-  for (const [width, height] of [[1280, 800], [390, 844]] as const) {
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
     test(`${light}, ${width} px`, async ({ page, context, served }) => {
       test.setTimeout(420_000)
       await page.setViewportSize({ width, height })
@@ -26,9 +41,43 @@ for (const light of ['day', 'backstage'] as const) {
         await page.waitForLoadState('networkidle')
         await expect(page).toHaveTitle(/Taut Pinset/)
         expect.soft(await seriousFindings(page), page.url()).toEqual([])
-        expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${page.url()} is too wide`).toBeLessThanOrEqual(0)
+        expect
+          .soft(
+            await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+            `${page.url()} is too wide`,
+          )
+          .toBeLessThanOrEqual(0)
       }
-      for (const place of ['/', '/instruments', '/broke', '/instruments/lovage?string=22', '/instruments/fennel?string=20', '/instruments/teasel?string=3', '/instruments/yarrow/which', '/instruments/lovage/chart', '/instruments/new', '/instruments/bryony/belongs?string=9', '/instruments/lovage/bench?string=29', '/instruments/orris/bench?string=2', '/stores', '/stores/coils/8', '/stores/cutting', '/stores/small-things', '/stores/labels', '/orders', '/orders/suppliers', '/orders/suppliers/weir-and-wharf', '/history', '/house', '/house/habits', '/house/fittings', '/knots', '/knots?knot=plain%20becket', '/instruments/yarrow/habits', '/nowhere']) {
+      for (const place of [
+        '/',
+        '/instruments',
+        '/broke',
+        '/instruments/lovage?string=22',
+        '/instruments/fennel?string=20',
+        '/instruments/teasel?string=3',
+        '/instruments/yarrow/which',
+        '/instruments/lovage/chart',
+        '/instruments/new',
+        '/instruments/bryony/belongs?string=9',
+        '/instruments/lovage/bench?string=29',
+        '/instruments/orris/bench?string=2',
+        '/stores',
+        '/stores/coils/8',
+        '/stores/cutting',
+        '/stores/small-things',
+        '/stores/labels',
+        '/orders',
+        '/orders/suppliers',
+        '/orders/suppliers/weir-and-wharf',
+        '/history',
+        '/house',
+        '/house/habits',
+        '/house/fittings',
+        '/knots',
+        '/knots?knot=plain%20becket',
+        '/instruments/yarrow/habits',
+        '/nowhere',
+      ]) {
         await page.goto(place)
         await look()
       }
@@ -39,12 +88,16 @@ for (const light of ['day', 'backstage'] as const) {
       await look()
       await page.goto('/instruments/fennel/chart')
       await page.getByRole('button', { name: 'Import CSV' }).click()
-      await page.locator('input[type=file]').setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from('no,gauge\n1,0.8\n2,x\n') })
+      await page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from('no,gauge\n1,0.8\n2,x\n') })
       await look()
       await page.goto('/instruments/fennel/chart')
       await page.getByRole('button', { name: 'Rebuild' }).click()
       await look()
-      await page.goto(`/instruments/lovage?string=${{ day: 19, backstage: 20 }[light] + (width === 390 ? 5 : 0)}`)
+      await page.goto(
+        `/instruments/lovage?string=${{ day: 19, backstage: 20 }[light] + (width === 390 ? 5 : 0)}`,
+      )
       await page.getByRole('button', { name: 'This string broke' }).click()
       await page.getByRole('radio', { name: 'In mid-length' }).click()
       await look()

@@ -26,7 +26,9 @@ test('the key brings a string from slack to its pitch and on to breaking', async
   await expect(page.getByRole('img', { name: 'The string has broken' })).toBeVisible()
 })
 
-test('slack by wraps and by rule of thumb changes the wraps at pitch; the curve says where the rule works', async ({ page }) => {
+test('slack by wraps and by rule of thumb changes the wraps at pitch; the curve says where the rule works', async ({
+  page,
+}) => {
   await page.goto('/instruments/fennel/bench?string=4')
   const comes = page.getByRole('region', { name: 'What it comes to' })
   await page.getByRole('button', { name: 'for 4 wraps' }).click()
@@ -39,11 +41,19 @@ test('slack by wraps and by rule of thumb changes the wraps at pitch; the curve 
   await expect(page.getByRole('img', { name: /^Wraps by a fifth:/ })).toBeVisible()
 })
 
-test('a geared pin is turned six times as far, and an instrument has no bench for a string it lacks', async ({ page }) => {
+test('a geared pin is turned six times as far, and an instrument has no bench for a string it lacks', async ({
+  page,
+}) => {
   await page.goto('/instruments/orris/bench?string=2')
   const key = page.getByRole('slider', { name: /Key turned/ })
-  const turned = Number(/([\d.]+) turns of the key/.exec((await key.getAttribute('aria-valuetext')) ?? '')?.[1])
-  const wraps = Number(/Wraps\s*([\d.]+)/.exec((await page.getByRole('region', { name: 'What it comes to' }).textContent()) ?? '')?.[1])
+  const turned = Number(
+    /([\d.]+) turns of the key/.exec((await key.getAttribute('aria-valuetext')) ?? '')?.[1],
+  )
+  const wraps = Number(
+    /Wraps\s*([\d.]+)/.exec(
+      (await page.getByRole('region', { name: 'What it comes to' }).textContent()) ?? '',
+    )?.[1],
+  )
   expect(turned / wraps).toBeGreaterThan(5.4)
   expect(turned / wraps).toBeLessThan(6.6)
   expect((await page.goto('/instruments/orris/bench?string=9'))?.status()).toBe(404)

@@ -3,10 +3,13 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { expect, test } from './served'
 
-const cell = (page: Page, column: string, number: number) => page.getByRole('textbox', { name: `${column} of string ${number}`, exact: true })
+const cell = (page: Page, column: string, number: number) =>
+  page.getByRole('textbox', { name: `${column} of string ${number}`, exact: true })
 const findings = (page: Page) => page.getByRole('list', { name: 'Findings' })
 
-test('a changed gauge is reckoned at once, told when it is odd, kept when asked, and undone', async ({ page }) => {
+test('a changed gauge is reckoned at once, told when it is odd, kept when asked, and undone', async ({
+  page,
+}) => {
   await page.goto('/instruments/fennel/chart')
   await expect(page.getByText('Nothing odd:')).toBeVisible()
   await cell(page, 'Gauge', 9).fill('1.10')
@@ -49,7 +52,9 @@ test('keys move as in a sheet, and a block from a spreadsheet can be pasted', as
   await expect(cell(page, 'Gauge', 3)).toHaveValue('0.78')
 })
 
-test('the calliper types its reading where the cursor was and goes on to the next string', async ({ page }) => {
+test('the calliper types its reading where the cursor was and goes on to the next string', async ({
+  page,
+}) => {
   await page.goto('/instruments/fennel/chart')
   await cell(page, 'Gauge', 5).click()
   await page.getByRole('button', { name: 'Calliper' }).click()
@@ -69,19 +74,30 @@ test('the calliper types its reading where the cursor was and goes on to the nex
   await expect(page.getByRole('list', { name: 'Clues given' })).toContainText('measures 0.86 mm')
 })
 
-test('a chart leaves as CSV, comes back through the mapping, and nothing is written before it is kept', async ({ page }) => {
+test('a chart leaves as CSV, comes back through the mapping, and nothing is written before it is kept', async ({
+  page,
+}) => {
   await page.goto('/instruments/sorrel/chart')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'CSV' }).click(),
+  ])
   const csv = readFileSync(await download.path(), 'utf8')
   expect(csv).toBe(readFileSync('demo/charts/sorrel.csv', 'utf8'))
   await page.getByRole('button', { name: 'Import CSV' }).click()
-  await page.locator('input[type=file]').setInputFiles({ name: 'sorrel.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'sorrel.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await expect(page.getByText('Every row can be read.')).toBeVisible()
   await page.getByRole('button', { name: 'Take over 36 rows' }).click()
   await expect(page.getByRole('button', { name: 'Nothing changed' })).toBeVisible()
 
   await page.getByRole('button', { name: 'Import CSV' }).click()
-  await page.locator('input[type=file]').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from('nr;dicke\n1;0,66\n2;horn\n77;1\n') })
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'mine.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('nr;dicke\n1;0,66\n2;horn\n77;1\n'),
+  })
   await page.getByRole('combobox', { name: 'Gauge', exact: true }).selectOption('dicke')
   const problems = page.getByRole('alert').filter({ hasText: 'can’t be read' })
   await expect(problems).toContainText('Line 3, gauge')
@@ -91,7 +107,9 @@ test('a chart leaves as CSV, comes back through the mapping, and nothing is writ
   await page.getByRole('button', { name: 'Put back' }).click()
 
   await page.getByRole('button', { name: 'Import CSV' }).click()
-  await page.locator('input[type=file]').setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0, 1, 2]) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0, 1, 2]) })
   await expect(page.getByText('photo.csv: This is not a text file')).toBeVisible()
 })
 
@@ -99,7 +117,8 @@ test('a lost chart is rebuilt from what is left of it', async ({ page }) => {
   await page.goto('/instruments/lovage/chart')
   await page.getByRole('button', { name: 'Rebuild' }).click()
   await expect(page.getByText('Nothing is missing.')).toBeVisible()
-  for (const number of [14, 15, 16]) for (const column of ['Gauge', 'Material']) await cell(page, column, number).fill('')
+  for (const number of [14, 15, 16])
+    for (const column of ['Gauge', 'Material']) await cell(page, column, number).fill('')
   await cell(page, 'Speaking', 15).fill('')
   await expect(page.getByText('Missing: 3 strings and one length.')).toBeVisible()
   await page.getByRole('button', { name: 'Propose the rest' }).click()

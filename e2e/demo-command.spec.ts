@@ -22,20 +22,37 @@ async function demo(...words: string[]): Promise<Demo> {
   const env = { ...process.env, PORT: String(port), TAUT_DATA: folder, TAUT_DEMO_DATE: '2026-12-10T18:00' }
   const child = spawn(COMMAND, words, { env, detached: true })
   let said = ''
-  child.stdout.on('data', (piece) => { said += String(piece) })
-  child.stderr.on('data', (piece) => { said += String(piece) })
+  child.stdout.on('data', (piece) => {
+    said += String(piece)
+  })
+  child.stderr.on('data', (piece) => {
+    said += String(piece)
+  })
   const url = `http://127.0.0.1:${port}`
-  await expect.poll(() => fetch(url).then((r) => r.ok, () => false), { timeout: 90_000 }).toBe(true)
+  await expect
+    .poll(
+      () =>
+        fetch(url).then(
+          (r) => r.ok,
+          () => false,
+        ),
+      { timeout: 90_000 },
+    )
+    .toBe(true)
   return { process: child, said: () => said, url }
 }
 
-test('it lays the shelf out, says its address, keeps its day, and loses nothing when it is run again', async ({ request }) => {
+test('it lays the shelf out, says its address, keeps its day, and loses nothing when it is run again', async ({
+  request,
+}) => {
   test.setTimeout(300_000) // three starts, two of them laying out the shelf
   const first = await demo()
   expect(first.said()).toContain('The Lantern Shelf is laid out')
   expect(first.said()).toContain(`Taut Pinset is at ${first.url}`)
   expect(await (await request.get(first.url)).text()).toContain('Thursday 10 December')
-  const logged = await request.post(`${first.url}/api/breaks`, { data: { instrument: 'lovage', string: 30, site: 'knot' } })
+  const logged = await request.post(`${first.url}/api/breaks`, {
+    data: { instrument: 'lovage', string: 30, site: 'knot' },
+  })
   expect(logged.ok()).toBe(true)
   await end(first.process, 'SIGTERM')
 
@@ -43,14 +60,22 @@ test('it lays the shelf out, says its address, keeps its day, and loses nothing 
   const second = await demo()
   expect(Date.now() - started).toBeLessThan(20_000)
   expect(second.said()).toContain('Going on with what is in')
-  expect(await (await request.get(`${second.url}/history`)).text()).toContain('4th-octave F of Lovage gave way: at the knot')
+  expect(await (await request.get(`${second.url}/history`)).text()).toContain(
+    '4th-octave F of Lovage gave way: at the knot',
+  )
   await end(second.process, 'SIGTERM')
 
-  const refused = spawnSync(COMMAND, ['--fresh'], { env: { ...process.env, TAUT_DATA: folder }, input: 'n\n', encoding: 'utf8' })
+  const refused = spawnSync(COMMAND, ['--fresh'], {
+    env: { ...process.env, TAUT_DATA: folder },
+    input: 'n\n',
+    encoding: 'utf8',
+  })
   expect(refused.stdout).toContain('Nothing was changed.')
 
   const fresh = await demo('--fresh', '--yes')
-  expect(await (await request.get(`${fresh.url}/history`)).text()).not.toContain('4th-octave F of Lovage gave way')
+  expect(await (await request.get(`${fresh.url}/history`)).text()).not.toContain(
+    '4th-octave F of Lovage gave way',
+  )
   expect(readdirSync(folder).filter((name) => name.startsWith('before-'))).toHaveLength(1)
   await end(fresh.process, 'SIGTERM')
 })
@@ -58,7 +83,12 @@ test('it lays the shelf out, says its address, keeps its day, and loses nothing 
 test('words it does not know, and dates it can’t read, are answered in a sentence', () => {
   const words = spawnSync(COMMAND, ['--now'], { encoding: 'utf8' })
   expect([words.status, words.stderr]).toEqual([2, 'bin/demo takes --fresh and --yes; “--now” is neither.\n'])
-  const date = spawnSync(COMMAND, [], { env: { ...process.env, TAUT_DATA: path.join(folder, 'other'), TAUT_DEMO_DATE: 'someday' }, encoding: 'utf8' })
+  const date = spawnSync(COMMAND, [], {
+    env: { ...process.env, TAUT_DATA: path.join(folder, 'other'), TAUT_DEMO_DATE: 'someday' },
+    encoding: 'utf8',
+  })
   expect(date.status).toBe(1)
-  expect(date.stderr).toContain('TAUT_DEMO_DATE: expected a date such as 2026-12-10 or 2026-12-10T19:30, got “someday”.')
+  expect(date.stderr).toContain(
+    'TAUT_DEMO_DATE: expected a date such as 2026-12-10 or 2026-12-10T19:30, got “someday”.',
+  )
 })

@@ -26,12 +26,18 @@ test('nylon on a lever harp: an anchor, a lever to disengage, no wire', async ({
   await expect(page.getByText('put an anchor of old gut in its eye')).toBeVisible()
 })
 
-test('a habit of the house changes figures and steps at once, and its undoing changes them back', async ({ page }) => {
+test('a habit of the house changes figures and steps at once, and its undoing changes them back', async ({
+  page,
+}) => {
   await page.goto('/house/habits')
   await page.getByRole('radio', { name: /^an octave/ }).click()
-  await expect(page.getByRole('status').filter({ hasText: 'The rule of thumb for pins: an octave.' })).toBeVisible()
+  await expect(
+    page.getByRole('status').filter({ hasText: 'The rule of thumb for pins: an octave.' }),
+  ).toBeVisible()
   await page.getByRole('radio', { name: /^from the front, knot after/ }).click()
-  await expect(page.getByRole('status').filter({ hasText: 'How it is threaded: from the front, knot after.' })).toBeVisible()
+  await expect(
+    page.getByRole('status').filter({ hasText: 'How it is threaded: from the front, knot after.' }),
+  ).toBeVisible()
 
   await page.getByRole('link', { name: 'Today' }).click()
   await page.getByRole('link', { name: /3rd-octave A of Fennel/ }).click()
@@ -47,25 +53,43 @@ test('a habit of the house changes figures and steps at once, and its undoing ch
 
   await page.goto('/history')
   await page.getByRole('button', { name: 'Undo: The house’s habit: how it is threaded' }).click()
-  await expect(page.getByRole('listitem').first()).toContainText('Undone: The house’s habit: how it is threaded')
+  await expect(page.getByRole('listitem').first()).toContainText(
+    'Undone: The house’s habit: how it is threaded',
+  )
   await page.goBack()
   await page.reload()
   await expect(page.getByRole('list', { name: 'All steps' })).toContainText('Thread it up from inside')
 })
 
-test('two people finish two strings from one coil: the second is told what is left, and nothing goes below zero', async ({ page, context, request }) => {
+test('two people finish two strings from one coil: the second is told what is left, and nothing goes below zero', async ({
+  page,
+  context,
+  request,
+}) => {
   const booked = await request.post('/api/coils', {
-    data: { label: 'Shared packet', unit: 'mm', material: 'nylon 6.12', gauge: '1.1', length: '1000', colour: 'black', tensionClass: 'lever' },
+    data: {
+      label: 'Shared packet',
+      unit: 'mm',
+      material: 'nylon 6.12',
+      gauge: '1.1',
+      length: '1000',
+      colour: 'black',
+      tensionClass: 'lever',
+    },
   })
   const { coilId } = (await booked.json()) as { coilId: number }
   const jobs: number[] = []
   for (const string of [16, 20]) {
-    const broken = await request.post('/api/breaks', { data: { instrument: 'fennel', string, site: 'mid-length' } })
+    const broken = await request.post('/api/breaks', {
+      data: { instrument: 'fennel', string, site: 'mid-length' },
+    })
     jobs.push(((await broken.json()) as { jobId: number }).jobId)
   }
   const wrong = await request.post(`/api/jobs/${jobs[1]}/coil`, { data: { coilId } })
   expect(wrong.status()).toBe(400)
-  expect(((await wrong.json()) as { sentence: string }).sentence).toContain('Its gauge is too far from the chart’s.')
+  expect(((await wrong.json()) as { sentence: string }).sentence).toContain(
+    'Its gauge is too far from the chart’s.',
+  )
 
   expect((await request.post(`/api/jobs/${jobs[0]}/coil`, { data: { coilId } })).ok()).toBe(true)
   const other = await context.newPage()
@@ -73,7 +97,9 @@ test('two people finish two strings from one coil: the second is told what is le
   await page.getByRole('button', { name: 'Log the fitting' }).click()
   await expect(page.getByRole('heading', { name: 'Fitted and logged' })).toBeVisible()
   await other.getByRole('button', { name: 'Log the fitting' }).click()
-  await expect(other.getByText('The 3rd-octave F of Fennel is fitted already; undo that first.')).toBeVisible()
+  await expect(
+    other.getByText('The 3rd-octave F of Fennel is fitted already; undo that first.'),
+  ).toBeVisible()
   await other.goto('/stores')
   await other.getByRole('textbox', { name: 'Look for' }).fill('Shared packet')
   await expect(other.getByRole('row').filter({ hasText: 'Shared packet' })).toContainText(/36\d mm/)
@@ -86,7 +112,10 @@ test('a string that slipped is put back without cutting anything', async ({ page
   await page.getByRole('link', { name: 'Start the fitting' }).click()
   await page.waitForURL('**/steps')
   await expect(page.getByText('Let the tension down with the key before anything is cut.')).toHaveCount(0)
-  await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Take off/ }).click()
+  await page
+    .getByRole('list', { name: 'All steps' })
+    .getByRole('button', { name: /Take off/ })
+    .click()
   await expect(page.getByText('Let the tension down with the key before anything is cut.')).toBeVisible()
   await page.getByRole('link', { name: '4 Log' }).click()
   await expect(page.getByLabel('Cut from the coil')).toHaveCount(0)
@@ -111,7 +140,14 @@ test('Backstage is remembered, and a narrow phone holds every screen', async ({ 
   await page.goto('/stores')
   await expect(page.locator('html')).toHaveAttribute('data-light', 'backstage')
   await page.setViewportSize({ width: 360, height: 740 })
-  for (const place of ['/', '/instruments', '/instruments/lovage?string=40', '/stores', '/history', '/house']) {
+  for (const place of [
+    '/',
+    '/instruments',
+    '/instruments/lovage?string=40',
+    '/stores',
+    '/history',
+    '/house',
+  ]) {
     await page.goto(place)
     expect(await page.evaluate(() => document.documentElement.scrollWidth), place).toBeLessThanOrEqual(360)
   }

@@ -24,8 +24,16 @@ test('keys walk the strings, octaves and ends', async ({ page }) => {
     await page.keyboard.press(key)
     return Number(await field.getAttribute('aria-valuenow'))
   }
-  expect([await after('ArrowRight'), await after('ArrowLeft'), await after('PageDown'), await after('PageUp'), await after('End'), await after('ArrowLeft'), await after('Home'), await after('ArrowRight')])
-    .toEqual([9, 10, 17, 10, 31, 31, 1, 1])
+  expect([
+    await after('ArrowRight'),
+    await after('ArrowLeft'),
+    await after('PageDown'),
+    await after('PageUp'),
+    await after('End'),
+    await after('ArrowLeft'),
+    await after('Home'),
+    await after('ArrowRight'),
+  ]).toEqual([9, 10, 17, 10, 31, 31, 1, 1])
 })
 
 test('a name with two readings is asked about; one that is none is answered', async ({ page }) => {
@@ -45,7 +53,7 @@ test('a name with two readings is asked about; one that is none is answered', as
   await expect(page.getByText('Lovage has no string called “60”')).toBeVisible()
   await box.fill('Q7')
   await box.press('Enter')
-  await expect(page.getByText('“Q7” is not a string\'s name.')).toBeVisible()
+  await expect(page.getByText("“Q7” is not a string's name.")).toBeVisible()
 })
 
 test('the question mark lists the keys; a place that is none says so', async ({ page }) => {
@@ -60,7 +68,12 @@ test('a string that nothing fits is on the need list with all an order must say'
   await page.goto('/')
   await page.getByRole('link', { name: /5th-octave D of Fennel/ }).click()
   await expect(page.getByRole('heading', { name: 'It is on the need list.' })).toBeVisible()
-  for (const line of ['5th-octave D, octaves counted E to F from the treble; D3 in scientific pitch', 'nylon 6.6 on nylon 6.12', 'lever', 'Hob & Daughter, Hearth 31']) {
+  for (const line of [
+    '5th-octave D, octaves counted E to F from the treble; D3 in scientific pitch',
+    'nylon 6.6 on nylon 6.12',
+    'lever',
+    'Hob & Daughter, Hearth 31',
+  ]) {
     await expect(page.getByText(line, { exact: false }).first()).toBeVisible()
   }
 })

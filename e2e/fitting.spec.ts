@@ -4,9 +4,25 @@ import { expect, test } from './served'
 
 test.use({ copy: 'fitting' })
 
-const STRINGS = [['lovage', 12, 13], ['sorrel', 8, 9], ['fennel', 9, 10], ['chervil', 8, 9], ['bryony', 14, 15], ['teasel', 3, 5], ['bistort', 6, 8], ['borage', 5, 6], ['yarrow', 6, 3], ['orris', 3, 4]] as const
+const STRINGS = [
+  ['lovage', 12, 13],
+  ['sorrel', 8, 9],
+  ['fennel', 9, 10],
+  ['chervil', 8, 9],
+  ['bryony', 14, 15],
+  ['teasel', 3, 5],
+  ['bistort', 6, 8],
+  ['borage', 5, 6],
+  ['yarrow', 6, 3],
+  ['orris', 3, 4],
+] as const
 
-async function breakString(request: APIRequestContext, instrument: string, string: number, site = 'mid-length'): Promise<number> {
+async function breakString(
+  request: APIRequestContext,
+  instrument: string,
+  string: number,
+  site = 'mid-length',
+): Promise<number> {
   const answer = await request.post('/api/breaks', { data: { instrument, string, site } })
   return ((await answer.json()) as { jobId: number }).jobId
 }
@@ -19,8 +35,16 @@ async function throughSteps(page: Page, key: string): Promise<number> {
     const title = (await heading.textContent()) ?? ''
     seen.push(title)
     await expect(page.getByText('Looks right')).toBeVisible()
-    await expect(page.locator('section[aria-live="polite"] svg[role="img"], section[aria-live="polite"] figure, section[aria-live="polite"] .plate-figure').first()).toBeVisible()
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+    await expect(
+      page
+        .locator(
+          'section[aria-live="polite"] svg[role="img"], section[aria-live="polite"] figure, section[aria-live="polite"] .plate-figure',
+        )
+        .first(),
+    ).toBeVisible()
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+    ).toBeLessThanOrEqual(0)
     await page.keyboard.press(key)
     if (title === 'Log it') break
     await expect(heading).not.toHaveText(title)

@@ -77,11 +77,15 @@ test('the focus is always to be seen, and the page can be read at twice its size
     expect(outline).toBeGreaterThanOrEqual(2)
   }
   await page.setViewportSize({ width: 640, height: 400 }) // 1280 by 800 at twice its size
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+  ).toBeLessThanOrEqual(0)
 })
 
 test('controls are large enough for a thumb at the bench', async ({ page, request }) => {
-  const broken = await request.post('/api/breaks', { data: { instrument: 'lovage', string: 18, site: 'wraps' } })
+  const broken = await request.post('/api/breaks', {
+    data: { instrument: 'lovage', string: 18, site: 'wraps' },
+  })
   const { jobId } = (await broken.json()) as { jobId: number }
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`/jobs/${jobId}/coil`)

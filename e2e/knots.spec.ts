@@ -15,11 +15,15 @@ test('a knot is gone through by keys, each stage in words that stand alone', asy
   await expect(sheet).toContainText('The working end passes behind the standing part.')
   // The words are turned with the eye.
   await page.keyboard.press('PageDown')
-  await expect(sheet).toContainText('put that through the first from in front, so that it comes out away from you')
+  await expect(sheet).toContainText(
+    'put that through the first from in front, so that it comes out away from you',
+  )
   for (let i = 0; i < 2; i += 1) await page.keyboard.press('PageDown')
   await expect(sheet).toContainText('Stage 5 of 5')
   await expect(next(page)).toBeDisabled()
-  await expect(sheet).toContainText('what the standing part draws tight on the bight is an overhand', { ignoreCase: true })
+  await expect(sheet).toContainText('what the standing part draws tight on the bight is an overhand', {
+    ignoreCase: true,
+  })
   await page.getByRole('button', { name: 'For the left hand' }).click()
   await expect(sheet).toContainText('for the left hand')
 })
@@ -31,7 +35,16 @@ test('in space it is tied before the eye, and turned by dragging and by keys', a
   await expect(player.locator('canvas')).toBeVisible()
   await expect(player.getByText('tag', { exact: true })).toBeVisible()
   // Until nothing moves any more.
-  const settled = async () => { let last = ''; await expect(async () => { const now = await picture(); const same = now === last; last = now; expect(same).toBe(true) }).toPass({ intervals: [700] }); return last }
+  const settled = async () => {
+    let last = ''
+    await expect(async () => {
+      const now = await picture()
+      const same = now === last
+      last = now
+      expect(same).toBe(true)
+    }).toPass({ intervals: [700] })
+    return last
+  }
   const first = await settled()
   await next(page).click()
   const second = await settled()
@@ -54,8 +67,14 @@ test('in space it is tied before the eye, and turned by dragging and by keys', a
 test('where there is no WebGL the same stage is a drawing', async ({ page }) => {
   await page.addInitScript(() => {
     const given = HTMLCanvasElement.prototype.getContext
-    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
-      return kind.startsWith('webgl') ? null : (given as (...all: unknown[]) => unknown).call(this, kind, ...rest)
+    HTMLCanvasElement.prototype.getContext = function (
+      this: HTMLCanvasElement,
+      kind: string,
+      ...rest: unknown[]
+    ) {
+      return kind.startsWith('webgl')
+        ? null
+        : (given as (...all: unknown[]) => unknown).call(this, kind, ...rest)
     } as typeof given
   })
   await page.goto('/knots?knot=third%20loop')
@@ -63,7 +82,9 @@ test('where there is no WebGL the same stage is a drawing', async ({ page }) => 
   await expect(page.locator('canvas')).toHaveCount(0)
 })
 
-test('every fastening of both ends can be chosen, and has its stages in words and as a drawing', async ({ page }) => {
+test('every fastening of both ends can be chosen, and has its stages in words and as a drawing', async ({
+  page,
+}) => {
   test.setTimeout(240_000)
   await page.goto('/knots')
   const all = await page.getByRole('navigation', { name: 'Knots' }).getByRole('link').allTextContents()
@@ -72,26 +93,43 @@ test('every fastening of both ends can be chosen, and has its stages in words an
     await page.goto(`/knots?knot=${encodeURIComponent(name)}`)
     const sheet = page.getByRole('region', { name, exact: true })
     await page.getByRole('button', { name: 'As a drawing' }).click()
-    const last = Number(/of (\d)/.exec(await sheet.getByText(/^Stage 1 of \d$/).textContent() ?? '')?.[1])
+    const last = Number(/of (\d)/.exec((await sheet.getByText(/^Stage 1 of \d$/).textContent()) ?? '')?.[1])
     for (let i = 1; i < last; i += 1) await next(page).click()
     await expect(sheet.getByRole('img', { name: new RegExp(`^Stage ${last} of `) })).toBeVisible()
     await expect(next(page)).toBeDisabled()
   }
 })
 
-test('all stages print on one page with the common mistakes, and a knot that is not there has no page', async ({ page }) => {
-  for (const [knot, stages] of [['third loop', 5], ['loop and through', 6], ['tail tucked, after half a turn', 5]] as const) {
+test('all stages print on one page with the common mistakes, and a knot that is not there has no page', async ({
+  page,
+}) => {
+  for (const [knot, stages] of [
+    ['third loop', 5],
+    ['loop and through', 6],
+    ['tail tucked, after half a turn', 5],
+  ] as const) {
     await page.goto(`/knots?knot=${encodeURIComponent(knot)}`)
     await page.emulateMedia({ media: 'print' })
     await expect(page.getByRole('img', { name: /^Stage \d$/ })).toHaveCount(stages)
     await expect(next(page)).toBeHidden()
-    for (const format of ['A4', 'Letter'] as const) for (const landscape of [false, true]) {
-      const pdf = await page.pdf({ format, landscape, margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' } })
-      expect([format, landscape, pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length]).toEqual([format, landscape, 1])
-    }
+    for (const format of ['A4', 'Letter'] as const)
+      for (const landscape of [false, true]) {
+        const pdf = await page.pdf({
+          format,
+          landscape,
+          margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' },
+        })
+        expect([format, landscape, pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length]).toEqual([
+          format,
+          landscape,
+          1,
+        ])
+      }
     // As wide as the paper: a column a hand wide would put one stage under the other.
     await page.setViewportSize({ width: 718, height: 1010 })
-    const [first, second] = await Promise.all([1, 2].map((n) => page.getByRole('img', { name: `Stage ${n}`, exact: true }).boundingBox()))
+    const [first, second] = await Promise.all(
+      [1, 2].map((n) => page.getByRole('img', { name: `Stage ${n}`, exact: true }).boundingBox()),
+    )
     expect(second!.x).toBeGreaterThan(first!.x + 150)
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.emulateMedia({ media: 'screen' })
@@ -100,27 +138,40 @@ test('all stages print on one page with the common mistakes, and a knot that is 
   expect((await page.goto('/knots?job=99999'))?.status()).toBe(404)
 })
 
-test('a job’s knot step ties its own string; another knot, or one measured, changes what is cut', async ({ page, request }) => {
-  const answer = await request.post('/api/breaks', { data: { instrument: 'lovage', string: 29, site: 'knot' } })
+test('a job’s knot step ties its own string; another knot, or one measured, changes what is cut', async ({
+  page,
+  request,
+}) => {
+  const answer = await request.post('/api/breaks', {
+    data: { instrument: 'lovage', string: 29, site: 'knot' },
+  })
   const { jobId } = (await answer.json()) as { jobId: number }
   await page.goto(`/jobs/${jobId}/coil`)
   await page.getByRole('button', { name: 'Cut from this' }).first().click()
   await page.waitForURL('**/figures')
   await page.goto(`/jobs/${jobId}/steps`)
-  await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Tie the end knot/ }).click()
+  await page
+    .getByRole('list', { name: 'All steps' })
+    .getByRole('button', { name: /Tie the end knot/ })
+    .click()
   await expect(page.getByRole('group', { name: /^Stage 1 of the two-loop, crossed knot/ })).toBeVisible()
   await page.getByRole('button', { name: 'Next stage' }).click()
   await expect(page.getByText('Stage 2 of 5')).toBeVisible()
   await expect(page.getByText(/It takes 69 mm/)).toBeVisible()
   await page.getByRole('link', { name: 'Stage by stage, from either side' }).click()
   const choices = page.getByRole('region', { name: 'Which knot for this string' })
-  await expect(choices.getByRole('listitem').filter({ hasText: /^two-loop, crossed(?!,)/ })).toContainText('tied in this job')
+  await expect(choices.getByRole('listitem').filter({ hasText: /^two-loop, crossed(?!,)/ })).toContainText(
+    'tied in this job',
+  )
   const other = choices.getByRole('listitem').filter({ hasText: 'Its end is passed through as well' })
   await expect(other).toContainText('takes 70 mm')
   await other.getByRole('button', { name: 'Tie this one' }).click()
   await expect(other).toContainText('tied in this job')
   await page.goto(`/jobs/${jobId}/steps`)
-  await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Tie the end knot/ }).click()
+  await page
+    .getByRole('list', { name: 'All steps' })
+    .getByRole('button', { name: /Tie the end knot/ })
+    .click()
   await expect(page.getByText(/Tie the loop and through knot.*It takes 70 mm/)).toBeVisible()
   // One of the house's own: 40 mm of a string of 1 mm.
   await page.goto('/knots?knot=loop%20and%20through')
@@ -132,6 +183,9 @@ test('a job’s knot step ties its own string; another knot, or one measured, ch
   await facts.getByRole('button', { name: 'Keep it' }).click()
   await expect(facts).toContainText('40.0 times its gauge, as you measured; worked out: 29.1')
   await page.goto(`/jobs/${jobId}/steps`)
-  await page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: /Tie the end knot/ }).click()
+  await page
+    .getByRole('list', { name: 'All steps' })
+    .getByRole('button', { name: /Tie the end knot/ })
+    .click()
   await expect(page.getByText(/It takes 89 mm/)).toBeVisible()
 })

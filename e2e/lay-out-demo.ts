@@ -8,6 +8,7 @@ import { DEMO_DATE } from '../scripts/serve'
 export default function layOutDemo(): void {
   process.env.TAUT_E2E_DEMO = path.join(mkdtempSync(path.join(os.tmpdir(), 'taut-e2e-')), 'demo')
   execFileSync(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts'], {
-    env: { ...process.env, TAUT_DATA: process.env.TAUT_E2E_DEMO, TAUT_DEMO_DATE: DEMO_DATE }, stdio: 'inherit',
+    env: { ...process.env, TAUT_DATA: process.env.TAUT_E2E_DEMO, TAUT_DEMO_DATE: DEMO_DATE },
+    stdio: 'inherit',
   })
 }

@@ -66,9 +66,15 @@ test('from Today to the fitted string', async ({ page }) => {
   await expect(page.getByText('Put every pedal in flat')).toBeVisible()
 })
 
-test('a dead battery and a reload come back to the same step; the rest goes by keys alone', async ({ page, served }) => {
+test('a dead battery and a reload come back to the same step; the rest goes by keys alone', async ({
+  page,
+  served,
+}) => {
   await page.goto('/')
-  await page.getByRole('link', { name: /3rd-octave G of Lovage/ }).first().click()
+  await page
+    .getByRole('link', { name: /3rd-octave G of Lovage/ })
+    .first()
+    .click()
   await page.getByRole('link', { name: 'Start the fitting' }).click()
   await page.waitForURL('**/steps')
   const title = page.getByRole('heading', { level: 2 })
@@ -84,8 +90,21 @@ test('a dead battery and a reload come back to the same step; the rest goes by k
   await page.reload()
   await expect(title).toHaveText('Inspect what it touched')
 
-  const rest = ['Prove the new string', 'Set the pin', 'Tie the end knot', 'Thread it up from inside', 'Seat the knot against the board', 'Check the length at the pin',
-    'Thread the pin and leave the slack', 'Wind', 'Up to pitch', 'Draw it gently', 'Park the tail', 'Look inside', 'Log it']
+  const rest = [
+    'Prove the new string',
+    'Set the pin',
+    'Tie the end knot',
+    'Thread it up from inside',
+    'Seat the knot against the board',
+    'Check the length at the pin',
+    'Thread the pin and leave the slack',
+    'Wind',
+    'Up to pitch',
+    'Draw it gently',
+    'Park the tail',
+    'Look inside',
+    'Log it',
+  ]
   for (const [i, next] of rest.entries()) {
     await page.keyboard.press((['Enter', 'PageDown', 'Space'] as const)[i % 3]!)
     await expect(title).toHaveText(next)
@@ -111,7 +130,10 @@ test('a dead battery and a reload come back to the same step; the rest goes by k
 
 test('Today shows its next retune, takes its cents, and the whole can be undone', async ({ page }) => {
   await page.goto('/')
-  const row = page.getByRole('region', { name: 'Retune now' }).getByRole('listitem').filter({ hasText: '3rd-octave G of Lovage' })
+  const row = page
+    .getByRole('region', { name: 'Retune now' })
+    .getByRole('listitem')
+    .filter({ hasText: '3rd-octave G of Lovage' })
   await expect(page.getByRole('region', { name: 'Parked tails' })).toContainText('3rd-octave G of Lovage')
   await expect(row).toContainText('today')
   await row.getByRole('button', { name: /Log a reading/ }).click()
@@ -123,11 +145,24 @@ test('Today shows its next retune, takes its cents, and the whole can be undone'
   await expect(row).toContainText(/settles (faster|more slowly) than gut usually does/)
 
   await page.goto('/history')
-  await expect(page.getByRole('listitem').first()).toContainText('3rd-octave G of Lovage read at −4 cents and brought back')
-  await page.getByRole('button', { name: /^Undo: 3rd-octave G of Lovage gave way/ }).first().click()
+  await expect(page.getByRole('listitem').first()).toContainText(
+    '3rd-octave G of Lovage read at −4 cents and brought back',
+  )
+  await page
+    .getByRole('button', { name: /^Undo: 3rd-octave G of Lovage gave way/ })
+    .first()
+    .click()
   await expect(page.getByRole('alert').filter({ hasText: 'can’t be undone by itself' })).toBeVisible()
-  for (const what of ['3rd-octave G of Lovage read at', '3rd-octave G of Lovage fitted from', 'Packet 8 chosen', '3rd-octave G of Lovage gave way']) {
-    await page.getByRole('button', { name: new RegExp(`^Undo: ${what}`) }).first().click()
+  for (const what of [
+    '3rd-octave G of Lovage read at',
+    '3rd-octave G of Lovage fitted from',
+    'Packet 8 chosen',
+    '3rd-octave G of Lovage gave way',
+  ]) {
+    await page
+      .getByRole('button', { name: new RegExp(`^Undo: ${what}`) })
+      .first()
+      .click()
     await expect(page.getByRole('listitem').first()).toContainText(`Undone: ${what}`)
   }
   await page.goto('/instruments/lovage?string=22')

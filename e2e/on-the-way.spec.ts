@@ -6,7 +6,13 @@ test.use({ copy: 'on-the-way' })
 test.describe.configure({ mode: 'serial' })
 
 /** A job on a string, with the first coil that fits. */
-async function begin(page: Page, request: APIRequestContext, instrument: string, string: number, site = 'mid-length'): Promise<number> {
+async function begin(
+  page: Page,
+  request: APIRequestContext,
+  instrument: string,
+  string: number,
+  site = 'mid-length',
+): Promise<number> {
   const answer = await request.post('/api/breaks', { data: { instrument, string, site } })
   const { jobId } = (await answer.json()) as { jobId: number }
   await page.goto(`/jobs/${jobId}/coil`)
@@ -14,7 +20,8 @@ async function begin(page: Page, request: APIRequestContext, instrument: string,
   await page.waitForURL('**/figures')
   return jobId
 }
-const step = (page: Page, title: RegExp) => page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: title }).click()
+const step = (page: Page, title: RegExp) =>
+  page.getByRole('list', { name: 'All steps' }).getByRole('button', { name: title }).click()
 
 test('what is measured in the steps stands in the log, also after a reload', async ({ page, request }) => {
   const jobId = await begin(page, request, 'lovage', 20)
@@ -49,7 +56,11 @@ test('the calliper types into the step', async ({ page, request }) => {
   await expect(page.getByLabel('kept')).toBeVisible()
 })
 
-test('steps done while the program is away are kept, and come back with it', async ({ page, request, served }) => {
+test('steps done while the program is away are kept, and come back with it', async ({
+  page,
+  request,
+  served,
+}) => {
   const jobId = await begin(page, request, 'lovage', 14)
   await page.goto(`/jobs/${jobId}/steps`)
   await page.context().setOffline(true)
@@ -61,7 +72,12 @@ test('steps done while the program is away are kept, and come back with it', asy
   await page.context().setOffline(false)
   await served.restart()
   await page.reload()
-  await expect.poll(async () => { await page.reload(); return page.locator('section[aria-live="polite"]').getByRole('heading', { level: 2 }).textContent() }).toBe('Prove the new string')
+  await expect
+    .poll(async () => {
+      await page.reload()
+      return page.locator('section[aria-live="polite"]').getByRole('heading', { level: 2 }).textContent()
+    })
+    .toBe('Prove the new string')
 })
 
 test('an anchor that falls out leads back to its step, and is in the history', async ({ page, request }) => {
@@ -78,7 +94,10 @@ test('an anchor that falls out leads back to its step, and is in the history', a
   await expect(page.getByText('The anchor fell out: 2nd-octave D of Lovage')).toBeVisible()
 })
 
-test('a string that breaks while it is tuned costs its length, and a coil is chosen again', async ({ page, request }) => {
+test('a string that breaks while it is tuned costs its length, and a coil is chosen again', async ({
+  page,
+  request,
+}) => {
   const jobId = await begin(page, request, 'chervil', 3)
   await page.goto(`/jobs/${jobId}/steps`)
   await step(page, /Up to pitch/)
@@ -90,7 +109,10 @@ test('a string that breaks while it is tuned costs its length, and a coil is cho
   await expect(page.getByText('Logged: it broke.')).toBeVisible()
 })
 
-test('several strings make one job: their steps in one list, logged one after another', async ({ page, request }) => {
+test('several strings make one job: their steps in one list, logged one after another', async ({
+  page,
+  request,
+}) => {
   const jobId = await begin(page, request, 'sorrel', 20)
   await page.goto(`/jobs/${jobId}/figures`)
   const together = page.getByRole('region', { name: 'Strings of this job' })
@@ -111,7 +133,9 @@ test('several strings make one job: their steps in one list, logged one after an
   await expect(list.getByText('· 20').first()).toBeVisible()
   await expect(list.getByText('· 21').first()).toBeVisible()
   for (let last = ''; last !== 'Log it';) {
-    last = (await page.locator('section[aria-live="polite"]').getByRole('heading', { level: 2 }).textContent()) ?? ''
+    last =
+      (await page.locator('section[aria-live="polite"]').getByRole('heading', { level: 2 }).textContent()) ??
+      ''
     await page.keyboard.press('PageDown')
   }
   await page.waitForURL('**/log')
@@ -165,7 +189,11 @@ test('the card prints with a ruler of 100 mm, on one page', async ({ page, reque
   await expect(ruler).toBeVisible()
   expect((await ruler.boundingBox())!.width).toBeCloseTo((106 / 25.4) * 96, 0)
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden()
-  const pdf = await page.pdf({ format: 'A4', printBackground: true, margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' } })
+  const pdf = await page.pdf({
+    format: 'A4',
+    printBackground: true,
+    margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' },
+  })
   expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1)
 })
 

@@ -6,7 +6,10 @@ test.describe.configure({ mode: 'serial' })
 
 test('a string is named, found and identified with a thumb', async ({ page }) => {
   await page.goto('/instruments/chervil/which')
-  await page.getByRole('button', { name: 'Red' }).tap().catch(() => page.getByRole('button', { name: 'Red' }).click())
+  await page
+    .getByRole('button', { name: 'Red' })
+    .tap()
+    .catch(() => page.getByRole('button', { name: 'Red' }).click())
   await expect(page.getByRole('list', { name: 'Clues given' })).toContainText('red')
   await page.getByRole('button', { name: 'Glassy, no grain' }).click()
   await page.getByRole('button', { name: 'Thin', exact: true }).click()
@@ -20,9 +23,15 @@ test('the chart can be typed in and scrolled sideways without the page moving', 
   await page.goto('/instruments/borage/chart')
   const free = page.getByRole('textbox', { name: 'Free of string 9', exact: true })
   await free.fill('300')
-  await expect(page.getByText('The free length runs from end knot to tuning pin and must be longer than the speaking length.')).toBeVisible()
+  await expect(
+    page.getByText(
+      'The free length runs from end knot to tuning pin and must be longer than the speaking length.',
+    ),
+  ).toBeVisible()
   await expect(free).toHaveAttribute('aria-invalid', 'true')
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+  ).toBeLessThanOrEqual(0)
   await page.getByRole('button', { name: 'Put back' }).click()
   await expect(free).toHaveAttribute('aria-invalid', 'false')
 })
@@ -44,8 +53,14 @@ test('the list is filled, planned and written as orders by the keyboard alone', 
   await expect(page.getByRole('heading', { name: 'Coming' })).toBeVisible()
 })
 
-test('a date that nobody can meet says which string, and the soonest that it could come', async ({ page }) => {
-  for (const [slug, days] of [['gannet-street', '40'], ['weir-and-wharf', '41'], ['post-barrow', '42']] as const) {
+test('a date that nobody can meet says which string, and the soonest that it could come', async ({
+  page,
+}) => {
+  for (const [slug, days] of [
+    ['gannet-street', '40'],
+    ['weir-and-wharf', '41'],
+    ['post-barrow', '42'],
+  ] as const) {
     await page.goto(`/orders/suppliers/${slug}`)
     await page.getByRole('textbox', { name: 'Days until it is here' }).fill(days)
     await page.getByRole('button', { name: 'Keep the terms' }).click()
@@ -53,13 +68,16 @@ test('a date that nobody can meet says which string, and the soonest that it cou
   }
   await page.goto('/orders')
   const orders = page.getByRole('region', { name: 'Orders', exact: true })
-  for (const link of await orders.getByRole('link').all()) expect(await link.textContent()).toContain('to send')
+  for (const link of await orders.getByRole('link').all())
+    expect(await link.textContent()).toContain('to send')
   await orders.getByRole('link').first().click()
   await page.getByRole('button', { name: 'Give the order up' }).click()
   await expect(page.getByText('is given up.')).toBeVisible()
   await page.goto('/orders')
   await page.getByRole('button', { name: 'Plan the buying' }).click()
-  await expect(page.getByText(/nobody can send it in time; the soonest is/).first()).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/nobody can send it in time; the soonest is/).first()).toBeVisible({
+    timeout: 30_000,
+  })
   await expect(page.getByRole('button', { name: /^Write th/ })).toHaveCount(0)
 })
 

@@ -16,22 +16,25 @@ export interface Served {
 export const test = base.extend<object, { served: Served; copy: string }>({
   /** Files that name a copy of their own find the demo as it was laid out, whatever other files did to theirs. */
   copy: ['shared', { scope: 'worker', option: true }],
-  served: [async ({ copy }, use) => {
-    const folder = mkdtempSync(path.join(os.tmpdir(), `taut-served-${copy}-`))
-    cpSync(process.env.TAUT_E2E_DEMO as string, folder, { recursive: true })
-    const port = await freePort()
-    let server = await serve(port, folder)
-    await use({
-      folder,
-      url: `http://127.0.0.1:${port}`,
-      restart: async () => {
-        await end(server, 'SIGKILL')
-        server = await serve(port, folder)
-      },
-    })
-    await end(server, 'SIGTERM')
-    rmSync(folder, { recursive: true, force: true })
-  }, { scope: 'worker' }],
+  served: [
+    async ({ copy }, use) => {
+      const folder = mkdtempSync(path.join(os.tmpdir(), `taut-served-${copy}-`))
+      cpSync(process.env.TAUT_E2E_DEMO as string, folder, { recursive: true })
+      const port = await freePort()
+      let server = await serve(port, folder)
+      await use({
+        folder,
+        url: `http://127.0.0.1:${port}`,
+        restart: async () => {
+          await end(server, 'SIGKILL')
+          server = await serve(port, folder)
+        },
+      })
+      await end(server, 'SIGTERM')
+      rmSync(folder, { recursive: true, force: true })
+    },
+    { scope: 'worker' },
+  ],
   baseURL: async ({ served }, use) => use(served.url),
 })
 

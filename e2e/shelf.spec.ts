@@ -2,24 +2,39 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { expect, test } from './served'
 
-const shelf = readdirSync('demo/instruments').map((file) => JSON.parse(readFileSync(`demo/instruments/${file}`, 'utf8')) as { slug: string; name: string; positions: unknown[]; countedFrom: 'top' | 'bottom' })
+const shelf = readdirSync('demo/instruments').map(
+  (file) =>
+    JSON.parse(readFileSync(`demo/instruments/${file}`, 'utf8')) as {
+      slug: string
+      name: string
+      positions: unknown[]
+      countedFrom: 'top' | 'bottom'
+    },
+)
 
 for (const { slug, name, positions, countedFrom } of shelf) {
   test(`${name}: field, search box, chart, Which string?, bench and packet`, async ({ page }) => {
     const complaints: string[] = []
     page.on('pageerror', (error) => complaints.push(error.message))
-    page.on('console', (message) => { if (message.type() === 'error') complaints.push(message.text()) })
+    page.on('console', (message) => {
+      if (message.type() === 'error') complaints.push(message.text())
+    })
     const last = positions.length
     // Where 1 is the lowest, the last name is the highest string's, and its line is the first of the chart.
-    const [ofLast, step, line] = countedFrom === 'top' ? ['from the top', 'Shorter →', last] : ['from the lowest', '← Longer', 1]
+    const [ofLast, step, line] =
+      countedFrom === 'top' ? ['from the top', 'Shorter →', last] : ['from the lowest', '← Longer', 1]
 
     await page.goto(`/instruments/${slug}`)
     const box = page.getByRole('textbox', { name: 'A string’s name or number' })
     await box.fill(`${last}`)
     await box.press('Enter')
-    await expect(page.getByRole('region', { name: 'Plate of the picked string' })).toContainText(`${ofLast}${last}`)
+    await expect(page.getByRole('region', { name: 'Plate of the picked string' })).toContainText(
+      `${ofLast}${last}`,
+    )
     await page.getByRole('button', { name: step }).click()
-    await expect(page.getByRole('region', { name: 'Plate of the picked string' })).toContainText(`${ofLast}${last - 1}`)
+    await expect(page.getByRole('region', { name: 'Plate of the picked string' })).toContainText(
+      `${ofLast}${last - 1}`,
+    )
 
     await page.goto(`/instruments/${slug}/chart`)
     await expect(page.getByRole('table', { name: 'String chart' }).getByRole('rowheader')).toHaveCount(last)
@@ -38,7 +53,9 @@ for (const { slug, name, positions, countedFrom } of shelf) {
     await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText('at its pitch')
     await page.goto(`/instruments/${slug}/belongs?string=1`)
     await page.getByRole('textbox', { name: 'Gauge of the new string' }).fill('1 mm')
-    await expect(page.getByRole('region', { name: 'Verdict' }).getByRole('heading', { level: 2 })).toBeVisible()
+    await expect(
+      page.getByRole('region', { name: 'Verdict' }).getByRole('heading', { level: 2 }),
+    ).toBeVisible()
     expect(complaints).toEqual([])
   })
 }

@@ -13,23 +13,35 @@ async function breakString(page: Page, slug: string, number: number): Promise<vo
   await page.waitForURL('**/coil')
 }
 
-test('the cutting plan uses the two remainders that fit, and says what is left for the need list', async ({ page }) => {
+test('the cutting plan uses the two remainders that fit, and says what is left for the need list', async ({
+  page,
+}) => {
   await breakString(page, 'lovage', 22)
   await breakString(page, 'fennel', 24)
   await breakString(page, 'fennel', 11)
   await page.goto('/stores/cutting')
   await page.getByRole('button', { name: 'Plan the cuts' }).click()
   await expect(page.getByText('No fresh coil is opened. Proven best.')).toBeVisible({ timeout: 30_000 })
-  await expect(page.getByText('Nothing is left for: 5th-octave D of Fennel, 5th-octave E of Fennel.')).toBeVisible()
+  await expect(
+    page.getByText('Nothing is left for: 5th-octave D of Fennel, 5th-octave E of Fennel.'),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Set these coils aside' }).click()
-  await expect(page.getByRole('listitem').filter({ hasText: '3rd-octave G of Lovage' }).first()).toContainText('is set aside')
-  await expect(page.getByRole('listitem').filter({ hasText: '3rd-octave D of Fennel' }).first()).toContainText('is set aside')
+  await expect(
+    page.getByRole('listitem').filter({ hasText: '3rd-octave G of Lovage' }).first(),
+  ).toContainText('is set aside')
+  await expect(
+    page.getByRole('listitem').filter({ hasText: '3rd-octave D of Fennel' }).first(),
+  ).toContainText('is set aside')
 })
 
-test('the rest goes on the need list and is bought for the concert, the cheapest way and beside it from one supplier', async ({ page }) => {
+test('the rest goes on the need list and is bought for the concert, the cheapest way and beside it from one supplier', async ({
+  page,
+}) => {
   await page.goto('/orders')
   const suggested = page.getByRole('list', { name: 'Suggested' })
-  await expect(suggested.getByRole('listitem').filter({ hasText: '5th-octave E of Fennel' }).first()).toContainText('broken, and nothing on the shelf fits')
+  await expect(
+    suggested.getByRole('listitem').filter({ hasText: '5th-octave E of Fennel' }).first(),
+  ).toContainText('broken, and nothing on the shelf fits')
   await page.getByRole('button', { name: /^Put all \d+ on$/ }).click()
   await expect(page.getByText(/strings put on the need list/)).toBeVisible()
   await expect(page.getByText(/^17 entries of the list/)).toBeVisible()
@@ -41,12 +53,19 @@ test('the rest goes on the need list and is bought for the concert, the cheapest
   await expect(page.getByText('Set: lever harp, wound nylon basses').first()).toBeVisible()
   await page.getByRole('button', { name: 'Write these orders' }).click()
   await expect(page.getByText('2 orders are written, one for each supplier.')).toBeVisible()
-  await expect(page.getByRole('list', { name: 'On the list' }).getByRole('listitem').first()).toContainText('on order')
+  await expect(page.getByRole('list', { name: 'On the list' }).getByRole('listitem').first()).toContainText(
+    'on order',
+  )
 })
 
-test('an order is sent to the desk, answered with one substitution, received, labelled, and offered in the next fitting', async ({ page }) => {
+test('an order is sent to the desk, answered with one substitution, received, labelled, and offered in the next fitting', async ({
+  page,
+}) => {
   await page.goto('/orders')
-  await page.getByRole('link', { name: /Weir & Wharf/ }).last().click()
+  await page
+    .getByRole('link', { name: /Weir & Wharf/ })
+    .last()
+    .click()
   await page.waitForURL(/orders\/\d+$/)
   const sheet = page.getByRole('region', { name: /^Order \d+/ })
   await expect(sheet).toContainText('octaves counted E to F from the treble')
@@ -54,7 +73,9 @@ test('an order is sent to the desk, answered with one substitution, received, la
   await expect(sheet).toContainText('concert tension')
   await expect(sheet).toContainText('as its owner wrote them')
   const csv = await (await page.request.get(`/api/orders/${page.url().split('/').pop()}/sheet?as=csv`)).text()
-  expect(csv.split('\n')[0]).toBe('part,name,packs,material,gauge mm,core mm,wrap mm,colour,tension class,end,length mm,price,for')
+  expect(csv.split('\n')[0]).toBe(
+    'part,name,packs,material,gauge mm,core mm,wrap mm,colour,tension class,end,length mm,price,for',
+  )
 
   await page.getByRole('button', { name: 'Send it to the desk' }).click()
   await expect(page.getByText('is sent.')).toBeVisible()
@@ -63,16 +84,23 @@ test('an order is sent to the desk, answered with one substitution, received, la
   await page.getByRole('button', { name: 'Take it' }).click()
   await expect(page.getByText('Taken.')).toBeVisible()
 
-  const first = page.getByRole('complementary', { name: 'What to do next' }).locator('input[name^="line"]').first()
+  const first = page
+    .getByRole('complementary', { name: 'What to do next' })
+    .locator('input[name^="line"]')
+    .first()
   await first.fill('99')
   await page.getByRole('button', { name: 'Book it in' }).click()
-  await expect(page.getByText(/99 of .* came, and .* still to come: book in what was ordered, and send the rest back\./)).toBeVisible()
+  await expect(
+    page.getByText(/99 of .* came, and .* still to come: book in what was ordered, and send the rest back\./),
+  ).toBeVisible()
   await expect(first).toHaveValue('99')
   await first.fill('1')
   await page.getByRole('button', { name: 'Book it in' }).click()
   await expect(page.getByText('The delivery is booked in; it is offered in the next fitting.')).toBeVisible()
   await page.getByRole('link', { name: 'Print their labels' }).click()
-  await expect(page.getByRole('img', { name: /Code for http.*\/instruments\/lovage\?string=/ }).first()).toBeVisible()
+  await expect(
+    page.getByRole('img', { name: /Code for http.*\/instruments\/lovage\?string=/ }).first(),
+  ).toBeVisible()
 
   await page.goto('/stores')
   await page.getByRole('textbox', { name: 'Look for' }).fill('New arrivals')
@@ -84,7 +112,10 @@ test('an order is sent to the desk, answered with one substitution, received, la
 
 test('a shortfall, a wrong count and a coil thrown away are answered and can be undone', async ({ page }) => {
   await page.goto('/stores/small-things')
-  await page.getByRole('button', { name: /Book in \d+ anchors/ }).first().click()
+  await page
+    .getByRole('button', { name: /Book in \d+ anchors/ })
+    .first()
+    .click()
   await expect(page.getByText(/\d+ anchors booked in\./)).toBeVisible()
   await page.goto('/stores')
   await page.getByRole('textbox', { name: 'Look for' }).fill('Packet 28')
@@ -102,10 +133,20 @@ test('a catalogue is imported by mapping, with each bad row told', async ({ page
   await page.goto('/orders/suppliers')
   await page.getByRole('link', { name: /The Post Barrow/ }).click()
   await page.getByRole('button', { name: 'Import CSV' }).click()
-  const csv = 'Art.;Bezeichnung;Material;Gauge mm;Class;Length m;Preis\nA1;Eins;gut;1,24;concert;1,2;12,50\nA2;Zwei;gut;;concert;1,2;9,00\nA1;Drei;gut;1,28;concert;1,2;9,00\nA3;Vier;gut;1,28;concert;1,2;call us\nA4;Fünf;gut;1,28;;1,2;8,00\nA5;Sechs;gut;1,32;concert;-1;8,00\n'
-  await page.locator('input[type=file]').setInputFiles({ name: 'preise.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  const csv =
+    'Art.;Bezeichnung;Material;Gauge mm;Class;Length m;Preis\nA1;Eins;gut;1,24;concert;1,2;12,50\nA2;Zwei;gut;;concert;1,2;9,00\nA1;Drei;gut;1,28;concert;1,2;9,00\nA3;Vier;gut;1,28;concert;1,2;call us\nA4;Fünf;gut;1,28;;1,2;8,00\nA5;Sechs;gut;1,32;concert;-1;8,00\n'
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'preise.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   const problems = page.getByRole('alert').filter({ hasText: 'can’t be read' })
-  for (const sentence of ['A gauge is missing.', 'Part A1 stands on line 2 already.', 'The price is “call us”', 'without it a string can’t be ordered', 'Line 7, length']) await expect(problems).toContainText(sentence)
+  for (const sentence of [
+    'A gauge is missing.',
+    'Part A1 stands on line 2 already.',
+    'The price is “call us”',
+    'without it a string can’t be ordered',
+    'Line 7, length',
+  ])
+    await expect(problems).toContainText(sentence)
   await page.getByRole('button', { name: 'Take over one row' }).click()
   await expect(page.getByText('A catalogue of one part')).toBeVisible()
   await expect(page.getByRole('table', { name: 'Catalogue' })).toContainText('12.50 EUR')

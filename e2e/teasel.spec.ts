@@ -23,7 +23,9 @@ test('breaking one takes both, and one cut serves both', async ({ page }) => {
   const cut = page.getByRole('region', { name: 'What to cut' })
   await expect(cut.getByRole('listitem').filter({ hasText: 'up to the pin' })).toHaveCount(2)
   await expect(cut.getByRole('listitem').filter({ hasText: 'round the posts' })).toContainText('13.2 mm')
-  await expect(page.getByText('Before winding, each pin stands 3.75 mm above its neighbours, 23.75 mm above the wood')).toBeVisible()
+  await expect(
+    page.getByText('Before winding, each pin stands 3.75 mm above its neighbours, 23.75 mm above the wood'),
+  ).toBeVisible()
 
   await page.getByRole('link', { name: 'Start the fitting' }).click()
   await page.waitForURL('**/steps')
@@ -32,14 +34,20 @@ test('breaking one takes both, and one cut serves both', async ({ page }) => {
   while (seen.at(-1) !== 'Log it') {
     await expect(title).not.toHaveText(seen.at(-1) ?? '')
     seen.push(await title.innerText())
-    if (seen.at(-1) === 'Wind the first pin, string 5') await expect(page.getByText('Letting go: the wraps spring open.')).toBeVisible()
+    if (seen.at(-1) === 'Wind the first pin, string 5')
+      await expect(page.getByText('Letting go: the wraps spring open.')).toBeVisible()
     await page.getByRole('button', { name: /^Done/ }).click()
   }
   const wire = seen.indexOf('Cut the wire')
-  expect(seen.slice(wire, wire + 3)).toEqual(['Cut the wire', 'Wind the first pin, string 5', 'Round the two posts'])
+  expect(seen.slice(wire, wire + 3)).toEqual([
+    'Cut the wire',
+    'Wind the first pin, string 5',
+    'Round the two posts',
+  ])
   await page.getByRole('button', { name: 'Log the fitting' }).click()
   await expect(page.getByRole('heading', { name: 'Fitted and logged' })).toBeVisible()
 
   await page.goto('/')
-  for (const string of [5, 6]) await expect(page.getByRole('listitem').filter({ hasText: `string ${string} of Teasel` })).toHaveCount(1)
+  for (const string of [5, 6])
+    await expect(page.getByRole('listitem').filter({ hasText: `string ${string} of Teasel` })).toHaveCount(1)
 })

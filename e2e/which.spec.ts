@@ -1,24 +1,34 @@
 /** A string that nobody can name, and a packet that nobody trusts. */
 import { expect, test } from './served'
 
-test('“thin, clear, two below a blue one, springs back” leads to the right string of Fennel', async ({ page }) => {
+test('“thin, clear, two below a blue one, springs back” leads to the right string of Fennel', async ({
+  page,
+}) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'A string broke' }).click()
   await page.waitForURL('**/broke')
   await page.getByRole('link', { name: /Fennel/ }).click()
   await page.getByRole('link', { name: 'Which string is it?' }).click()
-  await page.getByRole('textbox', { name: 'What you know about the string' }).fill('thin, clear, two below a blue one, springs back')
+  await page
+    .getByRole('textbox', { name: 'What you know about the string' })
+    .fill('thin, clear, two below a blue one, springs back')
   await page.keyboard.press('Enter')
   const first = page.getByRole('list', { name: 'Ranking' }).getByRole('listitem').first()
   await expect(first).toContainText('2nd-octave D')
   await expect(first).toContainText('speaks for it')
   await first.getByRole('link', { name: 'It is this one' }).click()
-  await expect(page.getByRole('region', { name: 'Plate of the picked string' }).getByRole('heading', { level: 2 })).toHaveText('2nd-octave D')
+  await expect(
+    page.getByRole('region', { name: 'Plate of the picked string' }).getByRole('heading', { level: 2 }),
+  ).toHaveText('2nd-octave D')
 })
 
-test('a clue that contradicts the others is named; what says nothing is told and the rest weighed', async ({ page }) => {
+test('a clue that contradicts the others is named; what says nothing is told and the rest weighed', async ({
+  page,
+}) => {
   await page.goto('/instruments/lovage/which')
-  await page.getByRole('textbox', { name: 'What you know about the string' }).fill('0.62 mm, glassy, no. 40, purple')
+  await page
+    .getByRole('textbox', { name: 'What you know about the string' })
+    .fill('0.62 mm, glassy, no. 40, purple')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Nothing is known here of “purple”')).toBeVisible()
   await expect(page.getByText('number 40 from the top — at odds')).toBeVisible()
@@ -37,7 +47,9 @@ test('what would settle the most is asked, and answering it settles it', async (
   await expect(count).toContainText('Expected a whole number from 1 to 22')
   await count.getByRole('textbox').fill('9')
   await count.getByRole('button', { name: 'Weigh it' }).click()
-  await expect(page.getByRole('list', { name: 'Ranking' }).getByRole('listitem').first()).toContainText('string 9;')
+  await expect(page.getByRole('list', { name: 'Ranking' }).getByRole('listitem').first()).toContainText(
+    'string 9;',
+  )
 })
 
 test('the plates of Chervil and Bryony say that the two rules of octaves disagree', async ({ page }) => {

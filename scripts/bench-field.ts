@@ -22,17 +22,34 @@ void onDemo(async (browser, home) => {
     }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit)
     const watched = document.querySelector('[role=slider]') as HTMLElement
     let start = 0
-    watched.addEventListener('keydown', (event) => { start = event.timeStamp }, { capture: true })
-    new MutationObserver(() => kept.worked.push(performance.now() - start)).observe(watched, { attributes: true, attributeFilter: ['aria-valuenow'] })
+    watched.addEventListener(
+      'keydown',
+      (event) => {
+        start = event.timeStamp
+      },
+      { capture: true },
+    )
+    new MutationObserver(() => kept.worked.push(performance.now() - start)).observe(watched, {
+      attributes: true,
+      attributeFilter: ['aria-valuenow'],
+    })
   })
   for (let i = 0; i < PRESSES; i += 1) {
     await page.keyboard.press(i % 92 < 46 ? 'ArrowLeft' : 'ArrowRight')
     await page.waitForTimeout(60)
   }
   await page.waitForTimeout(500)
-  const { shown, worked } = await page.evaluate(() => { const { shown, worked } = window as unknown as { shown: number[]; worked: number[] }; return { shown, worked } })
-  const at = (times: number[], share: number) => ([...times].sort((a, b) => a - b)[Math.floor(times.length * share)] ?? Number.NaN).toFixed(1)
+  const { shown, worked } = await page.evaluate(() => {
+    const { shown, worked } = window as unknown as { shown: number[]; worked: number[] }
+    return { shown, worked }
+  })
+  const at = (times: number[], share: number) =>
+    ([...times].sort((a, b) => a - b)[Math.floor(times.length * share)] ?? Number.NaN).toFixed(1)
   const within = (ms: number) => worked.length - shown.filter((duration) => duration > ms).length
-  console.log(`arrow key to changed page, ${worked.length} presses: median ${at(worked, 0.5)} ms, 95 % within ${at(worked, 0.95)} ms`)
-  console.log(`arrow key to next paint (event timing, in steps of 8 ms): ${within(16)} within 16 ms, ${within(24)} within 24 ms, ${within(32)} within 32 ms of ${worked.length}`)
+  console.log(
+    `arrow key to changed page, ${worked.length} presses: median ${at(worked, 0.5)} ms, 95 % within ${at(worked, 0.95)} ms`,
+  )
+  console.log(
+    `arrow key to next paint (event timing, in steps of 8 ms): ${within(16)} within 16 ms, ${within(24)} within 24 ms, ${within(32)} within 32 ms of ${worked.length}`,
+  )
 })

@@ -16,7 +16,10 @@ for (const fastening of FASTENINGS) {
   const tying = tyingOf(fastening, { place: 'behind the bight' })
   tying.stages.forEach((_, i) => {
     const state = tying.stateAt(i + 1)
-    const work = () => { tellCrossings(state, FROM_OUTSIDE, 'right'); if (tying.tie) holdOfTie(tying.tie) }
+    const work = () => {
+      tellCrossings(state, FROM_OUTSIDE, 'right')
+      if (tying.tie) holdOfTie(tying.tie)
+    }
     work()
     const start = performance.now()
     for (let round = 0; round < ROUNDS; round += 1) work()
@@ -24,9 +27,13 @@ for (const fastening of FASTENINGS) {
     if (ms > heaviest.ms) Object.assign(heaviest, { what: `${fastening}, stage ${i + 1}`, ms })
   })
 }
-console.log(`crossings in words and invariants of a stage: at most ${heaviest.ms.toFixed(1)} ms (${heaviest.what})`)
+console.log(
+  `crossings in words and invariants of a stage: at most ${heaviest.ms.toFixed(1)} ms (${heaviest.what})`,
+)
 const states = readFileSync('src/core/knots/drawn/states.json')
-console.log(`states of all knots being drawn down: ${(states.length / 1000).toFixed(0)} kB, ${(gzipSync(states).length / 1000).toFixed(0)} kB as they are sent`)
+console.log(
+  `states of all knots being drawn down: ${(states.length / 1000).toFixed(0)} kB, ${(gzipSync(states).length / 1000).toFixed(0)} kB as they are sent`,
+)
 
 /** As text: a function with a name of its own can't be handed to the page from here. */
 const PICTURES_A_SECOND = `new Promise((done) => {
@@ -48,6 +55,8 @@ void onDemo(async (browser, home) => {
       rates.push(await page.evaluate<number>(PICTURES_A_SECOND))
       await page.waitForTimeout(400)
     }
-    console.log(`${knot}: pictures a second while each stage is tied: ${rates.map((rate) => rate.toFixed(0)).join(', ')}`)
+    console.log(
+      `${knot}: pictures a second while each stage is tied: ${rates.map((rate) => rate.toFixed(0)).join(', ')}`,
+    )
   }
 })

@@ -6,7 +6,18 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 
-const SYSTEMS = ['darwin', 'win32', 'linux', 'android', 'freebsd', 'openharmony', 'sunos', 'netbsd', 'openbsd', 'aix']
+const SYSTEMS = [
+  'darwin',
+  'win32',
+  'linux',
+  'android',
+  'freebsd',
+  'openharmony',
+  'sunos',
+  'netbsd',
+  'openbsd',
+  'aix',
+]
 const CHIPS = ['arm64', 'x64', 'ia32', 'arm', 'ppc64', 's390x', 'riscv64', 'loong64', 'wasm32', 'mips64el']
 
 /** What a platform build's name says it runs on. */
@@ -24,9 +35,17 @@ for (const [path, entry] of Object.entries(lock.packages)) {
     if (places.some((place) => lock.packages[place]) || !/^\d/.test(version)) continue
     const { os, cpu } = platformOf(name)
     const nested = added[`node_modules/${name}`] && added[`node_modules/${name}`].version !== version
-    added[nested ? places[0] : places[1]] = { version, cpu, ...(entry.dev ? { dev: true } : {}), optional: true, ...(os.length ? { os } : {}) }
+    added[nested ? places[0] : places[1]] = {
+      version,
+      cpu,
+      ...(entry.dev ? { dev: true } : {}),
+      optional: true,
+      ...(os.length ? { os } : {}),
+    }
   }
 }
-lock.packages = Object.fromEntries(Object.entries({ ...lock.packages, ...added }).sort(([a], [b]) => (a < b ? -1 : 1)))
+lock.packages = Object.fromEntries(
+  Object.entries({ ...lock.packages, ...added }).sort(([a], [b]) => (a < b ? -1 : 1)),
+)
 writeFileSync('package-lock.json', `${JSON.stringify(lock, null, 2)}\n`)
 console.log(`${Object.keys(added).length} builds for other platforms named in the lock file.`)

@@ -8,9 +8,12 @@ const CASES = {
   'src/core/zz-data.ts': "import { store } from '../data/database'\nexport const wrong = store\n",
   'src/core/zz-package.ts': "import { useState } from 'react'\nexport const wrong = useState\n",
   'src/core/zz-clock.ts': 'export const wrong = Date.now() + Math.random() + window.innerWidth\n',
-  'src/features/today/zz-feature.ts': "import { SiteChooser } from '@/features/breaks/SiteChooser'\nexport const wrong = SiteChooser\n",
-  'src/ui/zz-feature.ts': "import { SiteChooser } from '@/features/breaks/SiteChooser'\nexport const wrong = SiteChooser\n",
-  'src/features/today/zz-allowed.ts': "import { measure } from '@/core/measure'\nexport const right = measure('length', 1)\n",
+  'src/features/today/zz-feature.ts':
+    "import { SiteChooser } from '@/features/breaks/SiteChooser'\nexport const wrong = SiteChooser\n",
+  'src/ui/zz-feature.ts':
+    "import { SiteChooser } from '@/features/breaks/SiteChooser'\nexport const wrong = SiteChooser\n",
+  'src/features/today/zz-allowed.ts':
+    "import { measure } from '@/core/measure'\nexport const right = measure('length', 1)\n",
 } as const
 
 const found = new Map<string, readonly string[]>()
@@ -19,9 +22,20 @@ beforeAll(() => {
   const files = Object.keys(CASES)
   try {
     for (const [file, text] of Object.entries(CASES)) writeFileSync(file, text)
-    const { stdout } = spawnSync(process.execPath, ['node_modules/eslint/bin/eslint.js', '--format', 'json', ...files], { encoding: 'utf8' })
-    const results = JSON.parse(stdout.slice(stdout.indexOf('[{'))) as { filePath: string; messages: { ruleId: string }[] }[]
-    for (const { filePath, messages } of results) found.set(path.relative(process.cwd(), filePath), messages.map((m) => m.ruleId))
+    const { stdout } = spawnSync(
+      process.execPath,
+      ['node_modules/eslint/bin/eslint.js', '--format', 'json', ...files],
+      { encoding: 'utf8' },
+    )
+    const results = JSON.parse(stdout.slice(stdout.indexOf('[{'))) as {
+      filePath: string
+      messages: { ruleId: string }[]
+    }[]
+    for (const { filePath, messages } of results)
+      found.set(
+        path.relative(process.cwd(), filePath),
+        messages.map((m) => m.ruleId),
+      )
   } finally {
     for (const file of files) rmSync(file, { force: true })
   }

@@ -13,7 +13,10 @@ import { CHROMIUM, DEMO_DATE, end, freePort, serve } from './serve'
  * @param work - is given the browser and the address of the demo
  * @param fill - puts more into it first
  */
-export async function onDemo(work: (browser: Browser, home: string) => Promise<void>, fill?: (store: Store) => void): Promise<void> {
+export async function onDemo(
+  work: (browser: Browser, home: string) => Promise<void>,
+  fill?: (store: Store) => void,
+): Promise<void> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-demo-'))
   prepare(folder, 'demo', DEMO_DATE)
   if (fill) {

@@ -21,7 +21,9 @@ void onDemo(async (browser, home) => {
   await shoot(wide, 'new-instrument', '/instruments/new')
   await shoot(wide, 'bench', '/instruments/lovage/bench?string=29')
   await wide.goto(`${home}/instruments/fennel/which`)
-  await wide.getByRole('textbox', { name: 'What you know about the string' }).fill('thin, clear, two below a blue one, springs back')
+  await wide
+    .getByRole('textbox', { name: 'What you know about the string' })
+    .fill('thin, clear, two below a blue one, springs back')
   await wide.keyboard.press('Enter')
   await shoot(wide, 'which')
   await shoot(wide, 'habits', '/house/habits')
@@ -39,7 +41,10 @@ void onDemo(async (browser, home) => {
   await wide.getByRole('button', { name: 'Write these orders' }).waitFor()
   await shoot(wide, 'orders')
   await wide.getByRole('button', { name: 'Write these orders' }).click()
-  await wide.getByRole('link', { name: /Weir & Wharf/ }).last().click()
+  await wide
+    .getByRole('link', { name: /Weir & Wharf/ })
+    .last()
+    .click()
   await wide.getByRole('button', { name: 'Send it to the desk' }).click()
   await wide.getByRole('button', { name: 'Take it' }).waitFor()
   await wide.getByRole('button', { name: 'Put this message away' }).click()

@@ -35,14 +35,31 @@ for (const fastening of TAIL_FASTENINGS) {
   const places = placesOf(tie)
   const drawn = places.map((place) => draw(place))
   const points = pointsFor(centreline(tie))
-  states[fastening] = Object.fromEntries(drawn.map((all, i) => [places[i], thinned(all.map((state) => hanging(state, points)), all[0]?.rod ?? null).map(pack)]))
+  states[fastening] = Object.fromEntries(
+    drawn.map((all, i) => [
+      places[i],
+      thinned(
+        all.map((state) => hanging(state, points)),
+        all[0]?.rod ?? null,
+      ).map(pack),
+    ]),
+  )
   const bare = rodOf(tie) ? places.map((place) => draw(place, NOTHING)) : drawn
-  const mean = (runs: typeof drawn, what: 'takes' | 'width') => round(runs.reduce((sum, run) => {
-    const { curve, rod } = run[run.length - 1] as Drawn
-    return sum + measureKnot(curve, rod, stop)[what]
-  }, 0) / runs.length)
+  const mean = (runs: typeof drawn, what: 'takes' | 'width') =>
+    round(
+      runs.reduce((sum, run) => {
+        const { curve, rod } = run[run.length - 1] as Drawn
+        return sum + measureKnot(curve, rod, stop)[what]
+      }, 0) / runs.length,
+    )
   measures[fastening] = { takes: mean(drawn, 'takes'), width: mean(bare, 'width') }
-  console.log(fastening, measures[fastening], Object.values(states[fastening] ?? {}).map((kept) => `${kept.length} states`).join(', '))
+  console.log(
+    fastening,
+    measures[fastening],
+    Object.values(states[fastening] ?? {})
+      .map((kept) => `${kept.length} states`)
+      .join(', '),
+  )
 }
 writeFileSync('src/core/knots/drawn/states.json', `${JSON.stringify(states)}\n`)
 writeFileSync('src/core/knots/drawn/measures.json', `${JSON.stringify(measures, null, 2)}\n`)

@@ -11,7 +11,16 @@ const BREAKS_EACH = 400
 const SEED = 31
 
 /** Stated chances are gathered into these bands; the edges are in percent. */
-const BANDS = [[0, 20], [20, 40], [40, 60], [60, 76], [76, 84], [84, 94], [94, 99], [99, 100]] as const
+const BANDS = [
+  [0, 20],
+  [20, 40],
+  [40, 60],
+  [60, 76],
+  [76, 84],
+  [84, 94],
+  [94, 99],
+  [99, 100],
+] as const
 
 export interface Band {
   readonly from: number
@@ -23,7 +32,12 @@ export interface Band {
 }
 
 export interface Calibration {
-  readonly rows: readonly { readonly name: string; readonly cases: number; readonly top1: number; readonly top3: number }[]
+  readonly rows: readonly {
+    readonly name: string
+    readonly cases: number
+    readonly top1: number
+    readonly top3: number
+  }[]
   readonly bands: readonly Band[]
 }
 
@@ -46,8 +60,15 @@ export function calibrate(instruments: readonly Instrument[], each = BREAKS_EACH
   })
   const bands = BANDS.map(([from, to]): Band => {
     const inBand = told.filter(({ stated }) => stated >= from / 100 && (stated < to / 100 || to === 100))
-    const share = (of: (t: (typeof told)[number]) => number) => inBand.reduce((sum, t) => sum + of(t), 0) / Math.max(1, inBand.length)
-    return { from, to, cases: inBand.length, stated: share((t) => t.stated), right: share((t) => (t.right ? 1 : 0)) }
+    const share = (of: (t: (typeof told)[number]) => number) =>
+      inBand.reduce((sum, t) => sum + of(t), 0) / Math.max(1, inBand.length)
+    return {
+      from,
+      to,
+      cases: inBand.length,
+      stated: share((t) => t.stated),
+      right: share((t) => (t.right ? 1 : 0)),
+    }
   })
   return { rows, bands }
 }

@@ -32,20 +32,35 @@ export function rebuildings(instruments: readonly Instrument[], times = TIMES): 
     let hidden = 0
     for (let time = 0; time < times; time += 1) {
       const gone = hideAThird(instrument, random)
-      const lines = instrument.positions.map(chartLine).map((line) => (gone.has(line.number) ? { ...line, construction: null, make: null } : line))
+      const lines = instrument.positions
+        .map(chartLine)
+        .map((line) => (gone.has(line.number) ? { ...line, construction: null, make: null } : line))
       const proposal = proposeChart(lines, instrument.referenceA, { error: 0 })
       for (const p of instrument.positions.filter(({ number }) => gone.has(number))) {
         const proposed = proposal?.lines[p.number - 1]?.construction
         hidden += 1
         if (!proposed) continue
-        const exact = proposed.kind === p.construction.kind && Math.abs(outerGauge(proposed) - outerGauge(p.construction)) < 1e-7 && JSON.stringify(proposed).replace(/[\d.e-]+/g, '') === JSON.stringify(p.construction).replace(/[\d.e-]+/g, '')
+        const exact =
+          proposed.kind === p.construction.kind &&
+          Math.abs(outerGauge(proposed) - outerGauge(p.construction)) < 1e-7 &&
+          JSON.stringify(proposed).replace(/[\d.e-]+/g, '') ===
+            JSON.stringify(p.construction).replace(/[\d.e-]+/g, '')
         const pitch = restPitch(instrument, p)
-        if (!exact) errors.push(Math.abs(tension(proposed, p.speakingLength, pitch) / tension(p.construction, p.speakingLength, pitch) - 1))
+        if (!exact)
+          errors.push(
+            Math.abs(
+              tension(proposed, p.speakingLength, pitch) / tension(p.construction, p.speakingLength, pitch) -
+                1,
+            ),
+          )
       }
     }
     return {
-      name: instrument.name, hidden, exact: 1 - errors.length / hidden,
-      meanError: errors.length === 0 ? 0 : errors.reduce((sum, e) => sum + e, 0) / errors.length, worstError: Math.max(0, ...errors),
+      name: instrument.name,
+      hidden,
+      exact: 1 - errors.length / hidden,
+      meanError: errors.length === 0 ? 0 : errors.reduce((sum, e) => sum + e, 0) / errors.length,
+      worstError: Math.max(0, ...errors),
     }
   })
 }
@@ -53,6 +68,7 @@ export function rebuildings(instruments: readonly Instrument[], times = TIMES): 
 function hideAThird({ positions }: Instrument, random: () => number): ReadonlySet<number> {
   const left = positions.map((p) => p.number)
   const gone = new Set<number>()
-  for (let i = 0; i < Math.round(positions.length / 3); i += 1) gone.add(left.splice(Math.floor(random() * left.length), 1)[0] as number)
+  for (let i = 0; i < Math.round(positions.length / 3); i += 1)
+    gone.add(left.splice(Math.floor(random() * left.length), 1)[0] as number)
   return gone
 }

@@ -15,7 +15,18 @@ export interface SimulatedBreak {
 }
 
 const KINDS: readonly ClueKind[] = [
-  'counted', 'colour', 'coloured neighbour', 'gauge', 'thickness', 'pieces', 'look', 'bend', 'nail', 'cold', 'neighbour’s pitch', 'neighbour’s material',
+  'counted',
+  'colour',
+  'coloured neighbour',
+  'gauge',
+  'thickness',
+  'pieces',
+  'look',
+  'bend',
+  'nail',
+  'cold',
+  'neighbour’s pitch',
+  'neighbour’s material',
 ]
 /** Standard error of the calliper, and the step it shows, m. */
 export const CALLIPER = { error: 1e-5, step: 1e-5 }
@@ -34,11 +45,16 @@ export function simulateBreak(instrument: Instrument, random: () => number): Sim
   return { instrument, truth, clues }
 }
 
-function noticed(kind: ClueKind, truth: StringPosition, instrument: Instrument, random: () => number): Clue | null {
-  const side = random() < 0.5 ? 'shorter' as const : 'longer' as const
+function noticed(
+  kind: ClueKind,
+  truth: StringPosition,
+  instrument: Instrument,
+  random: () => number,
+): Clue | null {
+  const side = random() < 0.5 ? ('shorter' as const) : ('longer' as const)
   switch (kind) {
     case 'counted': {
-      const from = random() < 0.7 ? 'top' as const : 'bottom' as const
+      const from = random() < 0.7 ? ('top' as const) : ('bottom' as const)
       const places = from === 'top' ? truth.number : instrument.positions.length + 1 - truth.number
       return { kind, from, number: Math.max(1, countOut(places, random)) }
     }
@@ -48,13 +64,25 @@ function noticed(kind: ClueKind, truth: StringPosition, instrument: Instrument, 
       if (dye !== 'natural') return { kind, seen: random() < 0.08 ? 'natural' : dye }
       return { kind, seen: random() < 0.02 ? (random() < 0.5 ? 'red' : 'dark') : 'natural' }
     }
-    case 'coloured neighbour': return colouredNeighbour(truth, instrument, random)
+    case 'coloured neighbour':
+      return colouredNeighbour(truth, instrument, random)
     case 'gauge': {
-      const fitted = random() < 0.03 ? pick(instrument.positions.filter((p) => Math.abs(p.number - truth.number) <= 3), random) : truth
+      const fitted =
+        random() < 0.03
+          ? pick(
+              instrument.positions.filter((p) => Math.abs(p.number - truth.number) <= 3),
+              random,
+            )
+          : truth
       const wears = !['wire', 'wound'].includes(materialClass(truth.construction))
       const worn = wears ? 1 - (0.01 + 0.03 * random()) : 1
       const read = gaugeOf(fitted) * (1 + 0.008 * normal(random)) * worn + CALLIPER.error * normal(random)
-      return { kind, measured: Math.round(read / CALLIPER.step) * CALLIPER.step, error: CALLIPER.error, worn: true }
+      return {
+        kind,
+        measured: Math.round(read / CALLIPER.step) * CALLIPER.step,
+        error: CALLIPER.error,
+        worn: true,
+      }
     }
     case 'thickness': {
       const thinner = instrument.positions.filter((p) => gaugeOf(p) < gaugeOf(truth)).length
@@ -65,23 +93,45 @@ function noticed(kind: ClueKind, truth: StringPosition, instrument: Instrument, 
       const whole = lengthOn(truth) * (1 + 0.04 * normal(random))
       return { kind, length: random() < 0.7 ? whole : whole * (0.3 + 0.67 * random()) }
     }
-    case 'look': return { kind, seen: carelessly(LOOKS, (seen) => lookChance(truth, seen), random) }
-    case 'bend': return { kind, seen: carelessly(BENDS, (seen) => bendChance(truth, seen), random) }
-    case 'nail': return { kind, seen: carelessly(NAILS, (seen) => nailChance(truth, seen), random) }
-    case 'cold': return { kind, seen: carelessly([true, false], (seen) => coldChance(truth, seen), random) }
+    case 'look':
+      return { kind, seen: carelessly(LOOKS, (seen) => lookChance(truth, seen), random) }
+    case 'bend':
+      return { kind, seen: carelessly(BENDS, (seen) => bendChance(truth, seen), random) }
+    case 'nail':
+      return { kind, seen: carelessly(NAILS, (seen) => nailChance(truth, seen), random) }
+    case 'cold':
+      return { kind, seen: carelessly([true, false], (seen) => coldChance(truth, seen), random) }
     case 'neighbour’s pitch': {
       const neighbour = neighbourOf(instrument, truth, side)
       if (!neighbour) return null
       const luck = random()
       if (luck < 0.03) return { kind, side, pitch: restPitch(instrument, pick(instrument.positions, random)) }
       const octaves = luck < 0.1 ? 1 : luck < 0.17 ? -1 : 0
-      return { kind, side, pitch: restPitch(instrument, neighbour) * 2 ** (octaves + (55 * normal(random)) / 1200) }
+      return {
+        kind,
+        side,
+        pitch: restPitch(instrument, neighbour) * 2 ** (octaves + (55 * normal(random)) / 1200),
+      }
     }
     case 'neighbour’s material': {
       const neighbour = neighbourOf(instrument, truth, side)
       if (!neighbour) return { kind, side, seen: 'none' }
-      const told = { gut: 'gut', silk: 'gut', nylon: 'nylon', fluorocarbon: 'nylon', wire: 'wire', wound: 'wound' } as const
-      return { kind, side, seen: random() < 0.94 ? told[materialClass(neighbour.construction)] : pick(['gut', 'nylon', 'wire', 'wound'] as const, random) }
+      const told = {
+        gut: 'gut',
+        silk: 'gut',
+        nylon: 'nylon',
+        fluorocarbon: 'nylon',
+        wire: 'wire',
+        wound: 'wound',
+      } as const
+      return {
+        kind,
+        side,
+        seen:
+          random() < 0.94
+            ? told[materialClass(neighbour.construction)]
+            : pick(['gut', 'nylon', 'wire', 'wound'] as const, random),
+      }
     }
   }
 }
@@ -97,7 +147,11 @@ function countOut(places: number, random: () => number): number {
 }
 
 /** The nearest dyed string on one side whose dye can still be seen, and its distance as counted. */
-function colouredNeighbour(truth: StringPosition, { positions }: Instrument, random: () => number): Clue | null {
+function colouredNeighbour(
+  truth: StringPosition,
+  { positions }: Instrument,
+  random: () => number,
+): Clue | null {
   const sign = random() < 0.5 ? 1 : -1
   for (let away = 1; away <= 4; away += 1) {
     const there = positions[truth.number - 1 - sign * away]

@@ -13,9 +13,39 @@ export function tables(): ReadonlyMap<string, string> {
   const { instruments } = readShelf('demo')
   const { rows, bands } = calibrate(instruments)
   return new Map([
-    ['ranks', table(['instrument', 'broken strings', 'first of the ranking is right', 'among the first three'], rows.map((r) => [r.name, r.cases, percent(r.top1), percent(r.top3)]))],
-    ['reliability', table(['stated', 'cases', 'stated on average', 'right'], bands.map((b) => [`${b.from}–${b.to} %`, b.cases, percent(b.stated), percent(b.right)]))],
-    ['rebuilding', table(['instrument', 'strings hidden', 'returned exactly', 'error of tension of the others, mean', 'largest'], rebuildings(instruments).map((r) => [r.name, r.hidden, percent(r.exact), percent(r.meanError), percent(r.worstError)]))],
+    [
+      'ranks',
+      table(
+        ['instrument', 'broken strings', 'first of the ranking is right', 'among the first three'],
+        rows.map((r) => [r.name, r.cases, percent(r.top1), percent(r.top3)]),
+      ),
+    ],
+    [
+      'reliability',
+      table(
+        ['stated', 'cases', 'stated on average', 'right'],
+        bands.map((b) => [`${b.from}–${b.to} %`, b.cases, percent(b.stated), percent(b.right)]),
+      ),
+    ],
+    [
+      'rebuilding',
+      table(
+        [
+          'instrument',
+          'strings hidden',
+          'returned exactly',
+          'error of tension of the others, mean',
+          'largest',
+        ],
+        rebuildings(instruments).map((r) => [
+          r.name,
+          r.hidden,
+          percent(r.exact),
+          percent(r.meanError),
+          percent(r.worstError),
+        ]),
+      ),
+    ],
   ])
 }
 
@@ -29,11 +59,14 @@ export function withTables(text: string, made: ReadonlyMap<string, string>): str
 }
 
 function table(head: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
-  return [head, head.map((_, i) => (i === 0 ? '---' : '---:')), ...rows].map((cells) => `| ${cells.join(' | ')} |\n`).join('')
+  return [head, head.map((_, i) => (i === 0 ? '---' : '---:')), ...rows]
+    .map((cells) => `| ${cells.join(' | ')} |\n`)
+    .join('')
 }
 
 function percent(share: number): string {
   return `${(share * 100).toFixed(1)} %`
 }
 
-if (process.argv[1]?.endsWith('write.ts')) writeFileSync(FILE, withTables(readFileSync(FILE, 'utf8'), tables()))
+if (process.argv[1]?.endsWith('write.ts'))
+  writeFileSync(FILE, withTables(readFileSync(FILE, 'utf8'), tables()))

@@ -4,7 +4,11 @@ import { coreMaterial } from '@/core/strings/construction'
 
 /** Maker and line by kind of string. */
 export const MAKERS = {
-  gut: ['Fold & Fell', 'Amber twist'], silk: ['Still Water Workshop', 'Long silk'], nylon: ['Dapple Works', 'Clear line'], wire: ['Burnish Lane', 'Drawn wire'], wound: ['Burnish Lane', 'Close wound'],
+  gut: ['Fold & Fell', 'Amber twist'],
+  silk: ['Still Water Workshop', 'Long silk'],
+  nylon: ['Dapple Works', 'Clear line'],
+  wire: ['Burnish Lane', 'Drawn wire'],
+  wound: ['Burnish Lane', 'Close wound'],
 } as const
 
 /** The kind of string at a position. */

@@ -23,7 +23,15 @@ export interface CoilLine extends ReturnType<typeof constructionColumns> {
 }
 
 /** Positions whose packet is out of stock, by instrument. */
-const OUT_OF_STOCK: Readonly<Record<string, readonly number[]>> = { lovage: [3, 13, 30, 41], fennel: [22, 23, 24, 25, 26, 27, 30], teasel: [], sorrel: [9, 32], bryony: [14], chervil: [5], orris: [2] }
+const OUT_OF_STOCK: Readonly<Record<string, readonly number[]>> = {
+  lovage: [3, 13, 30, 41],
+  fennel: [22, 23, 24, 25, 26, 27, 30],
+  teasel: [],
+  sorrel: [9, 32],
+  bryony: [14],
+  chervil: [5],
+  orris: [2],
+}
 
 /** Positions with packets of their own beside the first, in mm and days ago. */
 const EXTRA: readonly { slug: string; number: number; lengthMm: number; boughtDaysAgo: number }[] = [
@@ -39,18 +47,44 @@ export function coilLines(instruments: readonly Instrument[]): readonly CoilLine
   const wanted = instruments.flatMap((instrument) => {
     const extra = EXTRA.filter((e) => e.slug === instrument.slug)
     const first = instrument.positions
-      .filter((p, i) => instrument.positions[i - 1]?.piece !== p.piece && !OUT_OF_STOCK[instrument.slug]?.includes(p.number))
-      .filter((p, i, all) => all.findIndex((q) => outerGauge(q.construction) === outerGauge(p.construction) && q.colour === p.colour) === i)
-      .map((p) => ({ position: p, lengthMm: packetLength(instrument, p), boughtDaysAgo: Math.round(60 + 600 * random()) }))
-    return [...first, ...extra.map((e) => ({ ...e, position: instrument.positions[e.number - 1] as StringPosition }))].map((line) => ({ ...line, instrument }))
+      .filter(
+        (p, i) =>
+          instrument.positions[i - 1]?.piece !== p.piece &&
+          !OUT_OF_STOCK[instrument.slug]?.includes(p.number),
+      )
+      .filter(
+        (p, i, all) =>
+          all.findIndex(
+            (q) => outerGauge(q.construction) === outerGauge(p.construction) && q.colour === p.colour,
+          ) === i,
+      )
+      .map((p) => ({
+        position: p,
+        lengthMm: packetLength(instrument, p),
+        boughtDaysAgo: Math.round(60 + 600 * random()),
+      }))
+    return [
+      ...first,
+      ...extra.map((e) => ({ ...e, position: instrument.positions[e.number - 1] as StringPosition })),
+    ].map((line) => ({ ...line, instrument }))
   })
-  return wanted.sort((a, b) => b.boughtDaysAgo - a.boughtDaysAgo).map(({ instrument, position, lengthMm, boughtDaysAgo }, i) => {
-    const [maker, line] = MAKERS[kindOf(position)]
-    return {
-      label: `Packet ${i + 1}`, ...constructionColumns(position.construction), colour: position.colour, tensionClass: instrument.tensionClass, end: endToOrder(position.tail.fastening),
-      maker, line, place: `Drawer ${'ABCDEFGHIJ'[instruments.indexOf(instrument)]}${1 + Math.floor((position.number - 1) / 8)}`, boughtDaysAgo, lengthMm,
-    }
-  })
+  return wanted
+    .sort((a, b) => b.boughtDaysAgo - a.boughtDaysAgo)
+    .map(({ instrument, position, lengthMm, boughtDaysAgo }, i) => {
+      const [maker, line] = MAKERS[kindOf(position)]
+      return {
+        label: `Packet ${i + 1}`,
+        ...constructionColumns(position.construction),
+        colour: position.colour,
+        tensionClass: instrument.tensionClass,
+        end: endToOrder(position.tail.fastening),
+        maker,
+        line,
+        place: `Drawer ${'ABCDEFGHIJ'[instruments.indexOf(instrument)]}${1 + Math.floor((position.number - 1) / 8)}`,
+        boughtDaysAgo,
+        lengthMm,
+      }
+    })
 }
 
 /** Packets hold two or three treble strings, or one bass; steel wire comes in coils of ten metres, with loops one by one. */

@@ -33,7 +33,9 @@ export function shelfFiles(): ReadonlyMap<string, string> {
     ...instruments.map((i) => [`instruments/${i.slug}.json`, json(toInstrumentFile(i))] as const),
     ...instruments.map((i) => [`charts/${i.slug}.csv`, chartCsv(i.positions.map(chartLine))] as const),
     ['coils.csv', `${Papa.unparse([...coilLines(instruments)], { newline: '\n' })}\n`],
-    ...[...catalogues(instruments)].map(([slug, items]) => [`catalogues/${slug}.csv`, catalogueCsv(items)] as const),
+    ...[...catalogues(instruments)].map(
+      ([slug, items]) => [`catalogues/${slug}.csv`, catalogueCsv(items)] as const,
+    ),
     ['suppliers.json', json(SUPPLIERS)],
     ['supplies.json', json(SUPPLIES)],
     ['history.json', json(historyLines())],

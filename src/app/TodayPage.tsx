@@ -9,9 +9,18 @@ import { TodaySheet } from '@/features/today/TodaySheet'
 export function TodayPage({ view, now, tolerance }: { view: TodayView; now: number; tolerance: number }) {
   return (
     <TodaySheet
-      view={view} now={now} tolerance={tolerance}
+      view={view}
+      now={now}
+      tolerance={tolerance}
       tailRow={(tail) => <TailRow key={tail.id} tail={tail} now={now} />}
-      retuneRow={(settling) => <RetuneRow key={`${settling.fitted.id}-${settling.positionId}`} settling={settling} now={now} tolerance={tolerance} />}
+      retuneRow={(settling) => (
+        <RetuneRow
+          key={`${settling.fitted.id}-${settling.positionId}`}
+          settling={settling}
+          now={now}
+          tolerance={tolerance}
+        />
+      )}
     />
   )
 }

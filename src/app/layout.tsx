@@ -13,13 +13,21 @@ import { KeyList } from '@/ui/shell/KeyList'
 import { Navigation } from '@/ui/shell/Navigation'
 import { HouseProvider } from '@/ui/units'
 
-export const metadata: Metadata = { title: { default: 'Taut Pinset', template: '%s · Taut Pinset' }, description: 'Which string it is, what to cut, how to fit it, when it will hold.' }
+export const metadata: Metadata = {
+  title: { default: 'Taut Pinset', template: '%s · Taut Pinset' },
+  description: 'Which string it is, what to cut, how to fit it, when it will hold.',
+}
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const light = (await cookies()).get('light')?.value === 'backstage' ? 'backstage' : 'day'
-  const { name, unit, timeZone, habits: { octaveNames, gutTop } } = houseSettings(store())
+  const {
+    name,
+    unit,
+    timeZone,
+    habits: { octaveNames, gutTop },
+  } = houseSettings(store())
   return (
     <html lang="en-GB" data-light={light}>
       <body>
@@ -27,7 +35,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <AtHandProvider>
             <Navigation light={light} />
             <DoneBar>
-              <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">{children}</main>
+              <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">
+                {children}
+              </main>
               <KeyList />
             </DoneBar>
           </AtHandProvider>

@@ -5,7 +5,14 @@ export default function NotFound() {
     <div className="sheet p-6">
       <h1 className="text-2xl font-semibold">There is nothing here</h1>
       <p className="mt-1">This address names no instrument, job or place of the workshop.</p>
-      <p className="mt-4 flex gap-2"><Link href="/" className="button button-main">To Today</Link><Link href="/instruments" className="button">To the instruments</Link></p>
+      <p className="mt-4 flex gap-2">
+        <Link href="/" className="button button-main">
+          To Today
+        </Link>
+        <Link href="/instruments" className="button">
+          To the instruments
+        </Link>
+      </p>
     </div>
   )
 }

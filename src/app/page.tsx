@@ -7,5 +7,11 @@ import { TodayPage } from './TodayPage'
 export const metadata: Metadata = { title: 'Today · Taut Pinset' }
 
 export default function Page() {
-  return <TodayPage view={todayView(store())} now={store().now()} tolerance={houseSettings(store()).retuneAtCents} />
+  return (
+    <TodayPage
+      view={todayView(store())}
+      now={store().now()}
+      tolerance={houseSettings(store()).retuneAtCents}
+    />
+  )
 }

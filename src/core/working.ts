@@ -3,7 +3,15 @@
  */
 import type { Measure } from './measure'
 
-export type Source = 'chart' | 'reference pitch' | 'material table' | 'house habit' | 'pin record' | 'fastening table' | 'worked out' | 'coil'
+export type Source =
+  | 'chart'
+  | 'reference pitch'
+  | 'material table'
+  | 'house habit'
+  | 'pin record'
+  | 'fastening table'
+  | 'worked out'
+  | 'coil'
 
 export interface WorkingInput {
   readonly symbol: string
@@ -24,6 +32,12 @@ export interface Working {
 }
 
 /** One input of a working; firm unless said otherwise. */
-export function input(symbol: string, name: string, measure: Measure, source: Source, firm = true): WorkingInput {
+export function input(
+  symbol: string,
+  name: string,
+  measure: Measure,
+  source: Source,
+  firm = true,
+): WorkingInput {
   return { symbol, name, measure, source, firm }
 }

@@ -28,13 +28,36 @@ const ON_THE_WAY = ['step', 'measure']
  * @param steps - with the ticks and measures of jobs
  */
 export function actionsLog(store: Store, most: number, before: number | null, steps: boolean): HistoryPage {
-  const rows = store.rows.select().from(actions)
-    .where(and(before === null ? undefined : lt(actions.id, before), steps ? undefined : notInArray(actions.kind, ON_THE_WAY)))
-    .orderBy(desc(actions.id)).limit(most + 1).all()
+  const rows = store.rows
+    .select()
+    .from(actions)
+    .where(
+      and(
+        before === null ? undefined : lt(actions.id, before),
+        steps ? undefined : notInArray(actions.kind, ON_THE_WAY),
+      ),
+    )
+    .orderBy(desc(actions.id))
+    .limit(most + 1)
+    .all()
   const shown = rows.slice(0, most)
-  const undone = new Set(shown.length === 0 ? [] : store.rows.select({ undoes: actions.undoes }).from(actions).where(inArray(actions.undoes, shown.map(({ id }) => id))).all().map(({ undoes }) => undoes))
+  const undone = new Set(
+    shown.length === 0
+      ? []
+      : store.rows
+          .select({ undoes: actions.undoes })
+          .from(actions)
+          .where(
+            inArray(
+              actions.undoes,
+              shown.map(({ id }) => id),
+            ),
+          )
+          .all()
+          .map(({ undoes }) => undoes),
+  )
   return {
     actions: shown.map(({ id, at, kind, summary }) => ({ id, at, kind, summary, undone: undone.has(id) })),
-    before: rows.length > most ? shown.at(-1)?.id ?? null : null,
+    before: rows.length > most ? (shown.at(-1)?.id ?? null) : null,
   }
 }

@@ -11,7 +11,16 @@ import { openReplacement } from './jobs-together'
 import { keepMeasure, logMishap, markStepOfAll } from './job-steps'
 import { addNeeds, openNeeds } from './need-list'
 import { once } from './once'
-import { markSent, orderById, placeOrders, receive, substitutionChange, takeAnswer, toSend, type OrderLine } from './orders'
+import {
+  markSent,
+  orderById,
+  placeOrders,
+  receive,
+  substitutionChange,
+  takeAnswer,
+  toSend,
+  type OrderLine,
+} from './orders'
 import { openTails, trimTail } from './parked-tails'
 import { answeredRequests, jobs } from './schema'
 import { logReading, settlingStrings } from './settling'
@@ -20,13 +29,25 @@ import { allSupplies, moveSupply, shortSupplies, wantSupply } from './supplies'
 import { todayView } from './today'
 
 let store: Store
-eachOnDemo((opened) => { store = opened }, { syncAtClose: true })
+eachOnDemo(
+  (opened) => {
+    store = opened
+  },
+  { syncAtClose: true },
+)
 
 const lovage = () => instrumentBySlug(store, 'lovage')
 /** A plain packet that is sold for a position of Lovage, and the supplier's id for it. */
 function sold(number: number) {
   const p = lovage().instrument.positions[number - 1]!
-  const item = catalogue(store).find(({ construction, colour, tensionClass, setOf, length }) => setOf === null && JSON.stringify(construction) === JSON.stringify(p.construction) && colour === p.colour && tensionClass === 'concert' && length > 0.7)!
+  const item = catalogue(store).find(
+    ({ construction, colour, tensionClass, setOf, length }) =>
+      setOf === null &&
+      JSON.stringify(construction) === JSON.stringify(p.construction) &&
+      colour === p.colour &&
+      tensionClass === 'concert' &&
+      length > 0.7,
+  )!
   return item
 }
 function need(number: number, quantity: number): number {
@@ -35,12 +56,21 @@ function need(number: number, quantity: number): number {
 }
 const ordered = (needId: number, packs: number, strings: number, number = 22) => {
   const item = sold(number)
-  const [id] = placeOrders(store, [{ supplierId: item.supplierId, lines: [{ itemId: item.id, packs, fills: [{ needId, strings }] }] }]).result
+  const [id] = placeOrders(store, [
+    { supplierId: item.supplierId, lines: [{ itemId: item.id, packs, fills: [{ needId, strings }] }] },
+  ]).result
   markSent(store, id!, '1')
   takeAnswer(store, id!, [{ part: item.part, packs, answer: 'confirmed', offered: null }])
   return orderById(store, id!)
 }
-const sentence = (act: () => unknown): string => { try { act() } catch (error) { return (error as Error).message } return '' }
+const sentence = (act: () => unknown): string => {
+  try {
+    act()
+  } catch (error) {
+    return (error as Error).message
+  }
+  return ''
+}
 
 describe('orders and their needs', () => {
   test('a need that is met in part stays open for the rest, and only the rest is bought again', () => {
@@ -50,7 +80,12 @@ describe('orders and their needs', () => {
     receive(store, order.id, [{ lineId: order.lines[0]!.id, packs: 1 }], 'Tray')
     expect(openNeeds(store).find(({ id }) => id === needId)).toMatchObject({ onOrder: 1, toOrder: 2, met: 1 })
     receive(store, order.id, [{ lineId: order.lines[0]!.id, packs: 1 }], 'Tray')
-    expect(openNeeds(store).find(({ id }) => id === needId)).toMatchObject({ onOrder: 0, toOrder: 2, met: 2, quantity: 4 })
+    expect(openNeeds(store).find(({ id }) => id === needId)).toMatchObject({
+      onOrder: 0,
+      toOrder: 2,
+      met: 2,
+      quantity: 4,
+    })
     const rest = ordered(needId, 2, 2)
     receive(store, rest.id, [{ lineId: rest.lines[0]!.id, packs: 2 }], 'Tray')
     expect(openNeeds(store).some(({ id }) => id === needId)).toBe(false)
@@ -62,35 +97,94 @@ describe('orders and their needs', () => {
     expect(openNeeds(store).map(({ id }) => id)).toContain(second)
     const item = sold(22)
     const line = { itemId: item.id, packs: 1, fills: [{ needId: second, strings: 1 }] }
-    expect(sentence(() => placeOrders(store, [{ supplierId: item.supplierId, lines: [line, line] }]))).toContain('on order already')
-    expect(sentence(() => placeOrders(store, [{ supplierId: item.supplierId, lines: [{ ...line, fills: [{ needId: second, strings: 1 }, { needId: second, strings: 1 }] }] }]))).not.toBe('')
+    expect(
+      sentence(() => placeOrders(store, [{ supplierId: item.supplierId, lines: [line, line] }])),
+    ).toContain('on order already')
+    expect(
+      sentence(() =>
+        placeOrders(store, [
+          {
+            supplierId: item.supplierId,
+            lines: [
+              {
+                ...line,
+                fills: [
+                  { needId: second, strings: 1 },
+                  { needId: second, strings: 1 },
+                ],
+              },
+            ],
+          },
+        ]),
+      ),
+    ).not.toBe('')
   })
   test('a line can’t name strings that are not in its packs', () => {
     const needId = need(40, 1)
     const item = sold(22)
-    expect(sentence(() => placeOrders(store, [{ supplierId: item.supplierId, lines: [{ itemId: item.id, packs: 1, fills: [{ needId, strings: 1 }] }] }]))).toContain('can’t be cut from one pack')
+    expect(
+      sentence(() =>
+        placeOrders(store, [
+          {
+            supplierId: item.supplierId,
+            lines: [{ itemId: item.id, packs: 1, fills: [{ needId, strings: 1 }] }],
+          },
+        ]),
+      ),
+    ).toContain('can’t be cut from one pack')
   })
   test('a line told twice in one delivery is refused, and nothing of it is booked', () => {
     const order = ordered(need(22, 2), 2, 2)
     const lineId = order.lines[0]!.id
     const before = shelf(store).length
-    expect(sentence(() => receive(store, order.id, [{ lineId, packs: 1 }, { lineId, packs: 1 }], 'Tray'))).toContain('told twice')
+    expect(
+      sentence(() =>
+        receive(
+          store,
+          order.id,
+          [
+            { lineId, packs: 1 },
+            { lineId, packs: 1 },
+          ],
+          'Tray',
+        ),
+      ),
+    ).toContain('told twice')
     expect(shelf(store)).toHaveLength(before)
   })
   test('a set comes with what it held when it was ordered, whatever the catalogue says today', () => {
     const set = catalogue(store).find(({ setOf }) => setOf !== null)!
     const parts = set.setOf!.reduce((sum, { count }) => sum + count, 0)
-    const [id] = placeOrders(store, [{ supplierId: set.supplierId, lines: [{ itemId: set.id, packs: 1, fills: [] }] }]).result
+    const [id] = placeOrders(store, [
+      { supplierId: set.supplierId, lines: [{ itemId: set.id, packs: 1, fills: [] }] },
+    ]).result
     markSent(store, id!, '1')
     takeAnswer(store, id!, [{ part: set.part, packs: 1, answer: 'confirmed', offered: null }])
-    replaceCatalogue(store, 'weir-and-wharf', catalogue(store, set.supplierId).filter(({ setOf, part }) => setOf === null && !set.setOf!.some((of) => of.part === part)))
+    replaceCatalogue(
+      store,
+      'weir-and-wharf',
+      catalogue(store, set.supplierId).filter(
+        ({ setOf, part }) => setOf === null && !set.setOf!.some((of) => of.part === part),
+      ),
+    )
     const { result } = receive(store, id!, [{ lineId: orderById(store, id!).lines[0]!.id, packs: 1 }], 'Tray')
     expect(result.coilIds).toHaveLength(parts)
   })
   test('a wound substitute is weighed by its mass, not by its outside', () => {
-    const wound = (wrap: number) => ({ construction: { kind: 'wound', core: { material: 'steel', diameter: 0.0004 }, bedding: null, wrap: { material: 'copper', diameter: wrap } } }) as OrderLine
+    const wound = (wrap: number) =>
+      ({
+        construction: {
+          kind: 'wound',
+          core: { material: 'steel', diameter: 0.0004 },
+          bedding: null,
+          wrap: { material: 'copper', diameter: wrap },
+        },
+      }) as OrderLine
     const [asked, offered] = [wound(0.0003), wound(0.00034)]
-    expect(substitutionChange(asked, offered).change).toBeCloseTo(massPerLength(offered.construction) / massPerLength(asked.construction) - 1, 12)
+    expect(substitutionChange(asked, offered).change).toBeCloseTo(
+      massPerLength(offered.construction) / massPerLength(asked.construction) - 1,
+      12,
+    )
     expect(substitutionChange(asked, offered).change).not.toBeCloseTo((1.08 / 1.0) ** 2 - 1, 3)
   })
   test('a second click on Send finds it sent', () => {
@@ -101,7 +195,19 @@ describe('orders and their needs', () => {
 
 describe('coils', () => {
   const setAsideOn22 = () => {
-    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () => addCoil(store, { label: 'Aside', construction: lovage().instrument.positions[21]!.construction, colour: 'natural', tensionClass: 'concert', maker: '', line: '', place: '', boughtAt: store.now(), boughtLength: 0.9 })).result
+    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () =>
+      addCoil(store, {
+        label: 'Aside',
+        construction: lovage().instrument.positions[21]!.construction,
+        colour: 'natural',
+        tensionClass: 'concert',
+        maker: '',
+        line: '',
+        place: '',
+        boughtAt: store.now(),
+        boughtLength: 0.9,
+      }),
+    ).result
     const { jobId } = logBreak(store, lovage(), 22, 'knot').result
     chooseCoil(store, jobId, coilId)
     return { coilId, jobId }
@@ -113,7 +219,9 @@ describe('coils', () => {
   })
   test('one that was thrown away can’t be chosen', () => {
     const { jobId, coilId } = setAsideOn22()
-    const other = store.act({ kind: 'stores', summary: 'A packet' }, () => addCoil(store, { ...coilById(store, coilId), label: 'Gone', boughtLength: 2, lengthLeft: 2 })).result
+    const other = store.act({ kind: 'stores', summary: 'A packet' }, () =>
+      addCoil(store, { ...coilById(store, coilId), label: 'Gone', boughtLength: 2, lengthLeft: 2 }),
+    ).result
     discardCoil(store, other)
     expect(sentence(() => chooseCoil(store, jobId, other))).toContain('was thrown away')
   })
@@ -121,7 +229,20 @@ describe('coils', () => {
     const bistort = instrumentBySlug(store, 'bistort')
     const { jobId } = openReplacement(store, bistort, 4).result
     const p = bistort.instrument.positions[3]!
-    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () => addCoil(store, { label: 'Looped', construction: p.construction, colour: p.colour, tensionClass: 'wire', maker: '', line: '', place: '', end: 'loop', boughtAt: store.now(), boughtLength: 0.9 })).result
+    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () =>
+      addCoil(store, {
+        label: 'Looped',
+        construction: p.construction,
+        colour: p.colour,
+        tensionClass: 'wire',
+        maker: '',
+        line: '',
+        place: '',
+        end: 'loop',
+        boughtAt: store.now(),
+        boughtLength: 0.9,
+      }),
+    ).result
     chooseCoil(store, jobId, coilId)
     keepMeasure(store, jobId, 'cut', 7)
     logMishap(store, jobId, 'mark', 'cut too short')
@@ -134,7 +255,19 @@ describe('coils', () => {
 
 describe('parked tails', () => {
   const fitted = (cut: number | null) => {
-    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () => addCoil(store, { label: 'Long', construction: lovage().instrument.positions[21]!.construction, colour: 'natural', tensionClass: 'concert', maker: '', line: '', place: '', boughtAt: store.now(), boughtLength: 1.5 })).result
+    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () =>
+      addCoil(store, {
+        label: 'Long',
+        construction: lovage().instrument.positions[21]!.construction,
+        colour: 'natural',
+        tensionClass: 'concert',
+        maker: '',
+        line: '',
+        place: '',
+        boughtAt: store.now(),
+        boughtLength: 1.5,
+      }),
+    ).result
     const { jobId } = logBreak(store, lovage(), 22, 'knot').result
     chooseCoil(store, jobId, coilId)
     finishJob(store, jobId, { cut, wraps: 3, gauge: null })
@@ -165,16 +298,35 @@ describe('parked tails', () => {
 describe('settling', () => {
   test('a reading of +12 cents on new steel is told as odd, and Today goes on', () => {
     const wire = settlingStrings(store).find((s) => s.slug === 'teasel')!
-    const told = logReading(store, { fittedId: wire.fitted.id, positionId: wire.positionId, cents: 12, broughtBack: true }).result
+    const told = logReading(store, {
+      fittedId: wire.fitted.id,
+      positionId: wire.positionId,
+      cents: 12,
+      broughtBack: true,
+    }).result
     expect(told.kind).toBe('rise')
-    for (const cents of [300, -1200, 299]) logReading(store, { fittedId: wire.fitted.id, positionId: wire.positionId, cents, broughtBack: true })
+    for (const cents of [300, -1200, 299])
+      logReading(store, { fittedId: wire.fitted.id, positionId: wire.positionId, cents, broughtBack: true })
     const after = todayView(store).settling.find((s) => s.positionId === wire.positionId)!
     expect(after.readings.map(({ kind }) => kind).slice(-4)).toEqual(['rise', 'rise', 'slip', 'rise'])
-    for (const at of [after.nextAt ?? 0, after.readyAt, ...after.planAt]) expect(Number.isNaN(new Date(at).getTime())).toBe(false)
+    for (const at of [after.nextAt ?? 0, after.readyAt, ...after.planAt])
+      expect(Number.isNaN(new Date(at).getTime())).toBe(false)
   })
   test('cents when it was left are no slip, and settling is counted from there', () => {
     const { jobId } = logBreak(store, lovage(), 22, 'knot').result
-    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () => addCoil(store, { label: 'G', construction: lovage().instrument.positions[21]!.construction, colour: 'natural', tensionClass: 'concert', maker: '', line: '', place: '', boughtAt: store.now(), boughtLength: 1.5 })).result
+    const coilId = store.act({ kind: 'stores', summary: 'A packet' }, () =>
+      addCoil(store, {
+        label: 'G',
+        construction: lovage().instrument.positions[21]!.construction,
+        colour: 'natural',
+        tensionClass: 'concert',
+        maker: '',
+        line: '',
+        place: '',
+        boughtAt: store.now(),
+        boughtLength: 1.5,
+      }),
+    ).result
     chooseCoil(store, jobId, coilId)
     keepMeasure(store, jobId, 'cents', -100)
     keepMeasure(store, jobId, 'cycles', 3)
@@ -197,7 +349,10 @@ describe('small things', () => {
     wantSupply(store, thing!.id, short.short)
     expect(shortSupplies(store).some(({ id }) => id === thing!.id)).toBe(false)
     moveSupply(store, thing!.id, short.short)
-    expect(allSupplies(store).find(({ id }) => id === thing!.id)).toMatchObject({ count: thing!.least, wanted: 0 })
+    expect(allSupplies(store).find(({ id }) => id === thing!.id)).toMatchObject({
+      count: thing!.least,
+      wanted: 0,
+    })
   })
 })
 
@@ -213,7 +368,14 @@ describe('one action once', () => {
     expect(sentence(() => once(store, 'key-0002', 'open 9', open))).toContain('has an open job already')
     expect(store.rows.select().from(answeredRequests).all()).toHaveLength(1)
     // Whatever goes wrong after the write takes the write along.
-    expect(sentence(() => once(store, 'key-0003', 'x', () => { openReplacement(store, instrumentBySlug(store, 'sorrel'), 11); throw new Error('after') }))).toBe('after')
+    expect(
+      sentence(() =>
+        once(store, 'key-0003', 'x', () => {
+          openReplacement(store, instrumentBySlug(store, 'sorrel'), 11)
+          throw new Error('after')
+        }),
+      ),
+    ).toBe('after')
     expect(count()).toBe(before + 1)
   })
   test('ticking several steps is one action, and a tick that can’t be is refused whole', () => {
@@ -226,4 +388,6 @@ describe('one action once', () => {
   })
 })
 
-test.each(['0.995', '00.995', '0,995', '1'.repeat(40)])('“%s” is no price of hundreds', (text) => expect(() => parseMoney(text)).toThrow('Expected a price'))
+test.each(['0.995', '00.995', '0,995', '1'.repeat(40)])('“%s” is no price of hundreds', (text) =>
+  expect(() => parseMoney(text)).toThrow('Expected a price'),
+)

@@ -35,10 +35,20 @@ export function buyingBench(store: Store): BuyingBench {
   const items = catalogue(store)
   const offers = offersOf(items)
   return {
-    needs: openNeeds(store).filter(({ toOrder }) => toOrder > 0).map((need) => ({ ...buyNeed(need), string: need.string, settlesHours: settlesHours(need, holdsWithinCents, concertHours) })),
+    needs: openNeeds(store)
+      .filter(({ toOrder }) => toOrder > 0)
+      .map((need) => ({
+        ...buyNeed(need),
+        string: need.string,
+        settlesHours: settlesHours(need, holdsWithinCents, concertHours),
+      })),
     offers: offers.map((offer, i) => ({ ...offer, part: items[i]?.part ?? '', name: items[i]?.name ?? '' })),
-    suppliers: allSuppliers(store).map((supplier) => ({ ...supplier, arrivesAt: store.now() + supplier.leadDays * DAY })),
-    dates: occasionsAhead(store), currency,
+    suppliers: allSuppliers(store).map((supplier) => ({
+      ...supplier,
+      arrivesAt: store.now() + supplier.leadDays * DAY,
+    })),
+    dates: occasionsAhead(store),
+    currency,
   }
 }
 
@@ -49,5 +59,8 @@ function buyNeed({ id, spec, length, toOrder }: Need): BuyNeed {
 /** From its arrival until it holds through a concert, h: a day to fit it, then its settling. */
 function settlesHours({ spec }: Need, tolerance: number, concertHours: number): number {
   const { drift } = coreMaterial(spec.construction)
-  return TO_FIT + Math.max(FIRST_TUNED, readyFrom({ perDecade: drift, tau: STARTING_TAU }, tolerance, concertHours))
+  return (
+    TO_FIT +
+    Math.max(FIRST_TUNED, readyFrom({ perDecade: drift, tau: STARTING_TAU }, tolerance, concertHours))
+  )
 }

@@ -13,9 +13,14 @@ import type Database from 'better-sqlite3'
  * @returns ms since 1970
  * @throws RangeError when the date can't be read
  */
-export function houseClock(db: Database.Database, demoDate: string | undefined, machine: () => number = Date.now): () => number {
+export function houseClock(
+  db: Database.Database,
+  demoDate: string | undefined,
+  machine: () => number = Date.now,
+): () => number {
   if (!demoDate) return machine
-  const kept = db.prepare('SELECT offset_ms AS offset FROM clock WHERE demo_date = ?').get(demoDate) as { offset: number } | undefined
+  const kept = db.prepare('SELECT offset_ms AS offset FROM clock WHERE demo_date = ?').get(demoDate) as
+    { offset: number } | undefined
   if (kept) return () => machine() + kept.offset
   const offset = offsetTo(demoDate, machine())
   db.prepare('DELETE FROM clock').run()
@@ -26,7 +31,10 @@ export function houseClock(db: Database.Database, demoDate: string | undefined, 
 function offsetTo(demoDate: string, machine: number): number {
   const dayOnly = /^\d{4}-\d{2}-\d{2}$/.test(demoDate)
   const target = new Date(dayOnly ? `${demoDate}T00:00` : demoDate).getTime()
-  if (Number.isNaN(target)) throw new RangeError(`TAUT_DEMO_DATE: expected a date such as 2026-12-10 or 2026-12-10T19:30, got “${demoDate}”.`)
+  if (Number.isNaN(target))
+    throw new RangeError(
+      `TAUT_DEMO_DATE: expected a date such as 2026-12-10 or 2026-12-10T19:30, got “${demoDate}”.`,
+    )
   if (!dayOnly) return target - machine
   // The same time of day on that date: a change of clocks between the two must not move it past midnight.
   const then = new Date(target)

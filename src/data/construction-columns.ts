@@ -19,17 +19,34 @@ export interface ConstructionColumns {
 /** Columns of a construction; the material is the core's. */
 export function constructionColumns(c: Construction): ConstructionColumns {
   if (c.kind === 'plain') {
-    return { material: c.material, gaugeMm: inMm(c.gauge), coreMm: null, beddingMaterial: null, beddingMm: null, wrapMaterial: null, wrapMm: null }
+    return {
+      material: c.material,
+      gaugeMm: inMm(c.gauge),
+      coreMm: null,
+      beddingMaterial: null,
+      beddingMm: null,
+      wrapMaterial: null,
+      wrapMm: null,
+    }
   }
   return {
-    material: c.core.material, gaugeMm: inMm(outerGauge(c)), coreMm: inMm(c.core.diameter),
-    beddingMaterial: c.bedding?.material ?? null, beddingMm: c.bedding ? inMm(c.bedding.thickness) : null,
-    wrapMaterial: c.wrap.material, wrapMm: inMm(c.wrap.diameter),
+    material: c.core.material,
+    gaugeMm: inMm(outerGauge(c)),
+    coreMm: inMm(c.core.diameter),
+    beddingMaterial: c.bedding?.material ?? null,
+    beddingMm: c.bedding ? inMm(c.bedding.thickness) : null,
+    wrapMaterial: c.wrap.material,
+    wrapMm: inMm(c.wrap.diameter),
   }
 }
 
 /** Columns of a string as it is sold: its construction, colour, class and end. */
-export function specColumns<Spec extends StringSpec>({ construction, colour, tensionClass, end }: Spec): ConstructionColumns & Pick<Spec, 'colour' | 'tensionClass' | 'end'> {
+export function specColumns<Spec extends StringSpec>({
+  construction,
+  colour,
+  tensionClass,
+  end,
+}: Spec): ConstructionColumns & Pick<Spec, 'colour' | 'tensionClass' | 'end'> {
   return { ...constructionColumns(construction), colour, tensionClass, end }
 }
 
@@ -41,7 +58,10 @@ export function constructionFrom(row: ConstructionColumns): Construction {
   return {
     kind: 'wound',
     core: { material: row.material, diameter: metres(row.coreMm) },
-    bedding: row.beddingMaterial === null || row.beddingMm === null ? null : { material: row.beddingMaterial, thickness: metres(row.beddingMm) },
+    bedding:
+      row.beddingMaterial === null || row.beddingMm === null
+        ? null
+        : { material: row.beddingMaterial, thickness: metres(row.beddingMm) },
     wrap: { material: row.wrapMaterial, diameter: metres(row.wrapMm) },
   }
 }

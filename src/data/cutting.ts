@@ -13,28 +13,62 @@ import { Refusal } from './refusal'
 
 export interface CuttingBench {
   readonly jobs: readonly (CutJob & { readonly string: string; readonly coilId: number | null })[]
-  readonly coils: readonly (CoilLeft & { readonly label: string; readonly place: string; readonly bought: number; readonly cuts: readonly number[] })[]
+  readonly coils: readonly (CoilLeft & {
+    readonly label: string
+    readonly place: string
+    readonly bought: number
+    readonly cuts: readonly number[]
+  })[]
 }
 
 /** Jobs whose string is not cut yet, and every coil that could serve one. */
 export function cuttingBench(store: Store): CuttingBench {
   const coils = shelf(store)
-  const open = openJobs(store).filter((job) => !job.sameString).map((row) => jobById(store, row.id))
+  const open = openJobs(store)
+    .filter((job) => !job.sameString)
+    .map((row) => jobById(store, row.id))
   const waiting = open.map((job) => ({
-    id: job.jobId, string: stringOf(job, job.position), coilId: job.coil?.id ?? null,
+    id: job.jobId,
+    string: stringOf(job, job.position),
+    coilId: job.coil?.id ?? null,
     // What is set aside for a job stays its own.
-    options: coils.filter(({ id }) => job.coil === null || id === job.coil.id).flatMap((coil) => {
-      const { grade } = fitOf(coil, job.position, soldByClass(job.instrument))
-      return grade === 'refused' ? [] : [{ coilId: coil.id, length: fittingFigures(job.instrument, job.position, job.habits, coil.construction, job.corrections).cut.total, grade: grade as Exclude<FitGrade, 'refused'> }]
-    }),
+    options: coils
+      .filter(({ id }) => job.coil === null || id === job.coil.id)
+      .flatMap((coil) => {
+        const { grade } = fitOf(coil, job.position, soldByClass(job.instrument))
+        return grade === 'refused'
+          ? []
+          : [
+              {
+                coilId: coil.id,
+                length: fittingFigures(
+                  job.instrument,
+                  job.position,
+                  job.habits,
+                  coil.construction,
+                  job.corrections,
+                ).cut.total,
+                grade: grade as Exclude<FitGrade, 'refused'>,
+              },
+            ]
+      }),
   }))
   const useful = new Set(waiting.flatMap(({ options }) => options.map(({ coilId }) => coilId)))
   const looped = open.some((job) => specAt(job.position, soldByClass(job.instrument)).end !== 'plain')
   return {
     jobs: waiting,
-    coils: coils.filter(({ id }) => useful.has(id)).map((coil) => ({
-      id: coil.id, left: coil.lengthLeft, opened: coil.opened, most: looped && coil.end !== 'plain' ? 1 : null, label: coil.label, place: coil.place, bought: coil.boughtLength, cuts: coil.cuts.map(({ length }) => length),
-    })),
+    coils: coils
+      .filter(({ id }) => useful.has(id))
+      .map((coil) => ({
+        id: coil.id,
+        left: coil.lengthLeft,
+        opened: coil.opened,
+        most: looped && coil.end !== 'plain' ? 1 : null,
+        label: coil.label,
+        place: coil.place,
+        bought: coil.boughtLength,
+        cuts: coil.cuts.map(({ length }) => length),
+      })),
   }
 }
 
@@ -43,21 +77,35 @@ export function cuttingBench(store: Store): CuttingBench {
  *
  * @throws Refusal 409 when together more would be cut from a coil than it has left
  */
-export function takeCuttingPlan(store: Store, cuts: readonly { readonly jobId: number; readonly coilId: number }[]): Done<void> {
+export function takeCuttingPlan(
+  store: Store,
+  cuts: readonly { readonly jobId: number; readonly coilId: number }[],
+): Done<void> {
   const bench = cuttingBench(store)
   const taken = new Map<number, number>()
   for (const { jobId, coilId } of cuts) {
     const option = bench.jobs.find(({ id }) => id === jobId)?.options.find((one) => one.coilId === coilId)
-    if (!option) throw new Refusal(409, 'The jobs or the shelf have changed since the plan was made; plan again.')
+    if (!option)
+      throw new Refusal(409, 'The jobs or the shelf have changed since the plan was made; plan again.')
     taken.set(coilId, (taken.get(coilId) ?? 0) + option.length)
   }
   for (const [coilId, length] of taken) {
     const coil = bench.coils.find(({ id }) => id === coilId)
-    if (!coil || length > coil.left) throw new Refusal(409, 'The shelf has changed since the plan was made; plan again.')
+    if (!coil || length > coil.left)
+      throw new Refusal(409, 'The shelf has changed since the plan was made; plan again.')
   }
-  return store.act({ kind: 'coil', summary: cuts.length === 1 ? 'A coil set aside by the cutting plan' : `Coils set aside for ${cuts.length} strings by the cutting plan` }, () => {
-    for (const { jobId, coilId } of cuts) chooseCoilOf(store, jobId, coilId)
-  })
+  return store.act(
+    {
+      kind: 'coil',
+      summary:
+        cuts.length === 1
+          ? 'A coil set aside by the cutting plan'
+          : `Coils set aside for ${cuts.length} strings by the cutting plan`,
+    },
+    () => {
+      for (const { jobId, coilId } of cuts) chooseCoilOf(store, jobId, coilId)
+    },
+  )
 }
 
 /** What an open job has set aside of a coil. */
@@ -76,7 +124,12 @@ export function setAside(store: Store): ReadonlyMap<number, readonly SetAside[]>
   for (const row of openJobs(store)) {
     if (row.coilId === null) continue
     const job = jobById(store, row.id)
-    const aside = { jobId: row.id, string: stringOf(job, job.position), length: job.figures.cut.total, takesEnd: specAt(job.position, null).end !== 'plain' }
+    const aside = {
+      jobId: row.id,
+      string: stringOf(job, job.position),
+      length: job.figures.cut.total,
+      takesEnd: specAt(job.position, null).end !== 'plain',
+    }
     byCoil.set(row.coilId, [...(byCoil.get(row.coilId) ?? []), aside])
   }
   return byCoil
@@ -86,7 +139,12 @@ export function setAside(store: Store): ReadonlyMap<number, readonly SetAside[]>
 export function withoutSetAside(coil: Coil, aside: readonly SetAside[]): Coil {
   if (aside.length === 0) return coil
   const taken = aside.reduce((sum, { length }) => sum + length, 0)
-  return { ...coil, lengthLeft: Math.max(0, coil.lengthLeft - taken), opened: true, end: aside.some(({ takesEnd }) => takesEnd) ? 'plain' : coil.end }
+  return {
+    ...coil,
+    lengthLeft: Math.max(0, coil.lengthLeft - taken),
+    opened: true,
+    end: aside.some(({ takesEnd }) => takesEnd) ? 'plain' : coil.end,
+  }
 }
 
 /**
@@ -96,7 +154,12 @@ export function withoutSetAside(coil: Coil, aside: readonly SetAside[]): Coil {
  */
 export function freeShelf(store: Store, forJob: number | null = null): readonly Coil[] {
   const byCoil = setAside(store)
-  return shelf(store).map((coil) => withoutSetAside(coil, (byCoil.get(coil.id) ?? []).filter(({ jobId }) => jobId !== forJob)))
+  return shelf(store).map((coil) =>
+    withoutSetAside(
+      coil,
+      (byCoil.get(coil.id) ?? []).filter(({ jobId }) => jobId !== forJob),
+    ),
+  )
 }
 
 /** Open jobs that a coil is set aside for. */

@@ -43,7 +43,10 @@ export function openStore({ folder, demoDate, machine, syncAtClose = false }: Op
   db.pragma('foreign_keys = OFF')
   migrate(rows, { migrationsFolder: path.join(process.cwd(), 'drizzle') })
   const dangling = db.pragma('foreign_key_check') as readonly { readonly table: string }[]
-  if (dangling[0]) throw new Error(`expected every row to point at one that is there, got one in ${dangling[0].table} that doesn’t`)
+  if (dangling[0])
+    throw new Error(
+      `expected every row to point at one that is there, got one in ${dangling[0].table} that doesn’t`,
+    )
   db.pragma('foreign_keys = ON')
   const now = houseClock(db, demoDate, machine)
   const journal = new Journal(db, now)

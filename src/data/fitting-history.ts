@@ -24,14 +24,25 @@ export interface PastFitting {
 export function pastFittings(store: Store): readonly PastFitting[] {
   const length = (mm: number | null) => (mm === null ? null : metres(mm))
   const names = new Map<number, string>()
-  return store.rows.select().from(fittings).innerJoin(jobs, eq(fittings.jobId, jobs.id)).orderBy(desc(fittings.at), desc(fittings.id)).all().map(({ fitting, job }) => {
-    if (!names.has(job.positionId)) {
-      const stored = byPositionId(store, job.positionId)
-      names.set(job.positionId, stringOf(stored, stored.position))
-    }
-    return {
-      jobId: job.id, at: fitting.at, string: names.get(job.positionId) as string,
-      predictedCut: length(fitting.predictedCutMm), cut: length(fitting.cutMm), predictedWraps: fitting.predictedWraps, wraps: fitting.wraps,
-    }
-  })
+  return store.rows
+    .select()
+    .from(fittings)
+    .innerJoin(jobs, eq(fittings.jobId, jobs.id))
+    .orderBy(desc(fittings.at), desc(fittings.id))
+    .all()
+    .map(({ fitting, job }) => {
+      if (!names.has(job.positionId)) {
+        const stored = byPositionId(store, job.positionId)
+        names.set(job.positionId, stringOf(stored, stored.position))
+      }
+      return {
+        jobId: job.id,
+        at: fitting.at,
+        string: names.get(job.positionId) as string,
+        predictedCut: length(fitting.predictedCutMm),
+        cut: length(fitting.cutMm),
+        predictedWraps: fitting.predictedWraps,
+        wraps: fitting.wraps,
+      }
+    })
 }

@@ -12,18 +12,38 @@ import { jobById, stringOf, unfinished } from './jobs'
 import { instruments, jobs } from './schema'
 
 /** Where a habit holds. */
-export type HabitScope = { readonly of: 'house' } | { readonly of: 'instrument'; readonly slug: string } | { readonly of: 'job'; readonly jobId: number }
+export type HabitScope =
+  | { readonly of: 'house' }
+  | { readonly of: 'instrument'; readonly slug: string }
+  | { readonly of: 'job'; readonly jobId: number }
 
-const QUESTIONS = new Map(Object.values(SCHOOLS).flat().map(({ key, question }) => [key as string, question.toLowerCase()]))
-const AMOUNTS: Readonly<Record<string, string>> = { wraps: 'wraps wanted', thinBelow: 'gauge that counts as thin', tail: 'tail left beyond the hole', slackLength: 'slack past every pin', slackStrings: 'strings pulled aside by', stretchCycles: 'cycles of helping it settle' }
+const QUESTIONS = new Map(
+  Object.values(SCHOOLS)
+    .flat()
+    .map(({ key, question }) => [key as string, question.toLowerCase()]),
+)
+const AMOUNTS: Readonly<Record<string, string>> = {
+  wraps: 'wraps wanted',
+  thinBelow: 'gauge that counts as thin',
+  tail: 'tail left beyond the hole',
+  slackLength: 'slack past every pin',
+  slackStrings: 'strings pulled aside by',
+  stretchCycles: 'cycles of helping it settle',
+}
 
 /**
  * Changes habits, as one action.
  *
  * @param change - what is set; what is undefined goes back to what the house, or the instrument, does
  */
-export function setHabits(store: Store, scope: HabitScope, change: { readonly [K in keyof HabitChange]: HabitChange[K] | undefined }): Done<void> {
-  const what = Object.keys(change).map((key) => QUESTIONS.get(key) ?? AMOUNTS[key] ?? key).join(', ')
+export function setHabits(
+  store: Store,
+  scope: HabitScope,
+  change: { readonly [K in keyof HabitChange]: HabitChange[K] | undefined },
+): Done<void> {
+  const what = Object.keys(change)
+    .map((key) => QUESTIONS.get(key) ?? AMOUNTS[key] ?? key)
+    .join(', ')
   switch (scope.of) {
     case 'house': {
       const { habits } = houseSettings(store)
@@ -31,15 +51,33 @@ export function setHabits(store: Store, scope: HabitScope, change: { readonly [K
     }
     case 'instrument': {
       const { id, instrument, ownHabits } = instrumentBySlug(store, scope.slug)
-      return store.act({ kind: 'habit', summary: `${instrument.name}’s own habit: ${what}`, instrumentId: id }, () => {
-        store.rows.update(instruments).set({ habits: JSON.stringify({ ...ownHabits, ...change }) }).where(eq(instruments.id, id)).run()
-      })
+      return store.act(
+        { kind: 'habit', summary: `${instrument.name}’s own habit: ${what}`, instrumentId: id },
+        () => {
+          store.rows
+            .update(instruments)
+            .set({ habits: JSON.stringify({ ...ownHabits, ...change }) })
+            .where(eq(instruments.id, id))
+            .run()
+        },
+      )
     }
     case 'job': {
       const job = unfinished(jobById(store, scope.jobId))
-      return store.act({ kind: 'habit', summary: `${stringOf(job, job.position)}: another habit for this job: ${what}`, instrumentId: job.id }, () => {
-        store.rows.update(jobs).set({ habits: JSON.stringify({ ...job.jobHabits, ...change }) }).where(eq(jobs.id, job.jobId)).run()
-      })
+      return store.act(
+        {
+          kind: 'habit',
+          summary: `${stringOf(job, job.position)}: another habit for this job: ${what}`,
+          instrumentId: job.id,
+        },
+        () => {
+          store.rows
+            .update(jobs)
+            .set({ habits: JSON.stringify({ ...job.jobHabits, ...change }) })
+            .where(eq(jobs.id, job.jobId))
+            .run()
+        },
+      )
     }
   }
 }
@@ -48,8 +86,15 @@ export function setHabits(store: Store, scope: HabitScope, change: { readonly [K
 export function measureKnotOfOwn(store: Store, fastening: TailFastening, gauges: number | null): Done<void> {
   const { habits } = houseSettings(store)
   const others = Object.fromEntries(Object.entries(habits.knots).filter(([knot]) => knot !== fastening))
-  const summary = gauges === null ? `${fastening}: taken as worked out again` : `${fastening}: measured to take ${Math.round(gauges * 10) / 10} gauges`
-  return changeHouse(store, { habits: { ...habits, knots: gauges === null ? others : { ...others, [fastening]: gauges } } }, summary)
+  const summary =
+    gauges === null
+      ? `${fastening}: taken as worked out again`
+      : `${fastening}: measured to take ${Math.round(gauges * 10) / 10} gauges`
+  return changeHouse(
+    store,
+    { habits: { ...habits, knots: gauges === null ? others : { ...others, [fastening]: gauges } } },
+    summary,
+  )
 }
 
 /** Only what is set: a house has a habit in everything. */

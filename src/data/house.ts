@@ -39,9 +39,15 @@ export function houseSettings(store: Store): House {
   const row = store.rows.select().from(house).get()
   if (!row) return STARTING
   return {
-    name: row.name, unit: row.unit, timeZone: row.timeZone,
+    name: row.name,
+    unit: row.unit,
+    timeZone: row.timeZone,
     habits: { ...DEFAULT_HABITS, ...habitChange(row.habits) },
-    retuneAtCents: row.retuneAtCents, holdsWithinCents: row.holdsWithinCents, currency: row.currency, leastSpares: row.leastSpares, concertHours: row.concertHours,
+    retuneAtCents: row.retuneAtCents,
+    holdsWithinCents: row.holdsWithinCents,
+    currency: row.currency,
+    leastSpares: row.leastSpares,
+    concertHours: row.concertHours,
   }
 }
 
@@ -55,6 +61,10 @@ export function changeHouse(store: Store, change: Partial<House>, summary = 'Hou
   const next = { ...houseSettings(store), ...change }
   const row = { ...next, habits: JSON.stringify(next.habits) }
   return store.act({ kind: 'house', summary }, () => {
-    store.rows.insert(house).values({ id: 1, ...row }).onConflictDoUpdate({ target: house.id, set: row }).run()
+    store.rows
+      .insert(house)
+      .values({ id: 1, ...row })
+      .onConflictDoUpdate({ target: house.id, set: row })
+      .run()
   })
 }

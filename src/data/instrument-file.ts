@@ -4,11 +4,38 @@
 import 'reflect-metadata'
 import { Type, plainToInstance } from 'class-transformer'
 import {
-  ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNotEmpty, IsObject, IsOptional, IsString, Matches, Max, MaxLength, Min, ValidateNested,
-  validateSync, type ValidationError,
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+  validateSync,
+  type ValidationError,
 } from 'class-validator'
-import { CALLED_BY, calledAs, callingOf, COUNTED_FROM, type CalledBy, type CountedFrom } from '@/core/instrument/called'
-import { FAMILIES, STRUNG, type Instrument, type StringPosition, type Strung } from '@/core/instrument/instrument'
+import {
+  CALLED_BY,
+  calledAs,
+  callingOf,
+  COUNTED_FROM,
+  type CalledBy,
+  type CountedFrom,
+} from '@/core/instrument/called'
+import {
+  FAMILIES,
+  STRUNG,
+  type Instrument,
+  type StringPosition,
+  type Strung,
+} from '@/core/instrument/instrument'
 import { layersOver } from '@/core/instrument/layers'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { parseNote, scientificWord } from '@/core/pitch/note'
@@ -105,8 +132,17 @@ export class InstrumentFile {
   @IsOptional() @IsIn(CALLED_BY) calledBy?: CalledBy
   @IsOptional() @IsIn(COUNTED_FROM) countedFrom?: CountedFrom
   @IsOptional() @IsIn(STRUNG) strung?: Strung
-  @ArrayMinSize(1, { message: 'an instrument has one string at least' }) @ArrayMaxSize(MOST_STRINGS) @IsArray() @ValidateNested({ each: true }) @Type(() => PositionFile) positions!: PositionFile[]
-  @ArrayMaxSize(MOST_STRINGS * 8) @IsArray() @ValidateNested({ each: true }) @Type(() => CoveringFile) coverings!: CoveringFile[]
+  @ArrayMinSize(1, { message: 'an instrument has one string at least' })
+  @ArrayMaxSize(MOST_STRINGS)
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => PositionFile)
+  positions!: PositionFile[]
+  @ArrayMaxSize(MOST_STRINGS * 8)
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => CoveringFile)
+  coverings!: CoveringFile[]
 }
 
 /** An instrument as the plain object that goes into the file. */
@@ -115,15 +151,36 @@ export function toInstrumentFile({ positions, ...about }: Instrument): Instrumen
     ...about,
     coverings: about.coverings.map((c) => ({ ...c })),
     positions: positions.map((p) => ({
-      number: p.number, makerLabel: p.makerLabel, role: p.called.role, askedMake: p.askedMake, note: scientificWord(p.note), colour: p.colour, string: constructionColumns(p.construction),
-      speakingMm: inMm(p.speakingLength), freeMm: inMm(p.freeLength), mechanism: p.mechanism, piece: p.piece, headFastening: p.head.fastening,
+      number: p.number,
+      makerLabel: p.makerLabel,
+      role: p.called.role,
+      askedMake: p.askedMake,
+      note: scientificWord(p.note),
+      colour: p.colour,
+      string: constructionColumns(p.construction),
+      speakingMm: inMm(p.speakingLength),
+      freeMm: inMm(p.freeLength),
+      mechanism: p.mechanism,
+      piece: p.piece,
+      headFastening: p.head.fastening,
       pin: {
-        setting: p.head.pin.setting, turnedBy: p.head.pin.turnedBy, diameterMm: inMm(p.head.pin.diameter), gearRatio: p.head.pin.gearRatio, tightens: p.head.pin.tightens,
-        threadMm: mmOrNull(p.head.pin.threadPitch), heightMm: inMm(p.head.pin.height), heightDatum: p.head.pin.heightDatum,
-        holeToEndMm: inMm(p.head.pin.holeToEnd), bridgeHeightMm: inMm(p.head.pin.bridgeHeight), toBridgeMm: inMm(p.head.pin.toBridge),
+        setting: p.head.pin.setting,
+        turnedBy: p.head.pin.turnedBy,
+        diameterMm: inMm(p.head.pin.diameter),
+        gearRatio: p.head.pin.gearRatio,
+        tightens: p.head.pin.tightens,
+        threadMm: mmOrNull(p.head.pin.threadPitch),
+        heightMm: inMm(p.head.pin.height),
+        heightDatum: p.head.pin.heightDatum,
+        holeToEndMm: inMm(p.head.pin.holeToEnd),
+        bridgeHeightMm: inMm(p.head.pin.bridgeHeight),
+        toBridgeMm: inMm(p.head.pin.toBridge),
       },
       tail: {
-        fastening: p.tail.fastening, boardMm: inMm(p.tail.boardThickness), eyeletBoreMm: mmOrNull(p.tail.eyeletBore), postMm: mmOrNull(p.tail.postDiameter),
+        fastening: p.tail.fastening,
+        boardMm: inMm(p.tail.boardThickness),
+        eyeletBoreMm: mmOrNull(p.tail.eyeletBore),
+        postMm: mmOrNull(p.tail.postDiameter),
       },
       at: { tail: pointInMm(p.at.tail), bridge: pointInMm(p.at.bridge), pin: pointInMm(p.at.pin) },
     })),
@@ -137,30 +194,66 @@ export function toInstrumentFile({ positions, ...about }: Instrument): Instrumen
  */
 export function fromInstrumentFile(json: unknown): Instrument {
   const plain = typeof json === 'object' && json !== null && !Array.isArray(json)
-  if (!plain) throw new RangeError('An instrument file: expected a JSON object with the instrument’s positions.')
+  if (!plain)
+    throw new RangeError('An instrument file: expected a JSON object with the instrument’s positions.')
   const file = plainToInstance(InstrumentFile, json)
-  const [error] = validateSync(file, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true })
+  const [error] = validateSync(file, {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+  })
   if (error) throw new RangeError(`An instrument file: ${sentenceOf(error)}.`)
   const { positions, ...about } = file
-  const calling = { ...callingOf(about.family), ...told({ calledBy: about.calledBy, countedFrom: about.countedFrom }) }
+  const calling = {
+    ...callingOf(about.family),
+    ...told({ calledBy: about.calledBy, countedFrom: about.countedFrom }),
+  }
   const instrument: Instrument = {
-    ...about, ...calling, strung: about.strung ?? 'as usual',
-    coverings: about.coverings.map(({ over, under }) => ({ over, under })).sort((a, b) => a.over - b.over || a.under - b.under),
+    ...about,
+    ...calling,
+    strung: about.strung ?? 'as usual',
+    coverings: about.coverings
+      .map(({ over, under }) => ({ over, under }))
+      .sort((a, b) => a.over - b.over || a.under - b.under),
     positions: positions.map((p): StringPosition => ({
-      number: p.number, called: calledAs(calling, p.number, positions.length, p.role ?? null), makerLabel: p.makerLabel ?? null, askedMake: p.askedMake ?? null, note: parseNote(p.note), colour: p.colour, construction: constructionFrom(p.string),
-      speakingLength: metres(p.speakingMm), freeLength: metres(p.freeMm), mechanism: p.mechanism ?? null, piece: p.piece,
+      number: p.number,
+      called: calledAs(calling, p.number, positions.length, p.role ?? null),
+      makerLabel: p.makerLabel ?? null,
+      askedMake: p.askedMake ?? null,
+      note: parseNote(p.note),
+      colour: p.colour,
+      construction: constructionFrom(p.string),
+      speakingLength: metres(p.speakingMm),
+      freeLength: metres(p.freeMm),
+      mechanism: p.mechanism ?? null,
+      piece: p.piece,
       head: {
         fastening: p.headFastening,
         pin: {
-          setting: p.pin.setting ?? (p.pin.threadMm ? 'upright' : 'through the neck'), turnedBy: p.pin.turnedBy ?? (p.headFastening === 'peg cord' ? 'hand' : 'key'), diameter: metres(p.pin.diameterMm), gearRatio: p.pin.gearRatio, tightens: p.pin.tightens, threadPitch: metresOrNull(p.pin.threadMm),
-          height: metres(p.pin.heightMm), heightDatum: p.pin.heightDatum, holeToEnd: metres(p.pin.holeToEndMm),
-          bridgeHeight: metres(p.pin.bridgeHeightMm), toBridge: metres(p.pin.toBridgeMm),
+          setting: p.pin.setting ?? (p.pin.threadMm ? 'upright' : 'through the neck'),
+          turnedBy: p.pin.turnedBy ?? (p.headFastening === 'peg cord' ? 'hand' : 'key'),
+          diameter: metres(p.pin.diameterMm),
+          gearRatio: p.pin.gearRatio,
+          tightens: p.pin.tightens,
+          threadPitch: metresOrNull(p.pin.threadMm),
+          height: metres(p.pin.heightMm),
+          heightDatum: p.pin.heightDatum,
+          holeToEnd: metres(p.pin.holeToEndMm),
+          bridgeHeight: metres(p.pin.bridgeHeightMm),
+          toBridge: metres(p.pin.toBridgeMm),
         },
       },
       tail: {
-        fastening: p.tail.fastening, boardThickness: metres(p.tail.boardMm), eyeletBore: metresOrNull(p.tail.eyeletBoreMm), postDiameter: metresOrNull(p.tail.postMm),
+        fastening: p.tail.fastening,
+        boardThickness: metres(p.tail.boardMm),
+        eyeletBore: metresOrNull(p.tail.eyeletBoreMm),
+        postDiameter: metresOrNull(p.tail.postMm),
       },
-      at: { tail: pointInMetres(p.at.tail), bridge: pointInMetres(p.at.bridge), pin: pointInMetres(p.at.pin) },
+      at: {
+        tail: pointInMetres(p.at.tail),
+        bridge: pointInMetres(p.at.bridge),
+        pin: pointInMetres(p.at.pin),
+      },
     })),
   }
   const wrong = inconsistent(instrument)
@@ -172,8 +265,10 @@ export function fromInstrumentFile(json: unknown): Instrument {
 function inconsistent(instrument: Instrument): string | null {
   const { positions, coverings } = instrument
   for (const [i, p] of positions.entries()) {
-    if (p.number !== i + 1) return `at positions.${i}, expected string ${i + 1}, got ${p.number}: strings are numbered from 1 without a gap.`
-    if (p.freeLength < p.speakingLength) return `at positions.${i}, the free length is shorter than the speaking length, and it can’t be.`
+    if (p.number !== i + 1)
+      return `at positions.${i}, expected string ${i + 1}, got ${p.number}: strings are numbered from 1 without a gap.`
+    if (p.freeLength < p.speakingLength)
+      return `at positions.${i}, the free length is shorter than the speaking length, and it can’t be.`
     const string = cannotBe(p.construction)
     if (string) return `at positions.${i}.string, ${string}`
     if (p.piece > positions.length) return `at positions.${i}.piece, there are no more pieces than strings.`
@@ -182,7 +277,8 @@ function inconsistent(instrument: Instrument): string | null {
     const missing = [over, under].find((number) => !positions.some((p) => p.number === number))
     if (missing !== undefined) return `at coverings.${i}, there is no string ${missing}.`
     if (over === under) return `at coverings.${i}, string ${over} can’t lie over itself.`
-    if (coverings.findIndex((c) => c.over === over && c.under === under) < i) return `at coverings.${i}, that string ${over} lies over ${under} is said already.`
+    if (coverings.findIndex((c) => c.over === over && c.under === under) < i)
+      return `at coverings.${i}, that string ${over} lies over ${under} is said already.`
   }
   try {
     for (const p of positions) layersOver(instrument, p)
@@ -194,7 +290,9 @@ function inconsistent(instrument: Instrument): string | null {
 
 /** Only what was said. */
 function told<T extends object>(some: T): { [K in keyof T]?: NonNullable<T[K]> } {
-  return Object.fromEntries(Object.entries(some).filter(([, value]) => value !== undefined && value !== null)) as { [K in keyof T]?: NonNullable<T[K]> }
+  return Object.fromEntries(
+    Object.entries(some).filter(([, value]) => value !== undefined && value !== null),
+  ) as { [K in keyof T]?: NonNullable<T[K]> }
 }
 
 function sentenceOf(error: ValidationError, path = ''): string {
@@ -208,6 +306,7 @@ function sentenceOf(error: ValidationError, path = ''): string {
 }
 
 const mmOrNull = (value: number | null) => (value === null ? null : inMm(value))
-const metresOrNull = (value: number | null | undefined) => (value === null || value === undefined ? null : metres(value))
+const metresOrNull = (value: number | null | undefined) =>
+  value === null || value === undefined ? null : metres(value)
 const pointInMm = ({ x, y }: { x: number; y: number }) => ({ x: inMm(x), y: inMm(y) })
 const pointInMetres = ({ x, y }: { x: number; y: number }) => ({ x: metres(x), y: metres(y) })

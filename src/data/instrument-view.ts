@@ -40,18 +40,30 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
   const { instrument, positionIds } = stored
   const numbers = new Map([...positionIds].map(([number, id]) => [id, number]))
   const jobOf = openJobNumbers(store, stored)
-  const fittedAt = new Map(stringsOn(store, stored.id).flatMap((string) => string.positionIds.map((id) => [numbers.get(id), string.fittedAt] as const)))
+  const fittedAt = new Map(
+    stringsOn(store, stored.id).flatMap((string) =>
+      string.positionIds.map((id) => [numbers.get(id), string.fittedAt] as const),
+    ),
+  )
   const history = historyByPosition(store, stored)
-  const positions = Object.fromEntries(instrument.positions.map((p): [number, PositionView] => [p.number, {
-    fittedAt: fittedAt.get(p.number) ?? null,
-    jobId: jobOf.get(p.number) ?? null,
-    history: history.get(p.number) ?? [],
-  }]))
+  const positions = Object.fromEntries(
+    instrument.positions.map((p): [number, PositionView] => [
+      p.number,
+      {
+        fittedAt: fittedAt.get(p.number) ?? null,
+        jobId: jobOf.get(p.number) ?? null,
+        history: history.get(p.number) ?? [],
+      },
+    ]),
+  )
   return { instrument, positions, broken: [...jobOf.keys()] }
 }
 
 /** Numbers of the positions that wait for a string, with their open job; both of a pair. */
-export function openJobNumbers(store: Store, { instrument, positionIds }: StoredInstrument): ReadonlyMap<number, number> {
+export function openJobNumbers(
+  store: Store,
+  { instrument, positionIds }: StoredInstrument,
+): ReadonlyMap<number, number> {
   const numbers = new Map([...positionIds].map(([number, id]) => [id, number]))
   const open = openJobs(store).flatMap((job) => {
     const number = numbers.get(job.positionId)
@@ -61,7 +73,10 @@ export function openJobNumbers(store: Store, { instrument, positionIds }: Stored
   return new Map(open)
 }
 
-function historyByPosition(store: Store, { instrument, positionIds }: StoredInstrument): ReadonlyMap<number, readonly HistoryEntry[]> {
+function historyByPosition(
+  store: Store,
+  { instrument, positionIds }: StoredInstrument,
+): ReadonlyMap<number, readonly HistoryEntry[]> {
   const ids = [...positionIds.values()]
   const byId = new Map(instrument.positions.map((p) => [positionIds.get(p.number) as number, p]))
   const entries = new Map<number, HistoryEntry[]>()
@@ -74,19 +89,46 @@ function historyByPosition(store: Store, { instrument, positionIds }: StoredInst
       add(positionIds.get(p.number) as number, { at: row.at, what: 'broke', text: siteWord(row.site, p) })
     }
   }
-  const fitted = store.rows.select({ positionId: fittedPositions.positionId, fittedAt: fittedStrings.fittedAt, loggedAt: fittings.at, cutMm: fittings.cutMm, wraps: fittings.wraps, coil: coils.label })
+  const fitted = store.rows
+    .select({
+      positionId: fittedPositions.positionId,
+      fittedAt: fittedStrings.fittedAt,
+      loggedAt: fittings.at,
+      cutMm: fittings.cutMm,
+      wraps: fittings.wraps,
+      coil: coils.label,
+    })
     .from(fittedPositions)
     .innerJoin(fittedStrings, eq(fittedPositions.fittedId, fittedStrings.id))
     .leftJoin(fittings, eq(fittings.fittedId, fittedStrings.id))
     .leftJoin(coils, eq(coils.id, fittedStrings.coilId))
-    .where(inArray(fittedPositions.positionId, ids)).all()
+    .where(inArray(fittedPositions.positionId, ids))
+    .all()
   for (const row of fitted) {
-    const measured = row.wraps === null ? 'with the whole set' : row.cutMm === null ? `the same string put back, ${row.wraps} wraps` : `${row.coil ?? 'a string'}, ${Math.round(row.cutMm)} mm cut, ${row.wraps} wraps`
+    const measured =
+      row.wraps === null
+        ? 'with the whole set'
+        : row.cutMm === null
+          ? `the same string put back, ${row.wraps} wraps`
+          : `${row.coil ?? 'a string'}, ${Math.round(row.cutMm)} mm cut, ${row.wraps} wraps`
     add(row.positionId, { at: row.loggedAt ?? row.fittedAt, what: 'fitted', text: measured })
   }
-  for (const row of store.rows.select().from(readings).where(inArray(readings.positionId, ids)).orderBy(desc(readings.at)).all()) {
-    add(row.positionId, { at: row.at, what: 'read', text: `${row.cents > 0 ? '+' : ''}${row.cents} cents${row.broughtBack ? ', brought back' : ''}`.replace('-', '−') })
+  for (const row of store.rows
+    .select()
+    .from(readings)
+    .where(inArray(readings.positionId, ids))
+    .orderBy(desc(readings.at))
+    .all()) {
+    add(row.positionId, {
+      at: row.at,
+      what: 'read',
+      text: `${row.cents > 0 ? '+' : ''}${row.cents} cents${row.broughtBack ? ', brought back' : ''}`.replace(
+        '-',
+        '−',
+      ),
+    })
   }
-  for (const list of entries.values()) list.sort((a, b) => b.at - a.at || ORDER.indexOf(b.what) - ORDER.indexOf(a.what))
+  for (const list of entries.values())
+    list.sort((a, b) => b.at - a.at || ORDER.indexOf(b.what) - ORDER.indexOf(a.what))
   return entries
 }

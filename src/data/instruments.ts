@@ -28,7 +28,12 @@ export interface StoredInstrument {
 
 /** All instruments, in the order they were added. */
 export function allInstruments(store: Store): readonly StoredInstrument[] {
-  return store.rows.select().from(instruments).orderBy(asc(instruments.id)).all().map((row) => withPositions(store, row))
+  return store.rows
+    .select()
+    .from(instruments)
+    .orderBy(asc(instruments.id))
+    .all()
+    .map((row) => withPositions(store, row))
 }
 
 /**
@@ -41,11 +46,23 @@ export function instrumentBySlug(store: Store, slug: string): StoredInstrument {
 }
 
 /** The instrument that a position belongs to, and that position. */
-export function byPositionId(store: Store, positionId: number): StoredInstrument & { readonly position: StringPosition } {
-  const row = found(store.rows.select().from(positions).where(eq(positions.id, positionId)).get(), `There is no string position ${positionId}.`)
-  const owner = found(store.rows.select().from(instruments).where(eq(instruments.id, row.instrumentId)).get(), 'The string’s instrument is gone.')
+export function byPositionId(
+  store: Store,
+  positionId: number,
+): StoredInstrument & { readonly position: StringPosition } {
+  const row = found(
+    store.rows.select().from(positions).where(eq(positions.id, positionId)).get(),
+    `There is no string position ${positionId}.`,
+  )
+  const owner = found(
+    store.rows.select().from(instruments).where(eq(instruments.id, row.instrumentId)).get(),
+    'The string’s instrument is gone.',
+  )
   const stored = withPositions(store, owner)
-  return { ...stored, position: stored.instrument.positions.find((p) => p.number === row.number) as StringPosition }
+  return {
+    ...stored,
+    position: stored.instrument.positions.find((p) => p.number === row.number) as StringPosition,
+  }
 }
 
 /**
@@ -56,7 +73,11 @@ export function byPositionId(store: Store, positionId: number): StoredInstrument
 export function positionId({ instrument, positionIds }: StoredInstrument, number: number): number {
   const id = positionIds.get(number)
   if (id === undefined) {
-    throw new Refusal(404, `${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`, 'string')
+    throw new Refusal(
+      404,
+      `${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`,
+      'string',
+    )
   }
   return id
 }
@@ -65,9 +86,17 @@ export function positionId({ instrument, positionIds }: StoredInstrument, number
 export function addInstrument(store: Store, instrument: Instrument): number {
   const { positions: strings, coverings: layers, ...about } = instrument
   const { id } = store.rows.insert(instruments).values(about).returning({ id: instruments.id }).get()
-  const ids = new Map(strings.map((p) => [p.number, store.rows.insert(positions).values(positionRow(id, p)).returning({ id: positions.id }).get().id]))
+  const ids = new Map(
+    strings.map((p) => [
+      p.number,
+      store.rows.insert(positions).values(positionRow(id, p)).returning({ id: positions.id }).get().id,
+    ]),
+  )
   for (const { over, under } of layers) {
-    store.rows.insert(coverings).values({ overId: ids.get(over) as number, underId: ids.get(under) as number }).run()
+    store.rows
+      .insert(coverings)
+      .values({ overId: ids.get(over) as number, underId: ids.get(under) as number })
+      .run()
   }
   return id
 }
@@ -75,15 +104,26 @@ export function addInstrument(store: Store, instrument: Instrument): number {
 function withPositions(store: Store, row: typeof instruments.$inferSelect): StoredInstrument {
   const { id, habits, ...about } = row
   const ownHabits = habitChange(habits)
-  const rows = store.rows.select().from(positions).where(eq(positions.instrumentId, id)).orderBy(asc(positions.number)).all()
+  const rows = store.rows
+    .select()
+    .from(positions)
+    .where(eq(positions.instrumentId, id))
+    .orderBy(asc(positions.number))
+    .all()
   const numbers = new Map(rows.map((p) => [p.id, p.number]))
-  const layers = store.rows.select().from(coverings).where(inArray(coverings.overId, [...numbers.keys()])).all()
+  const layers = store.rows
+    .select()
+    .from(coverings)
+    .where(inArray(coverings.overId, [...numbers.keys()]))
+    .all()
   return {
     id,
     instrument: {
       ...about,
       positions: rows.map((p) => positionFrom(p, row, rows.length)),
-      coverings: layers.map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number })).sort((a, b) => a.over - b.over || a.under - b.under),
+      coverings: layers
+        .map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number }))
+        .sort((a, b) => a.over - b.over || a.under - b.under),
     },
     positionIds: new Map(rows.map((p) => [p.number, p.id])),
     habits: habitsFor(houseSettings(store).habits, ownHabits, {}),
@@ -95,35 +135,77 @@ function withPositions(store: Store, row: typeof instruments.$inferSelect): Stor
 export function positionRow(instrumentId: number, p: StringPosition): typeof positions.$inferInsert {
   const { pin } = p.head
   return {
-    instrumentId, number: p.number, makerLabel: p.makerLabel, role: p.called.role, askedMake: p.askedMake, note: scientificWord(p.note), colour: p.colour,
+    instrumentId,
+    number: p.number,
+    makerLabel: p.makerLabel,
+    role: p.called.role,
+    askedMake: p.askedMake,
+    note: scientificWord(p.note),
+    colour: p.colour,
     ...constructionColumns(p.construction),
-    speakingMm: inMm(p.speakingLength), freeMm: inMm(p.freeLength), mechanism: p.mechanism, piece: p.piece,
-    headFastening: p.head.fastening, tailFastening: p.tail.fastening, boardMm: inMm(p.tail.boardThickness),
-    eyeletBoreMm: nullable(p.tail.eyeletBore, inMm), postMm: nullable(p.tail.postDiameter, inMm),
-    pinSetting: pin.setting, turnedBy: pin.turnedBy, pinMm: inMm(pin.diameter), gearRatio: pin.gearRatio, tightens: pin.tightens, threadMm: nullable(pin.threadPitch, inMm),
-    pinHeightMm: inMm(pin.height), heightDatum: pin.heightDatum, holeToEndMm: inMm(pin.holeToEnd),
-    bridgeHeightMm: inMm(pin.bridgeHeight), toBridgeMm: inMm(pin.toBridge),
-    tailX: inMm(p.at.tail.x), tailY: inMm(p.at.tail.y), bridgeX: inMm(p.at.bridge.x), bridgeY: inMm(p.at.bridge.y),
-    pinX: inMm(p.at.pin.x), pinY: inMm(p.at.pin.y),
+    speakingMm: inMm(p.speakingLength),
+    freeMm: inMm(p.freeLength),
+    mechanism: p.mechanism,
+    piece: p.piece,
+    headFastening: p.head.fastening,
+    tailFastening: p.tail.fastening,
+    boardMm: inMm(p.tail.boardThickness),
+    eyeletBoreMm: nullable(p.tail.eyeletBore, inMm),
+    postMm: nullable(p.tail.postDiameter, inMm),
+    pinSetting: pin.setting,
+    turnedBy: pin.turnedBy,
+    pinMm: inMm(pin.diameter),
+    gearRatio: pin.gearRatio,
+    tightens: pin.tightens,
+    threadMm: nullable(pin.threadPitch, inMm),
+    pinHeightMm: inMm(pin.height),
+    heightDatum: pin.heightDatum,
+    holeToEndMm: inMm(pin.holeToEnd),
+    bridgeHeightMm: inMm(pin.bridgeHeight),
+    toBridgeMm: inMm(pin.toBridge),
+    tailX: inMm(p.at.tail.x),
+    tailY: inMm(p.at.tail.y),
+    bridgeX: inMm(p.at.bridge.x),
+    bridgeY: inMm(p.at.bridge.y),
+    pinX: inMm(p.at.pin.x),
+    pinY: inMm(p.at.pin.y),
   }
 }
 
 function positionFrom(row: PositionRow, calling: Calling, strings: number): StringPosition {
   return {
-    number: row.number, called: calledAs(calling, row.number, strings, row.role), makerLabel: row.makerLabel, askedMake: row.askedMake, note: parseNote(row.note), colour: row.colour,
+    number: row.number,
+    called: calledAs(calling, row.number, strings, row.role),
+    makerLabel: row.makerLabel,
+    askedMake: row.askedMake,
+    note: parseNote(row.note),
+    colour: row.colour,
     construction: constructionFrom(row),
-    speakingLength: metres(row.speakingMm), freeLength: metres(row.freeMm), mechanism: row.mechanism, piece: row.piece,
+    speakingLength: metres(row.speakingMm),
+    freeLength: metres(row.freeMm),
+    mechanism: row.mechanism,
+    piece: row.piece,
     head: {
       fastening: row.headFastening,
       pin: {
-        setting: row.pinSetting, turnedBy: row.turnedBy, diameter: metres(row.pinMm), gearRatio: row.gearRatio, tightens: row.tightens, threadPitch: nullable(row.threadMm, metres),
-        height: metres(row.pinHeightMm), heightDatum: row.heightDatum, holeToEnd: metres(row.holeToEndMm),
-        bridgeHeight: metres(row.bridgeHeightMm), toBridge: metres(row.toBridgeMm),
+        setting: row.pinSetting,
+        turnedBy: row.turnedBy,
+        diameter: metres(row.pinMm),
+        gearRatio: row.gearRatio,
+        tightens: row.tightens,
+        threadPitch: nullable(row.threadMm, metres),
+        height: metres(row.pinHeightMm),
+        heightDatum: row.heightDatum,
+        holeToEnd: metres(row.holeToEndMm),
+        bridgeHeight: metres(row.bridgeHeightMm),
+        toBridge: metres(row.toBridgeMm),
       },
     },
     tail: {
-      fastening: row.tailFastening, boardThickness: metres(row.boardMm),
-      eyeletBore: nullable(row.eyeletBoreMm, metres), postDiameter: nullable(row.postMm, metres),
+      fastening: row.tailFastening,
+      boardThickness: metres(row.boardMm),
+      eyeletBore: nullable(row.eyeletBoreMm, metres),
+      postDiameter: nullable(row.postMm, metres),
     },
     at: {
       tail: { x: metres(row.tailX), y: metres(row.tailY) },

@@ -25,7 +25,11 @@ export function jobOutcome(store: Store, jobId: number): JobOutcome | null {
   if (job.finishedAt === null || !fitting) return null
   const fitted = stringsOnNow(store).find((string) => string.id === fitting.fittedId)
   return {
-    job, cutMm: fitting.cutMm, wraps: fitting.wraps, predictedCutMm: fitting.predictedCutMm, predictedWraps: fitting.predictedWraps,
+    job,
+    cutMm: fitting.cutMm,
+    wraps: fitting.wraps,
+    predictedCutMm: fitting.predictedCutMm,
+    predictedWraps: fitting.predictedWraps,
     settling: fitted ? fitted.positionIds.map((positionId) => settlingOf(store, fitted, positionId)) : [],
   }
 }

@@ -10,7 +10,14 @@ import { addInstrument, instrumentBySlug } from './instruments'
 import { jobOutcome } from './job-outcome'
 import { keepMeasure, logMishap, markStep, markStepOfAll } from './job-steps'
 import { chooseCoil, finishJob, houseLearned, jobById, kindOf, logBreak, openJobs } from './jobs'
-import { addToJob, chooseCovered, coveredChoice, jobsTogether, openReplacement, takeFromJob } from './jobs-together'
+import {
+  addToJob,
+  chooseCovered,
+  coveredChoice,
+  jobsTogether,
+  openReplacement,
+  takeFromJob,
+} from './jobs-together'
 import { Refusal } from './refusal'
 import { reportedString, serviceMinutes } from './service-report'
 
@@ -24,22 +31,39 @@ beforeEach(() => {
   rmSync(folder, { recursive: true, force: true })
   now = Date.UTC(2026, 10, 25, 9)
   store = openStore({ folder, machine: () => now })
-  store.act({ kind: 'shelf', summary: 'Instruments' }, () => { for (const i of files) addInstrument(store, i) })
+  store.act({ kind: 'shelf', summary: 'Instruments' }, () => {
+    for (const i of files) addInstrument(store, i)
+  })
 })
 afterEach(() => store.close())
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 const on = (slug: string) => instrumentBySlug(store, slug)
 const sentence = (act: () => unknown): string => {
-  try { act() } catch (error) { if (error instanceof Refusal) return error.message; throw error }
+  try {
+    act()
+  } catch (error) {
+    if (error instanceof Refusal) return error.message
+    throw error
+  }
   throw new Error('expected a refusal, got none')
 }
 function coilFor(slug: string, number: number, boughtLength: number): number {
   const { instrument } = on(slug)
   const { construction, colour } = instrument.positions[number - 1]!
-  return store.act({ kind: 'stores', summary: 'Booked in' }, () => addCoil(store, {
-    label: 'Packet', construction, colour, tensionClass: instrument.tensionClass, maker: 'M', line: 'L', place: '', boughtAt: now, boughtLength,
-  })).result
+  return store.act({ kind: 'stores', summary: 'Booked in' }, () =>
+    addCoil(store, {
+      label: 'Packet',
+      construction,
+      colour,
+      tensionClass: instrument.tensionClass,
+      maker: 'M',
+      line: 'L',
+      place: '',
+      boughtAt: now,
+      boughtLength,
+    }),
+  ).result
 }
 function broken(slug: string, number: number, boughtLength = 3) {
   const { jobId } = logBreak(store, on(slug), number, 'mid-length').result
@@ -57,9 +81,13 @@ test('what is measured on the way is kept, corrected, taken back, and stands in 
   keepMeasure(store, jobId, 'cents', -4)
   expect(jobById(store, jobId).measured.gauge).toBeCloseTo(0.00124, 9)
   expect(jobById(store, jobId).measured).not.toHaveProperty('wraps')
-  expect(sentence(() => keepMeasure(store, jobId, 'turns', 2))).toBe('Nothing of the kind is measured in this job.')
+  expect(sentence(() => keepMeasure(store, jobId, 'turns', 2))).toBe(
+    'Nothing of the kind is measured in this job.',
+  )
   finishJob(store, jobId, { cut: 0.63, wraps: 3, gauge: 0.00124 })
-  expect(jobOutcome(store, jobId)?.settling[0]?.readings.map((r) => [r.cents, r.broughtBack])).toEqual([[-4, false]])
+  expect(jobOutcome(store, jobId)?.settling[0]?.readings.map((r) => [r.cents, r.broughtBack])).toEqual([
+    [-4, false],
+  ])
 })
 
 test('turns given while letting down spare turns, and not the height at which the pin stands', () => {
@@ -75,12 +103,27 @@ test('turns given while letting down spare turns, and not the height at which th
 
 test('a mishap goes back to its step, is logged, and can be undone', () => {
   const { jobId } = broken('lovage', 12)
-  for (const key of ['make-ready', 'take-off', 'inspect', 'prove', 'set-pin', 'tie-knot', 'through-board', 'seat', 'mark'] as const) markStep(store, jobId, key, true)
-  expect(sentence(() => logMishap(store, jobId, 'mark', 'loop jumped off'))).toContain('can’t happen in this step')
+  for (const key of [
+    'make-ready',
+    'take-off',
+    'inspect',
+    'prove',
+    'set-pin',
+    'tie-knot',
+    'through-board',
+    'seat',
+    'mark',
+  ] as const)
+    markStep(store, jobId, key, true)
+  expect(sentence(() => logMishap(store, jobId, 'mark', 'loop jumped off'))).toContain(
+    'can’t happen in this step',
+  )
   const { actionId, result } = logMishap(store, jobId, 'mark', 'anchor fell out')
   expect(result).toMatchObject({ backTo: 'seat', loses: 'nothing' })
   expect(jobById(store, jobId).doneSteps.at(-1)).toBe('through-board')
-  expect(jobById(store, jobId).mishaps).toMatchObject([{ mishap: 'anchor fell out', step: 'mark', lost: null }])
+  expect(jobById(store, jobId).mishaps).toMatchObject([
+    { mishap: 'anchor fell out', step: 'mark', lost: null },
+  ])
   store.undo(actionId)
   expect(jobById(store, jobId).mishaps).toEqual([])
 })
@@ -117,14 +160,21 @@ test('a job takes in further strings, broken ones with their own job, and lets t
   const { jobId } = broken('lovage', 22)
   const other = broken('lovage', 10).jobId
   addToJob(store, jobId, [10, 14, 15, 22])
-  const numbers = () => jobsTogether(store, jobId).map((job) => job.position.number).sort((a, b) => a - b)
+  const numbers = () =>
+    jobsTogether(store, jobId)
+      .map((job) => job.position.number)
+      .sort((a, b) => a - b)
   expect(numbers()).toEqual([10, 14, 15, 22])
   expect(jobsTogether(store, other).map((job) => job.jobId)).toContain(jobId)
   expect(sentence(() => addToJob(store, jobId, [14]))).toBe('That string is in this job already.')
   const fourteen = jobsTogether(store, jobId).find((job) => job.position.number === 14)!.jobId
   takeFromJob(store, fourteen)
   takeFromJob(store, jobId)
-  expect(jobsTogether(store, other).map((job) => job.position.number).sort((a, b) => a - b)).toEqual([10, 15])
+  expect(
+    jobsTogether(store, other)
+      .map((job) => job.position.number)
+      .sort((a, b) => a - b),
+  ).toEqual([10, 15])
   expect(openJobs(store).map((row) => row.id)).toContain(jobId)
   expect(openJobs(store).map((row) => row.id)).not.toContain(fourteen)
 })
@@ -147,9 +197,15 @@ test('one wire that is two strings is taken into a job once', () => {
 test('redoing a foot takes its strings into the job, and thinking better of it lets them go', () => {
   const { jobId } = broken('yarrow', 7)
   expect(coveredChoice(store, jobById(store, jobId))?.chosen).toBe('uncover and put back')
-  expect(jobById(store, jobId).steps.map((s) => s.key)).toEqual(expect.arrayContaining(['move-aside', 'put-back']))
+  expect(jobById(store, jobId).steps.map((s) => s.key)).toEqual(
+    expect.arrayContaining(['move-aside', 'put-back']),
+  )
   chooseCovered(store, jobId, 'redo that foot')
-  expect(jobsTogether(store, jobId).map((job) => job.position.number).sort((a, b) => a - b)).toEqual([4, 5, 6, 7])
+  expect(
+    jobsTogether(store, jobId)
+      .map((job) => job.position.number)
+      .sort((a, b) => a - b),
+  ).toEqual([4, 5, 6, 7])
   expect(jobById(store, jobId).steps.map((s) => s.key)).not.toContain('put-back')
   const { actionId } = chooseCovered(store, jobId, 'uncover and put back')
   expect(jobsTogether(store, jobId)).toHaveLength(1)
@@ -177,14 +233,18 @@ test('the house learns from its fittings, and says from how many', () => {
   for (let i = 0; i < 6; i += 1) {
     const { jobId } = broken('lovage', 22)
     const figures = jobById(store, jobId).figures
-    finishJob(store, jobId, { cut: figures.cut.total - figures.cut.correction + 0.012, wraps: figures.strings[0]!.wrapsBySum + 0.5, gauge: null })
+    finishJob(store, jobId, {
+      cut: figures.cut.total - figures.cut.correction + 0.012,
+      wraps: figures.strings[0]!.wrapsBySum + 0.5,
+      gauge: null,
+    })
     now += MINUTE
   }
   const lovage = on('lovage')
   const learned = houseLearned(store).correctionsFor(kindOf(lovage, lovage.instrument.positions[21]!))
   expect(learned.wraps.from).toEqual({ kind: 6, family: 6, house: 6 })
   // Two thirds from its own six; the rest leans on a family and a house that know nothing else.
-  expect(learned.wraps.by).toBeGreaterThan(0.5 * 6 / 9)
+  expect(learned.wraps.by).toBeGreaterThan((0.5 * 6) / 9)
   expect(learned.wraps.by).toBeLessThan(0.5)
   expect(learned.cut.by / 0.012).toBeCloseTo(learned.wraps.by / 0.5, 6)
 })
@@ -197,6 +257,14 @@ test('the report tells what was done, what it took, and what went wrong', () => 
   now += 25 * MINUTE
   finishJob(store, jobId, { cut: 0.5, wraps: 3, gauge: null })
   const outcome = jobOutcome(store, jobId)!
-  expect(reportedString(outcome, 'mm')).toMatchObject({ number: 12, why: 'broke in mid-length', string: 'gut, 0.86 mm', make: 'M L', cut: 0.5, anchor: true, mishaps: [{ mishap: 'broke while tuning' }] })
+  expect(reportedString(outcome, 'mm')).toMatchObject({
+    number: 12,
+    why: 'broke in mid-length',
+    string: 'gut, 0.86 mm',
+    make: 'M L',
+    cut: 0.5,
+    anchor: true,
+    mishaps: [{ mishap: 'broke while tuning' }],
+  })
   expect(serviceMinutes([outcome.job])).toBeCloseTo(25, 6)
 })

@@ -19,27 +19,52 @@ beforeEach(() => {
 afterEach(() => store.close())
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
-const add = (name: string, at = 1) => store.act({ kind: 'date', summary: `${name} set` }, () =>
-  store.rows.insert(occasions).values({ name, at }).returning({ id: occasions.id }).get().id)
-const move = (id: number, at: number) => store.act({ kind: 'date', summary: `Moved to ${at}` }, () => {
-  store.rows.update(occasions).set({ at }).where(eq(occasions.id, id)).run()
-})
-const drop = (id: number) => store.act({ kind: 'date', summary: 'Dropped' }, () => {
-  store.rows.delete(occasions).where(eq(occasions.id, id)).run()
-})
-const dates = () => store.rows.select().from(occasions).orderBy(asc(occasions.id)).all().map((row) => [row.name, row.at])
+const add = (name: string, at = 1) =>
+  store.act(
+    { kind: 'date', summary: `${name} set` },
+    () => store.rows.insert(occasions).values({ name, at }).returning({ id: occasions.id }).get().id,
+  )
+const move = (id: number, at: number) =>
+  store.act({ kind: 'date', summary: `Moved to ${at}` }, () => {
+    store.rows.update(occasions).set({ at }).where(eq(occasions.id, id)).run()
+  })
+const drop = (id: number) =>
+  store.act({ kind: 'date', summary: 'Dropped' }, () => {
+    store.rows.delete(occasions).where(eq(occasions.id, id)).run()
+  })
+const dates = () =>
+  store.rows
+    .select()
+    .from(occasions)
+    .orderBy(asc(occasions.id))
+    .all()
+    .map((row) => [row.name, row.at])
 
 test('each row is kept before and after, under its action and its time', () => {
   const { result: id, actionId } = add('Walk')
   now += 500
   move(id, 7)
   const kept = store.rows.select().from(changes).orderBy(asc(changes.id)).all()
-  expect(kept.map((change) => [change.before && JSON.parse(change.before), change.after && JSON.parse(change.after)])).toEqual([
+  expect(
+    kept.map((change) => [
+      change.before && JSON.parse(change.before),
+      change.after && JSON.parse(change.after),
+    ]),
+  ).toEqual([
     [null, { id, name: 'Walk', at: 1 }],
-    [{ id, name: 'Walk', at: 1 }, { id, name: 'Walk', at: 7 }],
+    [
+      { id, name: 'Walk', at: 1 },
+      { id, name: 'Walk', at: 7 },
+    ],
   ])
   expect(kept[0]?.actionId).toBe(actionId)
-  expect(store.rows.select().from(actions).all().map((action) => action.at)).toEqual([1_000_000, 1_000_500])
+  expect(
+    store.rows
+      .select()
+      .from(actions)
+      .all()
+      .map((action) => action.at),
+  ).toEqual([1_000_000, 1_000_500])
   now = 1_000_000
 })
 
@@ -63,7 +88,9 @@ test('what was changed since is not trampled on', () => {
   const { result: id, actionId: added } = add('Walk')
   const first = move(id, 7).actionId
   const second = move(id, 9).actionId
-  expect(() => store.undo(first)).toThrow('“Moved to 7” can’t be undone by itself: what it wrote was changed later.')
+  expect(() => store.undo(first)).toThrow(
+    '“Moved to 7” can’t be undone by itself: what it wrote was changed later.',
+  )
   expect(() => store.undo(added)).toThrow('Undo the later action first.')
   expect(dates()).toEqual([['Walk', 9]])
   store.undo(second)
@@ -74,14 +101,19 @@ test('what was changed since is not trampled on', () => {
 test('an action that fails halfway leaves nothing, neither its rows nor itself', () => {
   add('Walk')
   const before = store.rows.select().from(actions).all().length
-  expect(() => store.act({ kind: 'date', summary: 'Two at once' }, () => {
-    store.rows.insert(occasions).values({ name: 'Concert', at: 2 }).run()
-    throw new Error('the lamp went out')
-  })).toThrow('the lamp went out')
+  expect(() =>
+    store.act({ kind: 'date', summary: 'Two at once' }, () => {
+      store.rows.insert(occasions).values({ name: 'Concert', at: 2 }).run()
+      throw new Error('the lamp went out')
+    }),
+  ).toThrow('the lamp went out')
   expect(dates()).toEqual([['Walk', 1]])
   expect(store.rows.select().from(actions).all()).toHaveLength(before)
   add('Concert', 2)
-  expect(dates()).toEqual([['Walk', 1], ['Concert', 2]])
+  expect(dates()).toEqual([
+    ['Walk', 1],
+    ['Concert', 2],
+  ])
 })
 
 test('one action inside another is a fault', () => {
@@ -93,7 +125,10 @@ test('an undone action can’t be undone twice; the log says which are undone', 
   const { actionId } = add('Walk')
   store.undo(actionId)
   expect(() => store.undo(actionId)).toThrow('“Walk set” is undone already.')
-  expect(actionsLog(store, 5, null, true).actions.map((action) => [action.summary, action.undone])).toEqual([['Undone: Walk set', false], ['Walk set', true]])
+  expect(actionsLog(store, 5, null, true).actions.map((action) => [action.summary, action.undone])).toEqual([
+    ['Undone: Walk set', false],
+    ['Walk set', true],
+  ])
 })
 
 test('the file is in WAL mode, its keys are enforced, and opening it again changes nothing', () => {
@@ -105,6 +140,9 @@ test('the file is in WAL mode, its keys are enforced, and opening it again chang
   expect(raw.pragma('journal_mode', { simple: true })).toBe('wal')
   expect(raw.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get()).toEqual({ n: 9 })
   raw.close()
-  expect(() => store.act({ kind: 'x', summary: 'A cut of no coil' }, () =>
-    store.rows.$client.prepare("INSERT INTO coil_cut (coil_id, at, length_mm) VALUES (99, 1, 5)").run())).toThrow('FOREIGN KEY')
+  expect(() =>
+    store.act({ kind: 'x', summary: 'A cut of no coil' }, () =>
+      store.rows.$client.prepare('INSERT INTO coil_cut (coil_id, at, length_mm) VALUES (99, 1, 5)').run(),
+    ),
+  ).toThrow('FOREIGN KEY')
 })

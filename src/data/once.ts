@@ -19,13 +19,21 @@ export const ACTION_KEY = /^[A-Za-z0-9-]{8,64}$/
  * @param answer - carries it out; whatever it throws leaves nothing written, and nothing kept
  */
 export function once(store: Store, key: string, asked: string, answer: () => object): object {
-  return store.rows.$client.transaction(() => {
-    const known = store.rows.select().from(answeredRequests).where(eq(answeredRequests.key, key)).get()
-    if (known && known.asked !== asked) throw new Refusal(409, 'This key belongs to another action.')
-    if (known) return JSON.parse(known.answer) as object
-    const answered = answer()
-    store.rows.delete(answeredRequests).where(lt(answeredRequests.at, Date.now() - KEPT)).run()
-    store.rows.insert(answeredRequests).values({ key, asked, answer: JSON.stringify(answered), at: Date.now() }).run()
-    return answered
-  }).immediate()
+  return store.rows.$client
+    .transaction(() => {
+      const known = store.rows.select().from(answeredRequests).where(eq(answeredRequests.key, key)).get()
+      if (known && known.asked !== asked) throw new Refusal(409, 'This key belongs to another action.')
+      if (known) return JSON.parse(known.answer) as object
+      const answered = answer()
+      store.rows
+        .delete(answeredRequests)
+        .where(lt(answeredRequests.at, Date.now() - KEPT))
+        .run()
+      store.rows
+        .insert(answeredRequests)
+        .values({ key, asked, answer: JSON.stringify(answered), at: Date.now() })
+        .run()
+      return answered
+    })
+    .immediate()
 }

@@ -12,7 +12,12 @@ import { formatLength } from '@/core/units/length'
 export type OrderLine = readonly [what: string, text: string]
 
 /** The lines of an order for one position's charted string. */
-export function orderLinesFor(instrument: Instrument, position: StringPosition, habits: Habits, unit: 'mm' | 'in'): readonly OrderLine[] {
+export function orderLinesFor(
+  instrument: Instrument,
+  position: StringPosition,
+  habits: Habits,
+  unit: 'mm' | 'in',
+): readonly OrderLine[] {
   const names = stringNames(instrument, position)
   const { construction } = position
   const tensionClass = soldByClass(instrument)
@@ -21,16 +26,32 @@ export function orderLinesFor(instrument: Instrument, position: StringPosition, 
   const cut = Math.ceil(fittingFigures(instrument, position, habits).cut.total * 100) / 100
   return [
     ['Say it', spokenLine(instrument, position, habits.octaveNames)],
-    ['Note', harp ? `${names.harpOctave}, octaves counted E to F from the treble; ${names.scientific} in scientific pitch` : `${leadingNames(position, habits.octaveNames).name}; ${names.scientific} in scientific pitch`],
+    [
+      'Note',
+      harp
+        ? `${names.harpOctave}, octaves counted E to F from the treble; ${names.scientific} in scientific pitch`
+        : `${leadingNames(position, habits.octaveNames).name}; ${names.scientific} in scientific pitch`,
+    ],
     ['Sounds at rest', `${names.sounding}, ${names.frequency.toFixed(1)} Hz`],
-    ['Number', `${position.called.number} ${countedFromWord(instrument)} of ${instrument.positions.length}${names.maker ? `, maker’s label ${names.maker}` : ''}`],
+    [
+      'Number',
+      `${position.called.number} ${countedFromWord(instrument)} of ${instrument.positions.length}${names.maker ? `, maker’s label ${names.maker}` : ''}`,
+    ],
     ['Material', materialWord(construction)],
-    ['Gauge', construction.kind === 'plain' ? gauge(gaugeOf(position)) : `${gauge(gaugeOf(position))}; core ${gauge(construction.core.diameter)}, wrap ${gauge(construction.wrap.diameter)}`],
+    [
+      'Gauge',
+      construction.kind === 'plain'
+        ? gauge(gaugeOf(position))
+        : `${gauge(gaugeOf(position))}; core ${gauge(construction.core.diameter)}, wrap ${gauge(construction.wrap.diameter)}`,
+    ],
     ...(position.askedMake === null ? [] : [['Make and line', position.askedMake] as const]),
     ['Colour', position.colour],
     ...(tensionClass === null ? [] : [['Tension class', tensionClass] as const]),
     ['End', endToOrder(position.tail.fastening)],
     ['Length', `at least ${formatLength(cut, { unit, digits: unit === 'mm' ? 0 : 1 })}`],
-    ['Instrument', `${instrument.maker}, ${instrument.model}, as its owner wrote them${instrument.strung === 'as usual' ? '' : '; strung the other way round'}`],
+    [
+      'Instrument',
+      `${instrument.maker}, ${instrument.model}, as its owner wrote them${instrument.strung === 'as usual' ? '' : '; strung the other way round'}`,
+    ],
   ]
 }

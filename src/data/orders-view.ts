@@ -12,7 +12,12 @@ export interface OrderLineView extends OrderLine {
   readonly words: string
   readonly outstanding: number
   /** The line that it would stand in for. */
-  readonly inPlaceOf: { readonly part: string; readonly name: string; readonly change: number; readonly stays: boolean } | null
+  readonly inPlaceOf: {
+    readonly part: string
+    readonly name: string
+    readonly change: number
+    readonly stays: boolean
+  } | null
   /** Packs that the desk says it has sent. */
   readonly sent: number
 }
@@ -35,15 +40,35 @@ export function orderView(store: Store, id: number): OrderView {
   const lines = order.lines.map((line): OrderLineView => {
     const asked = order.lines.find((one) => one.id === line.replacesId)
     return {
-      ...line, words: lineWords(line), outstanding: outstanding(line), sent: line.answer === 'confirmed' ? outstanding(line) : 0,
+      ...line,
+      words: lineWords(line),
+      outstanding: outstanding(line),
+      sent: line.answer === 'confirmed' ? outstanding(line) : 0,
       inPlaceOf: asked ? { part: asked.part, name: asked.name, ...substitutionChange(asked, line) } : null,
     }
   })
-  const coilIds = store.rows.select({ id: coils.id }).from(coils).where(inArray(coils.orderLineId, lines.map((line) => line.id))).all().map((coil) => coil.id)
-  return { ...order, lines, coilIds, undecided: lines.filter(({ replacesId, answer }) => replacesId !== null && answer === null).length }
+  const coilIds = store.rows
+    .select({ id: coils.id })
+    .from(coils)
+    .where(
+      inArray(
+        coils.orderLineId,
+        lines.map((line) => line.id),
+      ),
+    )
+    .all()
+    .map((coil) => coil.id)
+  return {
+    ...order,
+    lines,
+    coilIds,
+    undecided: lines.filter(({ replacesId, answer }) => replacesId !== null && answer === null).length,
+  }
 }
 
 /** Milliseconds until the desk answers; 0 when it has, or when the order is not with it. */
 export function answersIn(store: Store, order: Pick<Order, 'state' | 'ticket' | 'supplier'>): number {
-  return order.state === 'sent' && order.ticket !== null ? deskState(store, order.supplier.slug, order.ticket, Date.now()).answersIn : 0
+  return order.state === 'sent' && order.ticket !== null
+    ? deskState(store, order.supplier.slug, order.ticket, Date.now()).answersIn
+    : 0
 }

@@ -16,14 +16,26 @@ import { instrumentBySlug } from './instruments'
 import { chooseCoil, logBreak, openJobs } from './jobs'
 import { addNeeds, dropNeed, openNeeds, suggestedNeeds } from './need-list'
 import { orderCsv, orderText } from './order-sheet'
-import { allOrders, cancelOrder, decideSubstitution, markSent, orderById, outstanding, placeOrders, receive, takeAnswer } from './orders'
+import {
+  allOrders,
+  cancelOrder,
+  decideSubstitution,
+  markSent,
+  orderById,
+  outstanding,
+  placeOrders,
+  receive,
+  takeAnswer,
+} from './orders'
 import { coils } from './schema'
 import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './suppliers'
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply } from './supplies'
 import { takeCuttingPlan } from './cutting'
 
 let store: Store
-const { folder, demo, work } = eachOnDemo((opened) => { store = opened })
+const { folder, demo, work } = eachOnDemo((opened) => {
+  store = opened
+})
 
 /** Puts everything suggested on the list, plans it, and writes the orders. */
 async function order(): Promise<readonly number[]> {
@@ -31,7 +43,15 @@ async function order(): Promise<readonly number[]> {
   const { needs, offers, suppliers } = buyingBench(store)
   const plan = await planOrder(needs, offers, suppliers, highsSolver())
   const supplierOf = new Map(offers.map(({ id, supplierId }) => [id, supplierId]))
-  return placeOrders(store, plan.bySupplier.map(({ supplierId }) => ({ supplierId, lines: plan.lines.filter(({ offerId }) => supplierOf.get(offerId) === supplierId).map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })) }))).result
+  return placeOrders(
+    store,
+    plan.bySupplier.map(({ supplierId }) => ({
+      supplierId,
+      lines: plan.lines
+        .filter(({ offerId }) => supplierOf.get(offerId) === supplierId)
+        .map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })),
+    })),
+  ).result
 }
 
 /** The longest of the orders, sent and answered. */
@@ -40,7 +60,11 @@ async function answered(): Promise<number> {
   const longest = ids.map((id) => orderById(store, id)).sort((a, b) => b.lines.length - a.lines.length)[0]!
   const ticket = handIn(store, longest.supplier.slug, orderCsv(longest), 5, 0, 100)
   markSent(store, longest.id, ticket)
-  expect(deskState(store, longest.supplier.slug, ticket, 99)).toMatchObject({ stage: 'received', answersIn: 1, lines: [] })
+  expect(deskState(store, longest.supplier.slug, ticket, 99)).toMatchObject({
+    stage: 'received',
+    answersIn: 1,
+    lines: [],
+  })
   takeAnswer(store, longest.id, deskState(store, longest.supplier.slug, ticket, 100).lines)
   return longest.id
 }
@@ -51,9 +75,18 @@ test('what belongs on the list is told until it is on it, and again when it is t
   addNeeds(store, suggested)
   const listed = openNeeds(store).find(({ jobId }) => jobId !== null)!
   const its = openJobs(store).find(({ id }) => id === listed.jobId)!
-  expect(() => addNeeds(store, [{ positionId: its.positionId, jobId: listed.jobId, quantity: 1 }])).toThrow('is on the need list already')
-  expect(() => addNeeds(store, [{ positionId: suggested[0]!.positionId, jobId: listed.jobId, quantity: 1 }])).toThrow('is of another string')
-  expect(() => addNeeds(store, [1, 2].map(() => ({ positionId: its.positionId, jobId: listed.jobId, quantity: 1 })))).toThrow('is put on the list once')
+  expect(() => addNeeds(store, [{ positionId: its.positionId, jobId: listed.jobId, quantity: 1 }])).toThrow(
+    'is on the need list already',
+  )
+  expect(() =>
+    addNeeds(store, [{ positionId: suggested[0]!.positionId, jobId: listed.jobId, quantity: 1 }]),
+  ).toThrow('is of another string')
+  expect(() =>
+    addNeeds(
+      store,
+      [1, 2].map(() => ({ positionId: its.positionId, jobId: listed.jobId, quantity: 1 })),
+    ),
+  ).toThrow('is put on the list once')
   expect(suggestedNeeds(store)).toEqual([])
   const need = openNeeds(store).find(({ jobId }) => jobId === null)!
   dropNeed(store, need.id)
@@ -71,9 +104,12 @@ test('every line of every order says material, class, end, length, octave and sc
       // Harps by both octave systems; zithers and lyres by what their players call them.
       expect(said.for).toMatch(/octaves counted E to F from the treble|string \d|string;/)
       expect(said.for).toContain('in scientific pitch')
-      for (const name of ['part', 'packs', 'material', 'gauge mm', 'end', 'length mm']) expect(said[name]).not.toBe('')
+      for (const name of ['part', 'packs', 'material', 'gauge mm', 'end', 'length mm'])
+        expect(said[name]).not.toBe('')
     }
-    expect(orderText(written, 'The Lantern Shelf')).toContain('Octaves of harps are counted E to F from the treble')
+    expect(orderText(written, 'The Lantern Shelf')).toContain(
+      'Octaves of harps are counted E to F from the treble',
+    )
   }
 })
 
@@ -85,14 +121,25 @@ test('an answer brings one substitution, a delivery fills the shelf and closes t
   expect(() => decideSubstitution(store, id, substitute.id, false)).toThrow('decided already')
   const lines = orderById(store, id).lines.filter((line) => outstanding(line) > 0)
   const before = { coils: shelf(store).length, needs: openNeeds(store).length }
-  const { actionId, result } = receive(store, id, lines.map((line) => ({ lineId: line.id, packs: outstanding(line) })), 'Shelf')
+  const { actionId, result } = receive(
+    store,
+    id,
+    lines.map((line) => ({ lineId: line.id, packs: outstanding(line) })),
+    'Shelf',
+  )
   expect(result.coilIds.length).toBeGreaterThanOrEqual(lines.length)
   expect(shelf(store).length).toBe(before.coils + result.coilIds.length)
   expect(openNeeds(store).length).toBeLessThan(before.needs)
   expect(orderById(store, id).state).toBe('closed')
-  expect(new Set(result.coilIds.map((coilId) => coilById(store, coilId).label)).size).toBe(result.coilIds.length)
+  expect(new Set(result.coilIds.map((coilId) => coilById(store, coilId).label)).size).toBe(
+    result.coilIds.length,
+  )
   store.undo(actionId)
-  expect([shelf(store).length, openNeeds(store).length, orderById(store, id).state]).toEqual([before.coils, before.needs, 'acknowledged'])
+  expect([shelf(store).length, openNeeds(store).length, orderById(store, id).state]).toEqual([
+    before.coils,
+    before.needs,
+    'acknowledged',
+  ])
 })
 
 test('a set comes as its parts, each with its own gauge', async () => {
@@ -104,23 +151,44 @@ test('a set comes as its parts, each with its own gauge', async () => {
   takeAnswer(store, orderId, deskState(store, 'weir-and-wharf', ticket, 0).lines)
   const { result } = receive(store, orderId, [{ lineId: line.id, packs: 1 }], 'Shelf')
   expect(result.coilIds).toHaveLength(line.setOf!.reduce((sum, { count }) => sum + count, 0))
-  expect(new Set(result.coilIds.map((coilId) => JSON.stringify(coilById(store, coilId).construction))).size).toBe(line.setOf!.length)
+  expect(
+    new Set(result.coilIds.map((coilId) => JSON.stringify(coilById(store, coilId).construction))).size,
+  ).toBe(line.setOf!.length)
 })
 
 test('a delivery larger than the order is refused with a sentence, and nothing of it is written', async () => {
   const id = await answered()
   const [first, second] = orderById(store, id).lines.filter((line) => outstanding(line) > 0)
   const coilsBefore = shelf(store).length
-  expect(() => receive(store, id, [{ lineId: first!.id, packs: first!.packs }, { lineId: second!.id, packs: second!.packs + 1 }], '')).toThrow(/came, and \d+ (was|were) still to come/)
+  expect(() =>
+    receive(
+      store,
+      id,
+      [
+        { lineId: first!.id, packs: first!.packs },
+        { lineId: second!.id, packs: second!.packs + 1 },
+      ],
+      '',
+    ),
+  ).toThrow(/came, and \d+ (was|were) still to come/)
   expect(shelf(store).length).toBe(coilsBefore)
-  expect(() => store.act({ kind: 'x', summary: 'x' }, () => store.rows.$client.prepare('UPDATE order_line SET received = packs + 1 WHERE id = ?').run(first!.id))).toThrow('CHECK')
+  expect(() =>
+    store.act({ kind: 'x', summary: 'x' }, () =>
+      store.rows.$client.prepare('UPDATE order_line SET received = packs + 1 WHERE id = ?').run(first!.id),
+    ),
+  ).toThrow('CHECK')
 })
 
 test('a refused substitute and an order given up free their strings to be planned anew', async () => {
   const id = await answered()
   const waiting = () => openNeeds(store).filter(({ orderId }) => orderId === null).length
   const before = waiting()
-  decideSubstitution(store, id, orderById(store, id).lines.find(({ replacesId }) => replacesId !== null)!.id, false)
+  decideSubstitution(
+    store,
+    id,
+    orderById(store, id).lines.find(({ replacesId }) => replacesId !== null)!.id,
+    false,
+  )
   expect(waiting()).toBeGreaterThan(before)
   for (const { id: one, state } of allOrders(store)) if (state !== 'closed') cancelOrder(store, one)
   expect(waiting()).toBe(openNeeds(store).length)
@@ -132,29 +200,64 @@ test('a plan made before the list changed is not written', async () => {
   const [need] = openNeeds(store)
   const [item] = catalogue(store)
   dropNeed(store, need!.id)
-  expect(() => placeOrders(store, [{ supplierId: item!.supplierId, lines: [{ itemId: item!.id, packs: 1, fills: [{ needId: need!.id, strings: 1 }] }] }])).toThrow('has changed since the plan was made')
-  expect(() => placeOrders(store, [{ supplierId: item!.supplierId, lines: [{ itemId: 9999, packs: 1, fills: [] }] }])).toThrow('A catalogue has changed')
+  expect(() =>
+    placeOrders(store, [
+      {
+        supplierId: item!.supplierId,
+        lines: [{ itemId: item!.id, packs: 1, fills: [{ needId: need!.id, strings: 1 }] }],
+      },
+    ]),
+  ).toThrow('has changed since the plan was made')
+  expect(() =>
+    placeOrders(store, [{ supplierId: item!.supplierId, lines: [{ itemId: 9999, packs: 1, fills: [] }] }]),
+  ).toThrow('A catalogue has changed')
 })
 
 test('the desk refuses what it can’t read or does not sell, and its note holds what was taken', () => {
-  expect(() => handIn(store, 'post-barrow', 'part,packs\nXX1,1\n', 1, 0)).toThrow('The Post Barrow has no part XX1.')
-  expect(() => handIn(store, 'post-barrow', 'what\nthis\n', 1, 0)).toThrow('Expected an order with the columns')
-  const parts = catalogue(store, allSuppliers(store).find(({ slug }) => slug === 'post-barrow')!.id).slice(0, 5)
-  const ticket = handIn(store, 'post-barrow', `part,packs\n${parts.map(({ part }) => `${part},1`).join('\n')}\n`, 3, 0, 0)
+  expect(() => handIn(store, 'post-barrow', 'part,packs\nXX1,1\n', 1, 0)).toThrow(
+    'The Post Barrow has no part XX1.',
+  )
+  expect(() => handIn(store, 'post-barrow', 'what\nthis\n', 1, 0)).toThrow(
+    'Expected an order with the columns',
+  )
+  const parts = catalogue(store, allSuppliers(store).find(({ slug }) => slug === 'post-barrow')!.id).slice(
+    0,
+    5,
+  )
+  const ticket = handIn(
+    store,
+    'post-barrow',
+    `part,packs\n${parts.map(({ part }) => `${part},1`).join('\n')}\n`,
+    3,
+    0,
+    0,
+  )
   const state = deskState(store, 'post-barrow', ticket, 0)
   const offered = state.lines.flatMap((line) => line.offered ?? [])
-  expect(deliveryNote(store, 'post-barrow', ticket, offered).length - deliveryNote(store, 'post-barrow', ticket, []).length).toBe(offered.length)
+  expect(
+    deliveryNote(store, 'post-barrow', ticket, offered).length -
+      deliveryNote(store, 'post-barrow', ticket, []).length,
+  ).toBe(offered.length)
 })
 
 test('two people can’t cut one coil below nothing, and a coil set aside can’t be thrown away', () => {
   const other = openStore({ folder: work, demoDate: '2026-11-24T10:00' })
   const coil = shelf(store).find(({ lengthLeft, opened }) => opened && lengthLeft > 0.5 && lengthLeft < 0.9)!
   store.act({ kind: 'x', summary: 'Cut' }, () => cutCoil(store, coil.id, coil.lengthLeft - 0.1, null))
-  expect(() => other.act({ kind: 'x', summary: 'Cut' }, () => cutCoil(other, coil.id, coil.lengthLeft - 0.1, null))).toThrow('has only 100 mm left')
-  expect(() => other.act({ kind: 'x', summary: 'Cut' }, () => other.rows.update(coils).set({ leftMm: -1 }).run())).toThrow('coil_never_below_zero')
+  expect(() =>
+    other.act({ kind: 'x', summary: 'Cut' }, () => cutCoil(other, coil.id, coil.lengthLeft - 0.1, null)),
+  ).toThrow('has only 100 mm left')
+  expect(() =>
+    other.act({ kind: 'x', summary: 'Cut' }, () => other.rows.update(coils).set({ leftMm: -1 }).run()),
+  ).toThrow('coil_never_below_zero')
   other.close()
   const { jobId } = logBreak(store, instrumentBySlug(store, 'lovage'), 20, 'mid-length').result
-  const fits = shelf(store).find(({ construction, lengthLeft }) => JSON.stringify(construction) === JSON.stringify(instrumentBySlug(store, 'lovage').instrument.positions[19]!.construction) && lengthLeft > 0.6)!
+  const fits = shelf(store).find(
+    ({ construction, lengthLeft }) =>
+      JSON.stringify(construction) ===
+        JSON.stringify(instrumentBySlug(store, 'lovage').instrument.positions[19]!.construction) &&
+      lengthLeft > 0.6,
+  )!
   chooseCoil(store, jobId, fits.id)
   expect(() => discardCoil(store, fits.id)).toThrow('set aside for an open job')
   expect(() => takeCuttingPlan(store, [{ jobId, coilId: 1 }])).toThrow('plan again')
@@ -162,9 +265,14 @@ test('two people can’t cut one coil below nothing, and a coil set aside can’
 
 test('a coil is set right with both figures in the history; more than was bought is refused', () => {
   const [coil] = shelf(store)
-  expect(() => correctCoil(store, coil!.id, { label: 'X', place: '', lengthLeft: coil!.boughtLength + 0.1 })).toThrow('it can’t have more left')
+  expect(() =>
+    correctCoil(store, coil!.id, { label: 'X', place: '', lengthLeft: coil!.boughtLength + 0.1 }),
+  ).toThrow('it can’t have more left')
   correctCoil(store, coil!.id, { label: coil!.label, place: 'Elsewhere', lengthLeft: coil!.lengthLeft / 2 })
-  expect(coilById(store, coil!.id)).toMatchObject({ place: 'Elsewhere', lengthLeft: expect.closeTo(coil!.lengthLeft / 2, 6) })
+  expect(coilById(store, coil!.id)).toMatchObject({
+    place: 'Elsewhere',
+    lengthLeft: expect.closeTo(coil!.lengthLeft / 2, 6),
+  })
   expect(() => correctCoil(store, 99999, { label: 'X', place: '', lengthLeft: 1 })).toThrow('no coil 99999')
 })
 
@@ -203,7 +311,9 @@ test('a file from before there were orders is brought up to date with its needs,
   const db = prepareOld(old)
   db.close()
   const opened = openStore({ folder: old })
-  expect(opened.rows.$client.prepare('SELECT quantity, length_mm FROM need').all()).toEqual([{ quantity: 1, length_mm: 900 }])
+  expect(opened.rows.$client.prepare('SELECT quantity, length_mm FROM need').all()).toEqual([
+    { quantity: 1, length_mm: 900 },
+  ])
   opened.undo(1)
   expect(opened.rows.$client.prepare('SELECT count(*) AS n FROM coil').get()).toEqual({ n: 0 })
   opened.close()
@@ -218,15 +328,41 @@ function prepareOld(where: string): Database.Database {
   cpSync(demo, where, { recursive: true })
   for (const file of readdirSync(where)) rmSync(path.join(where, file), { recursive: true })
   const db = new Database(path.join(where, 'taut-pinset.sqlite'))
-  const { entries } = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as { entries: { tag: string; when: number }[] }
+  const { entries } = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as {
+    entries: { tag: string; when: number }[]
+  }
   db.exec('CREATE TABLE __drizzle_migrations (id SERIAL PRIMARY KEY, hash text NOT NULL, created_at numeric)')
   for (const { tag, when } of entries.slice(0, 4)) {
     db.exec(readFileSync(`drizzle/${tag}.sql`, 'utf8').replaceAll('--> statement-breakpoint', ''))
     db.prepare('INSERT INTO __drizzle_migrations (hash, created_at) VALUES (?, ?)').run(tag, when)
   }
   const position = Object.entries({
-    instrument_id: 1, number: 1, note: 'G4', colour: 'natural', material: 'gut', gauge_mm: 1, speaking_mm: 300, free_mm: 350, piece: 1, head_fastening: 'plain becket', tail_fastening: 'third loop', board_mm: 5, pin_mm: 7, gear_ratio: 1,
-    tightens: 'clockwise', pin_height_mm: 10, height_datum: 'string hole', hole_to_end_mm: 5, bridge_height_mm: 8, to_bridge_mm: 40, tail_x_mm: 0, tail_y_mm: 0, bridge_x_mm: 0, bridge_y_mm: 300, pin_x_mm: 0, pin_y_mm: 340,
+    instrument_id: 1,
+    number: 1,
+    note: 'G4',
+    colour: 'natural',
+    material: 'gut',
+    gauge_mm: 1,
+    speaking_mm: 300,
+    free_mm: 350,
+    piece: 1,
+    head_fastening: 'plain becket',
+    tail_fastening: 'third loop',
+    board_mm: 5,
+    pin_mm: 7,
+    gear_ratio: 1,
+    tightens: 'clockwise',
+    pin_height_mm: 10,
+    height_datum: 'string hole',
+    hole_to_end_mm: 5,
+    bridge_height_mm: 8,
+    to_bridge_mm: 40,
+    tail_x_mm: 0,
+    tail_y_mm: 0,
+    bridge_x_mm: 0,
+    bridge_y_mm: 300,
+    pin_x_mm: 0,
+    pin_y_mm: 340,
   })
   db.exec(`INSERT INTO instrument VALUES (1, 'old', 'Old', 'lyre', '', '', '', 'folk', 'C major', 440, '');
     INSERT INTO string_position (${position.map(([name]) => name).join()}) VALUES (${position.map(([, value]) => (typeof value === 'number' ? value : `'${value}'`)).join()});
@@ -234,6 +370,8 @@ function prepareOld(where: string): Database.Database {
     INSERT INTO coil (id, label, material, gauge_mm, colour, tension_class, maker, line, place, bought_at, bought_mm, left_mm) VALUES (1, 'P', 'gut', 1.0, 'natural', 'folk', '', '', '', 1, 1000.0, 1000.0);
     INSERT INTO action (id, at, kind, summary) VALUES (1, 1, 'stores', 'P booked in');`)
   const names = (db.prepare('PRAGMA table_info(coil)').all() as { name: string }[]).map(({ name }) => name)
-  db.exec(`INSERT INTO change (action_id, table_name, row_id, before, after) SELECT 1, 'coil', 1, NULL, json_object(${names.map((name) => `'${name}', "${name}"`).join()}) FROM coil`)
+  db.exec(
+    `INSERT INTO change (action_id, table_name, row_id, before, after) SELECT 1, 'coil', 1, NULL, json_object(${names.map((name) => `'${name}', "${name}"`).join()}) FROM coil`,
+  )
   return db
 }

@@ -14,7 +14,15 @@ import type { Done, Store } from './database'
 import { openNeeds, type Need } from './need-list'
 import { found, Refusal } from './refusal'
 import { coils, needs, orderedNeeds, orderLines, orders, suppliers, type OrderState } from './schema'
-import { catalogue, contentsOf, packetColumns, packetFrom, type Content, type StoredItem, type Supplier } from './suppliers'
+import {
+  catalogue,
+  contentsOf,
+  packetColumns,
+  packetFrom,
+  type Content,
+  type StoredItem,
+  type Supplier,
+} from './suppliers'
 
 export interface OrderLine extends SoldPacket {
   readonly id: number
@@ -68,40 +76,93 @@ export function placeOrders(store: Store, planned: readonly PlannedOrder[]): Don
     const need = open.get(needId)
     if (!need) throw new Refusal(409, 'The need list has changed since the plan was made; plan again.')
     wanted.set(needId, (wanted.get(needId) ?? 0) + strings)
-    if ((wanted.get(needId) ?? 0) > need.toOrder) throw new Refusal(409, `The ${need.string} is on order already; plan again.`)
+    if ((wanted.get(needId) ?? 0) > need.toOrder)
+      throw new Refusal(409, `The ${need.string} is on order already; plan again.`)
   }
-  if (planned.some(({ lines }) => lines.some(({ fills }) => new Set(fills.map(({ needId }) => needId)).size < fills.length))) {
+  if (
+    planned.some(({ lines }) =>
+      lines.some(({ fills }) => new Set(fills.map(({ needId }) => needId)).size < fills.length),
+    )
+  ) {
     throw new Refusal(400, 'A line names the same string twice.')
   }
-  return store.act({ kind: 'order', summary: planned.length === 1 ? 'An order written' : `${planned.length} orders written` }, () => planned.map(({ supplierId, lines }) => {
-    const supplier = found(store.rows.select().from(suppliers).where(eq(suppliers.id, supplierId)).get(), `There is no supplier ${supplierId}.`)
-    const chosen = lines.map((line) => ({ ...line, item: itemIn(items, line.itemId, supplierId) }))
-    const goods = chosen.reduce((sum, { item, packs }) => sum + item.priceMinor * packs, 0)
-    const orderId = store.rows.insert(orders).values({ supplierId, state: 'to send', openedAt: store.now(), postageMinor: postageOf(supplier, goods) }).returning({ id: orders.id }).get().id
-    for (const { item, packs, fills } of chosen) {
-      const holds = contentsOf(item, partsOf(items, supplierId))
-      for (const fill of fills) refuseUncut(holds, packs, fill, open.get(fill.needId) as Need, item)
-      const lineId = insertLine(store, orderId, { item, packs, forStrings: fills.flatMap(({ needId }) => open.get(needId) ?? []).map(needWords), replacesId: null, holds })
-      for (const { needId, strings } of fills) store.rows.insert(orderedNeeds).values({ needId, orderLineId: lineId, strings }).run()
-    }
-    return orderId
-  }))
+  return store.act(
+    {
+      kind: 'order',
+      summary: planned.length === 1 ? 'An order written' : `${planned.length} orders written`,
+    },
+    () =>
+      planned.map(({ supplierId, lines }) => {
+        const supplier = found(
+          store.rows.select().from(suppliers).where(eq(suppliers.id, supplierId)).get(),
+          `There is no supplier ${supplierId}.`,
+        )
+        const chosen = lines.map((line) => ({ ...line, item: itemIn(items, line.itemId, supplierId) }))
+        const goods = chosen.reduce((sum, { item, packs }) => sum + item.priceMinor * packs, 0)
+        const orderId = store.rows
+          .insert(orders)
+          .values({
+            supplierId,
+            state: 'to send',
+            openedAt: store.now(),
+            postageMinor: postageOf(supplier, goods),
+          })
+          .returning({ id: orders.id })
+          .get().id
+        for (const { item, packs, fills } of chosen) {
+          const holds = contentsOf(item, partsOf(items, supplierId))
+          for (const fill of fills) refuseUncut(holds, packs, fill, open.get(fill.needId) as Need, item)
+          const lineId = insertLine(store, orderId, {
+            item,
+            packs,
+            forStrings: fills.flatMap(({ needId }) => open.get(needId) ?? []).map(needWords),
+            replacesId: null,
+            holds,
+          })
+          for (const { needId, strings } of fills)
+            store.rows.insert(orderedNeeds).values({ needId, orderLineId: lineId, strings }).run()
+        }
+        return orderId
+      }),
+  )
 }
 
-function partsOf(items: ReadonlyMap<number, StoredItem>, supplierId: number): ReadonlyMap<string, StoredItem> {
-  return new Map([...items.values()].filter((item) => item.supplierId === supplierId).map((item) => [item.part, item]))
+function partsOf(
+  items: ReadonlyMap<number, StoredItem>,
+  supplierId: number,
+): ReadonlyMap<string, StoredItem> {
+  return new Map(
+    [...items.values()].filter((item) => item.supplierId === supplierId).map((item) => [item.part, item]),
+  )
 }
 
 /** A line can fill a need only with pieces of its kind that are long enough, and with no more strings than they hold. */
-function refuseUncut(holds: readonly Content[], packs: number, { strings }: Fill, need: Need, item: StoredItem): void {
-  const most = holds.filter(({ packet }) => keysFilledBy(packet).includes(specKey(need.spec)))
-    .reduce((sum, { packet, pieces }) => sum + pieces * packs * cutsIn({ lengthLeft: packet.length, end: packet.end }, need.length, need.spec.end), 0)
-  if (strings > most) throw new Refusal(409, `The ${need.string} can’t be cut from ${packs === 1 ? 'one pack' : `${packs} packs`} of ${item.name}; plan again.`)
+function refuseUncut(
+  holds: readonly Content[],
+  packs: number,
+  { strings }: Fill,
+  need: Need,
+  item: StoredItem,
+): void {
+  const most = holds
+    .filter(({ packet }) => keysFilledBy(packet).includes(specKey(need.spec)))
+    .reduce(
+      (sum, { packet, pieces }) =>
+        sum +
+        pieces * packs * cutsIn({ lengthLeft: packet.length, end: packet.end }, need.length, need.spec.end),
+      0,
+    )
+  if (strings > most)
+    throw new Refusal(
+      409,
+      `The ${need.string} can’t be cut from ${packs === 1 ? 'one pack' : `${packs} packs`} of ${item.name}; plan again.`,
+    )
 }
 
 function itemIn(items: ReadonlyMap<number, StoredItem>, id: number, supplierId: number): StoredItem {
   const item = items.get(id)
-  if (item?.supplierId !== supplierId) throw new Refusal(409, 'A catalogue has changed since the plan was made; plan again.')
+  if (item?.supplierId !== supplierId)
+    throw new Refusal(409, 'A catalogue has changed since the plan was made; plan again.')
   return item
 }
 
@@ -113,17 +174,31 @@ interface NewLine {
   readonly holds: readonly Content[]
 }
 
-function insertLine(store: Store, orderId: number, { item, packs, forStrings, replacesId, holds }: NewLine): number {
-  return store.rows.insert(orderLines).values({
-    orderId, ...packetColumns(item), packs, forStrings: JSON.stringify(forStrings), replacesId,
-    holds: JSON.stringify(holds.map(({ packet, pieces }) => ({ ...packetColumns(packet), held: pieces }))),
-  }).returning({ id: orderLines.id }).get().id
+function insertLine(
+  store: Store,
+  orderId: number,
+  { item, packs, forStrings, replacesId, holds }: NewLine,
+): number {
+  return store.rows
+    .insert(orderLines)
+    .values({
+      orderId,
+      ...packetColumns(item),
+      packs,
+      forStrings: JSON.stringify(forStrings),
+      replacesId,
+      holds: JSON.stringify(holds.map(({ packet, pieces }) => ({ ...packetColumns(packet), held: pieces }))),
+    })
+    .returning({ id: orderLines.id })
+    .get().id
 }
 
 /** What a pack held when it was ordered, as the line keeps it. */
 function heldIn(json: string | null): readonly Content[] | null {
   if (json === null) return null
-  return (JSON.parse(json) as (Parameters<typeof packetFrom>[0] & { readonly held: number })[]).map((row) => ({ packet: packetFrom(row), pieces: row.held }))
+  return (JSON.parse(json) as (Parameters<typeof packetFrom>[0] & { readonly held: number })[]).map(
+    (row) => ({ packet: packetFrom(row), pieces: row.held }),
+  )
 }
 
 /** A string as an order must say it: both octave systems, and the instrument as its owner wrote it. */
@@ -134,22 +209,57 @@ function needWords({ lines, instrument }: Need): string {
 
 /** All orders, the latest first. */
 export function allOrders(store: Store): readonly Order[] {
-  return store.rows.select().from(orders).orderBy(desc(orders.id)).all().map((row) => orderFrom(store, row))
+  return store.rows
+    .select()
+    .from(orders)
+    .orderBy(desc(orders.id))
+    .all()
+    .map((row) => orderFrom(store, row))
 }
 
 /** One order; Refusal 404 when there is none. */
 export function orderById(store: Store, id: number): Order {
-  return orderFrom(store, found(store.rows.select().from(orders).where(eq(orders.id, id)).get(), `There is no order ${id}.`))
+  return orderFrom(
+    store,
+    found(store.rows.select().from(orders).where(eq(orders.id, id)).get(), `There is no order ${id}.`),
+  )
 }
 
 function orderFrom(store: Store, row: typeof orders.$inferSelect): Order {
-  const supplier = found(store.rows.select().from(suppliers).where(eq(suppliers.id, row.supplierId)).get(), 'The order’s supplier is gone.')
-  const lines = store.rows.select().from(orderLines).where(eq(orderLines.orderId, row.id)).orderBy(asc(orderLines.id)).all().map((line): OrderLine => ({
-    ...packetFrom(line), id: line.id, packs: line.packs, forStrings: JSON.parse(line.forStrings) as string[],
-    answer: line.answer, replacesId: line.replacesId, received: line.received, holds: heldIn(line.holds),
-  }))
-  const goodsMinor = lines.filter(({ replacesId }) => replacesId === null).reduce((sum, line) => sum + line.priceMinor * line.packs, 0)
-  return { id: row.id, supplier, state: row.state, openedAt: row.openedAt, sentAt: row.sentAt, ticket: row.ticket, postageMinor: row.postageMinor, lines, goodsMinor }
+  const supplier = found(
+    store.rows.select().from(suppliers).where(eq(suppliers.id, row.supplierId)).get(),
+    'The order’s supplier is gone.',
+  )
+  const lines = store.rows
+    .select()
+    .from(orderLines)
+    .where(eq(orderLines.orderId, row.id))
+    .orderBy(asc(orderLines.id))
+    .all()
+    .map((line): OrderLine => ({
+      ...packetFrom(line),
+      id: line.id,
+      packs: line.packs,
+      forStrings: JSON.parse(line.forStrings) as string[],
+      answer: line.answer,
+      replacesId: line.replacesId,
+      received: line.received,
+      holds: heldIn(line.holds),
+    }))
+  const goodsMinor = lines
+    .filter(({ replacesId }) => replacesId === null)
+    .reduce((sum, line) => sum + line.priceMinor * line.packs, 0)
+  return {
+    id: row.id,
+    supplier,
+    state: row.state,
+    openedAt: row.openedAt,
+    sentAt: row.sentAt,
+    ticket: row.ticket,
+    postageMinor: row.postageMinor,
+    lines,
+    goodsMinor,
+  }
 }
 
 /** An order that waits to be sent; Refusal 409 when it was. */
@@ -161,7 +271,11 @@ export function toSend(store: Store, id: number): Order {
 export function markSent(store: Store, id: number, ticket: string): Done<void> {
   const order = toSend(store, id)
   return store.act({ kind: 'order', summary: `Order ${id} sent to ${order.supplier.name}` }, () => {
-    store.rows.update(orders).set({ state: 'sent', sentAt: store.now(), ticket }).where(eq(orders.id, id)).run()
+    store.rows
+      .update(orders)
+      .set({ state: 'sent', sentAt: store.now(), ticket })
+      .where(eq(orders.id, id))
+      .run()
   })
 }
 
@@ -175,14 +289,24 @@ export function takeAnswer(store: Store, id: number, answered: readonly DeskLine
       if (!said) continue
       store.rows.update(orderLines).set({ answer: said.answer }).where(eq(orderLines.id, line.id)).run()
       const offered = said.offered === null ? undefined : items.get(said.offered)
-      if (offered) insertLine(store, id, { item: offered, packs: line.packs, forStrings: line.forStrings, replacesId: line.id, holds: contentsOf(offered, items) })
+      if (offered)
+        insertLine(store, id, {
+          item: offered,
+          packs: line.packs,
+          forStrings: line.forStrings,
+          replacesId: line.id,
+          holds: contentsOf(offered, items),
+        })
     }
     store.rows.update(orders).set({ state: 'acknowledged' }).where(eq(orders.id, id)).run()
   })
 }
 
 /** How much a substitution would change the tension where the asked-for string goes, as a share: tension goes with the mass of each metre. */
-export function substitutionChange(asked: OrderLine, offered: OrderLine): { readonly change: number; readonly stays: boolean } {
+export function substitutionChange(
+  asked: OrderLine,
+  offered: OrderLine,
+): { readonly change: number; readonly stays: boolean } {
   const change = massPerLength(offered.construction) / massPerLength(asked.construction) - 1
   return { change, stays: Math.abs(change) <= STAND_IN }
 }
@@ -193,15 +317,34 @@ export function decideSubstitution(store: Store, id: number, lineId: number, acc
   const line = order.lines.find((one) => one.id === lineId && one.replacesId !== null)
   if (!line) throw new Refusal(404, `Order ${id} has no such substitution.`)
   if (line.answer !== null) throw new Refusal(409, 'That is decided already.')
-  return store.act({ kind: 'order', summary: `${line.name} ${accept ? 'taken' : 'refused'} in place of another part of order ${id}` }, () => {
-    store.rows.update(orderLines).set({ answer: accept ? 'confirmed' : 'refused' }).where(eq(orderLines.id, lineId)).run()
-    // What is refused, or stood in for, is no longer on its way: its strings are free to be planned anew, or go on with the substitute.
-    const replaced = store.rows.select().from(orderedNeeds).where(eq(orderedNeeds.orderLineId, line.replacesId as number)).all()
-    for (const row of replaced) {
-      if (accept) store.rows.update(orderedNeeds).set({ orderLineId: lineId }).where(eq(orderedNeeds.id, row.id)).run()
-      else store.rows.delete(orderedNeeds).where(eq(orderedNeeds.id, row.id)).run()
-    }
-  })
+  return store.act(
+    {
+      kind: 'order',
+      summary: `${line.name} ${accept ? 'taken' : 'refused'} in place of another part of order ${id}`,
+    },
+    () => {
+      store.rows
+        .update(orderLines)
+        .set({ answer: accept ? 'confirmed' : 'refused' })
+        .where(eq(orderLines.id, lineId))
+        .run()
+      // What is refused, or stood in for, is no longer on its way: its strings are free to be planned anew, or go on with the substitute.
+      const replaced = store.rows
+        .select()
+        .from(orderedNeeds)
+        .where(eq(orderedNeeds.orderLineId, line.replacesId as number))
+        .all()
+      for (const row of replaced) {
+        if (accept)
+          store.rows
+            .update(orderedNeeds)
+            .set({ orderLineId: lineId })
+            .where(eq(orderedNeeds.id, row.id))
+            .run()
+        else store.rows.delete(orderedNeeds).where(eq(orderedNeeds.id, row.id)).run()
+      }
+    },
+  )
 }
 
 /** Packs of a line that are still to come. */
@@ -219,32 +362,69 @@ export interface Arrived {
  *
  * @throws Refusal 409 when more came than is still to come
  */
-export function receive(store: Store, id: number, arrived: readonly Arrived[], place: string): Done<{ readonly coilIds: readonly number[] }> {
+export function receive(
+  store: Store,
+  id: number,
+  arrived: readonly Arrived[],
+  place: string,
+): Done<{ readonly coilIds: readonly number[] }> {
   const order = inState(orderById(store, id), ['acknowledged', 'delivered'])
   const byPart = new Map(catalogue(store, order.supplier.id).map((item) => [item.part, item]))
   const twice = arrived.find(({ lineId }, i) => arrived.findIndex((one) => one.lineId === lineId) < i)
-  if (twice) throw new Refusal(400, 'A line of the order is told twice: say once how many of its packs came.', `line ${twice.lineId}`)
-  const coming = arrived.filter(({ packs }) => packs > 0).map(({ lineId, packs }) => {
-    const line = order.lines.find((one) => one.id === lineId)
-    if (!line) throw new Refusal(404, `Order ${id} has no line ${lineId}.`)
-    const left = outstanding(line)
-    if (packs > left) throw new Refusal(409, `${packs} of ${line.name} came, and ${left === 0 ? 'none was' : `${left} ${left === 1 ? 'was' : 'were'}`} still to come: book in what was ordered, and send the rest back.`, `line ${lineId}`)
-    return { line, packs }
-  })
+  if (twice)
+    throw new Refusal(
+      400,
+      'A line of the order is told twice: say once how many of its packs came.',
+      `line ${twice.lineId}`,
+    )
+  const coming = arrived
+    .filter(({ packs }) => packs > 0)
+    .map(({ lineId, packs }) => {
+      const line = order.lines.find((one) => one.id === lineId)
+      if (!line) throw new Refusal(404, `Order ${id} has no line ${lineId}.`)
+      const left = outstanding(line)
+      if (packs > left)
+        throw new Refusal(
+          409,
+          `${packs} of ${line.name} came, and ${left === 0 ? 'none was' : `${left} ${left === 1 ? 'was' : 'were'}`} still to come: book in what was ordered, and send the rest back.`,
+          `line ${lineId}`,
+        )
+      return { line, packs }
+    })
   if (coming.length === 0) throw new Refusal(400, 'Say how many packs came.')
   return store.act({ kind: 'delivery', summary: `A delivery from ${order.supplier.name} booked in` }, () => {
     let nextPacket = highestPacket(store)
     const coilIds = coming.flatMap(({ line, packs }) => {
-      store.rows.update(orderLines).set({ received: line.received + packs }).where(eq(orderLines.id, line.id)).run()
-      const made = (line.holds ?? contentsOf(line, byPart)).flatMap(({ packet, pieces }) => Array.from({ length: pieces * packs }, () => {
-        const label = `Packet ${nextPacket += 1}`
-        return addCoil(store, { ...packet, label, place, boughtAt: store.now(), boughtLength: packet.length, orderLineId: line.id })
-      }))
+      store.rows
+        .update(orderLines)
+        .set({ received: line.received + packs })
+        .where(eq(orderLines.id, line.id))
+        .run()
+      const made = (line.holds ?? contentsOf(line, byPart)).flatMap(({ packet, pieces }) =>
+        Array.from({ length: pieces * packs }, () => {
+          const label = `Packet ${(nextPacket += 1)}`
+          return addCoil(store, {
+            ...packet,
+            label,
+            place,
+            boughtAt: store.now(),
+            boughtLength: packet.length,
+            orderLineId: line.id,
+          })
+        }),
+      )
       meetNeeds(store, line, line.received + packs)
       return made
     })
-    const left = order.lines.reduce((sum, line) => sum + outstanding(line) - (coming.find((one) => one.line.id === line.id)?.packs ?? 0), 0)
-    store.rows.update(orders).set({ state: left === 0 ? 'closed' : 'delivered' }).where(eq(orders.id, id)).run()
+    const left = order.lines.reduce(
+      (sum, line) => sum + outstanding(line) - (coming.find((one) => one.line.id === line.id)?.packs ?? 0),
+      0,
+    )
+    store.rows
+      .update(orders)
+      .set({ state: left === 0 ? 'closed' : 'delivered' })
+      .where(eq(orders.id, id))
+      .run()
     return { coilIds }
   })
 }
@@ -256,18 +436,30 @@ function come(strings: number, received: number, packs: number): number {
 
 /** What comes with a delivery meets the needs that the line was cut for, and closes those that nothing more is wanted of. */
 function meetNeeds(store: Store, line: OrderLine, received: number): void {
-  for (const { needId, strings } of store.rows.select().from(orderedNeeds).where(eq(orderedNeeds.orderLineId, line.id)).all()) {
+  for (const { needId, strings } of store.rows
+    .select()
+    .from(orderedNeeds)
+    .where(eq(orderedNeeds.orderLineId, line.id))
+    .all()) {
     const more = come(strings, received, line.packs) - come(strings, line.received, line.packs)
     const need = store.rows.select().from(needs).where(eq(needs.id, needId)).get()
     if (!need || more === 0) continue
     const met = need.met + more
-    store.rows.update(needs).set({ met, ...(met >= need.quantity && need.closedAt === null ? { closedAt: store.now() } : {}) }).where(eq(needs.id, needId)).run()
+    store.rows
+      .update(needs)
+      .set({ met, ...(met >= need.quantity && need.closedAt === null ? { closedAt: store.now() } : {}) })
+      .where(eq(needs.id, needId))
+      .run()
   }
 }
 
 /** The highest number of a packet that there ever was. */
 function highestPacket(store: Store): number {
-  const [row] = store.rows.select({ most: sql<number | null>`max(cast(substr(${coils.label}, 8) as integer))` }).from(coils).where(like(coils.label, 'Packet %')).all()
+  const [row] = store.rows
+    .select({ most: sql<number | null>`max(cast(substr(${coils.label}, 8) as integer))` })
+    .from(coils)
+    .where(like(coils.label, 'Packet %'))
+    .all()
   return row?.most ?? 0
 }
 
@@ -282,6 +474,7 @@ export function cancelOrder(store: Store, id: number): Done<void> {
 }
 
 function inState(order: Order, states: readonly OrderState[]): Order {
-  if (!states.includes(order.state)) throw new Refusal(409, `Order ${order.id} is ${order.state}; that can’t be done with it now.`)
+  if (!states.includes(order.state))
+    throw new Refusal(409, `Order ${order.id} is ${order.state}; that can’t be done with it now.`)
   return order
 }

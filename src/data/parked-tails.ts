@@ -14,7 +14,11 @@ import { fittings, parkedTails } from './schema'
 
 const HOUR = 3_600_000
 /** When a parked tail is due: after some hours, or after a week and a half of settling, h. */
-const DUE_AFTER: Readonly<Record<Habits['tailTrim'], number>> = { 'at once': 0, 'after hours': 6, 'after settling': 240 }
+const DUE_AFTER: Readonly<Record<Habits['tailTrim'], number>> = {
+  'at once': 0,
+  'after hours': 6,
+  'after settling': 240,
+}
 
 export interface ParkedTail {
   readonly id: number
@@ -32,10 +36,17 @@ export interface ParkedTail {
 
 /** Tails that wait to be trimmed, the one due first first. */
 export function openTails(store: Store): readonly ParkedTail[] {
-  return store.rows.select().from(parkedTails).where(isNull(parkedTails.trimmedAt)).orderBy(asc(parkedTails.parkedAt)).all().flatMap((row) => {
-    const tail = tailFrom(store, row)
-    return tail ? [tail] : []
-  }).sort((a, b) => a.dueAt - b.dueAt)
+  return store.rows
+    .select()
+    .from(parkedTails)
+    .where(isNull(parkedTails.trimmedAt))
+    .orderBy(asc(parkedTails.parkedAt))
+    .all()
+    .flatMap((row) => {
+      const tail = tailFrom(store, row)
+      return tail ? [tail] : []
+    })
+    .sort((a, b) => a.dueAt - b.dueAt)
 }
 
 function tailFrom(store: Store, row: typeof parkedTails.$inferSelect): ParkedTail | null {
@@ -45,9 +56,14 @@ function tailFrom(store: Store, row: typeof parkedTails.$inferSelect): ParkedTai
   const { instrument, position, habits } = byPositionId(store, positionId)
   const coil = row.coilId === null ? null : coilById(store, row.coilId)
   return {
-    id: row.id, parkedAt: row.parkedAt, ended: fitted.endedAt !== null,
+    id: row.id,
+    parkedAt: row.parkedAt,
+    ended: fitted.endedAt !== null,
     dueAt: fitted.endedAt ?? row.parkedAt + DUE_AFTER[habits.tailTrim] * HOUR,
-    name: leadingNames(position, habits.octaveNames).name, instrumentName: instrument.name, slug: instrument.slug, number: position.number,
+    name: leadingNames(position, habits.octaveNames).name,
+    instrumentName: instrument.name,
+    slug: instrument.slug,
+    number: position.number,
     coil: coil && { label: coil.label, lengthLeft: coil.lengthLeft },
   }
 }
@@ -59,18 +75,41 @@ function tailFrom(store: Store, row: typeof parkedTails.$inferSelect): ParkedTai
  * @throws Refusal 400 when it is missing, or more than the packet held
  */
 export function trimTail(store: Store, id: number, left: number | null): Done<void> {
-  const row = found(store.rows.select().from(parkedTails).where(eq(parkedTails.id, id)).get(), `There is no parked tail ${id}.`)
+  const row = found(
+    store.rows.select().from(parkedTails).where(eq(parkedTails.id, id)).get(),
+    `There is no parked tail ${id}.`,
+  )
   if (row.trimmedAt !== null) throw new Refusal(409, 'That tail is trimmed already.')
   const tail = found(tailFrom(store, row) ?? undefined, 'The string of that tail is gone.')
   const { coilId } = row
-  if (coilId !== null && left === null) throw new Refusal(400, `Say how much is left of ${tail.coil?.label ?? 'its packet'}: that is what is booked now.`, 'left')
+  if (coilId !== null && left === null)
+    throw new Refusal(
+      400,
+      `Say how much is left of ${tail.coil?.label ?? 'its packet'}: that is what is booked now.`,
+      'left',
+    )
   const cut = coilId === null || left === null ? null : coilById(store, coilId).lengthLeft - left
-  if (cut !== null && cut < DUST) throw new Refusal(400, `${tail.coil?.label ?? 'The packet'} held ${Math.round((tail.coil?.lengthLeft ?? 0) * 1000)} mm, and a string was made of it: less must be left.`, 'left')
-  return store.act({ kind: 'trim', summary: `The tail of ${withThe(tail.name)} of ${tail.instrumentName} trimmed${cut === null ? '' : `; ${Math.round((left ?? 0) * 1000)} mm of ${tail.coil?.label ?? 'its packet'} left`}` }, () => {
-    if (cut !== null && coilId !== null) {
-      cutCoil(store, coilId, cut, row.jobId)
-      store.rows.update(fittings).set({ cutMm: inMm(cut) }).where(eq(fittings.fittedId, row.fittedId)).run()
-    }
-    store.rows.update(parkedTails).set({ trimmedAt: store.now() }).where(eq(parkedTails.id, id)).run()
-  })
+  if (cut !== null && cut < DUST)
+    throw new Refusal(
+      400,
+      `${tail.coil?.label ?? 'The packet'} held ${Math.round((tail.coil?.lengthLeft ?? 0) * 1000)} mm, and a string was made of it: less must be left.`,
+      'left',
+    )
+  return store.act(
+    {
+      kind: 'trim',
+      summary: `The tail of ${withThe(tail.name)} of ${tail.instrumentName} trimmed${cut === null ? '' : `; ${Math.round((left ?? 0) * 1000)} mm of ${tail.coil?.label ?? 'its packet'} left`}`,
+    },
+    () => {
+      if (cut !== null && coilId !== null) {
+        cutCoil(store, coilId, cut, row.jobId)
+        store.rows
+          .update(fittings)
+          .set({ cutMm: inMm(cut) })
+          .where(eq(fittings.fittedId, row.fittedId))
+          .run()
+      }
+      store.rows.update(parkedTails).set({ trimmedAt: store.now() }).where(eq(parkedTails.id, id)).run()
+    },
+  )
 }

@@ -7,7 +7,11 @@ export class Refusal extends Error {
    * @param message - one clear sentence
    * @param field - the field the sentence belongs to, where there is one
    */
-  constructor(readonly status: 400 | 404 | 409, message: string, readonly field: string | null = null) {
+  constructor(
+    readonly status: 400 | 404 | 409,
+    message: string,
+    readonly field: string | null = null,
+  ) {
     super(message)
     this.name = 'Refusal'
   }

@@ -28,6 +28,7 @@ export function positionsBySpec(store: Store): (spec: StringSpec) => readonly Se
 /** Positions in a few words: `Lovage 22, 23`. */
 export function servedWords(served: readonly Served[]): string {
   const byInstrument = new Map<string, number[]>()
-  for (const { instrument, position } of served) byInstrument.set(instrument.name, [...(byInstrument.get(instrument.name) ?? []), position.called.number])
+  for (const { instrument, position } of served)
+    byInstrument.set(instrument.name, [...(byInstrument.get(instrument.name) ?? []), position.called.number])
   return [...byInstrument].map(([name, numbers]) => `${name} ${numbers.join(', ')}`).join('; ')
 }

@@ -17,13 +17,28 @@ export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, unit
   const { position, site, coil, figures, habits } = job
   const gauge = formatLength(outerGauge(figures.construction), { unit, digits: unit === 'mm' ? 2 : 3 })
   return {
-    number: position.number, called: position.called.number, ...leadingNames(position, habits.octaveNames),
-    why: site === null ? 'was taken off while it was sound' : siteFacts(site).broke ? `broke ${siteWord(site, position).toLowerCase()}` : siteWord(site, position).toLowerCase().replace(/^the /, ''),
+    number: position.number,
+    called: position.called.number,
+    ...leadingNames(position, habits.octaveNames),
+    why:
+      site === null
+        ? 'was taken off while it was sound'
+        : siteFacts(site).broke
+          ? `broke ${siteWord(site, position).toLowerCase()}`
+          : siteWord(site, position).toLowerCase().replace(/^the /, ''),
     suspect: site === null ? null : `First suspect there: ${siteFacts(site).suspect.toLowerCase()}`,
-    string: `${materialWord(figures.construction)}, ${gauge}`, make: coil ? `${coil.maker} ${coil.line}`.trim() : '',
-    cut: cutMm === null ? null : metres(cutMm), wraps, anchor: figures.needsAnchor, finishedAt: job.finishedAt ?? 0,
-    nextAt: settling[0]?.nextAt ?? null, readyAt: settling[0]?.readyAt ?? null,
-    mishaps: job.mishaps.map(({ mishap, lost }): { mishap: Mishap; lost: number | null } => ({ mishap, lost })),
+    string: `${materialWord(figures.construction)}, ${gauge}`,
+    make: coil ? `${coil.maker} ${coil.line}`.trim() : '',
+    cut: cutMm === null ? null : metres(cutMm),
+    wraps,
+    anchor: figures.needsAnchor,
+    finishedAt: job.finishedAt ?? 0,
+    nextAt: settling[0]?.nextAt ?? null,
+    readyAt: settling[0]?.readyAt ?? null,
+    mishaps: job.mishaps.map(({ mishap, lost }): { mishap: Mishap; lost: number | null } => ({
+      mishap,
+      lost,
+    })),
   }
 }
 

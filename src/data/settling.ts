@@ -4,8 +4,23 @@
 import { asc, eq } from 'drizzle-orm'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { driftCents, FIRST_TUNED, moved, nextRetune, readyFrom, retunePlan, STARTING_TAU, type DriftLaw } from '@/core/settle/drift'
-import { judgeReading, refitDrift, type CentsReading, type ReadingKind, type Verdict } from '@/core/settle/readings'
+import {
+  driftCents,
+  FIRST_TUNED,
+  moved,
+  nextRetune,
+  readyFrom,
+  retunePlan,
+  STARTING_TAU,
+  type DriftLaw,
+} from '@/core/settle/drift'
+import {
+  judgeReading,
+  refitDrift,
+  type CentsReading,
+  type ReadingKind,
+  type Verdict,
+} from '@/core/settle/readings'
 import { helped } from '@/core/settle/stretching'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Done, Store } from './database'
@@ -79,7 +94,10 @@ export function settlingOf(store: Store, fitted: FittedString, positionId: numbe
   const now = store.now()
   const start = startingLaw(fitted)
   const logged = loggedReadings(store, fitted, positionId, start)
-  const law = refitDrift(start, logged.filter(({ kind }) => kind === 'settling'))
+  const law = refitDrift(
+    start,
+    logged.filter(({ kind }) => kind === 'settling'),
+  )
   const { tuned, left } = tunedLast(logged)
   const time = (age: number) => fitted.fittedAt + age * HOUR
   const age = Math.max(tuned, (now - fitted.fittedAt) / HOUR)
@@ -87,7 +105,11 @@ export function settlingOf(store: Store, fitted: FittedString, positionId: numbe
   const window = house.retuneAtCents + left
   const next = window > 0 ? nextRetune(law, tuned, window) : tuned
   return {
-    fitted, positionId, position, law, start,
+    fitted,
+    positionId,
+    position,
+    law,
+    start,
     instrumentName: instrument.name,
     slug: instrument.slug,
     name: leadingNames(position, habits.octaveNames).name,
@@ -96,26 +118,53 @@ export function settlingOf(store: Store, fitted: FittedString, positionId: numbe
     lastTunedAt: time(tuned),
     expectedNow: left + driftCents(law, tuned, age),
     nextAt: next > SETTLED ? null : time(next),
-    planAt: next > SETTLED ? [] : [next, ...retunePlan(law, next, house.retuneAtCents, SETTLED, PLANNED_RETUNES - 1)].map(time),
+    planAt:
+      next > SETTLED
+        ? []
+        : [next, ...retunePlan(law, next, house.retuneAtCents, SETTLED, PLANNED_RETUNES - 1)].map(time),
     readyAt: time(readyFrom(law, house.holdsWithinCents, house.concertHours)),
     slipping: logged.at(-1)?.kind === 'slip',
   }
 }
 
 /** Age when it was last brought to pitch, or left off it when it was fitted, and at how many cents. */
-function tunedLast(logged: readonly Pick<LoggedReading, 'age' | 'cents' | 'broughtBack' | 'kind'>[]): { readonly tuned: number; readonly left: number } {
+function tunedLast(logged: readonly Pick<LoggedReading, 'age' | 'cents' | 'broughtBack' | 'kind'>[]): {
+  readonly tuned: number
+  readonly left: number
+} {
   const last = logged.findLast(({ broughtBack, kind }) => broughtBack || kind === 'left at')
   return last ? { tuned: last.age, left: last.broughtBack ? 0 : last.cents } : { tuned: FIRST_TUNED, left: 0 }
 }
 
-function loggedReadings(store: Store, fitted: FittedString, positionId: number, law: DriftLaw): readonly LoggedReading[] {
+function loggedReadings(
+  store: Store,
+  fitted: FittedString,
+  positionId: number,
+  law: DriftLaw,
+): readonly LoggedReading[] {
   const logged: LoggedReading[] = []
-  const rows = store.rows.select().from(readings).where(eq(readings.fittedId, fitted.id)).orderBy(asc(readings.at), asc(readings.id)).all()
+  const rows = store.rows
+    .select()
+    .from(readings)
+    .where(eq(readings.fittedId, fitted.id))
+    .orderBy(asc(readings.at), asc(readings.id))
+    .all()
   for (const row of rows) {
     if (row.positionId !== positionId) continue
     const { tuned, left } = tunedLast(logged)
-    const reading: CentsReading = { tuned, left, age: Math.max(tuned, (row.at - fitted.fittedAt) / HOUR), cents: row.cents }
-    logged.push({ ...reading, id: row.id, at: row.at, broughtBack: row.broughtBack, kind: row.kind ?? judgeReading(law, reading).kind })
+    const reading: CentsReading = {
+      tuned,
+      left,
+      age: Math.max(tuned, (row.at - fitted.fittedAt) / HOUR),
+      cents: row.cents,
+    }
+    logged.push({
+      ...reading,
+      id: row.id,
+      at: row.at,
+      broughtBack: row.broughtBack,
+      kind: row.kind ?? judgeReading(law, reading).kind,
+    })
   }
   return logged
 }
@@ -129,17 +178,37 @@ export interface NewReading {
 }
 
 /** Logs how far a string stood from pitch, as one action, and judges it against the law it had until then. */
-export function logReading(store: Store, { fittedId, positionId, cents, broughtBack }: NewReading): Done<Verdict & { nextAt: number | null }> {
-  const fitted = found(stringsOnNow(store).find((f) => f.id === fittedId), 'That string is no longer on the instrument.')
-  if (!fitted.positionIds.includes(positionId)) throw new Refusal(404, 'That string is not on this position.', 'positionId')
+export function logReading(
+  store: Store,
+  { fittedId, positionId, cents, broughtBack }: NewReading,
+): Done<Verdict & { nextAt: number | null }> {
+  const fitted = found(
+    stringsOnNow(store).find((f) => f.id === fittedId),
+    'That string is no longer on the instrument.',
+  )
+  if (!fitted.positionIds.includes(positionId))
+    throw new Refusal(404, 'That string is not on this position.', 'positionId')
   const before = settlingOf(store, fitted, positionId)
   const age = (store.now() - fitted.fittedAt) / HOUR
   const { tuned, left } = tunedLast(before.readings)
   const verdict = judgeReading(before.law, { tuned: Math.min(tuned, age), left, age, cents })
   const { id: instrumentId } = byPositionId(store, positionId)
   const sign = cents < 0 ? '−' : '+'
-  const done = store.act({ kind: 'reading', instrumentId, summary: `${before.name} of ${before.instrumentName} read at ${sign}${Math.abs(cents)} cents${broughtBack ? ' and brought back' : ''}` }, () => {
-    store.rows.insert(readings).values({ fittedId, positionId, cents, broughtBack, at: store.now(), kind: verdict.kind }).run()
-  })
-  return { actionId: done.actionId, result: { ...verdict, nextAt: settlingOf(store, fitted, positionId).nextAt } }
+  const done = store.act(
+    {
+      kind: 'reading',
+      instrumentId,
+      summary: `${before.name} of ${before.instrumentName} read at ${sign}${Math.abs(cents)} cents${broughtBack ? ' and brought back' : ''}`,
+    },
+    () => {
+      store.rows
+        .insert(readings)
+        .values({ fittedId, positionId, cents, broughtBack, at: store.now(), kind: verdict.kind })
+        .run()
+    },
+  )
+  return {
+    actionId: done.actionId,
+    result: { ...verdict, nextAt: settlingOf(store, fitted, positionId).nextAt },
+  }
 }

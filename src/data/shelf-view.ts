@@ -13,5 +13,8 @@ export interface ShelfEntry {
 
 /** Every instrument, in the order they were added. */
 export function shelfView(store: Store): readonly ShelfEntry[] {
-  return allInstruments(store).map((stored) => ({ instrument: stored.instrument, broken: [...openJobNumbers(store, stored).keys()] }))
+  return allInstruments(store).map((stored) => ({
+    instrument: stored.instrument,
+    broken: [...openJobNumbers(store, stored).keys()],
+  }))
 }

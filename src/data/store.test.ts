@@ -29,18 +29,35 @@ beforeEach(() => {
   rmSync(folder, { recursive: true, force: true })
   now = Date.UTC(2026, 10, 24, 9)
   store = openStore({ folder, machine: () => now })
-  store.act({ kind: 'shelf', summary: 'Instruments' }, () => { for (const i of readShelf('demo').instruments) addInstrument(store, i) })
+  store.act({ kind: 'shelf', summary: 'Instruments' }, () => {
+    for (const i of readShelf('demo').instruments) addInstrument(store, i)
+  })
 })
 afterEach(() => store.close())
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 const lovage = () => instrumentBySlug(store, 'lovage')
-const gutCoil = (length: number, gaugeMm = 1.24) => store.act({ kind: 'stores', summary: 'Booked in' }, () => addCoil(store, {
-  label: 'Packet', construction: { kind: 'plain', material: 'gut', gauge: gaugeMm / 1000 }, colour: 'natural', tensionClass: 'concert',
-  maker: '', line: '', place: '', boughtAt: now, boughtLength: length,
-})).result
+const gutCoil = (length: number, gaugeMm = 1.24) =>
+  store.act({ kind: 'stores', summary: 'Booked in' }, () =>
+    addCoil(store, {
+      label: 'Packet',
+      construction: { kind: 'plain', material: 'gut', gauge: gaugeMm / 1000 },
+      colour: 'natural',
+      tensionClass: 'concert',
+      maker: '',
+      line: '',
+      place: '',
+      boughtAt: now,
+      boughtLength: length,
+    }),
+  ).result
 const refusal = (act: () => unknown): Refusal => {
-  try { act() } catch (error) { if (error instanceof Refusal) return error; throw error }
+  try {
+    act()
+  } catch (error) {
+    if (error instanceof Refusal) return error
+    throw error
+  }
   throw new Error('expected a refusal, got none')
 }
 function fitG(): { jobId: number; coilId: number; actionId: number; fittedId: number } {
@@ -58,10 +75,22 @@ test('instruments come back from the tables as they went in', () => {
 
 test('which string lies over which is kept, and an instrument can’t cover its own string', () => {
   const teasel = instrumentBySlug(store, 'teasel').instrument
-  const layered = { ...teasel, slug: 'layered', name: 'Layered', coverings: [{ over: 3, under: 1 }, { over: 5, under: 3 }] }
+  const layered = {
+    ...teasel,
+    slug: 'layered',
+    name: 'Layered',
+    coverings: [
+      { over: 3, under: 1 },
+      { over: 5, under: 3 },
+    ],
+  }
   store.act({ kind: 'shelf', summary: 'Added' }, () => addInstrument(store, layered))
   expect(instrumentBySlug(store, 'layered').instrument).toEqual(layered)
-  expect(() => store.act({ kind: 'shelf', summary: 'Added' }, () => addInstrument(store, { ...layered, slug: 'knotted', coverings: [{ over: 1, under: 1 }] }))).toThrow('CHECK')
+  expect(() =>
+    store.act({ kind: 'shelf', summary: 'Added' }, () =>
+      addInstrument(store, { ...layered, slug: 'knotted', coverings: [{ over: 1, under: 1 }] }),
+    ),
+  ).toThrow('CHECK')
   expect(refusal(() => instrumentBySlug(store, 'knotted')).status).toBe(404)
 })
 
@@ -69,7 +98,10 @@ test('from break to fitted string: the coil is cut, the history stands, the retu
   const { jobId, coilId } = fitG()
   expect(coilById(store, coilId)).toMatchObject({ opened: true, cuts: [{ length: 0.62, jobId }] })
   expect(coilById(store, coilId).lengthLeft).toBeCloseTo(0.78, 9)
-  expect(instrumentView(store, lovage()).positions[22]?.history.map((h) => h.what)).toEqual(['fitted', 'broke'])
+  expect(instrumentView(store, lovage()).positions[22]?.history.map((h) => h.what)).toEqual([
+    'fitted',
+    'broke',
+  ])
   expect(instrumentView(store, lovage()).broken).toEqual([])
   const [next] = todayView(store).settling
   expect(next?.name).toBe('3rd-octave G')
@@ -87,7 +119,10 @@ test('everything can be undone, in order, and done again', () => {
   expect(refusal(() => store.undo(actionId)).message).toContain('is undone already')
   store.undo(undoing)
   expect(coilById(store, coilId).lengthLeft).toBeCloseTo(0.78, 9)
-  for (const action of actionsLog(store, 50, null, true).actions.filter((a) => !a.undone && a.kind !== 'shelf')) store.undo(action.id)
+  for (const action of actionsLog(store, 50, null, true).actions.filter(
+    (a) => !a.undone && a.kind !== 'shelf',
+  ))
+    store.undo(action.id)
   expect(JSON.stringify(store.rows.select().from(coils).all())).toBe(before)
 })
 
@@ -110,18 +145,35 @@ test('history is never overwritten, and no write escapes it', () => {
 
 test('no coil goes below zero, by the table’s own check too', () => {
   const id = gutCoil(0.7)
-  const cut = (length: number) => store.act({ kind: 'cut', summary: 'Cut' }, () => cutCoil(store, id, length, null))
+  const cut = (length: number) =>
+    store.act({ kind: 'cut', summary: 'Cut' }, () => cutCoil(store, id, length, null))
   cut(0.5)
-  expect(refusal(() => cut(0.5))).toMatchObject({ status: 409, message: 'Packet has only 200 mm left; a cut of 500 mm does not come out of it.' })
-  expect(() => store.act({ kind: 'cut', summary: 'Cut' }, () => store.rows.update(coils).set({ leftMm: -1 }).where(eq(coils.id, id)).run())).toThrow('CHECK')
+  expect(refusal(() => cut(0.5))).toMatchObject({
+    status: 409,
+    message: 'Packet has only 200 mm left; a cut of 500 mm does not come out of it.',
+  })
+  expect(() =>
+    store.act({ kind: 'cut', summary: 'Cut' }, () =>
+      store.rows.update(coils).set({ leftMm: -1 }).where(eq(coils.id, id)).run(),
+    ),
+  ).toThrow('CHECK')
   expect(shelf(store).find((c) => c.id === id)?.cuts).toHaveLength(1)
 })
 
 test('one wire of Teasel is two strings: both break, both are fitted from one cut', () => {
-  const coilId = store.act({ kind: 'stores', summary: 'Wire' }, () => addCoil(store, {
-    label: 'Wire', construction: instrumentBySlug(store, 'teasel').instrument.positions[8]!.construction, colour: 'natural', tensionClass: 'wire',
-    maker: '', line: '', place: '', boughtAt: now, boughtLength: 10,
-  })).result
+  const coilId = store.act({ kind: 'stores', summary: 'Wire' }, () =>
+    addCoil(store, {
+      label: 'Wire',
+      construction: instrumentBySlug(store, 'teasel').instrument.positions[8]!.construction,
+      colour: 'natural',
+      tensionClass: 'wire',
+      maker: '',
+      line: '',
+      place: '',
+      boughtAt: now,
+      boughtLength: 10,
+    }),
+  ).result
   const teasel = () => instrumentBySlug(store, 'teasel')
   const { jobId } = logBreak(store, teasel(), 10, 'wraps').result
   expect(instrumentView(store, teasel()).broken).toEqual([9, 10])
@@ -129,7 +181,10 @@ test('one wire of Teasel is two strings: both break, both are fitted from one cu
   chooseCoil(store, jobId, coilId)
   const { total } = jobById(store, jobId).figures.cut
   const { fittedId } = finishJob(store, jobId, { cut: total, wraps: 3, gauge: null }).result
-  expect(settlingStrings(store).map((s) => [s.fitted.id, s.position.number])).toEqual([[fittedId, 9], [fittedId, 10]])
+  expect(settlingStrings(store).map((s) => [s.fitted.id, s.position.number])).toEqual([
+    [fittedId, 9],
+    [fittedId, 10],
+  ])
   expect(10 - coilById(store, coilId).lengthLeft).toBeCloseTo(total, 6)
 })
 
@@ -139,10 +194,14 @@ test('what can’t be is refused with its reason, and nothing is written', () =>
   const [short, wrong] = [gutCoil(0.4), gutCoil(3, 2)]
   const then = count()
   expect(refusal(() => logBreak(store, lovage(), 48, 'knot'))).toMatchObject({ status: 404, field: 'string' })
-  expect(refusal(() => logBreak(store, instrumentBySlug(store, 'teasel'), 1, 'knot')).message).toContain('no such place')
+  expect(refusal(() => logBreak(store, instrumentBySlug(store, 'teasel'), 1, 'knot')).message).toContain(
+    'no such place',
+  )
   expect(refusal(() => chooseCoil(store, jobId, short)).message).toContain('400 mm left')
   expect(refusal(() => chooseCoil(store, jobId, wrong)).message).toContain('too far')
-  expect(refusal(() => finishJob(store, jobId, { cut: 0.6, wraps: 3, gauge: null })).message).toContain('Choose the coil')
+  expect(refusal(() => finishJob(store, jobId, { cut: 0.6, wraps: 3, gauge: null })).message).toContain(
+    'Choose the coil',
+  )
   expect(refusal(() => jobById(store, 77)).status).toBe(404)
   expect(refusal(() => markStep(store, jobId, 'dance', true)).status).toBe(404)
   expect(count()).toBe(then)
@@ -158,7 +217,9 @@ test('a string that slipped may be put back, and nothing is cut; one that broke,
   const coilsBefore = JSON.stringify(shelf(store))
   const { actionId } = finishJob(store, put, { cut: null, wraps: 3, gauge: null })
   expect(JSON.stringify(shelf(store))).toBe(coilsBefore)
-  expect(instrumentView(store, lovage()).positions[22]?.history[0]?.text).toBe('the same string put back, 3 wraps')
+  expect(instrumentView(store, lovage()).positions[22]?.history[0]?.text).toBe(
+    'the same string put back, 3 wraps',
+  )
   store.undo(actionId)
   expect(instrumentView(store, lovage()).broken).toEqual([22])
 
@@ -168,16 +229,27 @@ test('a string that slipped may be put back, and nothing is cut; one that broke,
   expect(refusal(() => putSameStringBack(store, wire)).message).toContain('it is wire, which goes on once')
   chooseCoil(store, broke, gutCoil(1.4, 1.16))
   setHabits(store, { of: 'job', jobId: broke }, { tailTrim: 'at once' })
-  expect(refusal(() => finishJob(store, broke, { cut: null, wraps: 3, gauge: null }))).toMatchObject({ field: 'cut', message: 'The cut is missing.' })
+  expect(refusal(() => finishJob(store, broke, { cut: null, wraps: 3, gauge: null }))).toMatchObject({
+    field: 'cut',
+    message: 'The cut is missing.',
+  })
 })
 
 test('the need list says all that an order must say, and closes when the string is fitted', () => {
   const { jobId } = logBreak(store, lovage(), 22, 'knot').result
-  expect(sparesOf(shelf(store), lovage().instrument, jobById(store, jobId).habits)[22]).toBe('nothing long enough that fits')
+  expect(sparesOf(shelf(store), lovage().instrument, jobById(store, jobId).habits)[22]).toBe(
+    'nothing long enough that fits',
+  )
   putOnNeedList(store, jobId)
   const [need] = openNeeds(store)
   const lines = Object.fromEntries(need!.lines)
-  expect(lines).toMatchObject({ Material: 'gut', Gauge: '1.24 mm', Colour: 'natural', 'Tension class': 'concert', End: 'plain' })
+  expect(lines).toMatchObject({
+    Material: 'gut',
+    Gauge: '1.24 mm',
+    Colour: 'natural',
+    'Tension class': 'concert',
+    End: 'plain',
+  })
   expect(lines.Note).toContain('3rd-octave G, octaves counted E to F from the treble; G4 in scientific pitch')
   expect(refusal(() => putOnNeedList(store, jobId)).status).toBe(409)
   chooseCoil(store, jobId, gutCoil(1.4))
@@ -206,5 +278,7 @@ test('readings refit a string’s own drift, and a fall too deep is called a sli
   expect(settlingStrings(store)[0]!.law.perDecade).toBeGreaterThan(45)
   expect(read(2, -150)).toMatchObject({ kind: 'slip' })
   expect(settlingStrings(store)[0]).toMatchObject({ slipping: true })
-  expect(refusal(() => logReading(store, { fittedId: 99, positionId: 1, cents: 0, broughtBack: true })).status).toBe(404)
+  expect(
+    refusal(() => logReading(store, { fittedId: 99, positionId: 1, cents: 0, broughtBack: true })).status,
+  ).toBe(404)
 })

@@ -17,7 +17,9 @@ import { coilRows, coilView, packetLabels } from './stores-view'
 import { todayView } from './today'
 
 let store: Store
-eachOnDemo((opened) => { store = opened })
+eachOnDemo((opened) => {
+  store = opened
+})
 
 test('every coil says which positions it is exactly right for, and one of another make says so', () => {
   const rows = coilRows(store)
@@ -25,10 +27,19 @@ test('every coil says which positions it is exactly right for, and one of anothe
   for (const row of rows) {
     const here = served(row)
     expect(row.serves).toBe(servedWords(here))
-    for (const { instrument, position } of here) expect([soldByClass(instrument) ?? row.tensionClass, position.colour]).toEqual([row.tensionClass, row.colour])
+    for (const { instrument, position } of here)
+      expect([soldByClass(instrument) ?? row.tensionClass, position.colour]).toEqual([
+        row.tensionClass,
+        row.colour,
+      ])
   }
   const other = rows.filter(({ otherMake }) => otherMake !== null)
-  expect(other.some(({ otherMake }) => otherMake === 'The chart asks for Fold & Fell Dark bass; this is Fold & Fell Amber twist.')).toBe(true)
+  expect(
+    other.some(
+      ({ otherMake }) =>
+        otherMake === 'The chart asks for Fold & Fell Dark bass; this is Fold & Fell Amber twist.',
+    ),
+  ).toBe(true)
   for (const { maker, line, otherMake, serves } of other) {
     expect(otherMake).toContain(`this is ${maker} ${line}.`)
     expect(serves).toMatch(/^Lovage/)
@@ -40,14 +51,36 @@ test('what a plan sets aside is drawn on the coil, told on its sheet, and no mor
   logBreak(store, instrumentBySlug(store, 'lovage'), 19, 'mid-length')
   const bench = cuttingBench(store)
   const job = bench.jobs.find(({ string }) => string === '3rd-octave G of Lovage')!
-  const [option] = job.options.filter(({ coilId, length }) => bench.coils.find(({ id }) => id === coilId)!.left >= length + KERF)
+  const [option] = job.options.filter(
+    ({ coilId, length }) => bench.coils.find(({ id }) => id === coilId)!.left >= length + KERF,
+  )
   takeCuttingPlan(store, [{ jobId: job.id, coilId: option!.coilId }])
-  expect(setAside(store).get(option!.coilId)).toEqual([expect.objectContaining({ jobId: job.id, length: expect.closeTo(option!.length, 6) })])
-  expect(freeShelf(store).find(({ id }) => id === option!.coilId)!.lengthLeft).toBeCloseTo(bench.coils.find(({ id }) => id === option!.coilId)!.left - option!.length, 6)
+  expect(setAside(store).get(option!.coilId)).toEqual([
+    expect.objectContaining({ jobId: job.id, length: expect.closeTo(option!.length, 6) }),
+  ])
+  expect(freeShelf(store).find(({ id }) => id === option!.coilId)!.lengthLeft).toBeCloseTo(
+    bench.coils.find(({ id }) => id === option!.coilId)!.left - option!.length,
+    6,
+  )
   expect(coilRows(store).find(({ id }) => id === option!.coilId)!.setAside).toBeCloseTo(option!.length, 6)
-  expect(coilView(store, option!.coilId).jobs).toEqual([{ jobId: job.id, string: '3rd-octave G of Lovage', length: expect.closeTo(option!.length, 6), takesEnd: false }])
-  const short = bench.coils.find((coil) => coil.left < 2 * option!.length && job.options.some(({ coilId }) => coilId === coil.id))
-  if (short) expect(() => takeCuttingPlan(store, [{ jobId: job.id, coilId: short.id }, { jobId: job.id, coilId: short.id }])).toThrow('plan again')
+  expect(coilView(store, option!.coilId).jobs).toEqual([
+    {
+      jobId: job.id,
+      string: '3rd-octave G of Lovage',
+      length: expect.closeTo(option!.length, 6),
+      takesEnd: false,
+    },
+  ])
+  const short = bench.coils.find(
+    (coil) => coil.left < 2 * option!.length && job.options.some(({ coilId }) => coilId === coil.id),
+  )
+  if (short)
+    expect(() =>
+      takeCuttingPlan(store, [
+        { jobId: job.id, coilId: short.id },
+        { jobId: job.id, coilId: short.id },
+      ]),
+    ).toThrow('plan again')
   expect(() => coilView(store, 12345)).toThrow('no coil 12345')
 })
 
@@ -63,11 +96,16 @@ test('every label leads to a position it serves, or to the coil', () => {
 test('what must be ready for a date must come sooner by its settling: nylon sooner than gut, gut than wire', () => {
   addNeeds(store, suggestedNeeds(store))
   const { needs, dates, suppliers, offers } = buyingBench(store)
-  const hours = (material: string) => needs.find(({ spec: { construction: c } }) => (c.kind === 'plain' ? c.material : c.core.material) === material)!.settlesHours
+  const hours = (material: string) =>
+    needs.find(
+      ({ spec: { construction: c } }) => (c.kind === 'plain' ? c.material : c.core.material) === material,
+    )!.settlesHours
   expect(hours('nylon 6.12')).toBeGreaterThan(hours('gut'))
   expect(hours('gut')).toBeGreaterThan(hours('steel'))
   expect(dates.map(({ name }) => name)).toEqual(['Lantern walk', 'Midwinter concert'])
-  expect(suppliers.map(({ arrivesAt, leadDays }) => Math.round((arrivesAt - store.now()) / 86_400_000) - leadDays)).toEqual([0, 0, 0])
+  expect(
+    suppliers.map(({ arrivesAt, leadDays }) => Math.round((arrivesAt - store.now()) / 86_400_000) - leadDays),
+  ).toEqual([0, 0, 0])
   // Every need on the list can be had from somebody.
   const sold = new Set(offers.flatMap(({ contents }) => contents.flatMap(({ spec }) => keysFilledBy(spec))))
   expect(needs.every(({ spec }) => sold.has(specKey(spec)))).toBe(true)
@@ -76,9 +114,22 @@ test('what must be ready for a date must come sooner by its settling: nylon soon
 test('an order on its way is on Today with what to do next, and off the plan', () => {
   addNeeds(store, suggestedNeeds(store))
   const { needs, offers } = buyingBench(store)
-  const need = needs.find(({ spec }) => offers.some(({ stock, contents }) => stock > 0 && contents.length === 1 && keysFilledBy(contents[0]!.spec).includes(specKey(spec))))!
-  const offer = offers.find(({ stock, contents }) => stock > 0 && contents.length === 1 && keysFilledBy(contents[0]!.spec).includes(specKey(need.spec)))!
-  const [id] = placeOrders(store, [{ supplierId: offer.supplierId, lines: [{ itemId: offer.id, packs: 1, fills: [{ needId: need.id, strings: 1 }] }] }]).result
+  const need = needs.find(({ spec }) =>
+    offers.some(
+      ({ stock, contents }) =>
+        stock > 0 && contents.length === 1 && keysFilledBy(contents[0]!.spec).includes(specKey(spec)),
+    ),
+  )!
+  const offer = offers.find(
+    ({ stock, contents }) =>
+      stock > 0 && contents.length === 1 && keysFilledBy(contents[0]!.spec).includes(specKey(need.spec)),
+  )!
+  const [id] = placeOrders(store, [
+    {
+      supplierId: offer.supplierId,
+      lines: [{ itemId: offer.id, packs: 1, fills: [{ needId: need.id, strings: 1 }] }],
+    },
+  ]).result
   expect(todayView(store).orders).toEqual([expect.objectContaining({ id, next: 'to be sent' })])
   expect(buyingBench(store).needs.some((one) => one.id === need.id)).toBe(false)
   expect(openNeeds(store).find((one) => one.id === need.id)?.orderId).toBe(id)

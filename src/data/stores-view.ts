@@ -23,14 +23,24 @@ export function coilRows(store: Store): readonly CoilRow[] {
   const aside = setAside(store)
   return shelf(store).map((coil) => {
     const served = servedBy(coil)
-    return { ...coil, serves: servedWords(served), setAside: (aside.get(coil.id) ?? []).reduce((sum, { length }) => sum + length, 0), otherMake: makeDiffers(coil, served) }
+    return {
+      ...coil,
+      serves: servedWords(served),
+      setAside: (aside.get(coil.id) ?? []).reduce((sum, { length }) => sum + length, 0),
+      otherMake: makeDiffers(coil, served),
+    }
   })
 }
 
 export interface CoilView {
   readonly coil: Coil
   readonly jobs: ReturnType<typeof jobsOnCoil>
-  readonly serves: readonly { readonly slug: string; readonly instrument: string; readonly number: number; readonly called: string }[]
+  readonly serves: readonly {
+    readonly slug: string
+    readonly instrument: string
+    readonly number: number
+    readonly called: string
+  }[]
   readonly otherMake: string | null
 }
 
@@ -39,14 +49,24 @@ export function coilView(store: Store, id: number): CoilView {
   const coil = coilById(store, id)
   const served = positionsBySpec(store)(coil)
   return {
-    coil, jobs: jobsOnCoil(store, id), otherMake: makeDiffers(coil, served),
-    serves: served.map(({ instrument, position }) => ({ slug: instrument.slug, instrument: instrument.name, number: position.number, called: leadingNames(position).name })),
+    coil,
+    jobs: jobsOnCoil(store, id),
+    otherMake: makeDiffers(coil, served),
+    serves: served.map(({ instrument, position }) => ({
+      slug: instrument.slug,
+      instrument: instrument.name,
+      number: position.number,
+      called: leadingNames(position).name,
+    })),
   }
 }
 
 /** The first chart that asks for another make, in a sentence. */
 function makeDiffers(coil: Coil, served: readonly Served[]): string | null {
-  return served.map(({ position }) => otherMake(coil, position.askedMake)).find((sentence) => sentence !== null) ?? null
+  return (
+    served.map(({ position }) => otherMake(coil, position.askedMake)).find((sentence) => sentence !== null) ??
+    null
+  )
 }
 
 /** Labels to print: a line for each coil, or for each position. */
@@ -61,9 +81,18 @@ export interface PacketLabel {
 /** Labels of packets. */
 export function packetLabels(store: Store, ids: readonly number[] | null): readonly PacketLabel[] {
   const servedBy = positionsBySpec(store)
-  return shelf(store).filter(({ id }) => ids === null || ids.includes(id)).map((coil) => {
-    const served = servedBy(coil)
-    const [first] = served
-    return { id: coil.id, coil, serves: servedWords(served), path: first ? `/instruments/${first.instrument.slug}?string=${first.position.number}` : `/stores/coils/${coil.id}` }
-  })
+  return shelf(store)
+    .filter(({ id }) => ids === null || ids.includes(id))
+    .map((coil) => {
+      const served = servedBy(coil)
+      const [first] = served
+      return {
+        id: coil.id,
+        coil,
+        serves: servedWords(served),
+        path: first
+          ? `/instruments/${first.instrument.slug}?string=${first.position.number}`
+          : `/stores/coils/${coil.id}`,
+      }
+    })
 }

@@ -39,7 +39,9 @@ export type NewSupply = Omit<Supply, 'id' | 'wanted'>
 
 /** Adds a kind of thing to the stores. */
 export function addSupply(store: Store, supply: NewSupply): Done<number> {
-  return store.act({ kind: 'stores', summary: `${supply.count} ${supply.name} booked in` }, () => insertSupply(store, supply))
+  return store.act({ kind: 'stores', summary: `${supply.count} ${supply.name} booked in` }, () =>
+    insertSupply(store, supply),
+  )
 }
 
 /** Writes a new kind of thing; belongs inside an action. */
@@ -54,17 +56,27 @@ export function insertSupply(store: Store, supply: NewSupply): number {
  */
 export function moveSupply(store: Store, id: number, by: number): Done<void> {
   const supply = supplyById(store, id)
-  if (supply.count + by < 0) throw new Refusal(409, `There are ${supply.count} ${supply.name}; ${-by} can’t be taken.`, 'by')
+  if (supply.count + by < 0)
+    throw new Refusal(409, `There are ${supply.count} ${supply.name}; ${-by} can’t be taken.`, 'by')
   // What comes in is no longer to be got.
   const wanted = Math.max(0, supply.wanted - Math.max(0, by))
-  return store.act({ kind: 'stores', summary: by < 0 ? `${-by} ${supply.name} taken` : `${by} ${supply.name} booked in` }, () => {
-    store.rows.update(supplies).set({ count: supply.count + by, wanted }).where(eq(supplies.id, id)).run()
-  })
+  return store.act(
+    { kind: 'stores', summary: by < 0 ? `${-by} ${supply.name} taken` : `${by} ${supply.name} booked in` },
+    () => {
+      store.rows
+        .update(supplies)
+        .set({ count: supply.count + by, wanted })
+        .where(eq(supplies.id, id))
+        .run()
+    },
+  )
 }
 
 /** Things that run short and are not on the need list yet, with how many to get. */
 export function shortSupplies(store: Store): readonly (Supply & { readonly short: number })[] {
-  return allSupplies(store).map((supply) => ({ ...supply, short: supply.least - supply.count - supply.wanted })).filter(({ short }) => short > 0)
+  return allSupplies(store)
+    .map((supply) => ({ ...supply, short: supply.least - supply.count - supply.wanted }))
+    .filter(({ short }) => short > 0)
 }
 
 /**
@@ -74,27 +86,53 @@ export function shortSupplies(store: Store): readonly (Supply & { readonly short
  */
 export function wantSupply(store: Store, id: number, wanted: number): Done<void> {
   const supply = supplyById(store, id)
-  return store.act({ kind: 'need', summary: wanted === 0 ? `${supply.name} taken off the need list` : `${wanted} ${supply.name} put on the need list` }, () => {
-    store.rows.update(supplies).set({ wanted }).where(eq(supplies.id, id)).run()
-  })
+  return store.act(
+    {
+      kind: 'need',
+      summary:
+        wanted === 0
+          ? `${supply.name} taken off the need list`
+          : `${wanted} ${supply.name} put on the need list`,
+    },
+    () => {
+      store.rows.update(supplies).set({ wanted }).where(eq(supplies.id, id)).run()
+    },
+  )
 }
 
 function supplyById(store: Store, id: number): Supply {
-  return found(store.rows.select().from(supplies).where(eq(supplies.id, id)).get(), `There is no supply ${id} in the stores.`)
+  return found(
+    store.rows.select().from(supplies).where(eq(supplies.id, id)).get(),
+    `There is no supply ${id} in the stores.`,
+  )
 }
 
 /** Broken strings that anchors can still be made of, the latest first. */
 export function anchorGut(store: Store): readonly AnchorGut[] {
-  const used = new Set(store.rows.select({ fittedId: anchorsMade.fittedId }).from(anchorsMade).all().map((row) => row.fittedId))
-  return store.rows.select().from(breaks).innerJoin(fittedStrings, eq(breaks.fittedId, fittedStrings.id)).orderBy(desc(breaks.at)).all().flatMap(({ string_break: broken, fitted_string: string }): AnchorGut[] => {
-    if (used.has(string.id)) return []
-    const construction = constructionFrom(string)
-    // Most strings are too thin; only of the others need the instrument be read.
-    if (anchorsFrom(construction, Infinity) === 0) return []
-    const stored = byPositionId(store, broken.positionId)
-    const anchors = anchorsFrom(construction, stored.position.freeLength)
-    return anchors === 0 ? [] : [{ fittedId: string.id, string: stringOf(stored, stored.position), at: broken.at, anchors }]
-  })
+  const used = new Set(
+    store.rows
+      .select({ fittedId: anchorsMade.fittedId })
+      .from(anchorsMade)
+      .all()
+      .map((row) => row.fittedId),
+  )
+  return store.rows
+    .select()
+    .from(breaks)
+    .innerJoin(fittedStrings, eq(breaks.fittedId, fittedStrings.id))
+    .orderBy(desc(breaks.at))
+    .all()
+    .flatMap(({ string_break: broken, fitted_string: string }): AnchorGut[] => {
+      if (used.has(string.id)) return []
+      const construction = constructionFrom(string)
+      // Most strings are too thin; only of the others need the instrument be read.
+      if (anchorsFrom(construction, Infinity) === 0) return []
+      const stored = byPositionId(store, broken.positionId)
+      const anchors = anchorsFrom(construction, stored.position.freeLength)
+      return anchors === 0
+        ? []
+        : [{ fittedId: string.id, string: stringOf(stored, stored.position), at: broken.at, anchors }]
+    })
 }
 
 /**
@@ -105,12 +143,20 @@ export function anchorGut(store: Store): readonly AnchorGut[] {
 export function bookAnchors(store: Store, fittedId: number): Done<number> {
   const gut = anchorGut(store).find((one) => one.fittedId === fittedId)
   if (!gut) throw new Refusal(409, 'That string makes no anchors, or they are booked in already.')
-  return store.act({ kind: 'stores', summary: `${gut.anchors} anchors made of the broken ${gut.string}` }, () => {
-    const name = 'gut anchors'
-    const there = store.rows.select().from(supplies).where(eq(supplies.name, name)).get()
-    const supplyId = there?.id ?? insertSupply(store, { kind: 'anchor', name, place: '', count: 0, least: 0 })
-    store.rows.update(supplies).set({ count: (there?.count ?? 0) + gut.anchors }).where(eq(supplies.id, supplyId)).run()
-    store.rows.insert(anchorsMade).values({ fittedId, supplyId, at: store.now(), count: gut.anchors }).run()
-    return gut.anchors
-  })
+  return store.act(
+    { kind: 'stores', summary: `${gut.anchors} anchors made of the broken ${gut.string}` },
+    () => {
+      const name = 'gut anchors'
+      const there = store.rows.select().from(supplies).where(eq(supplies.name, name)).get()
+      const supplyId =
+        there?.id ?? insertSupply(store, { kind: 'anchor', name, place: '', count: 0, least: 0 })
+      store.rows
+        .update(supplies)
+        .set({ count: (there?.count ?? 0) + gut.anchors })
+        .where(eq(supplies.id, supplyId))
+        .run()
+      store.rows.insert(anchorsMade).values({ fittedId, supplyId, at: store.now(), count: gut.anchors }).run()
+      return gut.anchors
+    },
+  )
 }

@@ -48,25 +48,48 @@ export interface Coming {
   readonly next: string
 }
 
-const NEXT = { 'to send': 'to be sent', sent: 'waits for its answer', acknowledged: 'on its way; book it in when it comes', delivered: 'partly come', closed: '' } as const
+const NEXT = {
+  'to send': 'to be sent',
+  sent: 'waits for its answer',
+  acknowledged: 'on its way; book it in when it comes',
+  delivered: 'partly come',
+  closed: '',
+} as const
 
 /** The day's work. */
 export function todayView(store: Store): TodayView {
   const settling = settlingStrings(store)
   return {
     tails: openTails(store),
-    orders: allOrders(store).filter(({ state }) => state !== 'closed').map(({ id, supplier, state, lines }) => ({ id, supplier: supplier.name, next: lines.some(({ replacesId, answer }) => replacesId !== null && answer === null) ? 'a substitute is offered' : NEXT[state] })),
+    orders: allOrders(store)
+      .filter(({ state }) => state !== 'closed')
+      .map(({ id, supplier, state, lines }) => ({
+        id,
+        supplier: supplier.name,
+        next: lines.some(({ replacesId, answer }) => replacesId !== null && answer === null)
+          ? 'a substitute is offered'
+          : NEXT[state],
+      })),
     jobs: openJobs(store).map(({ id }) => openJob(store, id)),
     settling: [...settling.filter((s) => s.slipping), ...settling.filter((s) => !s.slipping)],
     ahead: occasionsAhead(store).map(({ name, at }) => ({
-      name, at, notReady: settling.filter((s) => s.readyAt > at || s.slipping).map((s) => `${s.name} of ${s.instrumentName}`),
+      name,
+      at,
+      notReady: settling
+        .filter((s) => s.readyAt > at || s.slipping)
+        .map((s) => `${s.name} of ${s.instrumentName}`),
     })),
   }
 }
 
 /** Days that the strings must be ready for, the next first; one of today still counts. */
 export function occasionsAhead(store: Store): readonly { readonly name: string; readonly at: number }[] {
-  return store.rows.select({ name: occasions.name, at: occasions.at }).from(occasions).where(gte(occasions.at, store.now() - DAY / 2)).orderBy(asc(occasions.at)).all()
+  return store.rows
+    .select({ name: occasions.name, at: occasions.at })
+    .from(occasions)
+    .where(gte(occasions.at, store.now() - DAY / 2))
+    .orderBy(asc(occasions.at))
+    .all()
 }
 
 function openJob(store: Store, id: number): OpenJob {
@@ -78,6 +101,15 @@ function openJob(store: Store, id: number): OpenJob {
     instrumentName: job.instrument.name,
     openedAt: job.openedAt,
     site: job.site === null ? null : siteWord(job.site, job.position).toLowerCase(),
-    next: job.coil || job.sameString ? (job.doneSteps.length > 0 ? `${left} steps to go` : job.coil ? `${job.coil.label} set aside` : 'to be put back') : job.onNeedList ? 'on the need list' : 'choose a coil',
+    next:
+      job.coil || job.sameString
+        ? job.doneSteps.length > 0
+          ? `${left} steps to go`
+          : job.coil
+            ? `${job.coil.label} set aside`
+            : 'to be put back'
+        : job.onNeedList
+          ? 'on the need list'
+          : 'choose a coil',
   }
 }

@@ -32,7 +32,11 @@ afterAll(() => {
 const lovage = () => instrumentBySlug(store, 'lovage')
 
 test('the shelf shows what is broken', () => {
-  expect(shelfView(store).filter(({ broken }) => broken.length > 0).map(({ instrument, broken }) => [instrument.name, broken])).toEqual([['Fennel', [25]]])
+  expect(
+    shelfView(store)
+      .filter(({ broken }) => broken.length > 0)
+      .map(({ instrument, broken }) => [instrument.name, broken]),
+  ).toEqual([['Fennel', [25]]])
   expect(shelfView(store)).toHaveLength(10)
 })
 
@@ -51,7 +55,9 @@ test('every position has its string but the broken one, and its history, newest 
 
 test('a position that broke four times at its disc says so', () => {
   const { history } = instrumentView(store, lovage()).positions[12]!
-  expect(history.filter((entry) => entry.what === 'broke').map((entry) => entry.text)).toEqual(Array.from({ length: 4 }, () => 'At the disc'))
+  expect(history.filter((entry) => entry.what === 'broke').map((entry) => entry.text)).toEqual(
+    Array.from({ length: 4 }, () => 'At the disc'),
+  )
   expect(history.filter((entry) => entry.what === 'fitted')).toHaveLength(5)
 })
 
@@ -69,13 +75,15 @@ test('spares name the coil to cut, the best one first, and never one that is too
 
 test('an order says every name, what it is made of, and for which instrument', () => {
   const { instrument } = lovage()
-  const lines = (number: number, unit: 'mm' | 'in') => Object.fromEntries(orderLinesFor(instrument, positionAt(instrument, number), DEFAULT_HABITS, unit))
+  const lines = (number: number, unit: 'mm' | 'in') =>
+    Object.fromEntries(orderLinesFor(instrument, positionAt(instrument, number), DEFAULT_HABITS, unit))
   expect(lines(22, 'mm')).toEqual({
     'Say it': 'a pedal harp, 3rd-octave G, gut, concert tension',
     Note: '3rd-octave G, octaves counted E to F from the treble; G4 in scientific pitch',
     'Sounds at rest': 'G-flat 4, 370.0 Hz',
     Number: '22 from the top of 47',
-    'Make and line': 'Fold & Fell Amber twist', Material: 'gut',
+    'Make and line': 'Fold & Fell Amber twist',
+    Material: 'gut',
     Gauge: '1.24 mm',
     Colour: 'natural',
     'Tension class': 'concert',
@@ -114,7 +122,10 @@ test('nylon asks to be retuned sooner than gut of the same age, and wire far lat
 })
 
 test('a date ahead names the string that slips, and no other', () => {
-  expect(todayView(store).ahead.map((date) => date.notReady)).toEqual([['1st-octave A of Lovage'], ['1st-octave A of Lovage']])
+  expect(todayView(store).ahead.map((date) => date.notReady)).toEqual([
+    ['1st-octave A of Lovage'],
+    ['1st-octave A of Lovage'],
+  ])
 })
 
 test('a narrower tolerance brings every retune forward', () => {

@@ -15,7 +15,13 @@ export interface HouseView {
   readonly gutTop: HarpTop
 }
 
-const HouseContext = createContext<HouseView>({ name: '', unit: 'mm', timeZone: 'UTC', octaveNames: 'E-to-F octaves', gutTop: 'as charted' })
+const HouseContext = createContext<HouseView>({
+  name: '',
+  unit: 'mm',
+  timeZone: 'UTC',
+  octaveNames: 'E-to-F octaves',
+  gutTop: 'as charted',
+})
 
 /** Gives every screen what it must know of the house. */
 export function HouseProvider({ house, children }: { house: HouseView; children: ReactNode }) {

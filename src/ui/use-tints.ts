@@ -2,7 +2,22 @@
 
 import { useEffect, useState } from 'react'
 
-const NAMES = ['ink', 'soft', 'rule', 'line', 'verdigris', 'verdigris-wash', 'ochre', 'paper', 'wood', 'gut-light', 'nylon-light', 'fluorocarbon-light', 'wire-light', 'wound-light'] as const
+const NAMES = [
+  'ink',
+  'soft',
+  'rule',
+  'line',
+  'verdigris',
+  'verdigris-wash',
+  'ochre',
+  'paper',
+  'wood',
+  'gut-light',
+  'nylon-light',
+  'fluorocarbon-light',
+  'wire-light',
+  'wound-light',
+] as const
 export type Tints = Record<(typeof NAMES)[number], string>
 
 /** The sheet's own colours, read again when the light changes: a canvas knows no CSS variables. Null before the first paint. */
@@ -11,7 +26,9 @@ export function useTints(): Tints | null {
   useEffect(() => {
     const read = () => {
       const style = getComputedStyle(document.documentElement)
-      setTints(Object.fromEntries(NAMES.map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Tints)
+      setTints(
+        Object.fromEntries(NAMES.map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Tints,
+      )
     }
     read()
     const watcher = new MutationObserver(read)

@@ -1,7 +1,15 @@
 /** The plans by a real solver, against every other way there is. */
 import { seeded } from '@/core/random/seeded'
 import { CUT_COST, KERF, planCuts, type CoilLeft, type CutJob } from '@/core/stores/cut-plan'
-import { planOrder, planWithOne, postageOf, unmetBecause, type BuyNeed, type CatalogueOffer, type SupplierTerms } from '@/core/stores/order-plan'
+import {
+  planOrder,
+  planWithOne,
+  postageOf,
+  unmetBecause,
+  type BuyNeed,
+  type CatalogueOffer,
+  type SupplierTerms,
+} from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
 import { highsSolver } from './solver'
 
@@ -15,10 +23,13 @@ describe('cutting', () => {
     const left = coils.map((coil) => coil.left)
     const cuts = coils.map(() => 0)
     // What is left over is never less than nothing: a job served costs at least its grade.
-    const least = jobs.map((job) => Math.min(CUT_COST.unserved, ...job.options.map(({ grade }) => CUT_COST.grade[grade])))
+    const least = jobs.map((job) =>
+      Math.min(CUT_COST.unserved, ...job.options.map(({ grade }) => CUT_COST.grade[grade])),
+    )
     const after = least.map((_, i) => least.slice(i).reduce((sum, cost) => sum + cost, 0))
     let best = Infinity
-    const leftover = () => coils.reduce((sum, _, i) => sum + (cuts[i]! > 0 ? CUT_COST.leftover * left[i]! : 0), 0)
+    const leftover = () =>
+      coils.reduce((sum, _, i) => sum + (cuts[i]! > 0 ? CUT_COST.leftover * left[i]! : 0), 0)
     const go = (at: number, cost: number) => {
       if (cost + (after[at] ?? 0) >= best) return
       const job = jobs[at]
@@ -46,12 +57,26 @@ describe('cutting', () => {
   test('on 200 random cases of 12 jobs and 20 coils nothing costs less than the plan', async () => {
     const random = seeded(4)
     for (let round = 0; round < 200; round += 1) {
-      const coils = Array.from({ length: 20 }, (_, id): CoilLeft => ({ id, left: Math.round(300 + 1700 * random()) / 1000, opened: random() < 0.5, most: random() < 0.1 ? 1 : null }))
+      const coils = Array.from({ length: 20 }, (_, id): CoilLeft => ({
+        id,
+        left: Math.round(300 + 1700 * random()) / 1000,
+        opened: random() < 0.5,
+        most: random() < 0.1 ? 1 : null,
+      }))
       const jobs = Array.from({ length: 12 }, (_, id): CutJob => {
         const length = Math.round(250 + 900 * random()) / 1000
         const from = Math.floor(random() * 20)
         // Neighbouring positions share coils, as gauges do on an instrument.
-        return { id, options: [0, 1, 2].filter(() => random() < 0.75).map((step) => ({ coilId: (from + step) % 20, length: length + step * 0.003, grade: step === 0 ? 'exact' : step === 1 ? 'other colour' : 'next gauge' })) }
+        return {
+          id,
+          options: [0, 1, 2]
+            .filter(() => random() < 0.75)
+            .map((step) => ({
+              coilId: (from + step) % 20,
+              length: length + step * 0.003,
+              grade: step === 0 ? 'exact' : step === 1 ? 'other colour' : 'next gauge',
+            })),
+        }
       })
       const plan = await planCuts(jobs, coils, solve)
       expect(plan.gap).toBe(0)
@@ -61,53 +86,114 @@ describe('cutting', () => {
         expect(cuts.reduce((sum, { length }) => sum + length + KERF, 0)).toBeLessThanOrEqual(coil.left + 1e-6)
         expect(cuts.length).toBeLessThanOrEqual(coil.most ?? Infinity)
       }
-      expect([...plan.cuts.map(({ jobId }) => jobId), ...plan.unserved].sort((a, b) => a - b)).toEqual(jobs.map(({ id }) => id))
+      expect([...plan.cuts.map(({ jobId }) => jobId), ...plan.unserved].sort((a, b) => a - b)).toEqual(
+        jobs.map(({ id }) => id),
+      )
     }
   }, 180_000)
 
   test('a remainder that just does is cut before a longer one, and a fresh coil last', async () => {
-    const job = (id: number): CutJob => ({ id, options: [1, 2, 3].map((coilId) => ({ coilId, length: 0.6, grade: 'exact' as const })) })
-    const coils: CoilLeft[] = [{ id: 1, left: 1.3, opened: false, most: null }, { id: 2, left: 1.1, opened: true, most: null }, { id: 3, left: 0.61, opened: true, most: null }]
+    const job = (id: number): CutJob => ({
+      id,
+      options: [1, 2, 3].map((coilId) => ({ coilId, length: 0.6, grade: 'exact' as const })),
+    })
+    const coils: CoilLeft[] = [
+      { id: 1, left: 1.3, opened: false, most: null },
+      { id: 2, left: 1.1, opened: true, most: null },
+      { id: 3, left: 0.61, opened: true, most: null },
+    ]
     expect((await planCuts([job(1)], coils, solve)).cuts).toEqual([expect.objectContaining({ coilId: 3 })])
-    expect((await planCuts([job(1), job(2), job(3)], coils, solve))).toMatchObject({ opens: 1, unserved: [] })
+    expect(await planCuts([job(1), job(2), job(3)], coils, solve)).toMatchObject({ opens: 1, unserved: [] })
     expect((await planCuts([job(1), job(2), job(3), job(4), job(5)], coils, solve)).unserved).toHaveLength(1)
   })
 })
 
 describe('buying', () => {
-  const gut = (gaugeMm: number): StringSpec => ({ construction: { kind: 'plain', material: 'gut', gauge: gaugeMm / 1000 }, colour: 'natural', tensionClass: 'concert', end: 'plain' })
-  const need = (id: number, gaugeMm: number, more: Partial<BuyNeed> = {}): BuyNeed => ({ id, spec: gut(gaugeMm), length: 0.6, quantity: 1, by: null, ...more })
-  const offer = (id: number, supplierId: number, gaugeMm: number, priceMinor: number, more: Partial<CatalogueOffer> & { readonly length?: number } = {}): CatalogueOffer => ({ id, supplierId, priceMinor, stock: 5, contents: [{ spec: gut(gaugeMm), length: more.length ?? 0.7, pieces: 1 }], ...more })
+  const gut = (gaugeMm: number): StringSpec => ({
+    construction: { kind: 'plain', material: 'gut', gauge: gaugeMm / 1000 },
+    colour: 'natural',
+    tensionClass: 'concert',
+    end: 'plain',
+  })
+  const need = (id: number, gaugeMm: number, more: Partial<BuyNeed> = {}): BuyNeed => ({
+    id,
+    spec: gut(gaugeMm),
+    length: 0.6,
+    quantity: 1,
+    by: null,
+    ...more,
+  })
+  const offer = (
+    id: number,
+    supplierId: number,
+    gaugeMm: number,
+    priceMinor: number,
+    more: Partial<CatalogueOffer> & { readonly length?: number } = {},
+  ): CatalogueOffer => ({
+    id,
+    supplierId,
+    priceMinor,
+    stock: 5,
+    contents: [{ spec: gut(gaugeMm), length: more.length ?? 0.7, pieces: 1 }],
+    ...more,
+  })
   const near: SupplierTerms = { id: 1, rate: 1, postageMinor: 500, freeOverMinor: null, arrivesAt: 2 * DAY }
   const far: SupplierTerms = { id: 2, rate: 1.2, postageMinor: 800, freeOverMinor: 3000, arrivesAt: 9 * DAY }
 
   test('one long packet is bought where it yields three strings for less than three short ones', async () => {
-    const plan = await planOrder([need(1, 1, { quantity: 3 })], [offer(1, 1, 1, 1000), offer(2, 1, 1, 1900, { length: 1.9 })], [near], solve)
+    const plan = await planOrder(
+      [need(1, 1, { quantity: 3 })],
+      [offer(1, 1, 1, 1000), offer(2, 1, 1, 1900, { length: 1.9 })],
+      [near],
+      solve,
+    )
     expect(plan.lines).toEqual([{ offerId: 2, packs: 1, fills: [{ needId: 1, strings: 3 }] }])
     expect(plan.totalMinor).toBe(2400)
   })
 
   test('a set is taken where it costs less than its parts', async () => {
-    const set: CatalogueOffer = { id: 9, supplierId: 1, priceMinor: 2500, stock: 1, contents: [1, 1.1, 1.2].map((mm) => ({ spec: gut(mm), length: 0.7, pieces: 1 })) }
+    const set: CatalogueOffer = {
+      id: 9,
+      supplierId: 1,
+      priceMinor: 2500,
+      stock: 1,
+      contents: [1, 1.1, 1.2].map((mm) => ({ spec: gut(mm), length: 0.7, pieces: 1 })),
+    }
     const parts = [offer(1, 1, 1, 1000), offer(2, 1, 1.1, 1000), offer(3, 1, 1.2, 1000)]
-    expect((await planOrder([need(1, 1), need(2, 1.1), need(3, 1.2)], [...parts, set], [near], solve)).lines).toEqual([{ offerId: 9, packs: 1, fills: [1, 2, 3].map((needId) => ({ needId, strings: 1 })) }])
-    expect((await planOrder([need(1, 1), need(2, 1.1)], [...parts, set], [near], solve)).totalMinor).toBe(2500)
+    expect(
+      (await planOrder([need(1, 1), need(2, 1.1), need(3, 1.2)], [...parts, set], [near], solve)).lines,
+    ).toEqual([{ offerId: 9, packs: 1, fills: [1, 2, 3].map((needId) => ({ needId, strings: 1 })) }])
+    expect((await planOrder([need(1, 1), need(2, 1.1)], [...parts, set], [near], solve)).totalMinor).toBe(
+      2500,
+    )
   })
 
   test('goods are added up to free postage where that is cheaper, and rates are reckoned in', async () => {
     const needs = [need(1, 1), need(2, 1.1)]
-    const plan = await planOrder(needs, [offer(1, 2, 1, 1600), offer(2, 2, 1.1, 1500), offer(3, 1, 1.1, 1700)], [near, far], solve)
+    const plan = await planOrder(
+      needs,
+      [offer(1, 2, 1, 1600), offer(2, 2, 1.1, 1500), offer(3, 1, 1.1, 1700)],
+      [near, far],
+      solve,
+    )
     expect(plan.bySupplier).toEqual([{ supplierId: 2, goodsMinor: 3100, postageMinor: 0, totalMinor: 3720 }])
     expect(postageOf(far, 2999)).toBe(800)
     expect(postageOf(far, 3000)).toBe(0)
   })
 
   test('what can’t come in time is left out, with the soonest that it could', async () => {
-    const needs = [need(1, 1, { by: 5 * DAY }), need(2, 1.1, { by: 5 * DAY }), need(3, 1.5), need(4, 1.2, { quantity: 9 })]
+    const needs = [
+      need(1, 1, { by: 5 * DAY }),
+      need(2, 1.1, { by: 5 * DAY }),
+      need(3, 1.5),
+      need(4, 1.2, { quantity: 9 }),
+    ]
     const offers = [offer(1, 2, 1, 900), offer(2, 1, 1.1, 900), offer(4, 1, 1.2, 900)]
     const plan = await planOrder(needs, offers, [near, far], solve)
     expect(unmetBecause(plan, needs, offers, [near, far])).toEqual([
-      { needId: 1, quantity: 1, why: 'too late', soonest: 9 * DAY }, { needId: 3, quantity: 1, why: 'nobody sells it', soonest: null }, { needId: 4, quantity: 4, why: 'too few in stock', soonest: null },
+      { needId: 1, quantity: 1, why: 'too late', soonest: 9 * DAY },
+      { needId: 3, quantity: 1, why: 'nobody sells it', soonest: null },
+      { needId: 4, quantity: 4, why: 'too few in stock', soonest: null },
     ])
     expect(plan.lines.map(({ offerId }) => offerId)).toEqual([2, 4])
   })
@@ -116,7 +202,19 @@ describe('buying', () => {
     const random = seeded(8)
     for (let round = 0; round < 40; round += 1) {
       const needs = [1, 1.1, 1.2].map((mm, i) => need(i + 1, mm, { quantity: 1 + Math.floor(2 * random()) }))
-      const offers = [1, 2].flatMap((supplierId) => [1, 1.1, 1.2].flatMap((mm, i) => [0, 1].map((long) => offer(supplierId * 100 + i * 10 + long, supplierId, mm, Math.round((600 + 900 * random()) * (1 + long * 0.6)), { length: long ? 1.3 : 0.7, stock: 2 }))))
+      const offers = [1, 2].flatMap((supplierId) =>
+        [1, 1.1, 1.2].flatMap((mm, i) =>
+          [0, 1].map((long) =>
+            offer(
+              supplierId * 100 + i * 10 + long,
+              supplierId,
+              mm,
+              Math.round((600 + 900 * random()) * (1 + long * 0.6)),
+              { length: long ? 1.3 : 0.7, stock: 2 },
+            ),
+          ),
+        ),
+      )
       const suppliers = [{ ...near, freeOverMinor: random() < 0.5 ? 2500 : null }, far]
       const plan = await planOrder(needs, offers, suppliers, solve)
       const one = (await planWithOne(needs, offers, suppliers, solve))!
@@ -127,13 +225,31 @@ describe('buying', () => {
   }, 60_000)
 
   /** Every number of packs of every offer, each need by itself, postage by supplier. */
-  function cheapest(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[]): number {
+  function cheapest(
+    needs: readonly BuyNeed[],
+    offers: readonly CatalogueOffer[],
+    suppliers: readonly SupplierTerms[],
+  ): number {
     const perNeed = needs.map((n) => {
-      const of = offers.filter(({ contents: [c] }) => c!.spec.construction.kind === 'plain' && c!.spec.construction.gauge === (n.spec.construction as { gauge: number }).gauge)
-      let ways: { readonly goods: ReadonlyMap<number, number>; readonly strings: number }[] = [{ goods: new Map(), strings: 0 }]
+      const of = offers.filter(
+        ({ contents: [c] }) =>
+          c!.spec.construction.kind === 'plain' &&
+          c!.spec.construction.gauge === (n.spec.construction as { gauge: number }).gauge,
+      )
+      let ways: { readonly goods: ReadonlyMap<number, number>; readonly strings: number }[] = [
+        { goods: new Map(), strings: 0 },
+      ]
       for (const o of of) {
         const yields = Math.floor(o.contents[0]!.length / (n.length + KERF))
-        ways = ways.flatMap((way) => Array.from({ length: o.stock + 1 }, (_, packs) => ({ goods: new Map(way.goods).set(o.supplierId, (way.goods.get(o.supplierId) ?? 0) + packs * o.priceMinor), strings: way.strings + packs * yields })))
+        ways = ways.flatMap((way) =>
+          Array.from({ length: o.stock + 1 }, (_, packs) => ({
+            goods: new Map(way.goods).set(
+              o.supplierId,
+              (way.goods.get(o.supplierId) ?? 0) + packs * o.priceMinor,
+            ),
+            strings: way.strings + packs * yields,
+          })),
+        )
       }
       return ways.filter(({ strings }) => strings >= n.quantity)
     })
@@ -141,10 +257,24 @@ describe('buying', () => {
     const go = (at: number, goods: ReadonlyMap<number, number>) => {
       const ways = perNeed[at]
       if (!ways) {
-        best = Math.min(best, suppliers.reduce((sum, s) => sum + ((goods.get(s.id) ?? 0) > 0 ? Math.round(((goods.get(s.id) ?? 0) + postageOf(s, goods.get(s.id) ?? 0)) * s.rate) : 0), 0))
+        best = Math.min(
+          best,
+          suppliers.reduce(
+            (sum, s) =>
+              sum +
+              ((goods.get(s.id) ?? 0) > 0
+                ? Math.round(((goods.get(s.id) ?? 0) + postageOf(s, goods.get(s.id) ?? 0)) * s.rate)
+                : 0),
+            0,
+          ),
+        )
         return
       }
-      for (const way of ways) go(at + 1, new Map([...suppliers].map(({ id }) => [id, (goods.get(id) ?? 0) + (way.goods.get(id) ?? 0)])))
+      for (const way of ways)
+        go(
+          at + 1,
+          new Map([...suppliers].map(({ id }) => [id, (goods.get(id) ?? 0) + (way.goods.get(id) ?? 0)])),
+        )
     }
     go(0, new Map())
     return best

@@ -36,8 +36,13 @@ export function getReady(): void {
 function inWorker<T>(work: (api: Remote<PlansApi>) => Promise<T>): Planning<T> {
   const { worker, api } = ready ?? newPlanner()
   ready = null
-  const failed = new Promise<never>((_, reject) => { worker.onerror = (event) => reject(new Error(event.message)) })
-  return { answer: Promise.race([work(api), failed]).finally(() => worker.terminate()), stop: () => worker.terminate() }
+  const failed = new Promise<never>((_, reject) => {
+    worker.onerror = (event) => reject(new Error(event.message))
+  })
+  return {
+    answer: Promise.race([work(api), failed]).finally(() => worker.terminate()),
+    stop: () => worker.terminate(),
+  }
 }
 
 /** Plans which coil to cut for which job. */
@@ -46,6 +51,11 @@ export function startCutPlan(jobs: readonly CutJob[], coils: readonly CoilLeft[]
 }
 
 /** Plans what to buy from whom. */
-export function startOrderPlan(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], onProgress: PlanProgress): Planning<OrderPlans> {
+export function startOrderPlan(
+  needs: readonly BuyNeed[],
+  offers: readonly CatalogueOffer[],
+  suppliers: readonly SupplierTerms[],
+  onProgress: PlanProgress,
+): Planning<OrderPlans> {
   return inWorker((api) => api.order(needs, offers, suppliers, proxy(onProgress)))
 }

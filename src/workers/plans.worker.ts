@@ -3,7 +3,16 @@
  */
 import { expose } from 'comlink'
 import { planCuts, type CoilLeft, type CutJob, type CutPlan } from '@/core/stores/cut-plan'
-import { planOrder, planWithOne, unmetBecause, type BuyNeed, type CatalogueOffer, type OrderPlan, type SupplierTerms, type Unmet } from '@/core/stores/order-plan'
+import {
+  planOrder,
+  planWithOne,
+  unmetBecause,
+  type BuyNeed,
+  type CatalogueOffer,
+  type OrderPlan,
+  type SupplierTerms,
+  type Unmet,
+} from '@/core/stores/order-plan'
 import { highsSolver } from './solver'
 import { warmUp } from './warm-up'
 
@@ -28,9 +37,19 @@ const api = {
   cuts(jobs: readonly CutJob[], coils: readonly CoilLeft[]): Promise<CutPlan> {
     return planCuts(jobs, coils, highsSolver())
   },
-  async order(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], onProgress: PlanProgress): Promise<OrderPlans> {
+  async order(
+    needs: readonly BuyNeed[],
+    offers: readonly CatalogueOffer[],
+    suppliers: readonly SupplierTerms[],
+    onProgress: PlanProgress,
+  ): Promise<OrderPlans> {
     onProgress('the cheapest way to buy', null)
-    const best = await planOrder(needs, offers, suppliers, highsSolver({ worthless: PENNY, onGap: (gap) => onProgress('the cheapest way to buy', gap) }))
+    const best = await planOrder(
+      needs,
+      offers,
+      suppliers,
+      highsSolver({ worthless: PENNY, onGap: (gap) => onProgress('the cheapest way to buy', gap) }),
+    )
     onProgress('one supplier alone', null)
     const one = await planWithOne(needs, offers, suppliers, highsSolver({ worthless: PENNY }))
     return { best, one, unmet: unmetBecause(best, needs, offers, suppliers) }

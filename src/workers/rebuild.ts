@@ -18,8 +18,15 @@ export interface Rebuilding {
  * @param options - how well the gauges are known, and the usual tension
  * @param onProgress - told how many of the strings are reckoned
  */
-export function startRebuilding(lines: readonly ChartLine[], referenceA: number, options: KnownWell, onProgress: (done: number, of: number) => void): Rebuilding {
+export function startRebuilding(
+  lines: readonly ChartLine[],
+  referenceA: number,
+  options: KnownWell,
+  onProgress: (done: number, of: number) => void,
+): Rebuilding {
   const worker = new Worker(new URL('./rebuild.worker.ts', import.meta.url), { type: 'module' })
-  const answer = wrap<RebuildApi>(worker).propose(lines, referenceA, options, proxy(onProgress)).finally(() => worker.terminate())
+  const answer = wrap<RebuildApi>(worker)
+    .propose(lines, referenceA, options, proxy(onProgress))
+    .finally(() => worker.terminate())
   return { answer, stop: () => worker.terminate() }
 }

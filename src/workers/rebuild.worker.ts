@@ -11,9 +11,20 @@ export type RebuildAnswer =
 
 const api = {
   /** Proposes a chart; `onProgress` is told how many strings are reckoned. */
-  propose(lines: readonly ChartLine[], referenceA: number, options: KnownWell, onProgress: (done: number, of: number) => void): RebuildAnswer {
+  propose(
+    lines: readonly ChartLine[],
+    referenceA: number,
+    options: KnownWell,
+    onProgress: (done: number, of: number) => void,
+  ): RebuildAnswer {
     try {
-      const proposal = proposeChart(lines, referenceA, { ...options, progress: (done, of) => { onProgress(done, of); return true } })
+      const proposal = proposeChart(lines, referenceA, {
+        ...options,
+        progress: (done, of) => {
+          onProgress(done, of)
+          return true
+        },
+      })
       return proposal ? { ok: true, proposal } : { ok: false, sentence: 'It was stopped.' }
     } catch (problem) {
       if (problem instanceof RangeError) return { ok: false, sentence: problem.message }

@@ -33,16 +33,38 @@ export function highsSolver({ seconds = 30, worthless = 0, onGap }: SolverOption
     if (mip.columns.length === 0) return { values: [], objective: 0, gap: 0 }
     const highs = await loading
     return highs.withModel({ format: 'lp', data: lpText(mip) }, (model) => {
-      model.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: worthless, ...SMALL })
-      const { modelStatus } = model.run(onGap ? { [highs.constants.callbackType.mipLogging]: ({ data }: { data: { mip_gap?: number } }) => { if (Number.isFinite(data.mip_gap)) onGap(data.mip_gap as number) } } : {})
+      model.options.set({
+        output_flag: false,
+        time_limit: seconds,
+        mip_rel_gap: 0,
+        mip_abs_gap: worthless,
+        ...SMALL,
+      })
+      const { modelStatus } = model.run(
+        onGap
+          ? {
+              [highs.constants.callbackType.mipLogging]: ({ data }: { data: { mip_gap?: number } }) => {
+                if (Number.isFinite(data.mip_gap)) onGap(data.mip_gap as number)
+              },
+            }
+          : {},
+      )
       const { optimal, infeasible, timeLimit } = highs.constants.modelStatus
       if (modelStatus === infeasible) return null
-      if (modelStatus !== optimal && modelStatus !== timeLimit) throw new Error(`the solver stopped with status ${modelStatus}`)
+      if (modelStatus !== optimal && modelStatus !== timeLimit)
+        throw new Error(`the solver stopped with status ${modelStatus}`)
       const gap = Number(model.info.get('mip_gap'))
       const objective = model.getObjectiveValue()
       const byName = new Map(mip.columns.map((_, i) => [i, model.getColByName(`c${i}`)]))
       const { colValue } = model.getSolution()
-      return { values: mip.columns.map((_, i) => colValue[byName.get(i) as number] ?? 0), objective, gap: Number.isFinite(gap) && gap * Math.abs(objective) > worthless + NO_GAP * Math.abs(objective) ? gap : 0 }
+      return {
+        values: mip.columns.map((_, i) => colValue[byName.get(i) as number] ?? 0),
+        objective,
+        gap:
+          Number.isFinite(gap) && gap * Math.abs(objective) > worthless + NO_GAP * Math.abs(objective)
+            ? gap
+            : 0,
+      }
     })
   }
 }

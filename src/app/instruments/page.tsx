@@ -6,5 +6,11 @@ import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'
 export const metadata: Metadata = { title: 'Instruments' }
 
 export default function InstrumentsPage() {
-  return <InstrumentShelf title="Instruments" lead="Each is drawn by its own strings. Open one to see, measure or replace a string." instruments={shelfView(store())} />
+  return (
+    <InstrumentShelf
+      title="Instruments"
+      lead="Each is drawn by its own strings. Open one to see, measure or replace a string."
+      instruments={shelfView(store())}
+    />
+  )
 }

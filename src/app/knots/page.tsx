@@ -11,11 +11,22 @@ import { orNotFound } from '../or-not-found'
 export const metadata: Metadata = { title: 'Knots' }
 
 /** `?knot=` names the fastening, `?job=` the job whose string it is tied for. */
-export default async function KnotsPage({ searchParams }: { searchParams: Promise<{ knot?: string; job?: string }> }) {
+export default async function KnotsPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ knot?: string; job?: string }>
+}) {
   const { knot, job: id } = await searchParams
   const job = id === undefined ? null : orNotFound(() => jobById(store(), Number(id)))
   const string = job && stringToTie(job, stringOf(job, job.position))
   const fastening = (knot ?? job?.context.position.tail.fastening ?? 'two-loop, open bight') as Fastening
   if (!FASTENINGS.includes(fastening)) notFound()
-  return <KnotSheet key={fastening} fastening={fastening} habits={job?.habits ?? houseSettings(store()).habits} string={string} />
+  return (
+    <KnotSheet
+      key={fastening}
+      fastening={fastening}
+      habits={job?.habits ?? houseSettings(store()).habits}
+      string={string}
+    />
+  )
 }

@@ -9,5 +9,14 @@ import { OrdersSheet } from '@/features/orders/OrdersSheet'
 export const metadata: Metadata = { title: 'Need list and orders' }
 
 export default function OrdersPage() {
-  return <OrdersSheet needs={openNeeds(store())} suggested={suggestedNeeds(store())} bench={buyingBench(store())} orders={allOrders(store())} wanted={allSupplies(store()).filter(({ wanted }) => wanted > 0)} short={shortSupplies(store())} />
+  return (
+    <OrdersSheet
+      needs={openNeeds(store())}
+      suggested={suggestedNeeds(store())}
+      bench={buyingBench(store())}
+      orders={allOrders(store())}
+      wanted={allSupplies(store()).filter(({ wanted }) => wanted > 0)}
+      short={shortSupplies(store())}
+    />
+  )
 }

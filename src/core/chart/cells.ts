@@ -11,11 +11,31 @@ import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
 import { makeText, makeWords, readMake, type Make } from './material-text'
 
-export const CHART_COLUMNS = ['number', 'label', 'note', 'colour', 'material', 'gauge', 'core', 'bedding', 'wrap', 'speaking', 'free', 'asked'] as const
+export const CHART_COLUMNS = [
+  'number',
+  'label',
+  'note',
+  'colour',
+  'material',
+  'gauge',
+  'core',
+  'bedding',
+  'wrap',
+  'speaking',
+  'free',
+  'asked',
+] as const
 export type ChartColumn = (typeof CHART_COLUMNS)[number]
 
 /** Columns that hold a length. */
-export const LENGTH_COLUMNS = ['gauge', 'core', 'bedding', 'wrap', 'speaking', 'free'] as const satisfies readonly ChartColumn[]
+export const LENGTH_COLUMNS = [
+  'gauge',
+  'core',
+  'bedding',
+  'wrap',
+  'speaking',
+  'free',
+] as const satisfies readonly ChartColumn[]
 export type LengthColumn = (typeof LENGTH_COLUMNS)[number]
 
 export type Cells = Readonly<Record<ChartColumn, string>>
@@ -23,11 +43,25 @@ export type Problems = Readonly<Partial<Record<ChartColumn, string>>>
 /** The unit of a bare number in each length column. */
 export type ColumnUnits = Readonly<Record<LengthColumn, LengthUnit | 'cm' | 'm'>>
 
-const COLOURS: Readonly<Record<string, StringColour>> = { red: 'red', black: 'black', blue: 'blue', natural: 'natural', '': 'natural', none: 'natural', clear: 'natural', white: 'natural' }
+const COLOURS: Readonly<Record<string, StringColour>> = {
+  red: 'red',
+  black: 'black',
+  blue: 'blue',
+  natural: 'natural',
+  '': 'natural',
+  none: 'natural',
+  clear: 'natural',
+  white: 'natural',
+}
 
 /** What each length column holds: outside of its bounds it is a slip of the unit. */
 const BOUNDED: Record<LengthColumn, Bounded> = {
-  gauge: 'gauge', core: 'core', bedding: 'bedding', wrap: 'wrap', speaking: 'speaking length', free: 'free length',
+  gauge: 'gauge',
+  core: 'core',
+  bedding: 'bedding',
+  wrap: 'wrap',
+  speaking: 'speaking length',
+  free: 'free length',
 }
 
 /**
@@ -35,16 +69,23 @@ const BOUNDED: Record<LengthColumn, Bounded> = {
  * same; in inches to a hundred-thousandth. Gauges have two decimals at least.
  */
 export function cellsOf(line: ChartLine, unit: 'mm' | 'in'): Cells {
-  const length = (metres: number | null) => (metres === null ? '' : trimmed(lengthFigure(metres, { unit, digits: unit === 'mm' ? 6 : 5 })))
-  const gauge = (metres: number) => length(metres).replace(/^(\d+)$/, '$1.').replace(/\.\d?$/, (end) => end.padEnd(3, '0'))
+  const length = (metres: number | null) =>
+    metres === null ? '' : trimmed(lengthFigure(metres, { unit, digits: unit === 'mm' ? 6 : 5 }))
+  const gauge = (metres: number) =>
+    length(metres)
+      .replace(/^(\d+)$/, '$1.')
+      .replace(/\.\d?$/, (end) => end.padEnd(3, '0'))
   const c = line.construction
   return {
     number: String(line.number),
     label: line.makerLabel ?? '',
     asked: line.askedMake ?? '',
-    note: line.note.accidental === 0 ? `${line.note.letter}${line.note.octave}` : `${noteWord(line.note)} ${line.note.octave}`,
+    note:
+      line.note.accidental === 0
+        ? `${line.note.letter}${line.note.octave}`
+        : `${noteWord(line.note)} ${line.note.octave}`,
     colour: line.colour,
-    material: c ? makeText(c) : line.make ?? '',
+    material: c ? makeText(c) : (line.make ?? ''),
     gauge: c ? gauge(outerGauge(c)) : '',
     core: c?.kind === 'wound' ? gauge(c.core.diameter) : '',
     bedding: c?.kind === 'wound' && c.bedding ? gauge(c.bedding.thickness) : '',
@@ -81,17 +122,35 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
       return null
     }
   }
-  const length = (column: LengthColumn) => (cells[column].trim() === '' ? null : attempt(column, () => readLength(column, cells[column], units[column])))
+  const length = (column: LengthColumn) =>
+    cells[column].trim() === ''
+      ? null
+      : attempt(column, () => readLength(column, cells[column], units[column]))
   const number = attempt('number', () => readNumber(cells.number))
   const note = attempt('note', () => readNote(cells.note))
   const colour = attempt('colour', () => readColour(cells.colour))
   const [speakingLength, freeLength] = [length('speaking'), length('free')]
-  if (speakingLength !== null && freeLength !== null && freeLength <= speakingLength) problems.free = 'The free length runs from end knot to tuning pin and must be longer than the speaking length.'
+  if (speakingLength !== null && freeLength !== null && freeLength <= speakingLength)
+    problems.free =
+      'The free length runs from end knot to tuning pin and must be longer than the speaking length.'
   const make = cells.material.trim() === '' ? null : attempt('material', () => readMake(cells.material))
-  if (cells.material.trim() === '' && cells.gauge.trim() !== '') problems.material = 'A gauge without its material can’t be reckoned with.'
+  if (cells.material.trim() === '' && cells.gauge.trim() !== '')
+    problems.material = 'A gauge without its material can’t be reckoned with.'
   const construction = make && readConstruction(make, cells, length, problems)
-  const line = number === null || note === null ? null
-    : { number, note, makerLabel: cells.label.trim() || null, askedMake: cells.asked.trim() || null, colour: colour ?? 'natural', construction, make: make && makeWords(make), speakingLength, freeLength }
+  const line =
+    number === null || note === null
+      ? null
+      : {
+          number,
+          note,
+          makerLabel: cells.label.trim() || null,
+          askedMake: cells.asked.trim() || null,
+          colour: colour ?? 'natural',
+          construction,
+          make: make && makeWords(make),
+          speakingLength,
+          freeLength,
+        }
   return { line, problems }
 }
 
@@ -104,7 +163,8 @@ function readNote(text: string): Note {
 
 function readNumber(text: string): number {
   const number = Number(text.trim())
-  if (text.trim() === '' || !Number.isInteger(number) || number < 1 || number > 999) throw new RangeError(`Expected the string’s number, counted from the top, got “${text.trim()}”.`)
+  if (text.trim() === '' || !Number.isInteger(number) || number < 1 || number > 999)
+    throw new RangeError(`Expected the string’s number, counted from the top, got “${text.trim()}”.`)
   return number
 }
 
@@ -117,24 +177,36 @@ function readColour(text: string): StringColour {
 
 function readLength(column: LengthColumn, text: string, unit: LengthUnit | 'cm' | 'm'): number {
   const bare = /^[\d.,\s/]+$/.test(text.trim())
-  const value = unit === 'cm' || unit === 'm' ? parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm') : parseLength(text, unit)
+  const value =
+    unit === 'cm' || unit === 'm'
+      ? parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm')
+      : parseLength(text, unit)
   const [least, most] = BOUNDS[BOUNDED[column]]
   if (!canBe(BOUNDED[column], value)) {
     const mm = (metres: number) => Number((metres * 1000).toPrecision(4))
-    throw new RangeError(`${mm(value)} mm can’t be right for ${column === 'free' || column === 'speaking' ? `a ${column} length` : `a ${column}`}; expected ${mm(least)} to ${mm(most)} mm.`)
+    throw new RangeError(
+      `${mm(value)} mm can’t be right for ${column === 'free' || column === 'speaking' ? `a ${column} length` : `a ${column}`}; expected ${mm(least)} to ${mm(most)} mm.`,
+    )
   }
   return Math.round(value * 1e12) / 1e12 // the decimal that was typed, free of binary dust
 }
 
-function readConstruction(make: Make, cells: Cells, length: (column: LengthColumn) => number | null, problems: Partial<Record<ChartColumn, string>>): Construction | null {
+function readConstruction(
+  make: Make,
+  cells: Cells,
+  length: (column: LengthColumn) => number | null,
+  problems: Partial<Record<ChartColumn, string>>,
+): Construction | null {
   if (make.kind === 'plain') {
     const gauge = length('gauge')
     return gauge === null ? null : { kind: 'plain', material: make.material, gauge }
   }
   const [core, thickness, wrap] = [length('core'), length('bedding'), length('wrap')]
   if (core === null || wrap === null) {
-    if (problems.core === undefined && core === null && (wrap !== null || cells.gauge.trim() !== '')) problems.core = 'A wound string needs its core’s diameter.'
-    if (problems.wrap === undefined && wrap === null && core !== null) problems.wrap = 'A wound string needs its wrap’s diameter.'
+    if (problems.core === undefined && core === null && (wrap !== null || cells.gauge.trim() !== ''))
+      problems.core = 'A wound string needs its core’s diameter.'
+    if (problems.wrap === undefined && wrap === null && core !== null)
+      problems.wrap = 'A wound string needs its wrap’s diameter.'
     return null
   }
   if (make.bedding !== null && thickness === null) {
@@ -142,7 +214,9 @@ function readConstruction(make: Make, cells: Cells, length: (column: LengthColum
     return null
   }
   return {
-    kind: 'wound', core: { material: make.core, diameter: core }, wrap: { material: make.wrap, diameter: wrap },
+    kind: 'wound',
+    core: { material: make.core, diameter: core },
+    wrap: { material: make.wrap, diameter: wrap },
     bedding: make.bedding !== null && thickness !== null ? { material: make.bedding, thickness } : null,
   }
 }

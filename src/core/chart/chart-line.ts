@@ -33,7 +33,17 @@ export interface WholeLine extends ChartLine {
 /** What the chart has of a position. */
 export function chartLine(p: StringPosition): WholeLine {
   const { number, makerLabel, askedMake, note, colour, construction, speakingLength, freeLength } = p
-  return { number, makerLabel, askedMake, note, colour, construction, make: makeText(construction), speakingLength, freeLength }
+  return {
+    number,
+    makerLabel,
+    askedMake,
+    note,
+    colour,
+    construction,
+    make: makeText(construction),
+    speakingLength,
+    freeLength,
+  }
 }
 
 /** Whether nothing is left open on a line. */
@@ -49,7 +59,10 @@ export function isWhole(line: ChartLine): line is WholeLine {
  */
 export function withLine(position: StringPosition, line: WholeLine): StringPosition {
   const { speakingLength, freeLength } = line
-  if (freeLength <= speakingLength) throw new RangeError(`String ${line.number}: the free length runs from end knot to tuning pin and must be longer than the speaking length.`)
+  if (freeLength <= speakingLength)
+    throw new RangeError(
+      `String ${line.number}: the free length runs from end knot to tuning pin and must be longer than the speaking length.`,
+    )
   const had = position.freeLength - position.speakingLength
   const scale = (freeLength - speakingLength) / had
   const sameBeyond = Math.abs(scale - 1) < 1e-9
@@ -57,16 +70,33 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
   const { tail } = position.at
   const bridge = toward(tail, position.at.bridge, speakingLength)
   const step = { x: position.at.pin.x - position.at.bridge.x, y: position.at.pin.y - position.at.bridge.y }
-  const pin = toward(bridge, { x: bridge.x + step.x, y: bridge.y + step.y }, Math.hypot(step.x, step.y) * (sameBeyond ? 1 : scale))
+  const pin = toward(
+    bridge,
+    { x: bridge.x + step.x, y: bridge.y + step.y },
+    Math.hypot(step.x, step.y) * (sameBeyond ? 1 : scale),
+  )
   const { note, colour, construction, makerLabel, askedMake } = line
   return {
-    ...position, note, colour, construction, makerLabel, askedMake, speakingLength, freeLength,
+    ...position,
+    note,
+    colour,
+    construction,
+    makerLabel,
+    askedMake,
+    speakingLength,
+    freeLength,
     head: { ...position.head, pin: { ...position.head.pin, toBridge } },
     at: { tail, bridge, pin },
   }
 }
 
-function toward(from: { readonly x: number; readonly y: number }, to: { readonly x: number; readonly y: number }, distance: number) {
+function toward(
+  from: { readonly x: number; readonly y: number },
+  to: { readonly x: number; readonly y: number },
+  distance: number,
+) {
   const length = Math.hypot(to.x - from.x, to.y - from.y)
-  return length > 0 ? { x: from.x + ((to.x - from.x) / length) * distance, y: from.y + ((to.y - from.y) / length) * distance } : { x: from.x, y: from.y + distance }
+  return length > 0
+    ? { x: from.x + ((to.x - from.x) / length) * distance, y: from.y + ((to.y - from.y) / length) * distance }
+    : { x: from.x, y: from.y + distance }
 }

@@ -14,14 +14,27 @@ import { rebuildChart, type MakeOnOffer, type OpenPosition } from './rebuild'
 
 const shelf = readShelf('demo').instruments
 const lines = (slug: string) => shelf.find((i) => i.slug === slug)!.positions.map(chartLine)
-const inUnit = (unit: 'mm' | 'in'): ColumnUnits => ({ gauge: unit, core: unit, bedding: unit, wrap: unit, speaking: unit, free: unit })
-const with_ = (slug: string, number: number, change: Partial<ChartLine>) => lines(slug).map((line) => (line.number === number ? { ...line, ...change } : line))
-const kinds = (chart: readonly ChartLine[]) => findings(chart, 440).map(({ kind, numbers }) => `${kind} ${numbers[0]}`)
+const inUnit = (unit: 'mm' | 'in'): ColumnUnits => ({
+  gauge: unit,
+  core: unit,
+  bedding: unit,
+  wrap: unit,
+  speaking: unit,
+  free: unit,
+})
+const with_ = (slug: string, number: number, change: Partial<ChartLine>) =>
+  lines(slug).map((line) => (line.number === number ? { ...line, ...change } : line))
+const kinds = (chart: readonly ChartLine[]) =>
+  findings(chart, 440).map(({ kind, numbers }) => `${kind} ${numbers[0]}`)
 
 describe('cells', () => {
-  test.each(shelf.map((i) => [i.name, i] as const))('every line of %s reads back as it was written', (_, { positions }) => {
-    for (const line of positions.map(chartLine)) expect(readCells(cellsOf(line, 'mm'), inUnit('mm'))).toEqual({ line, problems: {} })
-  })
+  test.each(shelf.map((i) => [i.name, i] as const))(
+    'every line of %s reads back as it was written',
+    (_, { positions }) => {
+      for (const line of positions.map(chartLine))
+        expect(readCells(cellsOf(line, 'mm'), inUnit('mm'))).toEqual({ line, problems: {} })
+    },
+  )
 
   test('in inches a length comes back to a hundred-thousandth of an inch', () => {
     for (const line of lines('lovage')) {
@@ -32,9 +45,14 @@ describe('cells', () => {
   })
 
   test.each([
-    ['note', { note: 'H4' }, 'note'], ['number', { number: '4.5' }, 'number from the top|counted from the top'], ['colour', { colour: 'green' }, 'red, black, blue or natural'],
-    ['material', { material: 'horsehair' }, 'such as “gut”'], ['gauge', { gauge: '86' }, 'can’t be right for a gauge'], ['free', { free: '90' }, 'longer than the speaking length'],
-    ['core', { material: 'copper on steel', gauge: '1.2', core: '', wrap: '' }, 'needs its core'], ['speaking', { speaking: 'long' }, 'long'],
+    ['note', { note: 'H4' }, 'note'],
+    ['number', { number: '4.5' }, 'number from the top|counted from the top'],
+    ['colour', { colour: 'green' }, 'red, black, blue or natural'],
+    ['material', { material: 'horsehair' }, 'such as “gut”'],
+    ['gauge', { gauge: '86' }, 'can’t be right for a gauge'],
+    ['free', { free: '90' }, 'longer than the speaking length'],
+    ['core', { material: 'copper on steel', gauge: '1.2', core: '', wrap: '' }, 'needs its core'],
+    ['speaking', { speaking: 'long' }, 'long'],
   ])('a wrong %s gets its sentence at its own cell', (column, change, sentence) => {
     const { problems } = readCells({ ...cellsOf(lines('fennel')[0]!, 'mm'), ...change }, inUnit('mm'))
     expect(problems[column as 'note']).toMatch(new RegExp(sentence))
@@ -42,7 +60,12 @@ describe('cells', () => {
 
   test('materials are read by their other words, and never guessed', () => {
     expect(readMake('Nylon')).toEqual({ kind: 'plain', material: 'nylon 6.12' })
-    expect(readMake('copper over silk over music wire')).toEqual({ kind: 'wound', wrap: 'copper', bedding: 'silk', core: 'steel' })
+    expect(readMake('copper over silk over music wire')).toEqual({
+      kind: 'wound',
+      wrap: 'copper',
+      bedding: 'silk',
+      core: 'steel',
+    })
     expect(() => readMake('string')).toThrow('Expected a material')
     expect(() => readMake('gut on gut on gut on gut')).toThrow('Expected a material')
   })
@@ -51,14 +74,20 @@ describe('cells', () => {
     const position = shelf[0]!.positions[20]!
     const moved = withLine(position, { ...chartLine(position), speakingLength: 0.31, freeLength: 0.4 })
     expect(moved.at.tail).toEqual(position.at.tail)
-    expect(Math.hypot(moved.at.bridge.x - moved.at.tail.x, moved.at.bridge.y - moved.at.tail.y)).toBeCloseTo(0.31, 9)
+    expect(Math.hypot(moved.at.bridge.x - moved.at.tail.x, moved.at.bridge.y - moved.at.tail.y)).toBeCloseTo(
+      0.31,
+      9,
+    )
     expect(withLine(position, chartLine(position))).toEqual(position)
   })
 })
 
 describe('findings', () => {
   test('the shelf’s own charts have nothing wrong in them', () => {
-    for (const { positions, referenceA } of shelf) expect(findings(positions.map(chartLine), referenceA).filter(({ weight }) => weight === 'wrong')).toEqual([])
+    for (const { positions, referenceA } of shelf)
+      expect(
+        findings(positions.map(chartLine), referenceA).filter(({ weight }) => weight === 'wrong'),
+      ).toEqual([])
   })
 
   const gut = (gauge: number): Construction => ({ kind: 'plain', material: 'gut', gauge })
@@ -81,12 +110,21 @@ describe('findings', () => {
 
 describe('rebuilding', () => {
   test('lengths pass through those measured, and never fall toward the bass', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 0.01, max: 0.3, noNaN: true }), { minLength: 2, maxLength: 8 }), fc.integer({ min: 1, max: 6 }), (steps, gap) => {
-      const known = new Map(steps.map((_, i) => [1 + i * gap, 0.07 + steps.slice(0, i).reduce((a, b) => a + b, 0)] as const))
-      const fitted = fitLengths(known, steps.length * gap + 3)
-      for (const [number, length] of known) expect(fitted[number - 1]).toBe(length)
-      for (let i = 1; i < fitted.length; i += 1) expect(fitted[i]! - fitted[i - 1]!).toBeGreaterThanOrEqual(-1e-4)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0.01, max: 0.3, noNaN: true }), { minLength: 2, maxLength: 8 }),
+        fc.integer({ min: 1, max: 6 }),
+        (steps, gap) => {
+          const known = new Map(
+            steps.map((_, i) => [1 + i * gap, 0.07 + steps.slice(0, i).reduce((a, b) => a + b, 0)] as const),
+          )
+          const fitted = fitLengths(known, steps.length * gap + 3)
+          for (const [number, length] of known) expect(fitted[number - 1]).toBe(length)
+          for (let i = 1; i < fitted.length; i += 1)
+            expect(fitted[i]! - fitted[i - 1]!).toBeGreaterThanOrEqual(-1e-4)
+        },
+      ),
+    )
   })
 
   const plain = (material: 'nylon 6.12' | 'gut', gauges: readonly number[]): MakeOnOffer => {
@@ -94,17 +132,32 @@ describe('rebuilding', () => {
     return { name: material, candidates: () => all }
   }
   const makes = [plain('nylon 6.12', [0.6, 0.7, 0.8, 0.9]), plain('gut', [0.8, 0.9, 1])]
-  const open = (number: number, target: number, measured: OpenPosition['measured'] = null): OpenPosition => ({ number, pitch: 900 / 1.12 ** number, speakingLength: 0.12 * 1.09 ** number, target, measured, fixed: null })
+  const open = (number: number, target: number, measured: OpenPosition['measured'] = null): OpenPosition => ({
+    number,
+    pitch: 900 / 1.12 ** number,
+    speakingLength: 0.12 * 1.09 ** number,
+    target,
+    measured,
+    fixed: null,
+  })
 
   test('no way of stringing costs less than the one it proposes', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 25, max: 90, noNaN: true }), { minLength: 1, maxLength: 4 }), (targets) => {
-      const positions = targets.map((target, i) => open(i + 1, target))
-      const best = rebuildChart(positions, makes)!
-      const every = makes.flatMap((make) => make.candidates(1)).map((c) => [c])
-      const ways = positions.slice(1).reduce<Construction[][]>((all) => all.flatMap((way) => every.map(([c]) => [...way, c!])), every)
-      // Every way that there is, its cost summed here from the stated terms.
-      expect(best.cost).toBeCloseTo(Math.min(...ways.map((way) => costOf(way, positions))), 9)
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 25, max: 90, noNaN: true }), { minLength: 1, maxLength: 4 }),
+        (targets) => {
+          const positions = targets.map((target, i) => open(i + 1, target))
+          const best = rebuildChart(positions, makes)!
+          const every = makes.flatMap((make) => make.candidates(1)).map((c) => [c])
+          const ways = positions
+            .slice(1)
+            .reduce<Construction[][]>((all) => all.flatMap((way) => every.map(([c]) => [...way, c!])), every)
+          // Every way that there is, its cost summed here from the stated terms.
+          expect(best.cost).toBeCloseTo(Math.min(...ways.map((way) => costOf(way, positions))), 9)
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 
   function costOf(way: readonly Construction[], positions: readonly OpenPosition[]): number {
@@ -116,9 +169,13 @@ describe('rebuilding', () => {
       cost += Math.log(force / target) ** 2 + 2 * Math.max(0, u - 0.6) ** 2 + 60 * Math.max(0, u - 0.75) ** 2
       const before = way[i - 1]
       if (!before) continue
-      const [make, makeBefore] = [c, before].map((x) => (x.kind === 'plain' && x.material === 'gut' ? 1 : 0)) as [number, number]
+      const [make, makeBefore] = [c, before].map((x) =>
+        x.kind === 'plain' && x.material === 'gut' ? 1 : 0,
+      ) as [number, number]
       if (makeBefore > make || (make === makeBefore && outerGauge(c) < outerGauge(before))) return Infinity
-      const step = Math.log(force / tension(before, positions[i - 1]!.speakingLength, positions[i - 1]!.pitch)) - Math.log(target / positions[i - 1]!.target)
+      const step =
+        Math.log(force / tension(before, positions[i - 1]!.speakingLength, positions[i - 1]!.pitch)) -
+        Math.log(target / positions[i - 1]!.target)
       cost += 0.35 * step ** 2 + (make === makeBefore ? 0 : 0.002)
     }
     return cost
@@ -127,7 +184,9 @@ describe('rebuilding', () => {
   test('a measured gauge is honoured within its error; one that nothing on offer meets is told', () => {
     const near = rebuildChart([open(1, 40, { gauge: 0.82e-3, error: 1e-5, make: null }), open(2, 40)], makes)!
     expect(outerGauge(near.strings[0]!)).toBe(0.8e-3)
-    expect(() => rebuildChart([open(1, 40), open(2, 40, { gauge: 2e-3, error: 1e-5, make: null })], makes)).toThrow('String 2 can’t be had')
+    expect(() =>
+      rebuildChart([open(1, 40), open(2, 40, { gauge: 2e-3, error: 1e-5, make: null })], makes),
+    ).toThrow('String 2 can’t be had')
   })
 
   test('it stops when it is told to', () => {
@@ -135,14 +194,30 @@ describe('rebuilding', () => {
   })
 
   test('known strings stay, sections hold together, and what is proposed is whole', () => {
-    const chart = lines('sorrel').map((line) => (line.number % 3 === 0 ? { ...line, construction: null, make: null, speakingLength: line.number % 2 ? null : line.speakingLength } : line))
+    const chart = lines('sorrel').map((line) =>
+      line.number % 3 === 0
+        ? {
+            ...line,
+            construction: null,
+            make: null,
+            speakingLength: line.number % 2 ? null : line.speakingLength,
+          }
+        : line,
+    )
     const { lines: proposed, strings } = proposeChart(chart, 440, { error: 0 })!
     expect(strings).toEqual(Array.from({ length: 12 }, (_, i) => 3 * (i + 1)))
-    for (const line of lines('sorrel').filter(({ number }) => number % 3 !== 0)) expect(proposed[line.number - 1]).toEqual(line)
+    for (const line of lines('sorrel').filter(({ number }) => number % 3 !== 0))
+      expect(proposed[line.number - 1]).toEqual(line)
     expect(findings(proposed, 440).filter(({ weight }) => weight === 'wrong')).toEqual([])
   })
 
   test('with no material on any line there is nothing to begin from', () => {
-    expect(() => proposeChart(lines('borage').map((line) => ({ ...line, construction: null, make: null })), 440, { error: 0 })).toThrow('Expected at least one string whose material is known')
+    expect(() =>
+      proposeChart(
+        lines('borage').map((line) => ({ ...line, construction: null, make: null })),
+        440,
+        { error: 0 },
+      ),
+    ).toThrow('Expected at least one string whose material is known')
   })
 })

@@ -11,11 +11,19 @@ import { monotoneCurve, type Control } from '../instrument/monotone-curve'
  * @throws RangeError when fewer than two are known, or they don't rise toward the bass
  */
 export function fitLengths(known: ReadonlyMap<number, number>, count: number): readonly number[] {
-  const controls = [...known].sort(([a], [b]) => a - b).map(([number, length]): Control => [number, Math.log(length)])
-  if (controls.length < 2) throw new RangeError(`Expected at least two measured lengths to draw the others from, got ${controls.length}.`)
+  const controls = [...known]
+    .sort(([a], [b]) => a - b)
+    .map(([number, length]): Control => [number, Math.log(length)])
+  if (controls.length < 2)
+    throw new RangeError(
+      `Expected at least two measured lengths to draw the others from, got ${controls.length}.`,
+    )
   for (const [i, [number, log]] of controls.entries()) {
     const before = controls[i - 1]
-    if (before && log < before[1] - 1e-9) throw new RangeError(`String ${number} is measured shorter than string ${before[0]}; lengths fall toward the treble.`)
+    if (before && log < before[1] - 1e-9)
+      throw new RangeError(
+        `String ${number} is measured shorter than string ${before[0]}; lengths fall toward the treble.`,
+      )
   }
   const curve = monotoneCurve(controls)
   const [first, last] = [controls[0] as Control, controls.at(-1) as Control]
@@ -26,7 +34,12 @@ export function fitLengths(known: ReadonlyMap<number, number>, count: number): r
     const number = i + 1
     const measured = known.get(number)
     if (measured !== undefined) return measured
-    const log = number < first[0] ? first[1] + trebleSlope * (number - first[0]) : number > last[0] ? last[1] + bassSlope * (number - last[0]) : curve(number)
+    const log =
+      number < first[0]
+        ? first[1] + trebleSlope * (number - first[0])
+        : number > last[0]
+          ? last[1] + bassSlope * (number - last[0])
+          : curve(number)
     return Math.round(Math.exp(log) * 1e4) / 1e4
   })
 }

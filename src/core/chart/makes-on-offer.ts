@@ -24,16 +24,24 @@ export function makesShown(lines: readonly ChartLine[]): readonly MakeOnOffer[] 
   const sorted = [...lines].sort((a, b) => a.number - b.number)
   const names = [...new Set(sorted.flatMap(({ make }) => (make === null ? [] : [make])))]
   return names.map((name) => {
-    const shown = sorted.flatMap(({ number, construction, make }): Shown[] => (make === name && construction ? [{ number, construction }] : []))
+    const shown = sorted.flatMap(({ number, construction, make }): Shown[] =>
+      make === name && construction ? [{ number, construction }] : [],
+    )
     return makeOnOffer(name, shown.length > 0 ? shown : [{ number: 1, construction: usual(readMake(name)) }])
   })
 }
 
 /** A string of a make of which no gauge is known; only what a gauge list doesn't give is taken from it. */
 function usual(make: Make): Construction {
-  if (make.kind === 'plain') return { kind: 'plain', material: make.material, gauge: PLAIN_GAUGES[make.material][0] ?? USUAL_CORE }
+  if (make.kind === 'plain')
+    return { kind: 'plain', material: make.material, gauge: PLAIN_GAUGES[make.material][0] ?? USUAL_CORE }
   const bedding = make.bedding ? { material: make.bedding, thickness: USUAL_BEDDING } : null
-  return { kind: 'wound', core: { material: make.core, diameter: USUAL_CORE }, bedding, wrap: { material: make.wrap, diameter: WRAP_GAUGES[0] ?? USUAL_CORE } }
+  return {
+    kind: 'wound',
+    core: { material: make.core, diameter: USUAL_CORE },
+    bedding,
+    wrap: { material: make.wrap, diameter: WRAP_GAUGES[0] ?? USUAL_CORE },
+  }
 }
 
 interface Shown {
@@ -46,14 +54,28 @@ function makeOnOffer(name: string, shown: readonly Shown[]): MakeOnOffer {
   const sample = (shown[0] as Shown).construction
   if (sample.kind === 'plain') {
     const { material } = sample
-    const gauges = withShown(PLAIN_GAUGES[material], shown.map(({ construction }) => outerGauge(construction)))
+    const gauges = withShown(
+      PLAIN_GAUGES[material],
+      shown.map(({ construction }) => outerGauge(construction)),
+    )
     const all = gauges.map((gauge): Construction => ({ kind: 'plain', material, gauge }))
     return { name, candidates: () => all }
   }
   const cores = shown as readonly { readonly number: number; readonly construction: WoundString }[]
   const thin = cores.every(({ construction }) => construction.core.diameter < THIN_CORE)
-  const wraps = withShown(thin ? [...FINE_WRAP_GAUGES, ...WRAP_GAUGES] : WRAP_GAUGES, cores.map(({ construction }) => construction.wrap.diameter))
-  return { name, candidates: (number) => wraps.map((diameter): Construction => ({ ...sample, core: { ...sample.core, diameter: coreAt(cores, number) }, wrap: { ...sample.wrap, diameter } })) }
+  const wraps = withShown(
+    thin ? [...FINE_WRAP_GAUGES, ...WRAP_GAUGES] : WRAP_GAUGES,
+    cores.map(({ construction }) => construction.wrap.diameter),
+  )
+  return {
+    name,
+    candidates: (number) =>
+      wraps.map((diameter): Construction => ({
+        ...sample,
+        core: { ...sample.core, diameter: coreAt(cores, number) },
+        wrap: { ...sample.wrap, diameter },
+      })),
+  }
 }
 
 /** The stocked gauges and those seen on the instrument, thinnest first. */
@@ -63,12 +85,20 @@ function withShown(stocked: readonly number[], seen: readonly number[]): readonl
 }
 
 /** Core diameter at a number, between the cores that are known, to a hundredth of a millimetre. */
-function coreAt(cores: readonly { readonly number: number; readonly construction: WoundString }[], number: number): number {
-  const at = (i: number) => (cores[i] as (typeof cores)[number])
+function coreAt(
+  cores: readonly { readonly number: number; readonly construction: WoundString }[],
+  number: number,
+): number {
+  const at = (i: number) => cores[i] as (typeof cores)[number]
   const next = cores.findIndex((core) => core.number >= number)
   if (next === 0 || cores.length === 1) return at(0).construction.core.diameter
   if (next < 0) return at(cores.length - 1).construction.core.diameter
   const [a, b] = [at(next - 1), at(next)]
   const share = (number - a.number) / (b.number - a.number)
-  return Math.round((a.construction.core.diameter + share * (b.construction.core.diameter - a.construction.core.diameter)) * 1e5) / 1e5
+  return (
+    Math.round(
+      (a.construction.core.diameter + share * (b.construction.core.diameter - a.construction.core.diameter)) *
+        1e5,
+    ) / 1e5
+  )
 }

@@ -44,26 +44,60 @@ const BEYOND = 0.12
  * @returns the whole chart, or null when it was stopped
  * @throws RangeError with a sentence that can be shown, when too little is known to begin
  */
-export function proposeChart(lines: readonly ChartLine[], referenceA: number, { error, usual, makes, progress }: RebuildOptions): Proposal | null {
+export function proposeChart(
+  lines: readonly ChartLine[],
+  referenceA: number,
+  { error, usual, makes, progress }: RebuildOptions,
+): Proposal | null {
   const sorted = [...lines].sort((a, b) => a.number - b.number)
-  const lengths = fitLengths(new Map(sorted.flatMap(({ number, speakingLength }) => (speakingLength === null ? [] : [[number, speakingLength] as const]))), sorted.length)
+  const lengths = fitLengths(
+    new Map(
+      sorted.flatMap(({ number, speakingLength }) =>
+        speakingLength === null ? [] : [[number, speakingLength] as const],
+      ),
+    ),
+    sorted.length,
+  )
   const onOffer = makes ?? makesShown(sorted)
-  if (onOffer.length === 0) throw new RangeError('Expected at least one string whose material is known, to see what the instrument is strung with.')
+  if (onOffer.length === 0)
+    throw new RangeError(
+      'Expected at least one string whose material is known, to see what the instrument is strung with.',
+    )
   const pitches = sorted.map(({ note }) => frequency(note, referenceA))
-  const forces = new Map(sorted.flatMap(({ number, construction }, i) => (construction ? [[number, tension(construction, lengths[i] as number, pitches[i] as number)] as const] : [])))
+  const forces = new Map(
+    sorted.flatMap(({ number, construction }, i) =>
+      construction
+        ? [[number, tension(construction, lengths[i] as number, pitches[i] as number)] as const]
+        : [],
+    ),
+  )
   const targets = tensionTarget(forces, sorted.length, usual ?? USUAL)
   const positions = sorted.map((line, i): OpenPosition => ({
-    number: line.number, pitch: pitches[i] as number, speakingLength: lengths[i] as number, target: targets[i] as number,
+    number: line.number,
+    pitch: pitches[i] as number,
+    speakingLength: lengths[i] as number,
+    target: targets[i] as number,
     fixed: error === 0 ? line.construction : null,
-    measured: line.make === null ? null : { gauge: line.construction && outerGauge(line.construction), error: Math.max(error, LEAST_ERROR), make: line.make },
+    measured:
+      line.make === null
+        ? null
+        : {
+            gauge: line.construction && outerGauge(line.construction),
+            error: Math.max(error, LEAST_ERROR),
+            make: line.make,
+          },
   }))
   const rebuilt = rebuildChart(positions, onOffer, progress)
   if (!rebuilt) return null
   const beyond = beyondShares(sorted, lengths)
   return {
     lines: sorted.map((line, i): WholeLine => ({
-      ...line, construction: rebuilt.strings[i]!, make: makeText(rebuilt.strings[i]!), speakingLength: lengths[i] as number,
-      freeLength: line.freeLength ?? Math.round((lengths[i] as number) * (1 + (beyond[i] as number)) * 1e4) / 1e4,
+      ...line,
+      construction: rebuilt.strings[i]!,
+      make: makeText(rebuilt.strings[i]!),
+      speakingLength: lengths[i] as number,
+      freeLength:
+        line.freeLength ?? Math.round((lengths[i] as number) * (1 + (beyond[i] as number)) * 1e4) / 1e4,
     })),
     strings: sorted.filter((line) => line.construction === null).map(({ number }) => number),
     lengths: sorted.filter((line) => line.speakingLength === null).map(({ number }) => number),
@@ -72,7 +106,9 @@ export function proposeChart(lines: readonly ChartLine[], referenceA: number, { 
 
 /** What lies beyond the speaking length, as a share of it, from the nearest line that knows both. */
 function beyondShares(sorted: readonly ChartLine[], lengths: readonly number[]): readonly number[] {
-  const shares = sorted.map(({ freeLength }, i) => (freeLength === null ? null : freeLength / (lengths[i] as number) - 1))
+  const shares = sorted.map(({ freeLength }, i) =>
+    freeLength === null ? null : freeLength / (lengths[i] as number) - 1,
+  )
   return shares.map((share, i) => {
     if (share !== null) return share
     for (let away = 1; away < shares.length; away += 1) {

@@ -22,7 +22,11 @@ export interface OpenPosition {
   /** N */
   readonly target: number
   /** What was measured of the string that is on, or was; null where nothing was. */
-  readonly measured: { readonly gauge: number | null; readonly error: number; readonly make: string | null } | null
+  readonly measured: {
+    readonly gauge: number | null
+    readonly error: number
+    readonly make: string | null
+  } | null
   /** A string that is known for certain and stays as it is. */
   readonly fixed: Construction | null
 }
@@ -62,7 +66,11 @@ export type Progress = (done: number, of: number) => boolean
  * @returns the best chart, or null when progress asked to stop
  * @throws RangeError with a sentence that can be shown, when some string can be had in no allowed way
  */
-export function rebuildChart(positions: readonly OpenPosition[], makes: readonly MakeOnOffer[], progress: Progress = () => true): Rebuilt | null {
+export function rebuildChart(
+  positions: readonly OpenPosition[],
+  makes: readonly MakeOnOffer[],
+  progress: Progress = () => true,
+): Rebuilt | null {
   // 1. The states of each position: every candidate of every make, with its own cost.
   const stages = positions.map((position) => statesOf(position, makes))
   // 2. Forward: the least cost of reaching each state, and from where.
@@ -73,7 +81,10 @@ export function rebuildChart(positions: readonly OpenPosition[], makes: readonly
     const [before, here] = [stages[i - 1] as Stage, stages[i] as Stage]
     const step = Math.log((positions[i] as OpenPosition).target / (positions[i - 1] as OpenPosition).target)
     const reached = reach(before, here, costs, step)
-    if (!reached.costs.some(Number.isFinite)) throw new RangeError(`String ${(positions[i] as OpenPosition).number} can’t be had from the gauges on offer: look at what was measured of it and of its neighbours.`)
+    if (!reached.costs.some(Number.isFinite))
+      throw new RangeError(
+        `String ${(positions[i] as OpenPosition).number} can’t be had from the gauges on offer: look at what was measured of it and of its neighbours.`,
+      )
     costs = reached.costs
     cameFrom.push(reached.from)
   }
@@ -81,7 +92,10 @@ export function rebuildChart(positions: readonly OpenPosition[], makes: readonly
   let state = 0
   for (let s = 1; s < costs.length; s += 1) if ((costs[s] as number) < (costs[state] as number)) state = s
   const cost = costs[state] as number
-  if (!Number.isFinite(cost)) throw new RangeError(`String ${positions[0]?.number ?? 1} can’t be had from the gauges on offer: look at what was measured of it.`)
+  if (!Number.isFinite(cost))
+    throw new RangeError(
+      `String ${positions[0]?.number ?? 1} can’t be had from the gauges on offer: look at what was measured of it.`,
+    )
   const path = new Array<number>(stages.length)
   for (let i = stages.length - 1; i >= 0; i -= 1) {
     path[i] = state
@@ -106,18 +120,29 @@ function statesOf(position: OpenPosition, makes: readonly MakeOnOffer[]): Stage 
   const strings: Construction[] = []
   const make: number[] = []
   makes.forEach(({ candidates }, m) => {
-    for (const string of position.fixed && isOf(position.fixed, candidates(position.number)) ? [position.fixed] : position.fixed ? [] : candidates(position.number)) {
+    for (const string of position.fixed && isOf(position.fixed, candidates(position.number))
+      ? [position.fixed]
+      : position.fixed
+        ? []
+        : candidates(position.number)) {
       strings.push(string)
       make.push(m)
     }
   })
   if (strings.length === 0 && position.fixed) {
     // A known string of a make that is not on offer: it may stand in any section.
-    makes.forEach((_, m) => { strings.push(position.fixed as Construction); make.push(m) })
+    makes.forEach((_, m) => {
+      strings.push(position.fixed as Construction)
+      make.push(m)
+    })
   }
   return {
-    strings, make: Int32Array.from(make), gauge: Float64Array.from(strings, outerGauge),
-    logForce: Float64Array.from(strings, (c) => Math.log(tension(c, position.speakingLength, position.pitch))),
+    strings,
+    make: Int32Array.from(make),
+    gauge: Float64Array.from(strings, outerGauge),
+    logForce: Float64Array.from(strings, (c) =>
+      Math.log(tension(c, position.speakingLength, position.pitch)),
+    ),
     own: Float64Array.from(strings, (c, s) => ownCost(c, makes[make[s] as number]?.name ?? '', position)),
   }
 }
@@ -125,17 +150,25 @@ function statesOf(position: OpenPosition, makes: readonly MakeOnOffer[]): Stage 
 function isOf(fixed: Construction, candidates: readonly Construction[]): boolean {
   const [first] = candidates
   if (!first || first.kind !== fixed.kind) return false
-  return fixed.kind === 'plain' ? first.kind === 'plain' && first.material === fixed.material
-    : first.kind === 'wound' && first.core.material === fixed.core.material && first.wrap.material === fixed.wrap.material
+  return fixed.kind === 'plain'
+    ? first.kind === 'plain' && first.material === fixed.material
+    : first.kind === 'wound' &&
+        first.core.material === fixed.core.material &&
+        first.wrap.material === fixed.wrap.material
 }
 
-function ownCost(c: Construction, make: string, { pitch, speakingLength, target, measured, fixed }: OpenPosition): number {
+function ownCost(
+  c: Construction,
+  make: string,
+  { pitch, speakingLength, target, measured, fixed }: OpenPosition,
+): number {
   if (fixed) return 0
   if (measured?.make && measured.make !== make) return Infinity
   const u = utilisation(c, speakingLength, pitch)
   if (u > REFUSED) return Infinity
   let cost = COST.offTarget * Math.log(tension(c, speakingLength, pitch) / target) ** 2
-  for (const { above, weight } of [COST.lively, COST.shortLived]) if (u > above) cost += weight * (u - above) ** 2
+  for (const { above, weight } of [COST.lively, COST.shortLived])
+    if (u > above) cost += weight * (u - above) ** 2
   if (measured && measured.gauge !== null) {
     const off = Math.abs(outerGauge(c) - measured.gauge) / measured.error
     if (off > HONOURED) return Infinity
@@ -145,18 +178,31 @@ function ownCost(c: Construction, make: string, { pitch, speakingLength, target,
 }
 
 /** One step toward the bass: from every state before to every state here that may follow it. */
-function reach(before: Stage, here: Stage, costs: Float64Array, step: number): { readonly costs: Float64Array; readonly from: Int32Array } {
+function reach(
+  before: Stage,
+  here: Stage,
+  costs: Float64Array,
+  step: number,
+): { readonly costs: Float64Array; readonly from: Int32Array } {
   const best = new Float64Array(here.own.length).fill(Infinity)
   const from = new Int32Array(here.own.length)
   for (let b = 0; b < here.own.length; b += 1) {
     const own = here.own[b] as number
     if (own === Infinity) continue
-    const [makeHere, gaugeHere, forceHere] = [here.make[b] as number, (here.gauge[b] as number) + 1e-9, (here.logForce[b] as number) - step]
+    const [makeHere, gaugeHere, forceHere] = [
+      here.make[b] as number,
+      (here.gauge[b] as number) + 1e-9,
+      (here.logForce[b] as number) - step,
+    ]
     for (let a = 0; a < costs.length; a += 1) {
       const makeBefore = before.make[a] as number
-      if (makeBefore > makeHere || (makeBefore === makeHere && (before.gauge[a] as number) > gaugeHere)) continue
+      if (makeBefore > makeHere || (makeBefore === makeHere && (before.gauge[a] as number) > gaugeHere))
+        continue
       const uneven = forceHere - (before.logForce[a] as number)
-      const cost = (costs[a] as number) + COST.unevenStep * uneven * uneven + (makeBefore === makeHere ? 0 : COST.newSection)
+      const cost =
+        (costs[a] as number) +
+        COST.unevenStep * uneven * uneven +
+        (makeBefore === makeHere ? 0 : COST.newSection)
       if (cost < (best[b] as number)) {
         best[b] = cost
         from[b] = a

@@ -11,7 +11,8 @@ export const CAUTIONS = {
   thumb: 'Keep hold of key or peg, and a thumb over the string, until it is slack.',
   'off-cut': 'Hold the off-cut of a wire, so that it can’t fly.',
   stop: 'A cracked neck, board or pin block, a rising seam, a pin that won’t hold, a mechanism out of regulation: stop, and ask the maker or a qualified repairer.',
-  class: 'This string is of another tension class than the chart: ask the maker or a qualified repairer before it goes on.',
+  class:
+    'This string is of another tension class than the chart: ask the maker or a qualified repairer before it goes on.',
   glue: 'Cyanoacrylate: air the room, and keep it off skin and eyes.',
   gloves: 'Silk and wire cut under such a pull: wear gloves, or wind a cloth round your hand.',
   cutter: 'Keep the cutter away from the soundboard and the other strings.',
@@ -23,7 +24,8 @@ export type Caution = keyof typeof CAUTIONS
 /** Whether the new string is cut in this step, under the house's way of cutting. */
 function cutsNew(context: FittingContext, step: StepKey): boolean {
   const { habits, state } = context
-  if (holdOf(context) === 'posts') return step === 'mark' || step === 'wind-first' || step === 'pull-aside' || step === 'trim'
+  if (holdOf(context) === 'posts')
+    return step === 'mark' || step === 'wind-first' || step === 'pull-aside' || step === 'trim'
   if (step === 'mark') return habits.cutting === 'on the instrument, then wind' && !state.sameString
   // An S is snipped as soon as it is kinked.
   if (step === 'thread-pin') return only(context).head === 'kinked both sides' && !state.sameString
@@ -54,28 +56,47 @@ const CUTS: readonly StepKey[] = ['mark', 'wind-first', 'pull-aside', 'cut-again
 const RULES: readonly Rule[] = [
   { caution: 'fall', at: ['make-ready'], when: always },
   { caution: 'eyes', at: ['make-ready'], when: wired },
-  { caution: 'thumb', at: ['move-aside', 'take-off'], when: (context, step) => step === 'move-aside' || isWhole(context) },
+  {
+    caution: 'thumb',
+    at: ['move-aside', 'take-off'],
+    when: (context, step) => step === 'move-aside' || isWhole(context),
+  },
   // Old wire is cut back before it is drawn through a soundboard.
-  { caution: 'off-cut', at: ['take-off', ...CUTS], when: (context, step) => wired(context) && (step === 'take-off' ? inBox(context) : cutsNew(context, step)) },
+  {
+    caution: 'off-cut',
+    at: ['take-off', ...CUTS],
+    when: (context, step) =>
+      wired(context) && (step === 'take-off' ? inBox(context) : cutsNew(context, step)),
+  },
   { caution: 'stop', at: ['inspect'], when: always },
   { caution: 'class', at: ['prove'], when: ({ state }) => state.classDiffers },
   { caution: 'glue', at: ['tie-knot'], when: isGlued },
   { caution: 'gloves', at: ['wrap-foot'], when: always },
   { caution: 'cutter', at: CUTS, when: cutsNew },
   { caution: 'key', at: ['wind-first', 'wind'], when: always },
-  { caution: 'breaking', at: ['to-pitch'], when: (context) => only(context).utilisation > CLOSE.length || (only(context).knotUtilisation ?? 0) > CLOSE.knot },
+  {
+    caution: 'breaking',
+    at: ['to-pitch'],
+    when: (context) =>
+      only(context).utilisation > CLOSE.length || (only(context).knotUtilisation ?? 0) > CLOSE.knot,
+  },
 ]
 
 const RULES_AT = new Map(STEP_KEYS.map((step) => [step, RULES.filter(({ at }) => at.includes(step))]))
 const NONE: readonly Caution[] = []
 
 /** The cautions of each step, in order, each at the first step where it applies. */
-export function cautionsOf(context: FittingContext, steps: readonly StepKey[]): readonly (readonly Caution[])[] {
+export function cautionsOf(
+  context: FittingContext,
+  steps: readonly StepKey[],
+): readonly (readonly Caution[])[] {
   const said = new Set<Caution>()
   return steps.map((step) => {
     const rules = RULES_AT.get(step) as readonly Rule[]
     if (rules.length === 0) return NONE
-    const here = rules.filter(({ caution, when }) => !said.has(caution) && when(context, step)).map(({ caution }) => caution)
+    const here = rules
+      .filter(({ caution, when }) => !said.has(caution) && when(context, step))
+      .map(({ caution }) => caution)
     for (const caution of here) said.add(caution)
     return here
   })

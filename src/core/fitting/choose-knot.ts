@@ -35,24 +35,59 @@ interface Asked {
 }
 
 /** When each knot suits, in the order it is thought of; null where it does not. */
-const SUITS: readonly { readonly fastening: (typeof KNOTS)[number]; readonly when: (asked: Asked) => Phrase | null }[] = [
-  { fastening: 'slip loop', when: ({ wire }) => (wire ? say`Wire can’t be bent sharply and drawn down: a slip loop closes on its bight and needs no tight hitch.` : null) },
+const SUITS: readonly {
+  readonly fastening: (typeof KNOTS)[number]
+  readonly when: (asked: Asked) => Phrase | null
+}[] = [
+  {
+    fastening: 'slip loop',
+    when: ({ wire }) =>
+      wire
+        ? say`Wire can’t be bent sharply and drawn down: a slip loop closes on its bight and needs no tight hitch.`
+        : null,
+  },
   {
     fastening: 'two-loop, crossed',
-    when: ({ material, gauge, bore }) => (material === 'gut' && gauge >= THICK_GUT && !needsAnchor('two-loop, crossed', gauge, bore)
-      ? say`Gut of ${measure('gauge', gauge)} is thick: both loops crossed make it wider than its eyelet of ${measure('gauge', bore)}, and it needs no anchor.` : null),
+    when: ({ material, gauge, bore }) =>
+      material === 'gut' && gauge >= THICK_GUT && !needsAnchor('two-loop, crossed', gauge, bore)
+        ? say`Gut of ${measure('gauge', gauge)} is thick: both loops crossed make it wider than its eyelet of ${measure('gauge', bore)}, and it needs no anchor.`
+        : null,
   },
   {
     fastening: 'third loop',
-    when: ({ wire, gauge, thin }) => (!wire && gauge < VERY_THIN ? say`At ${measure('gauge', gauge)} it is very thin: one more hitch keeps it from slipping.` : thin ? say`The house counts it among its thin strings: one more hitch keeps it from slipping.` : null),
+    when: ({ wire, gauge, thin }) =>
+      !wire && gauge < VERY_THIN
+        ? say`At ${measure('gauge', gauge)} it is very thin: one more hitch keeps it from slipping.`
+        : thin
+          ? say`The house counts it among its thin strings: one more hitch keeps it from slipping.`
+          : null,
   },
-  { fastening: 'twisted loop', when: ({ wire, anchor }) => (!wire && anchor === 'dowel' ? say`The house’s anchor is a dowel, which lies well in a twisted loop.` : null) },
+  {
+    fastening: 'twisted loop',
+    when: ({ wire, anchor }) =>
+      !wire && anchor === 'dowel'
+        ? say`The house’s anchor is a dowel, which lies well in a twisted loop.`
+        : null,
+  },
   {
     fastening: 'half knot and anchor',
-    when: ({ material, gauge, bore }) => (material.startsWith('nylon') && needsAnchor('half knot and anchor', gauge, bore) ? say`Nylon is slippery and needs an anchor here: half knot and hitch both grip it.` : null),
+    when: ({ material, gauge, bore }) =>
+      material.startsWith('nylon') && needsAnchor('half knot and anchor', gauge, bore)
+        ? say`Nylon is slippery and needs an anchor here: half knot and hitch both grip it.`
+        : null,
   },
-  { fastening: 'two-loop, open bight', when: ({ wire }) => (wire ? null : say`The general harp knot: its open bight takes an anchor of any size.`) },
-  { fastening: 'loop and through', when: ({ wire }) => (wire ? null : say`Its end is passed through as well, so that it holds without an anchor while it is handled.`) },
+  {
+    fastening: 'two-loop, open bight',
+    when: ({ wire }) =>
+      wire ? null : say`The general harp knot: its open bight takes an anchor of any size.`,
+  },
+  {
+    fastening: 'loop and through',
+    when: ({ wire }) =>
+      wire
+        ? null
+        : say`Its end is passed through as well, so that it holds without an anchor while it is handled.`,
+  },
 ]
 
 /**
@@ -61,19 +96,45 @@ const SUITS: readonly { readonly fastening: (typeof KNOTS)[number]; readonly whe
  *
  * @param position - with the fastening that holds now
  */
-export function knotsFor(instrument: Instrument, position: StringPosition, construction: Construction, habits: Habits): readonly KnotChoice[] {
+export function knotsFor(
+  instrument: Instrument,
+  position: StringPosition,
+  construction: Construction,
+  habits: Habits,
+): readonly KnotChoice[] {
   const { fastening: now, eyeletBore } = position.tail
   if (tailFacts(now).hold !== 'knot') return []
   const gauge = outerGauge(construction)
-  const asked: Asked = { gauge, bore: eyeletBore ?? 0, material: coreMaterial(construction).name, wire: surfaceMaterial(construction).wire, anchor: habits.anchor, thin: isThin(instrument, position, construction, habits) }
+  const asked: Asked = {
+    gauge,
+    bore: eyeletBore ?? 0,
+    material: coreMaterial(construction).name,
+    wire: surfaceMaterial(construction).wire,
+    anchor: habits.anchor,
+    thin: isThin(instrument, position, construction, habits),
+  }
   const choice = (fastening: TailFastening, because: Phrase): KnotChoice => {
     const { widthInGauges } = tailFacts(fastening)
-    return { fastening, because, width: widthInGauges && widthInGauges * gauge, needsAnchor: anchorReason(instrument, position, fastening, construction, habits) !== null, takes: knotConsumption(fastening, gauge, habits.knots) }
+    return {
+      fastening,
+      because,
+      width: widthInGauges && widthInGauges * gauge,
+      needsAnchor: anchorReason(instrument, position, fastening, construction, habits) !== null,
+      takes: knotConsumption(fastening, gauge, habits.knots),
+    }
   }
   const suiting = SUITS.flatMap(({ fastening, when }) => {
     const because = when(asked)
     return because ? [choice(fastening, because)] : []
   })
   if (suiting.some(({ fastening }) => fastening === now)) return suiting
-  return [...suiting, choice(now, habits.knot === 'as charted' ? say`The chart names it; it is used for: ${tailFacts(now).usedFor}.` : say`The house ties it; it is used for: ${tailFacts(now).usedFor}.`)]
+  return [
+    ...suiting,
+    choice(
+      now,
+      habits.knot === 'as charted'
+        ? say`The chart names it; it is used for: ${tailFacts(now).usedFor}.`
+        : say`The house ties it; it is used for: ${tailFacts(now).usedFor}.`,
+    ),
+  ]
 }

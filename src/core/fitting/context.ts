@@ -22,7 +22,13 @@ export interface FittingState {
   readonly redoesAbove: boolean
 }
 
-export const FRESH: FittingState = { site: null, sameString: false, classDiffers: false, turnsGiven: 0, redoesAbove: false }
+export const FRESH: FittingState = {
+  site: null,
+  sameString: false,
+  classDiffers: false,
+  turnsGiven: 0,
+  redoesAbove: false,
+}
 
 export interface FittingContext {
   readonly instrument: Instrument
@@ -56,8 +62,16 @@ const NO_FIGURES: PlainStep['figures'] = []
 /** A step with nothing where nothing is said. Field by field: a spread costs ten times as much, and a restring has hundreds. */
 export function step(said: Said): PlainStep {
   return {
-    key: said.key, phase: said.phase, title: said.title, todo: said.todo, right: said.right, mistake: said.mistake,
-    figures: said.figures ?? NO_FIGURES, picture: said.picture ?? null, asks: said.asks ?? null, rest: said.rest ?? null,
+    key: said.key,
+    phase: said.phase,
+    title: said.title,
+    todo: said.todo,
+    right: said.right,
+    mistake: said.mistake,
+    figures: said.figures ?? NO_FIGURES,
+    picture: said.picture ?? null,
+    asks: said.asks ?? null,
+    rest: said.rest ?? null,
   }
 }
 

@@ -2,10 +2,16 @@
 import { seeded } from '../random/seeded'
 import { learn, NO_CORRECTIONS, type FittingKind, type Measured } from './corrections'
 
-const kind = (family: string, own: number): FittingKind => ({ family, instrument: `${family} ${own}`, head: 'plain becket', tail: 'third loop' })
+const kind = (family: string, own: number): FittingKind => ({
+  family,
+  instrument: `${family} ${own}`,
+  head: 'plain becket',
+  tail: 'third loop',
+})
 
 /** A number with a bell-shaped scatter of one, from two even ones. */
-const normal = (random: () => number) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+const normal = (random: () => number) =>
+  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 
 /** Off by 0.25 from house to house, family to family and kind to kind, and by 0.4 from fitting to fitting, wraps. */
 function simulatedHouse(random: () => number) {
@@ -20,7 +26,14 @@ function simulatedHouse(random: () => number) {
       truth.set(at, off)
       // Some kinds are fitted often, some never yet.
       const count = Math.floor(14 * random() ** 2)
-      for (let i = 0; i < count; i += 1) fittings.push({ kind: at, predictedWraps: 3, wraps: 3 + off + 0.4 * normal(random), predictedCut: null, cut: null })
+      for (let i = 0; i < count; i += 1)
+        fittings.push({
+          kind: at,
+          predictedWraps: 3,
+          wraps: 3 + off + 0.4 * normal(random),
+          predictedCut: null,
+          cut: null,
+        })
     }
   }
   return { truth, fittings }
@@ -47,7 +60,13 @@ test('over two hundred simulated houses the levels come nearer than one mean, an
 test('a harp’s gut says little of a zither’s steel, and many fittings come near their own mean', () => {
   const harp = kind('pedal harp', 1)
   const zither = kind('lap zither', 1)
-  const fitting = (at: FittingKind, off: number): Measured => ({ kind: at, predictedWraps: 3, wraps: 3 + off, predictedCut: 0.6, cut: 0.6 + off / 50 })
+  const fitting = (at: FittingKind, off: number): Measured => ({
+    kind: at,
+    predictedWraps: 3,
+    wraps: 3 + off,
+    predictedCut: 0.6,
+    cut: 0.6 + off / 50,
+  })
   const learned = learn([...Array.from({ length: 40 }, () => fitting(harp, 0.6)), fitting(zither, -0.2)])
   expect(learned.correctionsFor(harp).wraps.by).toBeGreaterThan(0.55)
   expect(learned.correctionsFor(zither).wraps.by).toBeLessThan(0.25)

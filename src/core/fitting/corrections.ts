@@ -68,7 +68,8 @@ export function learn(fittings: readonly Measured[]): Learned {
   const wraps = levels(fittings.flatMap((f) => error(f.kind, f.wraps, f.predictedWraps, SANE.wraps)))
   const cut = levels(fittings.flatMap((f) => error(f.kind, f.cut, f.predictedCut, SANE.cut)))
   const counts = new Map<string, { kind: FittingKind; count: number }>()
-  for (const { kind } of fittings) counts.set(keyOf(kind), { kind, count: (counts.get(keyOf(kind))?.count ?? 0) + 1 })
+  for (const { kind } of fittings)
+    counts.set(keyOf(kind), { kind, count: (counts.get(keyOf(kind))?.count ?? 0) + 1 })
   const kinds = [...counts.values()].sort((a, b) => b.count - a.count).map(({ kind }) => kind)
   return { kinds, correctionsFor: (kind) => ({ wraps: wraps(kind), cut: cut(kind) }) }
 }
@@ -78,7 +79,12 @@ interface Off {
   readonly off: number
 }
 
-function error(kind: FittingKind, measured: number | null, predicted: number | null, sane: number): readonly Off[] {
+function error(
+  kind: FittingKind,
+  measured: number | null,
+  predicted: number | null,
+  sane: number,
+): readonly Off[] {
   if (measured === null || predicted === null) return []
   const off = measured - predicted
   return Math.abs(off) <= sane ? [{ kind, off }] : []
@@ -106,13 +112,17 @@ const weight = ({ count }: Group) => count / (count + SCATTER)
 /** The mean of a level from its groups, leaning on the level above as on one more group. */
 function levelMean(groups: readonly Group[], above: number): number {
   const weights = groups.map(weight)
-  return (groups.reduce((sum, { mean }, i) => sum + mean * (weights[i] as number), 0) + above) / (weights.reduce((sum, w) => sum + w, 0) + 1)
+  return (
+    (groups.reduce((sum, { mean }, i) => sum + mean * (weights[i] as number), 0) + above) /
+    (weights.reduce((sum, w) => sum + w, 0) + 1)
+  )
 }
 
 function levels(all: readonly Off[]): (kind: FittingKind) => Correction {
   const kinds = grouped(all, keyOf)
   const kindsOf = new Map<string, Set<string>>()
-  for (const { kind } of all) kindsOf.set(kind.family, (kindsOf.get(kind.family) ?? new Set<string>()).add(keyOf(kind)))
+  for (const { kind } of all)
+    kindsOf.set(kind.family, (kindsOf.get(kind.family) ?? new Set<string>()).add(keyOf(kind)))
   const groupsOf = (family: string) => [...(kindsOf.get(family) ?? [])].map((key) => kinds.get(key) as Group)
   const families = grouped(all, ({ family }) => family)
   // 1. The house, from its families: each counts as one, however much of it is fitted.

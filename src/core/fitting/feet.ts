@@ -24,7 +24,8 @@ export function footShare(instrument: Instrument, habit: Habits['feet']): FootSh
     return { high: numbers.slice(0, numbers.length - low), low: numbers.slice(numbers.length - low) }
   }
   if (habit !== 'by thickness') return split(Math.min(strings.length - 1, LOW[habit]))
-  const thickness = (numbers: readonly number[]) => strings.filter((p) => numbers.includes(p.number)).reduce((sum, p) => sum + gaugeOf(p), 0)
+  const thickness = (numbers: readonly number[]) =>
+    strings.filter((p) => numbers.includes(p.number)).reduce((sum, p) => sum + gaugeOf(p), 0)
   const uneven = (share: FootShare) => Math.abs(thickness(share.low) - thickness(share.high))
   const shares = strings.slice(1).map((_, i) => split(i + 1))
   return shares.reduce((best, share) => (uneven(share) < uneven(best) ? share : best))

@@ -1,19 +1,38 @@
 /**
  * Every figure of one fitting, for this very string on this very pin.
  */
-import {
-  gaugeOf, samePiece, spanOf, type Instrument, type StringPosition,
-} from '../instrument/instrument'
+import { gaugeOf, samePiece, spanOf, type Instrument, type StringPosition } from '../instrument/instrument'
 import { lengthOfPins, meanSpacing, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
 import { isKnotted, isOnFoot, knotConsumption, type HeadFastening } from '../knots/fastenings'
 import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
 import { helped } from '../settle/stretching'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
-import { semitonesWithin, stretchPerSemitone, stretchToBreaking, stretchToPitch, stretchWhileSettling } from '../strings/stretch'
+import {
+  semitonesWithin,
+  stretchPerSemitone,
+  stretchToBreaking,
+  stretchToPitch,
+  stretchWhileSettling,
+} from '../strings/stretch'
 import { marginWord, semitonesToBreaking, tension, utilisation, type Margin } from '../strings/tension'
-import { corrected, cutForFoot, cutForKnottedString, cutForPairedWire, wayRoundPosts, type CutSum, type Run } from '../winding/cut'
+import {
+  corrected,
+  cutForFoot,
+  cutForKnottedString,
+  cutForPairedWire,
+  wayRoundPosts,
+  type CutSum,
+  type Run,
+} from '../winding/cut'
 import type { WrapLay } from '../winding/lay'
-import { bankOfWraps, drawnPerTurn, pullLeftAtHole, standHigher, turnsToTakeUp, type Bank } from '../winding/pin'
+import {
+  bankOfWraps,
+  drawnPerTurn,
+  pullLeftAtHole,
+  standHigher,
+  turnsToTakeUp,
+  type Bank,
+} from '../winding/pin'
 import { sidewaysPull, slackForWraps, slackOfPull, wrapsFromSlack } from '../winding/slack'
 import { NO_CORRECTIONS, type Corrections } from './corrections'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
@@ -124,16 +143,28 @@ const SETTLING_HOURS = 336
  * @param corrections - what the house's own fittings have taught
  */
 export function fittingFigures(
-  instrument: Instrument, charted: StringPosition, habits: Habits, construction = charted.construction, corrections = NO_CORRECTIONS,
+  instrument: Instrument,
+  charted: StringPosition,
+  habits: Habits,
+  construction = charted.construction,
+  corrections = NO_CORRECTIONS,
 ): FittingFigures {
   const position = tiedBy(instrument, charted, habits, construction)
   const anchor = anchorReason(instrument, charted, position.tail.fastening, construction, habits)
   const tail = tailLeft(position, habits)
-  const strings = samePiece(instrument, charted).map((p) => stringFigures(instrument, p, habits, construction, corrections))
+  const strings = samePiece(instrument, charted).map((p) =>
+    stringFigures(instrument, p, habits, construction, corrections),
+  )
   const [first, second] = strings as unknown as readonly [StringFigures, StringFigures?]
-  const all = second ? [first, { ...second, pair: pulledAside(instrument, first, second.slack.length) }] : strings
+  const all = second
+    ? [first, { ...second, pair: pulledAside(instrument, first, second.slack.length) }]
+    : strings
   return {
-    strings: all, construction, corrections, anchor, tail,
+    strings: all,
+    construction,
+    corrections,
+    anchor,
+    tail,
     cut: corrected(cutOf(strings, habits, tail), corrections.cut.by),
     needsAnchor: anchor !== null,
     againstChart: first.tension / tension(position.construction, position.speakingLength, first.pitch) - 1,
@@ -145,7 +176,13 @@ function tailLeft(position: StringPosition, habits: Habits): number {
   return isCutFlush(position, habits) ? 0 : habits.tail
 }
 
-function stringFigures(instrument: Instrument, charted: StringPosition, habits: Habits, construction: Construction, corrections: Corrections): StringFigures {
+function stringFigures(
+  instrument: Instrument,
+  charted: StringPosition,
+  habits: Habits,
+  construction: Construction,
+  corrections: Corrections,
+): StringFigures {
   const position = tiedBy(instrument, charted, habits, construction)
   const thin = isThin(instrument, charted, construction, habits)
   const { pin } = position.head
@@ -154,20 +191,41 @@ function stringFigures(instrument: Instrument, charted: StringPosition, habits: 
   const core = coreMaterial(construction)
   const u = utilisation(construction, position.speakingLength, span.pitch)
   const stretch = stretchToPitch(span)
-  const degrees = (length: number) => turnsToTakeUp(Math.max(0, length), pin.diameter, gauge) * 360 * pin.gearRatio
+  const degrees = (length: number) =>
+    turnsToTakeUp(Math.max(0, length), pin.diameter, gauge) * 360 * pin.gearRatio
   const law = { perDecade: core.drift, tau: STARTING_TAU }
-  const leftAfter = (cycles: number) => degrees(stretchWhileSettling(span, -driftCents(helped(law, habits.stretching, cycles), FIRST_TUNED, SETTLING_HOURS)))
+  const leftAfter = (cycles: number) =>
+    degrees(
+      stretchWhileSettling(
+        span,
+        -driftCents(helped(law, habits.stretching, cycles), FIRST_TUNED, SETTLING_HOURS),
+      ),
+    )
   // A wire is never helped.
   const cycles = isWire(construction) || habits.stretching === 'leave it alone' ? 0 : habits.stretchCycles
   const settlingAfter = Array.from({ length: cycles + 1 }, (_, i) => leftAfter(i))
   const head = headWay(position, thin, habits)
   const lay = layOf(head, position, habits)
   const wanted = wrapsWanted(position, gauge, lay, habits)
-  const slack = slackFigures(instrument, position, habits, { gauge, stretch, lay, wanted: Math.max(0, wanted - corrections.wraps.by), more: corrections.wraps.by })
+  const slack = slackFigures(instrument, position, habits, {
+    gauge,
+    stretch,
+    lay,
+    wanted: Math.max(0, wanted - corrections.wraps.by),
+    more: corrections.wraps.by,
+  })
   const wrapsBySum = wrapsFromSlack(slack.length, pin.diameter, gauge, stretch, lay)
   const wraps = Math.max(0, wrapsBySum + corrections.wraps.by)
   return {
-    position, gauge, stretch, slack, wraps, wrapsBySum, head, lay, pair: null,
+    position,
+    gauge,
+    stretch,
+    slack,
+    wraps,
+    wrapsBySum,
+    head,
+    lay,
+    pair: null,
     thin,
     wrapsWanted: wanted,
     pitch: span.pitch,
@@ -182,7 +240,8 @@ function stringFigures(instrument: Instrument, charted: StringPosition, habits: 
       snugToPitch: degrees(stretch),
       perSemitone: degrees(stretchPerSemitone(span)),
       toBreaking: degrees(stretchToBreaking(span)),
-      settlingAfter, settling: settlingAfter[cycles] as number,
+      settlingAfter,
+      settling: settlingAfter[cycles] as number,
       quarterTurn: semitonesWithin(span, drawnPerTurn(pin.diameter, gauge) / 4),
     },
     bank: bankOfWraps(pin, gauge, wraps, lay),
@@ -194,7 +253,11 @@ function stringFigures(instrument: Instrument, charted: StringPosition, habits: 
 }
 
 /** The first string of a wire is pulled aside to leave the slack of the second. */
-function pulledAside(instrument: Instrument, { position }: StringFigures, slack: number): NonNullable<StringFigures['pair']> {
+function pulledAside(
+  instrument: Instrument,
+  { position }: StringFigures,
+  slack: number,
+): NonNullable<StringFigures['pair']> {
   const pull = sidewaysPull(position.freeLength, slack)
   const spacing = meanSpacing(instrument)
   return { pull, pullInStrings: spacing > 0 ? pull / spacing : 0 }
@@ -210,7 +273,12 @@ interface SlackFor {
   readonly more: number
 }
 
-function slackFigures(instrument: Instrument, position: StringPosition, habits: Habits, { gauge, stretch, lay, wanted, more }: SlackFor): SlackFigures {
+function slackFigures(
+  instrument: Instrument,
+  position: StringPosition,
+  habits: Habits,
+  { gauge, stretch, lay, wanted, more }: SlackFor,
+): SlackFigures {
   const { diameter } = position.head.pin
   const forWanted = slackForWraps(wanted, diameter, gauge, stretch, lay)
   const length = Math.max(0, forWanted)
@@ -219,30 +287,53 @@ function slackFigures(instrument: Instrument, position: StringPosition, habits: 
   const counting = { rule: habits.spacing, toward: habits.slackToward }
   const rule = ((): Pick<SlackRule, 'amount' | 'length'> => {
     switch (habits.slackBy) {
-      case 'length past the pin': return { amount: habits.slackLength, length: habits.slackLength }
-      case 'pins': return { amount: SLACK_INTERVALS[habits.slackInterval], length: lengthOfPins(instrument, position, SLACK_INTERVALS[habits.slackInterval], counting) }
-      case 'sideways pull': return { amount: habits.slackStrings, length: slackOfPull(position.freeLength, habits.slackStrings * spacing) }
+      case 'length past the pin':
+        return { amount: habits.slackLength, length: habits.slackLength }
+      case 'pins':
+        return {
+          amount: SLACK_INTERVALS[habits.slackInterval],
+          length: lengthOfPins(instrument, position, SLACK_INTERVALS[habits.slackInterval], counting),
+        }
+      case 'sideways pull':
+        return {
+          amount: habits.slackStrings,
+          length: slackOfPull(position.freeLength, habits.slackStrings * spacing),
+        }
     }
   })()
   const ruleWraps = Math.max(0, wrapsFromSlack(rule.length, diameter, gauge, stretch, lay) + more)
   return {
-    length, pull,
+    length,
+    pull,
     reach: pinsReached(instrument, position, length, counting),
     pullInStrings: spacing > 0 ? pull / spacing : 0,
     stretchAloneIsMore: forWanted < 0,
-    rule: { ...rule, by: habits.slackBy, wraps: ruleWraps, within: ruleWraps >= WRAPS_BAND.least && ruleWraps <= WRAPS_BAND.most },
+    rule: {
+      ...rule,
+      by: habits.slackBy,
+      wraps: ruleWraps,
+      within: ruleWraps >= WRAPS_BAND.least && ruleWraps <= WRAPS_BAND.most,
+    },
   }
 }
 
 function cutOf(strings: readonly StringFigures[], habits: Habits, tailLength: number): CutSum {
   const [first, second] = strings as readonly [StringFigures, StringFigures?]
-  const { gauge, position: { tail } } = first
+  const {
+    gauge,
+    position: { tail },
+  } = first
   if (second) {
     const spacing = Math.abs(first.position.at.tail.x - second.position.at.tail.x)
-    return cutForPairedWire(runOf(first, tailLength), runOf(second, tailLength), wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge))
+    return cutForPairedWire(
+      runOf(first, tailLength),
+      runOf(second, tailLength),
+      wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge),
+    )
   }
   const knot = knotConsumption(tail.fastening, gauge, habits.knots)
-  if (isOnFoot(first.position)) return cutForFoot(runOf(first, tailLength), knot, tail.postDiameter ?? 0, gauge)
+  if (isOnFoot(first.position))
+    return cutForFoot(runOf(first, tailLength), knot, tail.postDiameter ?? 0, gauge)
   return cutForKnottedString(runOf(first, tailLength), knot)
 }
 

@@ -30,5 +30,7 @@ export function turnerOf({ turnedBy }: Pick<TuningPin, 'turnedBy'>): Turner {
 export function cutterFor(construction: Construction): string {
   if (isWire(construction)) return 'wire cutters'
   const { name } = coreMaterial(construction)
-  return name.startsWith('nylon') || name === 'fluorocarbon' ? 'scissors or, where it is tight, nail clippers' : 'scissors'
+  return name.startsWith('nylon') || name === 'fluorocarbon'
+    ? 'scissors or, where it is tight, nail clippers'
+    : 'scissors'
 }

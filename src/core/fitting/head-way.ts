@@ -14,11 +14,21 @@ export function windsOnPin({ head }: StringPosition): boolean {
 
 /** Whether a string is cut at its pin and wound with its end flush in the hole. */
 export function isCutFlush(position: StringPosition, { cutting }: Pick<Habits, 'cutting'>): boolean {
-  return cutting === 'on the instrument, then wind' && windsOnPin(position) && tailFacts(position.tail.fastening).hold !== 'posts'
+  return (
+    cutting === 'on the instrument, then wind' &&
+    windsOnPin(position) &&
+    tailFacts(position.tail.fastening).hold !== 'posts'
+  )
 }
 
 /** Ways that take hold of the tail. */
-const BY_TAIL: ReadonlySet<HeadFastening> = new Set(['kinked both sides', 'tail tucked, before turning', 'tail tucked, after a quarter', 'tail tucked, after half a turn', 'hitched round the string'])
+const BY_TAIL: ReadonlySet<HeadFastening> = new Set([
+  'kinked both sides',
+  'tail tucked, before turning',
+  'tail tucked, after a quarter',
+  'tail tucked, after half a turn',
+  'hitched round the string',
+])
 
 /**
  * The head-end way of a string: the chart's lock where it names one, else the house's on what it calls thin. A wire gets none.
@@ -33,7 +43,8 @@ function lockOf(position: StringPosition, thin: boolean, habits: Habits): HeadFa
   const charted = position.head.fastening
   if (!windsOnPin(position)) return charted
   if (habits.lock === 'as charted' && charted !== 'plain becket') return charted
-  if (habits.windToward === 'above, below, above the hole' && position.head.pin.setting !== 'upright') return 'above, below, above'
+  if (habits.windToward === 'above, below, above the hole' && position.head.pin.setting !== 'upright')
+    return 'above, below, above'
   if (!thin || habits.lock === 'none') return 'plain becket'
   return habits.lock === 'as charted' ? 'tail tucked, after half a turn' : habits.lock
 }
@@ -47,7 +58,12 @@ export function layOf(way: HeadFastening, position: StringPosition, habits: Habi
 }
 
 /** Wraps that the house wants on this pin at pitch. */
-export function wrapsWanted({ head: { pin } }: StringPosition, gauge: number, lay: WrapLay, { wraps, wrapsBy }: Habits): number {
+export function wrapsWanted(
+  { head: { pin } }: StringPosition,
+  gauge: number,
+  lay: WrapLay,
+  { wraps, wrapsBy }: Habits,
+): number {
   // On a scroll the nut sets the string's line, whatever its wraps do.
   if (wrapsBy === 'a number of wraps' || pin.setting === 'across a scroll') return wraps
   const room = Math.floor(bankRoom(pin, gauge) / gauge)

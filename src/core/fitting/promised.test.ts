@@ -16,55 +16,95 @@ import { turnsOnFirst } from './steps/paired-wire'
 
 const shelf = readShelf('demo').instruments
 const on = (slug: string) => shelf.find((i) => i.slug === slug) as Instrument
-const everyPosition = shelf.flatMap((instrument) => instrument.positions.map((position) => ({ instrument, position })))
-const told = (instrument: Instrument, number: number, habits: Partial<Habits> = {}, state: Partial<FittingState> = {}) => {
+const everyPosition = shelf.flatMap((instrument) =>
+  instrument.positions.map((position) => ({ instrument, position })),
+)
+const told = (
+  instrument: Instrument,
+  number: number,
+  habits: Partial<Habits> = {},
+  state: Partial<FittingState> = {},
+) => {
   const all = { ...DEFAULT_HABITS, ...habits }
   const position = positionAt(instrument, number)
   const figures = fittingFigures(instrument, position, all)
   const context = fittingContext(instrument, position, figures, all, { ...FRESH, ...state })
   return { figures, context, steps: fittingSteps(context) }
 }
-const figure = (steps: readonly Step[], key: StepKey, label: string) => steps.find((s) => s.key === key)?.figures.find((f) => f.label === label)?.measure.value
-const words = (steps: readonly Step[], key: StepKey) => steps.find((s) => s.key === key)?.todo.map((p) => phraseWords(p, 'mm')).join(' ') ?? ''
+const figure = (steps: readonly Step[], key: StepKey, label: string) =>
+  steps.find((s) => s.key === key)?.figures.find((f) => f.label === label)?.measure.value
+const words = (steps: readonly Step[], key: StepKey) =>
+  steps
+    .find((s) => s.key === key)
+    ?.todo.map((p) => phraseWords(p, 'mm'))
+    .join(' ') ?? ''
 
 describe('the height of a threaded pin', () => {
   const threaded = everyPosition.filter(({ position }) => position.head.pin.threadPitch !== null)
   test('over every number of turns given: it stands at one height, and what is left to turn brings it there', () => {
     expect(threaded.length).toBeGreaterThan(20)
-    fc.assert(fc.property(fc.integer({ min: 0, max: threaded.length - 1 }), fc.integer({ min: 0, max: 24 }), (i, quarters) => {
-      const { instrument, position } = threaded[i] as (typeof threaded)[number]
-      const turnsGiven = quarters / 4
-      const { steps, figures } = told(instrument, position.number, {}, { turnsGiven })
-      const { threadPitch, height } = position.head.pin
-      const string = figures.strings[0]!
-      // Given turns have raised it already; the rest is turned now, and winding sinks it to its playing height.
-      const out = figure(steps, 'set-pin', 'Still to turn out') ?? -(figure(steps, 'set-pin', 'Turn it back in') ?? NaN)
-      const stands = height + (turnsGiven + out) * threadPitch!
-      expect(stands).toBeCloseTo(figure(steps, 'set-pin', 'Above the wood')!, 9)
-      expect(stands - height).toBeCloseTo(figure(steps, 'set-pin', 'Then stands higher by')!, 9)
-      expect(stands - string.wraps * threadPitch!).toBeCloseTo(height, 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: threaded.length - 1 }),
+        fc.integer({ min: 0, max: 24 }),
+        (i, quarters) => {
+          const { instrument, position } = threaded[i] as (typeof threaded)[number]
+          const turnsGiven = quarters / 4
+          const { steps, figures } = told(instrument, position.number, {}, { turnsGiven })
+          const { threadPitch, height } = position.head.pin
+          const string = figures.strings[0]!
+          // Given turns have raised it already; the rest is turned now, and winding sinks it to its playing height.
+          const out =
+            figure(steps, 'set-pin', 'Still to turn out') ??
+            -(figure(steps, 'set-pin', 'Turn it back in') ?? NaN)
+          const stands = height + (turnsGiven + out) * threadPitch!
+          expect(stands).toBeCloseTo(figure(steps, 'set-pin', 'Above the wood')!, 9)
+          expect(stands - height).toBeCloseTo(figure(steps, 'set-pin', 'Then stands higher by')!, 9)
+          expect(stands - string.wraps * threadPitch!).toBeCloseTo(height, 9)
+        },
+      ),
+    )
   })
   test('both figures are said', () => {
-    expect(words(told(on('bistort'), 3, {}, { turnsGiven: 1 }).steps, 'set-pin')).toContain('Turn the pin out 2 turns more; it then stands 3.75 mm above its neighbours, 23.75 mm above the wood, measured to the pin’s top.')
-    expect(words(told(on('bistort'), 3, {}, { turnsGiven: 5 }).steps, 'set-pin')).toContain('Turn the pin back in by 2 turns, which were given too many; it then stands 3.75 mm above')
+    expect(words(told(on('bistort'), 3, {}, { turnsGiven: 1 }).steps, 'set-pin')).toContain(
+      'Turn the pin out 2 turns more; it then stands 3.75 mm above its neighbours, 23.75 mm above the wood, measured to the pin’s top.',
+    )
+    expect(words(told(on('bistort'), 3, {}, { turnsGiven: 5 }).steps, 'set-pin')).toContain(
+      'Turn the pin back in by 2 turns, which were given too many; it then stands 3.75 mm above',
+    )
   })
 })
 
 test('under every way of cutting the wraps that the steps lead to are the wraps that are promised, and the cut holds what they use', () => {
-  for (const { instrument, position } of everyPosition) for (const cutting of WAYS.cutting) for (const wraps of [2, 3, 3.5]) {
-    const { steps, figures } = told(instrument, position.number, { cutting, wraps })
-    const string = figures.strings[0]!
-    if (['foot', 'posts'].includes(tailFacts(string.position.tail.fastening).hold)) continue
-    const { diameter } = string.position.head.pin
-    const slack = cutting === 'on the instrument, then wind' ? figure(steps, 'mark', 'Past the pin')! - diameter : figure(steps, 'thread-pin', 'Slack')!
-    expect(wrapsFromSlack(slack, diameter, string.gauge, string.stretch, string.lay)).toBeCloseTo(figure(steps, 'wind', 'Wraps at pitch')!, 9)
-    const past = cutting === 'on the instrument, then wind' ? figure(steps, 'mark', 'Past the pin')!
-      : cutting === 'set slack, take out, cut, thread again' ? slack + figure(steps, 'cut-again', 'Past your fingers')! : slack + diameter + figures.tail
-    const below = figures.cut.parts.filter(({ what }) => !['slack', 'hole', 'tail'].includes(what)).reduce((sum, { length }) => sum + length, 0)
-    expect(figures.cut.total).toBeCloseTo(below + past, 9)
-    expect(steps.some((s) => s.key === 'trim')).toBe(cutting !== 'on the instrument, then wind' && string.head !== 'kinked both sides')
-  }
+  for (const { instrument, position } of everyPosition)
+    for (const cutting of WAYS.cutting)
+      for (const wraps of [2, 3, 3.5]) {
+        const { steps, figures } = told(instrument, position.number, { cutting, wraps })
+        const string = figures.strings[0]!
+        if (['foot', 'posts'].includes(tailFacts(string.position.tail.fastening).hold)) continue
+        const { diameter } = string.position.head.pin
+        const slack =
+          cutting === 'on the instrument, then wind'
+            ? figure(steps, 'mark', 'Past the pin')! - diameter
+            : figure(steps, 'thread-pin', 'Slack')!
+        expect(wrapsFromSlack(slack, diameter, string.gauge, string.stretch, string.lay)).toBeCloseTo(
+          figure(steps, 'wind', 'Wraps at pitch')!,
+          9,
+        )
+        const past =
+          cutting === 'on the instrument, then wind'
+            ? figure(steps, 'mark', 'Past the pin')!
+            : cutting === 'set slack, take out, cut, thread again'
+              ? slack + figure(steps, 'cut-again', 'Past your fingers')!
+              : slack + diameter + figures.tail
+        const below = figures.cut.parts
+          .filter(({ what }) => !['slack', 'hole', 'tail'].includes(what))
+          .reduce((sum, { length }) => sum + length, 0)
+        expect(figures.cut.total).toBeCloseTo(below + past, 9)
+        expect(steps.some((s) => s.key === 'trim')).toBe(
+          cutting !== 'on the instrument, then wind' && string.head !== 'kinked both sides',
+        )
+      }
 })
 
 test('a string cut flush is locked without a tail, and none is told to be tucked', () => {
@@ -79,27 +119,41 @@ describe('one wire that is two strings', () => {
   test('wound on its first pin, and the first pulled aside, both pins get their wraps', () => {
     for (const { number } of on('teasel').positions) {
       const { steps, figures } = told(on('teasel'), number)
-      const [first, second] = figures.strings as [(typeof figures.strings)[number], (typeof figures.strings)[number]]
+      const [first, second] = figures.strings as [
+        (typeof figures.strings)[number],
+        (typeof figures.strings)[number],
+      ]
       expect(turnsOnFirst(first) + first.key.snugToPitchTurns).toBeCloseTo(first.wraps, 9)
       const pull = figure(steps, 'pull-aside', 'Pull the first aside')!
       // Let go again, the string that was pulled aside gives back its detour: the slack of the second.
-      expect(2 * Math.hypot(first.position.freeLength / 2, pull) - first.position.freeLength).toBeCloseTo(second.slack.length, 9)
+      expect(2 * Math.hypot(first.position.freeLength / 2, pull) - first.position.freeLength).toBeCloseTo(
+        second.slack.length,
+        9,
+      )
       expect(pull).toBeCloseTo(sidewaysPull(first.position.freeLength, second.slack.length), 12)
-      expect(steps.map((s) => s.key)).toEqual(expect.arrayContaining(['wind-first', 'round-posts', 'pull-aside', 'wind']))
+      expect(steps.map((s) => s.key)).toEqual(
+        expect.arrayContaining(['wind-first', 'round-posts', 'pull-aside', 'wind']),
+      )
     }
   })
   test('the other way is laid round the posts by its middle', () => {
     const { steps } = told(on('teasel'), 9, { pairedWire: 'cut to length, its middle at the posts' })
     expect(steps.map((s) => s.key)).not.toContain('pull-aside')
     expect(words(steps, 'mark')).toContain('Mark its middle')
-    expect(figure(steps, 'mark', 'Middle at')).toBeCloseTo(figure(steps, 'mark', 'Cut from the coil')! / 2, 12)
+    expect(figure(steps, 'mark', 'Middle at')).toBeCloseTo(
+      figure(steps, 'mark', 'Cut from the coil')! / 2,
+      12,
+    )
   })
 })
 
 describe('helping it settle', () => {
   test.each(STRETCHINGS)('%s: each cycle leaves less to settle, never less than nothing', (by) => {
     const law = { perDecade: 110, tau: STARTING_TAU }
-    const left = Array.from({ length: 8 }, (_, cycles) => -driftCents(helped(law, by, cycles), FIRST_TUNED, 336))
+    const left = Array.from(
+      { length: 8 },
+      (_, cycles) => -driftCents(helped(law, by, cycles), FIRST_TUNED, 336),
+    )
     for (const [i, cents] of left.entries()) {
       expect(cents).toBeGreaterThan(0)
       if (i > 0 && by !== 'leave it alone') expect(cents).toBeLessThan(left[i - 1]!)
@@ -114,7 +168,10 @@ describe('helping it settle', () => {
     for (const stretching of WAYS.stretching) {
       const { steps, figures } = told(on('lovage'), 3, { stretching })
       const step = steps.find((s) => s.key === 'stretch')
-      if (stretching === 'leave it alone') { expect(step).toBeUndefined(); continue }
+      if (stretching === 'leave it alone') {
+        expect(step).toBeUndefined()
+        continue
+      }
       expect(figure(steps, 'stretch', 'Left alone')).toBe(figures.strings[0]!.key.settlingAfter[0])
       expect(figure(steps, 'stretch', 'After 3')).toBeLessThan(figure(steps, 'stretch', 'Left alone')!)
       expect(words(steps, 'stretch')).not.toMatch(/wrong|never do|must not/)

@@ -27,14 +27,28 @@ test('every default is one of its ways', () => {
 test('the name that leads is the house’s, and the others stand beside it', () => {
   const position = { ...positionAt(lovage, 22), makerLabel: 'M 22' }
   expect(leadingNames(position)).toEqual({ name: '3rd-octave G', beside: 'G4 (scientific)' })
-  expect(leadingNames(position, 'its number')).toEqual({ name: 'string 22', beside: '3rd-octave G, G4 (scientific)' })
+  expect(leadingNames(position, 'its number')).toEqual({
+    name: 'string 22',
+    beside: '3rd-octave G, G4 (scientific)',
+  })
   expect(leadingNames(position, 'the maker’s').name).toBe('maker’s M 22')
   expect(leadingNames({ ...position, makerLabel: null }, 'the maker’s').name).toBe('3rd-octave G')
 })
 
 test('a new pedal harp has gut to the top where the house would have it so', () => {
-  const about = { slug: 'new', name: 'New', family: 'pedal harp', maker: '', model: '', owner: '', tensionClass: 'concert', restTuning: 'C-flat major', referenceA: 440 } as const
-  const top = (habit: 'as charted' | 'nylon' | 'gut') => fromPreset({ about, notes: readNotes('C1 to G7'), measured: new Map() }, habit).positions[0]!.construction
+  const about = {
+    slug: 'new',
+    name: 'New',
+    family: 'pedal harp',
+    maker: '',
+    model: '',
+    owner: '',
+    tensionClass: 'concert',
+    restTuning: 'C-flat major',
+    referenceA: 440,
+  } as const
+  const top = (habit: 'as charted' | 'nylon' | 'gut') =>
+    fromPreset({ about, notes: readNotes('C1 to G7'), measured: new Map() }, habit).positions[0]!.construction
   expect(top('as charted')).toMatchObject({ material: 'nylon 6.12' })
   expect(top('nylon')).toMatchObject({ material: 'nylon 6.12' })
   expect(top('gut')).toMatchObject({ material: 'gut' })

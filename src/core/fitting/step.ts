@@ -6,8 +6,31 @@ import type { Caution } from './cautions'
 
 /** Every step that a fitting can have. A key stays the same while the wording changes, so that a job can be left and taken up again. */
 export const STEP_KEYS = [
-  'make-ready', 'move-aside', 'take-off', 'inspect', 'prove', 'set-pin', 'tie-knot', 'through-board', 'seat', 'hook-loop', 'mark', 'wind-first', 'round-posts', 'pull-aside', 'peg-cord',
-  'thread-pin', 'cut-again', 'wind', 'wrap-foot', 'put-back', 'to-pitch', 'stretch', 'trim', 'look-inside', 'log',
+  'make-ready',
+  'move-aside',
+  'take-off',
+  'inspect',
+  'prove',
+  'set-pin',
+  'tie-knot',
+  'through-board',
+  'seat',
+  'hook-loop',
+  'mark',
+  'wind-first',
+  'round-posts',
+  'pull-aside',
+  'peg-cord',
+  'thread-pin',
+  'cut-again',
+  'wind',
+  'wrap-foot',
+  'put-back',
+  'to-pitch',
+  'stretch',
+  'trim',
+  'look-inside',
+  'log',
 ] as const
 export type StepKey = (typeof STEP_KEYS)[number]
 
@@ -16,7 +39,24 @@ export const PHASES = ['ready', 'off', 'in', 'wind', 'tune', 'after', 'log'] as 
 export type Phase = (typeof PHASES)[number]
 
 export type StepPicture =
-  | 'ready' | 'off' | 'path' | 'gauge' | 'pin' | 'knot' | 'through' | 'seat' | 'loop' | 'posts' | 'cord' | 'cut' | 'slack' | 'wraps' | 'foot' | 'key' | 'pulls' | 'stub'
+  | 'ready'
+  | 'off'
+  | 'path'
+  | 'gauge'
+  | 'pin'
+  | 'knot'
+  | 'through'
+  | 'seat'
+  | 'loop'
+  | 'posts'
+  | 'cord'
+  | 'cut'
+  | 'slack'
+  | 'wraps'
+  | 'foot'
+  | 'key'
+  | 'pulls'
+  | 'stub'
   | 'inside'
 
 /** What a person measures in a step. */

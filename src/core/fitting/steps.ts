@@ -19,7 +19,24 @@ import { tiedBy } from './tied-by'
 /** Every step there is, in the order of the work; each leaves itself out where it does not apply. */
 const before: readonly StepMaker[] = [makeReady, moveAside, takeOff, inspect, prove, setPin, cutWire]
 const after: readonly StepMaker[] = [
-  seat, hookLoop, windFirst, roundPosts, pullAside, pegCord, cutAtPin, threadPin, cutAgain, wind, windPair, wrapFoot, putBack, toPitch, stretch, trim, lookInside, log,
+  seat,
+  hookLoop,
+  windFirst,
+  roundPosts,
+  pullAside,
+  pegCord,
+  cutAtPin,
+  threadPin,
+  cutAgain,
+  wind,
+  windPair,
+  wrapFoot,
+  putBack,
+  toPitch,
+  stretch,
+  trim,
+  lookInside,
+  log,
 ]
 const KNOT_FIRST = [...before, tieKnot, throughBoard, ...after]
 const KNOT_AFTER = [...before, throughBoard, tieKnot, ...after]
@@ -32,12 +49,21 @@ export function fittingSteps(context: FittingContext): readonly Step[] {
     const step = make(context)
     if (step) steps.push(step)
   }
-  const cautions = cautionsOf(context, steps.map((step) => step.key))
+  const cautions = cautionsOf(
+    context,
+    steps.map((step) => step.key),
+  )
   return steps.map((step, i) => Object.assign(step, { cautions: cautions[i] as readonly Caution[] }))
 }
 
 /** What the steps are made from, with what lies over the string looked up. */
-export function fittingContext(instrument: Instrument, charted: StringPosition, figures: FittingFigures, habits: Habits, state: FittingState): FittingContext {
+export function fittingContext(
+  instrument: Instrument,
+  charted: StringPosition,
+  figures: FittingFigures,
+  habits: Habits,
+  state: FittingState,
+): FittingContext {
   const position = tiedBy(instrument, charted, habits, figures.construction)
   // Layers on a foot are reached only through everything above; a crossing on a scroll is loosened where it lies directly over.
   const above = isOnFoot(position) ? layersOver(instrument, charted) : directlyOver(instrument, charted)

@@ -17,15 +17,27 @@ export function isWire(c: Construction): boolean {
 }
 
 /** Whether the house's rule calls a string thin. */
-export function isThin(instrument: Instrument, { note: n, tail }: StringPosition, construction: Construction, { thin, thinBelow }: Habits): boolean {
+export function isThin(
+  instrument: Instrument,
+  { note: n, tail }: StringPosition,
+  construction: Construction,
+  { thin, thinBelow }: Habits,
+): boolean {
   if (isWire(construction)) return false
   switch (thin) {
-    case 'from the D above middle C': return letterStep(n) >= THIN_FROM
-    case 'all but the lowest gut': return construction.kind === 'plain' && letterStep(n) >= lowestGut(instrument) + OCTAVE
-    case 'below a gauge': return outerGauge(construction) < thinBelow
+    case 'from the D above middle C':
+      return letterStep(n) >= THIN_FROM
+    case 'all but the lowest gut':
+      return construction.kind === 'plain' && letterStep(n) >= lowestGut(instrument) + OCTAVE
+    case 'below a gauge':
+      return outerGauge(construction) < thinBelow
     case 'by knot against eyelet': {
       const { hold } = tailFacts(tail.fastening)
-      return needsAnchor(tail.fastening, outerGauge(construction), tail.eyeletBore) || hold === 'bead' || hold === 'toggle'
+      return (
+        needsAnchor(tail.fastening, outerGauge(construction), tail.eyeletBore) ||
+        hold === 'bead' ||
+        hold === 'toggle'
+      )
     }
   }
 }
@@ -47,7 +59,13 @@ export type AnchorReason = 'tied round it' | 'rule and knot' | 'rule' | 'knot'
  * @param fastening - that is tied on it
  * @returns null where it gets none
  */
-export function anchorReason(instrument: Instrument, charted: StringPosition, fastening: TailFastening, construction: Construction, habits: Habits): AnchorReason | null {
+export function anchorReason(
+  instrument: Instrument,
+  charted: StringPosition,
+  fastening: TailFastening,
+  construction: Construction,
+  habits: Habits,
+): AnchorReason | null {
   if (tailFacts(fastening).hold !== 'knot') return null
   if (isTiedRoundItsAnchor(fastening)) return 'tied round it'
   const byKnot = needsAnchor(fastening, outerGauge(construction), charted.tail.eyeletBore)

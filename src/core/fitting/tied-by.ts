@@ -11,10 +11,18 @@ import { isThin } from './thin'
  * The position with the knot that is tied on it: the one the house has chosen in place of any that rests on an eyelet, else
  * the chart's. A thin string that is charted with the general knot gets its third loop.
  */
-export function tiedBy(instrument: Instrument, position: StringPosition, habits: Habits, construction: Construction): StringPosition {
+export function tiedBy(
+  instrument: Instrument,
+  position: StringPosition,
+  habits: Habits,
+  construction: Construction,
+): StringPosition {
   const { fastening } = position.tail
   if (!(KNOTS as readonly string[]).includes(fastening)) return position
-  const third = habits.knot === 'as charted' && fastening === 'two-loop, open bight' && isThin(instrument, position, construction, habits)
+  const third =
+    habits.knot === 'as charted' &&
+    fastening === 'two-loop, open bight' &&
+    isThin(instrument, position, construction, habits)
   const tied = third ? 'third loop' : habits.knot === 'as charted' ? fastening : habits.knot
   return tied === fastening ? position : { ...position, tail: { ...position.tail, fastening: tied } }
 }

@@ -36,15 +36,25 @@ export function stepsTogether(all: readonly Member[], restring: Habits['restring
   const [first] = members
   if (!first) return []
   if (members.length === 1) return ofSteps(first, first.steps)
-  const layered = members.some((m) => members.some((other) => m.context.above.some((p) => p.number === other.context.position.number)))
+  const layered = members.some((m) =>
+    members.some((other) => m.context.above.some((p) => p.number === other.context.position.number)),
+  )
   const whole = members.filter((m) => isWhole(m.context))
-  const oneByOne = !layered && whole.length > 0 && (restring === 'one for one, alternating ends' || unloads(whole) > MOST_UNLOADED)
+  const oneByOne =
+    !layered &&
+    whole.length > 0 &&
+    (restring === 'one for one, alternating ends' || unloads(whole) > MOST_UNLOADED)
   const grouped = oneByOne ? members.filter((m) => !isWhole(m.context)) : members
   const singly = oneByOne ? inTurn(whole, restring) : []
   return [
     ...once(members, 'ready'),
     ...phases(grouped, layered),
-    ...singly.flatMap((m) => [...ofPhase(m, 'off'), ...ofPhase(m, 'in'), ...ofPhase(m, 'wind'), ...ofPhase(m, 'tune')]),
+    ...singly.flatMap((m) => [
+      ...ofPhase(m, 'off'),
+      ...ofPhase(m, 'in'),
+      ...ofPhase(m, 'wind'),
+      ...ofPhase(m, 'tune'),
+    ]),
     ...last(members),
   ]
 }
@@ -52,36 +62,57 @@ export function stepsTogether(all: readonly Member[], restring: Habits['restring
 /** What lies over a string needs no moving aside where it comes off in the same job. */
 function withoutUncovering(member: Member, all: readonly Member[]): Member {
   const inJob = (p: StringPosition) => all.some((m) => m.context.position.number === p.number)
-  return member.context.above.every(inJob) ? { ...member, steps: member.steps.filter((s) => s.key !== 'move-aside' && s.key !== 'put-back') } : member
+  return member.context.above.every(inJob)
+    ? { ...member, steps: member.steps.filter((s) => s.key !== 'move-aside' && s.key !== 'put-back') }
+    : member
 }
 
-const ofSteps = ({ id }: Member, steps: readonly Step[]): readonly SharedStep[] => steps.map((step) => ({ step, members: [id] }))
-const ofPhase = (member: Member, phase: Phase) => ofSteps(member, member.steps.filter((s) => s.phase === phase))
+const ofSteps = ({ id }: Member, steps: readonly Step[]): readonly SharedStep[] =>
+  steps.map((step) => ({ step, members: [id] }))
+const ofPhase = (member: Member, phase: Phase) =>
+  ofSteps(
+    member,
+    member.steps.filter((s) => s.phase === phase),
+  )
 
 /** A part of the work told once for all of them, each sentence as often as it differs. */
 function once(members: readonly Member[], phase: Phase): readonly SharedStep[] {
   const [first] = members as readonly [Member]
-  return first.steps.filter((s) => s.phase === phase).map((step) => {
-    // By its words, so that each sentence is said once.
-    const todo = new Map<string, Phrase>()
-    for (const member of members) {
-      for (const phrase of member.steps.find((s) => s.key === step.key)?.todo ?? []) todo.set(JSON.stringify(phrase), phrase)
-    }
-    const cautions = [...new Set(members.flatMap((m) => m.steps.find((s) => s.key === step.key)?.cautions ?? []))]
-    const inside = members.some((m) => inBox(m.context))
-    const told = say`This job is for ${strings(members.map((m) => m.context.position).sort((a, b) => a.number - b.number))}.${inside ? ' Take several through each position of the instrument together.' : ''}`
-    return { members: members.map((m) => m.id), step: { ...step, cautions, todo: [told, ...todo.values()] } }
-  })
+  return first.steps
+    .filter((s) => s.phase === phase)
+    .map((step) => {
+      // By its words, so that each sentence is said once.
+      const todo = new Map<string, Phrase>()
+      for (const member of members) {
+        for (const phrase of member.steps.find((s) => s.key === step.key)?.todo ?? [])
+          todo.set(JSON.stringify(phrase), phrase)
+      }
+      const cautions = [
+        ...new Set(members.flatMap((m) => m.steps.find((s) => s.key === step.key)?.cautions ?? [])),
+      ]
+      const inside = members.some((m) => inBox(m.context))
+      const told = say`This job is for ${strings(members.map((m) => m.context.position).sort((a, b) => a.number - b.number))}.${inside ? ' Take several through each position of the instrument together.' : ''}`
+      return {
+        members: members.map((m) => m.id),
+        step: { ...step, cautions, todo: [told, ...todo.values()] },
+      }
+    })
 }
 
 /** Each part of the work for all strings: the longest first, or, in layers, off from the outermost and on from the innermost. */
 function phases(members: readonly Member[], layered: boolean): readonly SharedStep[] {
   const depth = (m: Member) => m.context.above.length
-  const inward = [...members].sort((a, b) => (layered ? depth(b) - depth(a) : b.context.position.speakingLength - a.context.position.speakingLength) || a.context.position.number - b.context.position.number)
+  const inward = [...members].sort(
+    (a, b) =>
+      (layered
+        ? depth(b) - depth(a)
+        : b.context.position.speakingLength - a.context.position.speakingLength) ||
+      a.context.position.number - b.context.position.number,
+  )
   const off = layered ? [...inward].reverse() : inward
   const on = layered
-    // A foot is wrapped string by string: each has its turns laid before the next is brought over it.
-    ? inward.flatMap((m) => [...ofPhase(m, 'in'), ...ofPhase(m, 'wind')])
+    ? // A foot is wrapped string by string: each has its turns laid before the next is brought over it.
+      inward.flatMap((m) => [...ofPhase(m, 'in'), ...ofPhase(m, 'wind')])
     : [...inward.flatMap((m) => ofPhase(m, 'in')), ...inward.flatMap((m) => ofPhase(m, 'wind'))]
   return [...off.flatMap((m) => ofPhase(m, 'off')), ...on, ...inward.flatMap((m) => ofPhase(m, 'tune'))]
 }
@@ -95,7 +126,16 @@ function last(members: readonly Member[]): readonly SharedStep[] {
     const step = first?.steps.find((s) => s.key === key)
     if (!step) return []
     const numbers = listed(having.map((m) => numberOf(m.context.position)))
-    return [{ members: having.map((m) => m.id), step: { ...step, cautions: [...new Set(having.flatMap((m) => m.steps.find((s) => s.key === key)?.cautions ?? []))], todo: [say`Strings ${numbers}, one after another.`, ...step.todo] } }]
+    return [
+      {
+        members: having.map((m) => m.id),
+        step: {
+          ...step,
+          cautions: [...new Set(having.flatMap((m) => m.steps.find((s) => s.key === key)?.cautions ?? []))],
+          todo: [say`Strings ${numbers}, one after another.`, ...step.todo],
+        },
+      },
+    ]
   })
   return [...shared, ...members.flatMap((m) => ofPhase(m, 'log'))]
 }
@@ -113,9 +153,16 @@ function unloads(members: readonly Member[]): number {
 function inTurn(members: readonly Member[], restring: Habits['restring']): readonly Member[] {
   const byNumber = [...members].sort((a, b) => a.context.position.number - b.context.position.number)
   switch (restring) {
-    case 'heaviest first': return [...members].sort((a, b) => (b.context.figures.strings[0]?.tension ?? 0) - (a.context.figures.strings[0]?.tension ?? 0))
-    case 'longest first': return [...byNumber].reverse()
+    case 'heaviest first':
+      return [...members].sort(
+        (a, b) => (b.context.figures.strings[0]?.tension ?? 0) - (a.context.figures.strings[0]?.tension ?? 0),
+      )
+    case 'longest first':
+      return [...byNumber].reverse()
     // From both ends by turns, the longest first, so that the load stays spread along the board.
-    case 'one for one, alternating ends': return byNumber.map((_, i) => byNumber[i % 2 === 0 ? byNumber.length - 1 - i / 2 : (i - 1) / 2] as Member)
+    case 'one for one, alternating ends':
+      return byNumber.map(
+        (_, i) => byNumber[i % 2 === 0 ? byNumber.length - 1 - i / 2 : (i - 1) / 2] as Member,
+      )
   }
 }

@@ -6,7 +6,14 @@ import { restPitch } from '../instrument/instrument'
 import { measure } from '../measure'
 import { coreArea, coreMaterial, massPerLength, type Construction } from '../strings/construction'
 import { strainAt } from '../strings/stretch'
-import { breakingPitch, semitonesToBreaking, stress, tension, utilisation, workingStrength } from '../strings/tension'
+import {
+  breakingPitch,
+  semitonesToBreaking,
+  stress,
+  tension,
+  utilisation,
+  workingStrength,
+} from '../strings/tension'
 import { input, type Working, type WorkingInput } from '../working'
 import type { StringFigures } from './figures'
 import type { Habits } from './habits'
@@ -21,7 +28,11 @@ function lengthAndPitch(instrument: Instrument, position: StringPosition): Worki
 }
 
 /** T = 4 μ L² f². */
-export function tensionWorking(instrument: Instrument, position: StringPosition, construction = position.construction): Working {
+export function tensionWorking(
+  instrument: Instrument,
+  position: StringPosition,
+  construction = position.construction,
+): Working {
   return {
     label: 'Tension',
     formula: 'T = 4 μ L² f²',
@@ -35,7 +46,11 @@ export function tensionWorking(instrument: Instrument, position: StringPosition,
 }
 
 /** u = σ / S and 6 · log2(1/u). */
-export function marginWorking(instrument: Instrument, position: StringPosition, construction = position.construction): Working {
+export function marginWorking(
+  instrument: Instrument,
+  position: StringPosition,
+  construction = position.construction,
+): Working {
   const pitch = restPitch(instrument, position)
   const u = utilisation(construction, position.speakingLength, pitch)
   const material = coreMaterial(construction)
@@ -43,11 +58,33 @@ export function marginWorking(instrument: Instrument, position: StringPosition, 
     label: 'Semitones to breaking',
     formula: 'σ = T / A,  u = σ / S,  6 · log₂(1 / u)',
     inputs: [
-      input('A', 'area that carries the tension, as a diameter', measure('gauge', Math.sqrt((4 * coreArea(construction)) / Math.PI)), 'chart'),
-      input('σ', 'stress', measure('stress', stress(construction, position.speakingLength, pitch)), 'worked out'),
-      input('S', `working strength of ${material.name}`, measure('stress', workingStrength(construction)), 'material table', material.strengthIsFirm),
+      input(
+        'A',
+        'area that carries the tension, as a diameter',
+        measure('gauge', Math.sqrt((4 * coreArea(construction)) / Math.PI)),
+        'chart',
+      ),
+      input(
+        'σ',
+        'stress',
+        measure('stress', stress(construction, position.speakingLength, pitch)),
+        'worked out',
+      ),
+      input(
+        'S',
+        `working strength of ${material.name}`,
+        measure('stress', workingStrength(construction)),
+        'material table',
+        material.strengthIsFirm,
+      ),
       input('u', 'share of its strength', measure('share', u), 'worked out'),
-      input('f', 'it would break at', measure('frequency', breakingPitch(construction, position.speakingLength)), 'worked out', material.strengthIsFirm),
+      input(
+        'f',
+        'it would break at',
+        measure('frequency', breakingPitch(construction, position.speakingLength)),
+        'worked out',
+        material.strengthIsFirm,
+      ),
     ],
     result: measure('semitones', semitonesToBreaking(u)),
     caveat: ESTIMATE,
@@ -63,8 +100,27 @@ export function snugToPitchWorking(figures: StringFigures, construction: Constru
     inputs: [
       input('L₀', 'free length', measure('length', figures.position.freeLength), 'chart'),
       input('E', `modulus of ${material.name}`, measure('stress', material.modulus), 'material table', false),
-      ...(material.stiffening === 0 ? [] : [input('k', 'stiffening under load', measure('number', material.stiffening), 'material table', false)]),
-      input('ε', 'strain at pitch', measure('share', strainAt(figures.tension / coreArea(construction), material.modulus, material.stiffening)), 'worked out', false),
+      ...(material.stiffening === 0
+        ? []
+        : [
+            input(
+              'k',
+              'stiffening under load',
+              measure('number', material.stiffening),
+              'material table',
+              false,
+            ),
+          ]),
+      input(
+        'ε',
+        'strain at pitch',
+        measure(
+          'share',
+          strainAt(figures.tension / coreArea(construction), material.modulus, material.stiffening),
+        ),
+        'worked out',
+        false,
+      ),
       input('ΔL', 'stretch to pitch', measure('length', figures.stretch), 'worked out', false),
       ...pinInputs(figures),
     ],
@@ -84,7 +140,9 @@ export function slackWorking(figures: StringFigures, habits: Habits): Working {
       input('ΔL', 'stretch to pitch', measure('length', figures.stretch), 'worked out', false),
     ],
     result: measure('length', figures.slack.length),
-    caveat: figures.slack.stretchAloneIsMore ? 'The stretch alone winds on more than that; leave no slack.' : null,
+    caveat: figures.slack.stretchAloneIsMore
+      ? 'The stretch alone winds on more than that; leave no slack.'
+      : null,
   }
 }
 
@@ -107,6 +165,8 @@ function pinInputs({ position, gauge }: StringFigures): WorkingInput[] {
   return [
     input('D', 'pin diameter', measure('gauge', pin.diameter), 'pin record'),
     input('d', 'gauge', measure('gauge', gauge), 'coil'),
-    ...(pin.gearRatio === 1 ? [] : [input('g', 'gear ratio', measure('number', pin.gearRatio), 'pin record')]),
+    ...(pin.gearRatio === 1
+      ? []
+      : [input('g', 'gear ratio', measure('number', pin.gearRatio), 'pin record')]),
   ]
 }

@@ -20,6 +20,7 @@ export function asMeasured(named: PacketMaterial, gauge: number, charted: Constr
   if (named !== 'wound, as charted') return { kind: 'plain', material: named, gauge }
   if (charted.kind !== 'wound') throw new RangeError('The chart has a plain string here, not a wound one.')
   const diameter = (gauge - charted.core.diameter) / 2 - (charted.bedding?.thickness ?? 0)
-  if (diameter <= 0) throw new RangeError('That is no thicker than the charted core with its bedding; measure over the wrap.')
+  if (diameter <= 0)
+    throw new RangeError('That is no thicker than the charted core with its bedding; measure over the wrap.')
   return { ...charted, wrap: { ...charted.wrap, diameter } }
 }

@@ -8,12 +8,29 @@ const on = (slug: string) => instruments.find((i) => i.slug === slug)!
 const mm = 1e-3
 
 /** The charted string of a position with another gauge, material or packet. */
-function judged(slug: string, number: number, change: Partial<NewString> & { gauge?: number } = {}, old: number | null = null) {
+function judged(
+  slug: string,
+  number: number,
+  change: Partial<NewString> & { gauge?: number } = {},
+  old: number | null = null,
+) {
   const instrument = on(slug)
   const position = positionAt(instrument, number)
   const { gauge = gaugeOf(position), ...packet } = change
-  const named = position.construction.kind === 'wound' ? 'wound, as charted' as const : position.construction.material
-  const result = belongs(instrument, position, { construction: asMeasured(named, gauge, position.construction), error: 1e-5, tensionClass: instrument.tensionClass, madeFor: null, ...packet }, old)
+  const named =
+    position.construction.kind === 'wound' ? ('wound, as charted' as const) : position.construction.material
+  const result = belongs(
+    instrument,
+    position,
+    {
+      construction: asMeasured(named, gauge, position.construction),
+      error: 1e-5,
+      tensionClass: instrument.tensionClass,
+      madeFor: null,
+      ...packet,
+    },
+    old,
+  )
   return { ...result, of: Object.fromEntries(result.points.map((p) => [p.about, p.verdict])) }
 }
 
@@ -52,18 +69,33 @@ test('a neighbouring gauge can serve, with what it does to the tension', () => {
 test('another class is refused, an unstated one asked about, another instrument’s name alone says nothing', () => {
   expect(judged('lovage', 22, { tensionClass: 'lever' }).verdict).toBe('no')
   expect(judged('lovage', 22, { tensionClass: null }).verdict).toBe('mind')
-  expect(judged('lovage', 22, { madeFor: 'lever harp' })).toMatchObject({ verdict: 'yes', of: { packet: 'yes' } })
+  expect(judged('lovage', 22, { madeFor: 'lever harp' })).toMatchObject({
+    verdict: 'yes',
+    of: { packet: 'yes' },
+  })
 })
 
 test('another material is refused, one of the same kind only marked', () => {
-  expect(judged('lovage', 22, { construction: { kind: 'plain', material: 'nylon 6.12', gauge: 1.24 * mm } }).of.material).toBe('no')
-  expect(judged('fennel', 11, { construction: { kind: 'plain', material: 'nylon 6.6', gauge: 0.9 * mm } }).of.material).toBe('mind')
+  expect(
+    judged('lovage', 22, { construction: { kind: 'plain', material: 'nylon 6.12', gauge: 1.24 * mm } }).of
+      .material,
+  ).toBe('no')
+  expect(
+    judged('fennel', 11, { construction: { kind: 'plain', material: 'nylon 6.6', gauge: 0.9 * mm } }).of
+      .material,
+  ).toBe('mind')
 })
 
 test('a wound string is taken with the charted core, and can’t be thinner than that', () => {
   const { construction } = positionAt(on('lovage'), 40)
-  const thicker = asMeasured('wound, as charted', gaugeOf(positionAt(on('lovage'), 40)) + 0.04 * mm, construction)
+  const thicker = asMeasured(
+    'wound, as charted',
+    gaugeOf(positionAt(on('lovage'), 40)) + 0.04 * mm,
+    construction,
+  )
   expect(thicker).toMatchObject({ core: (construction as { core: object }).core })
   expect(() => asMeasured('wound, as charted', 0.5 * mm, construction)).toThrow('measure over the wrap')
-  expect(() => asMeasured('wound, as charted', 1 * mm, positionAt(on('lovage'), 22).construction)).toThrow('plain string')
+  expect(() => asMeasured('wound, as charted', 1 * mm, positionAt(on('lovage'), 22).construction)).toThrow(
+    'plain string',
+  )
 })

@@ -2,7 +2,14 @@
  * Whether a new string belongs on a position: its gauge against the chart, the old string and the neighbours of the
  * same material, its material, its tension class, and what its packet calls it.
  */
-import { gaugeOf, restPitch, type Family, type Instrument, type StringPosition, type TensionClass } from '../instrument/instrument'
+import {
+  gaugeOf,
+  restPitch,
+  type Family,
+  type Instrument,
+  type StringPosition,
+  type TensionClass,
+} from '../instrument/instrument'
 import { measure, say, type Phrase } from '../measure'
 import { materialWord, outerGauge, sameMake, type Construction } from '../strings/construction'
 import { marginWord, tension, utilisation, type Margin } from '../strings/tension'
@@ -51,16 +58,30 @@ const SAME = { errors: 2, share: 0.015 }
  * @param fresh - the new string
  * @param oldGauge - of the string that was on, as measured, m; null where it wasn't
  */
-export function belongs(instrument: Instrument, position: StringPosition, fresh: NewString, oldGauge: number | null): Belongs {
+export function belongs(
+  instrument: Instrument,
+  position: StringPosition,
+  fresh: NewString,
+  oldGauge: number | null,
+): Belongs {
   const pitch = restPitch(instrument, position)
   const force = tension(fresh.construction, position.speakingLength, pitch)
   const change = force / tension(position.construction, position.speakingLength, pitch) - 1
   const u = utilisation(fresh.construction, position.speakingLength, pitch)
   const points = [
-    material(position, fresh), chart(position, fresh, change), old(position, fresh, oldGauge), neighbours(instrument, position, fresh),
-    tensionClass(instrument, fresh), packet(instrument, fresh), strength(u),
+    material(position, fresh),
+    chart(position, fresh, change),
+    old(position, fresh, oldGauge),
+    neighbours(instrument, position, fresh),
+    tensionClass(instrument, fresh),
+    packet(instrument, fresh),
+    strength(u),
   ].filter((point) => point !== null)
-  const verdict = points.some((p) => p.verdict === 'no') ? 'no' : points.some((p) => p.verdict === 'mind') ? 'mind' : 'yes'
+  const verdict = points.some((p) => p.verdict === 'no')
+    ? 'no'
+    : points.some((p) => p.verdict === 'mind')
+      ? 'mind'
+      : 'yes'
   return { verdict, points, tension: force, utilisation: u, margin: marginWord(u), tensionChange: change }
 }
 
@@ -71,10 +92,15 @@ function allowance(gauge: number, error: number): number {
 
 function material({ construction }: StringPosition, fresh: NewString): Point {
   const [is, wanted] = [materialWord(fresh.construction), materialWord(construction)]
-  if (sameMake(fresh.construction, construction)) return { about: 'material', verdict: 'yes', says: say`It is ${is}, as the chart asks.` }
+  if (sameMake(fresh.construction, construction))
+    return { about: 'material', verdict: 'yes', says: say`It is ${is}, as the chart asks.` }
   const alike = materialClass(fresh.construction) === materialClass(construction)
   return alike
-    ? { about: 'material', verdict: 'mind', says: say`It is ${is}; the chart asks for ${wanted}. They feel alike, and sound and weigh a little differently.` }
+    ? {
+        about: 'material',
+        verdict: 'mind',
+        says: say`It is ${is}; the chart asks for ${wanted}. They feel alike, and sound and weigh a little differently.`,
+      }
     : { about: 'material', verdict: 'no', says: say`It is ${is}; the chart asks for ${wanted}.` }
 }
 
@@ -84,11 +110,23 @@ function chart(position: StringPosition, fresh: NewString, change: number): Poin
   const percent = measure('share', Math.abs(change))
   const direction = change > 0 ? 'raise' : 'lower'
   if (Math.abs(gauge - charted) <= allowance(charted, fresh.error)) {
-    return { about: 'chart', verdict: 'yes', says: say`${measure('gauge', gauge)} is the charted ${measure('gauge', charted)}, as near as can be measured.` }
+    return {
+      about: 'chart',
+      verdict: 'yes',
+      says: say`${measure('gauge', gauge)} is the charted ${measure('gauge', charted)}, as near as can be measured.`,
+    }
   }
   return Math.abs(change) <= STAND_IN
-    ? { about: 'chart', verdict: 'mind', says: say`${measure('gauge', gauge)} against the charted ${measure('gauge', charted)}: it would ${direction} the tension by ${percent}.` }
-    : { about: 'chart', verdict: 'no', says: say`${measure('gauge', gauge)} against the charted ${measure('gauge', charted)}: it would ${direction} the tension by ${percent}, too far to stand in.` }
+    ? {
+        about: 'chart',
+        verdict: 'mind',
+        says: say`${measure('gauge', gauge)} against the charted ${measure('gauge', charted)}: it would ${direction} the tension by ${percent}.`,
+      }
+    : {
+        about: 'chart',
+        verdict: 'no',
+        says: say`${measure('gauge', gauge)} against the charted ${measure('gauge', charted)}: it would ${direction} the tension by ${percent}, too far to stand in.`,
+      }
 }
 
 function old(position: StringPosition, fresh: NewString, oldGauge: number | null): Point | null {
@@ -97,12 +135,30 @@ function old(position: StringPosition, fresh: NewString, oldGauge: number | null
   const wears = !['wire', 'wound'].includes(materialClass(position.construction))
   const room = allowance(gauge, fresh.error)
   const thicker = gauge - oldGauge
-  if (thicker < -room) return { about: 'old string', verdict: 'mind', says: say`It is thinner than the old one, which measured ${measure('gauge', oldGauge)}: was the old one the right gauge?` }
-  if (thicker <= room) return { about: 'old string', verdict: 'yes', says: say`It measures as the old one did, ${measure('gauge', oldGauge)}.` }
+  if (thicker < -room)
+    return {
+      about: 'old string',
+      verdict: 'mind',
+      says: say`It is thinner than the old one, which measured ${measure('gauge', oldGauge)}: was the old one the right gauge?`,
+    }
+  if (thicker <= room)
+    return {
+      about: 'old string',
+      verdict: 'yes',
+      says: say`It measures as the old one did, ${measure('gauge', oldGauge)}.`,
+    }
   if (wears && thicker <= WORN_THINNER.most * gauge + room) {
-    return { about: 'old string', verdict: 'yes', says: say`It is ${measure('share', thicker / oldGauge)} thicker than the old one, which is what wear takes from ${materialWord(position.construction)}.` }
+    return {
+      about: 'old string',
+      verdict: 'yes',
+      says: say`It is ${measure('share', thicker / oldGauge)} thicker than the old one, which is what wear takes from ${materialWord(position.construction)}.`,
+    }
   }
-  return { about: 'old string', verdict: 'mind', says: say`It is ${measure('share', thicker / oldGauge)} thicker than the old one, more than wear explains: was the old one the right gauge?` }
+  return {
+    about: 'old string',
+    verdict: 'mind',
+    says: say`It is ${measure('share', thicker / oldGauge)} thicker than the old one, more than wear explains: was the old one the right gauge?`,
+  }
 }
 
 /** It must lie not outside its neighbours of the same material; at a section change the rule stops. */
@@ -115,32 +171,86 @@ function neighbours(instrument: Instrument, position: StringPosition, fresh: New
   }
   const [thin, thick] = [beside('shorter'), beside('longer')]
   if (!thin && !thick) return null
-  const stops = !thin ? say` Its section begins here, so that only the longer one counts.` : !thick ? say` Its section ends here, so that only the shorter one counts.` : []
+  const stops = !thin
+    ? say` Its section begins here, so that only the longer one counts.`
+    : !thick
+      ? say` Its section ends here, so that only the shorter one counts.`
+      : []
   if (thin && gauge < gaugeOf(thin) - room) {
-    return { about: 'neighbours', verdict: 'no', says: [...say`It is thinner than its shorter neighbour, which is charted ${measure('gauge', gaugeOf(thin))}.`, ...stops] }
+    return {
+      about: 'neighbours',
+      verdict: 'no',
+      says: [
+        ...say`It is thinner than its shorter neighbour, which is charted ${measure('gauge', gaugeOf(thin))}.`,
+        ...stops,
+      ],
+    }
   }
   if (thick && gauge > gaugeOf(thick) + room) {
-    return { about: 'neighbours', verdict: 'no', says: [...say`It is thicker than its longer neighbour, which is charted ${measure('gauge', gaugeOf(thick))}.`, ...stops] }
+    return {
+      about: 'neighbours',
+      verdict: 'no',
+      says: [
+        ...say`It is thicker than its longer neighbour, which is charted ${measure('gauge', gaugeOf(thick))}.`,
+        ...stops,
+      ],
+    }
   }
-  const shared = [thin, thick].filter((there) => there !== null && Math.abs(gaugeOf(there) - gaugeOf(position)) < 5e-6)
-  const between = thin && thick ? say`It lies between its neighbours, ${measure('gauge', gaugeOf(thin))} and ${measure('gauge', gaugeOf(thick))}.` : say`It does not lie outside its neighbour of the same material.`
-  return { about: 'neighbours', verdict: 'yes', says: [...between, ...(shared.length > 0 ? say` This gauge is shared by ${shared.length + 1 > 2 ? 'all three' : 'two'} of them.` : []), ...stops] }
+  const shared = [thin, thick].filter(
+    (there) => there !== null && Math.abs(gaugeOf(there) - gaugeOf(position)) < 5e-6,
+  )
+  const between =
+    thin && thick
+      ? say`It lies between its neighbours, ${measure('gauge', gaugeOf(thin))} and ${measure('gauge', gaugeOf(thick))}.`
+      : say`It does not lie outside its neighbour of the same material.`
+  return {
+    about: 'neighbours',
+    verdict: 'yes',
+    says: [
+      ...between,
+      ...(shared.length > 0
+        ? say` This gauge is shared by ${shared.length + 1 > 2 ? 'all three' : 'two'} of them.`
+        : []),
+      ...stops,
+    ],
+  }
 }
 
 function tensionClass({ tensionClass: wanted }: Instrument, fresh: NewString): Point {
-  if (fresh.tensionClass === null) return { about: 'tension class', verdict: 'mind', says: say`The packet does not say its tension class; this instrument is strung to ${wanted} tension.` }
+  if (fresh.tensionClass === null)
+    return {
+      about: 'tension class',
+      verdict: 'mind',
+      says: say`The packet does not say its tension class; this instrument is strung to ${wanted} tension.`,
+    }
   return fresh.tensionClass === wanted
-    ? { about: 'tension class', verdict: 'yes', says: say`It is made for ${wanted} tension, as this instrument is strung.` }
-    : { about: 'tension class', verdict: 'no', says: say`It is made for ${fresh.tensionClass} tension; this instrument is strung to ${wanted} tension. The wrong class can sound wrong, break, or overload the instrument.` }
+    ? {
+        about: 'tension class',
+        verdict: 'yes',
+        says: say`It is made for ${wanted} tension, as this instrument is strung.`,
+      }
+    : {
+        about: 'tension class',
+        verdict: 'no',
+        says: say`It is made for ${fresh.tensionClass} tension; this instrument is strung to ${wanted} tension. The wrong class can sound wrong, break, or overload the instrument.`,
+      }
 }
 
 function packet({ family }: Instrument, { madeFor }: NewString): Point | null {
   if (madeFor === null || madeFor === family) return null
-  return { about: 'packet', verdict: 'yes', says: say`Its packet names a ${madeFor}, this is a ${family}. That alone says nothing against it: class, gauge and note decide.` }
+  return {
+    about: 'packet',
+    verdict: 'yes',
+    says: say`Its packet names a ${madeFor}, this is a ${family}. That alone says nothing against it: class, gauge and note decide.`,
+  }
 }
 
 function strength(u: number): Point {
   const margin = marginWord(u)
   const says = say`It would carry ${measure('share', u)} of its strength: ${margin === 'refuse' ? 'too close to breaking' : margin}.`
-  return { about: 'strength', verdict: margin === 'refuse' ? 'no' : margin === 'short-lived' ? 'mind' : 'yes', says }
+  return {
+    about: 'strength',
+    verdict: margin === 'refuse' ? 'no' : margin === 'short-lived' ? 'mind' : 'yes',
+    says,
+  }
 }

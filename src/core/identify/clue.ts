@@ -13,7 +13,9 @@ export const NAILS = ['slick', 'faintly rough', 'rasps', 'hard'] as const
 export type Nail = (typeof NAILS)[number]
 export const THICKNESSES = ['thin', 'middling', 'thick'] as const
 export type Thickness = (typeof THICKNESSES)[number]
-export const NEIGHBOURS_SEEN = ['gut', 'nylon', 'wire', 'wound', 'none'] as const satisfies readonly (MaterialClass | 'none')[]
+export const NEIGHBOURS_SEEN = ['gut', 'nylon', 'wire', 'wound', 'none'] as const satisfies readonly (
+  MaterialClass | 'none'
+)[]
 export type NeighbourSeen = (typeof NEIGHBOURS_SEEN)[number]
 
 export type Clue =
@@ -39,9 +41,14 @@ export type ClueKind = Clue['kind']
 /** Two clues of one key answer the same question, so that the later one takes the place of the earlier. */
 export function clueKey(clue: Clue): string {
   switch (clue.kind) {
-    case 'counted': return `counted ${clue.from}`
-    case 'coloured neighbour': return `coloured neighbour ${clue.away > 0 ? 'above' : 'below'}`
-    case 'neighbour’s pitch': case 'neighbour’s material': return `${clue.kind} ${clue.side}`
-    default: return clue.kind
+    case 'counted':
+      return `counted ${clue.from}`
+    case 'coloured neighbour':
+      return `coloured neighbour ${clue.away > 0 ? 'above' : 'below'}`
+    case 'neighbour’s pitch':
+    case 'neighbour’s material':
+      return `${clue.kind} ${clue.side}`
+    default:
+      return clue.kind
   }
 }

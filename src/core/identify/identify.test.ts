@@ -15,32 +15,45 @@ const on = (slug: string) => instruments.find((i) => i.slug === slug)!
 const bench = { unit: 'mm', gaugeError: 1e-5, referenceA: 440 } as const
 const read = (text: string) => readClues(text, bench)
 const first = (slug: string, text: string) => ranking(on(slug), read(text).clues)[0]!
-const text = (phrase: ReturnType<typeof clueWords>) => phrase.map((p) => (typeof p === 'string' ? p : p.value.toPrecision(4))).join('')
+const text = (phrase: ReturnType<typeof clueWords>) =>
+  phrase.map((p) => (typeof p === 'string' ? p : p.value.toPrecision(4))).join('')
 
 describe('weighing', () => {
   test('no clue, no knowledge: every string alike', () => {
     for (const instrument of instruments) {
-      expect(posterior(instrument, []).every((p) => Math.abs(p - 1 / instrument.positions.length) < 1e-12)).toBe(true)
+      expect(
+        posterior(instrument, []).every((p) => Math.abs(p - 1 / instrument.positions.length) < 1e-12),
+      ).toBe(true)
       expect(2 ** entropy(posterior(instrument, []))).toBeCloseTo(instrument.positions.length, 6)
     }
   })
 
   test('chances sum to one and never depend on the order of the clues', () => {
-    const pool = read('thin, clear, red, two below a blue one, springs back, slick, cold, 0.77 mm, 400 mm, 12 from the top, the next longer sounds G4, the next shorter is gut').clues
-    fc.assert(fc.property(fc.shuffledSubarray([...pool]), fc.constantFrom(...instruments), (clues, instrument) => {
-      const chances = posterior(instrument, clues)
-      expect(chances.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 9)
-      posterior(instrument, [...clues].reverse()).forEach((p, i) => expect(p).toBeCloseTo(chances[i]!, 9))
-    }))
+    const pool = read(
+      'thin, clear, red, two below a blue one, springs back, slick, cold, 0.77 mm, 400 mm, 12 from the top, the next longer sounds G4, the next shorter is gut',
+    ).clues
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...pool]), fc.constantFrom(...instruments), (clues, instrument) => {
+        const chances = posterior(instrument, clues)
+        expect(chances.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 9)
+        posterior(instrument, [...clues].reverse()).forEach((p, i) => expect(p).toBeCloseTo(chances[i]!, 9))
+      }),
+    )
   })
 
   test('“thin, clear, two below a blue one, springs back” leads to the right string of Fennel', () => {
     const { position, chance } = first('fennel', 'thin, clear, two below a blue one, springs back')
     expect([position.note.letter, position.note.octave, position.number]).toEqual(['D', 6, 4])
     expect(chance).toBeGreaterThan(0.5)
-    const [next] = nextClues(on('fennel'), read('thin, clear, two below a blue one, springs back').clues, 1e-5)
+    const [next] = nextClues(
+      on('fennel'),
+      read('thin, clear, two below a blue one, springs back').clues,
+      1e-5,
+    )
     expect(next!.between.then).toBeLessThan(1.5)
-    expect(first('fennel', 'thin, clear, two below a blue one, springs back, no. 4').chance).toBeGreaterThan(0.95)
+    expect(first('fennel', 'thin, clear, two below a blue one, springs back, no. 4').chance).toBeGreaterThan(
+      0.95,
+    )
   })
 
   test('a worn gut string that measures thin is known for what it is', () => {
@@ -81,7 +94,8 @@ test('stated chances mean what they say: what is called 80 % is right 76 to 84 t
   expect(eighty.cases).toBeGreaterThan(150)
   expect(eighty.right).toBeGreaterThan(0.76)
   expect(eighty.right).toBeLessThan(0.84)
-  for (const { cases, stated, right } of bands) if (cases > 100) expect(Math.abs(stated - right)).toBeLessThan(0.06)
+  for (const { cases, stated, right } of bands)
+    if (cases > 100) expect(Math.abs(stated - right)).toBeLessThan(0.06)
   for (const { top3 } of rows) expect(top3).toBeGreaterThan(0.7)
 })
 
@@ -109,15 +123,23 @@ describe('typed clues', () => {
   })
 
   test('what says nothing here is given back as it was typed', () => {
-    expect(read('purple, thin, , Zero below a red one')).toMatchObject({ unread: ['purple', 'Zero below a red one'], clues: [{ kind: 'thickness' }] })
+    expect(read('purple, thin, , Zero below a red one')).toMatchObject({
+      unread: ['purple', 'Zero below a red one'],
+      clues: [{ kind: 'thickness' }],
+    })
   })
 
   test('every clue is told in words, and so is what the chart has', () => {
-    const { clues } = read('thin, clear, red, two below a blue one, springs back, slick, cold, 0.77 mm, 400 mm, 12 from the top, the next longer sounds G4, the next shorter is gut')
+    const { clues } = read(
+      'thin, clear, red, two below a blue one, springs back, slick, cold, 0.77 mm, 400 mm, 12 from the top, the next longer sounds G4, the next shorter is gut',
+    )
     for (const clue of clues) {
-      for (const p of on('fennel').positions) expect(text(chartedWords(clue, p, on('fennel')))).not.toMatch(/undefined|NaN/)
+      for (const p of on('fennel').positions)
+        expect(text(chartedWords(clue, p, on('fennel')))).not.toMatch(/undefined|NaN/)
     }
-    expect(text(clueWords(clues.find((c) => c.kind === 'coloured neighbour')!))).toBe('two below a black or blue one')
+    expect(text(clueWords(clues.find((c) => c.kind === 'coloured neighbour')!))).toBe(
+      'two below a black or blue one',
+    )
   })
 })
 

@@ -2,7 +2,13 @@
  * How likely a clue is, were the string the one of a given position. The chances are stated assumptions, gathered here
  * and in `touch.ts`; docs/SCIENCE.md lists them with the calibration they reach.
  */
-import { gaugeOf, restPitch, type Instrument, type StringColour, type StringPosition } from '../instrument/instrument'
+import {
+  gaugeOf,
+  restPitch,
+  type Instrument,
+  type StringColour,
+  type StringPosition,
+} from '../instrument/instrument'
 import { knotConsumption } from '../knots/fastenings'
 import { drawnPerTurn } from '../winding/pin'
 import type { Clue, NeighbourSeen, SeenColour, Side, Thickness } from './clue'
@@ -16,7 +22,11 @@ const SLIP = 0.003
 const MISCOUNT = { base: 0.02, perString: 0.008, most: 0.3, toNeighbour: 0.8 }
 
 /** Chance of each reading of a distance told in strings: right, or one off. */
-const STEPS_OFF = [[-1, 0.06], [0, 0.88], [1, 0.06]] as const
+const STEPS_OFF = [
+  [-1, 0.06],
+  [0, 0.88],
+  [1, 0.06],
+] as const
 
 /** Dye wears off, and a stained natural string is sometimes taken for a dyed one. */
 const COLOURS: Record<'red' | 'dark' | 'natural', Record<SeenColour, number>> = {
@@ -58,23 +68,42 @@ const NEIGHBOUR_LOOKS: Record<MaterialClass, Record<Exclude<NeighbourSeen, 'none
  */
 export function likelihood(clue: Clue, position: StringPosition, instrument: Instrument): number {
   switch (clue.kind) {
-    case 'counted': return counted(clue.from === 'top' ? position.number : instrument.positions.length + 1 - position.number, clue.number)
-    case 'colour': return COLOURS[dyeOf(position.colour)][clue.seen]
-    case 'coloured neighbour': return colouredNeighbour(clue.seen, clue.away, position, instrument)
-    case 'gauge': return gauge(clue.measured, clue.error, clue.worn, position)
-    case 'thickness': return thickness(clue.seen, position, instrument)
-    case 'pieces': return pieces(clue.length, position)
-    case 'look': return lookChance(position, clue.seen)
-    case 'bend': return bendChance(position, clue.seen)
-    case 'nail': return nailChance(position, clue.seen)
-    case 'cold': return coldChance(position, clue.seen)
-    case 'neighbour’s pitch': return neighbourPitch(clue.pitch, neighbourOf(instrument, position, clue.side), instrument)
-    case 'neighbour’s material': return neighbourMaterial(clue.seen, neighbourOf(instrument, position, clue.side))
+    case 'counted':
+      return counted(
+        clue.from === 'top' ? position.number : instrument.positions.length + 1 - position.number,
+        clue.number,
+      )
+    case 'colour':
+      return COLOURS[dyeOf(position.colour)][clue.seen]
+    case 'coloured neighbour':
+      return colouredNeighbour(clue.seen, clue.away, position, instrument)
+    case 'gauge':
+      return gauge(clue.measured, clue.error, clue.worn, position)
+    case 'thickness':
+      return thickness(clue.seen, position, instrument)
+    case 'pieces':
+      return pieces(clue.length, position)
+    case 'look':
+      return lookChance(position, clue.seen)
+    case 'bend':
+      return bendChance(position, clue.seen)
+    case 'nail':
+      return nailChance(position, clue.seen)
+    case 'cold':
+      return coldChance(position, clue.seen)
+    case 'neighbour’s pitch':
+      return neighbourPitch(clue.pitch, neighbourOf(instrument, position, clue.side), instrument)
+    case 'neighbour’s material':
+      return neighbourMaterial(clue.seen, neighbourOf(instrument, position, clue.side))
   }
 }
 
 /** The next string on one side; undefined past the end. */
-export function neighbourOf({ positions }: Instrument, { number }: StringPosition, side: Side): StringPosition | undefined {
+export function neighbourOf(
+  { positions }: Instrument,
+  { number }: StringPosition,
+  side: Side,
+): StringPosition | undefined {
   return positions[number - 1 + (side === 'longer' ? 1 : -1)]
 }
 
@@ -91,11 +120,19 @@ export function dyeOf(colour: StringColour): SeenColour {
   return colour === 'black' || colour === 'blue' ? 'dark' : colour
 }
 
-function colouredNeighbour(seen: 'red' | 'dark', away: number, { number }: StringPosition, { positions }: Instrument): number {
-  return SLIP + STEPS_OFF.reduce((sum, [off, chance]) => {
-    const there = positions[number - 1 - (away + off)]
-    return there ? sum + chance * COLOURS[dyeOf(there.colour)][seen] : sum
-  }, 0)
+function colouredNeighbour(
+  seen: 'red' | 'dark',
+  away: number,
+  { number }: StringPosition,
+  { positions }: Instrument,
+): number {
+  return (
+    SLIP +
+    STEPS_OFF.reduce((sum, [off, chance]) => {
+      const there = positions[number - 1 - (away + off)]
+      return there ? sum + chance * COLOURS[dyeOf(there.colour)][seen] : sum
+    }, 0)
+  )
 }
 
 function gauge(measured: number, error: number, worn: boolean, position: StringPosition): number {
@@ -110,13 +147,18 @@ function gauge(measured: number, error: number, worn: boolean, position: StringP
 function wornDensity(measured: number, charted: number, spread: number): number {
   const thickest = charted * (1 - WORN_THINNER.least)
   const thinnest = charted * (1 - WORN_THINNER.most)
-  return (chanceBelow((measured - thinnest) / spread) - chanceBelow((measured - thickest) / spread)) / (thickest - thinnest)
+  return (
+    (chanceBelow((measured - thinnest) / spread) - chanceBelow((measured - thickest) / spread)) /
+    (thickest - thinnest)
+  )
 }
 
 /** Thin and thick are told against the rest of the instrument: by rank among its gauges. */
 function thickness(seen: Thickness, position: StringPosition, { positions }: Instrument): number {
   const here = gaugeOf(position)
-  const thinner = positions.filter((p) => gaugeOf(p) < here).length + (positions.filter((p) => gaugeOf(p) === here).length - 1) / 2
+  const thinner =
+    positions.filter((p) => gaugeOf(p) < here).length +
+    (positions.filter((p) => gaugeOf(p) === here).length - 1) / 2
   const rank = positions.length > 1 ? thinner / (positions.length - 1) : 0.5
   const thin = 1 / (1 + Math.exp((rank - 0.36) / 0.09))
   const thick = 1 / (1 + Math.exp((0.64 - rank) / 0.09))
@@ -127,21 +169,38 @@ function thickness(seen: Thickness, position: StringPosition, { positions }: Ins
 /** Length of a string that was on, from tag to stub, m. */
 export function lengthOn(position: StringPosition): number {
   const gaugeHere = gaugeOf(position)
-  return position.freeLength + knotConsumption(position.tail.fastening, gaugeHere)
-    + ASSUMED_WRAPS * drawnPerTurn(position.head.pin.diameter, gaugeHere) + STUB
+  return (
+    position.freeLength +
+    knotConsumption(position.tail.fastening, gaugeHere) +
+    ASSUMED_WRAPS * drawnPerTurn(position.head.pin.diameter, gaugeHere) +
+    STUB
+  )
 }
 
 function pieces(length: number, position: StringPosition): number {
   const whole = lengthOn(position)
-  const missing = length > PIECES.leastShare * whole && length < whole ? 1 / ((1 - PIECES.leastShare) * whole) : 0
-  return PIECES.allFound * normalDensity(length, whole, PIECES.spread * whole) + (1 - PIECES.allFound) * missing + SLIP
+  const missing =
+    length > PIECES.leastShare * whole && length < whole ? 1 / ((1 - PIECES.leastShare) * whole) : 0
+  return (
+    PIECES.allFound * normalDensity(length, whole, PIECES.spread * whole) +
+    (1 - PIECES.allFound) * missing +
+    SLIP
+  )
 }
 
-function neighbourPitch(heard: number, neighbour: StringPosition | undefined, instrument: Instrument): number {
+function neighbourPitch(
+  heard: number,
+  neighbour: StringPosition | undefined,
+  instrument: Instrument,
+): number {
   if (!neighbour) return SLIP / PITCH.span
   const cents = 1200 * Math.log2(heard / restPitch(instrument, neighbour))
   const near = (octaves: number) => normalDensity(cents, 1200 * octaves, PITCH.cents)
-  return (1 - 2 * PITCH.octaveOff - PITCH.lost) * near(0) + PITCH.octaveOff * (near(1) + near(-1)) + PITCH.lost / PITCH.span
+  return (
+    (1 - 2 * PITCH.octaveOff - PITCH.lost) * near(0) +
+    PITCH.octaveOff * (near(1) + near(-1)) +
+    PITCH.lost / PITCH.span
+  )
 }
 
 function neighbourMaterial(seen: NeighbourSeen, neighbour: StringPosition | undefined): number {

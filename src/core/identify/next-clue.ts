@@ -2,7 +2,17 @@
  * Which clue to look for next: the question whose answer is expected to settle the most.
  */
 import { gaugeOf, restPitch, type Instrument } from '../instrument/instrument'
-import { BENDS, LOOKS, NAILS, NEIGHBOURS_SEEN, THICKNESSES, clueKey, type Clue, type SeenColour, type Side } from './clue'
+import {
+  BENDS,
+  LOOKS,
+  NAILS,
+  NEIGHBOURS_SEEN,
+  THICKNESSES,
+  clueKey,
+  type Clue,
+  type SeenColour,
+  type Side,
+} from './clue'
 import { lengthOn, likelihood } from './likelihood'
 import { entropy, normalised, posterior } from './posterior'
 
@@ -30,18 +40,27 @@ const BINS = 48
  * @param gaugeError - standard error of the calliper at hand, m
  * @returns the most telling first; those that would settle nothing are left out
  */
-export function nextClues(instrument: Instrument, clues: readonly Clue[], gaugeError: number): readonly NextClue[] {
+export function nextClues(
+  instrument: Instrument,
+  clues: readonly Clue[],
+  gaugeError: number,
+): readonly NextClue[] {
   const asked = new Set(clues.map(clueKey))
   const now = posterior(instrument, clues)
   const before = entropy(now)
   return questionsOn(instrument, gaugeError)
-    .filter(([first]) => first !== undefined && !asked.has(clueKey(first)) && !answeredByAnother(first, asked))
+    .filter(
+      ([first]) => first !== undefined && !asked.has(clueKey(first)) && !answeredByAnother(first, asked),
+    )
     .map((answers): NextClue => {
       const after = expectedEntropy(instrument, now, answers)
       const first = answers[0] as Clue
       return {
-        key: clueKey(first), kind: first.kind, side: 'side' in first ? first.side : null,
-        settles: before - after, between: { now: 2 ** before, then: 2 ** after },
+        key: clueKey(first),
+        kind: first.kind,
+        side: 'side' in first ? first.side : null,
+        settles: before - after,
+        between: { now: 2 ** before, then: 2 ** after },
       }
     })
     .filter(({ settles }) => settles > 0.02)
@@ -65,18 +84,40 @@ function questionsOn(instrument: Instrument, gaugeError: number): readonly (read
   const gauges = positions.map(gaugeOf)
   const lengths = positions.map(lengthOn)
   return [
-    ...(['top', 'bottom'] as const).map((from) => positions.map((p): Clue => ({ kind: 'counted', from, number: p.number }))),
-    ...(dyed ? [(['red', 'dark', 'natural'] as const).map((seen: SeenColour): Clue => ({ kind: 'colour', seen }))] : []),
-    ...(dyed ? [1, -1].map((sign) => [1, 2, 3].flatMap((away) => COLOURED.map((seen): Clue => ({ kind: 'coloured neighbour', seen, away: sign * away })))) : []),
-    between(0.95 * Math.min(...gauges), 1.03 * Math.max(...gauges)).map((measured): Clue => ({ kind: 'gauge', measured, error: gaugeError, worn: true })),
+    ...(['top', 'bottom'] as const).map((from) =>
+      positions.map((p): Clue => ({ kind: 'counted', from, number: p.number })),
+    ),
+    ...(dyed
+      ? [(['red', 'dark', 'natural'] as const).map((seen: SeenColour): Clue => ({ kind: 'colour', seen }))]
+      : []),
+    ...(dyed
+      ? [1, -1].map((sign) =>
+          [1, 2, 3].flatMap((away) =>
+            COLOURED.map((seen): Clue => ({ kind: 'coloured neighbour', seen, away: sign * away })),
+          ),
+        )
+      : []),
+    between(0.95 * Math.min(...gauges), 1.03 * Math.max(...gauges)).map((measured): Clue => ({
+      kind: 'gauge',
+      measured,
+      error: gaugeError,
+      worn: true,
+    })),
     THICKNESSES.map((seen): Clue => ({ kind: 'thickness', seen })),
-    between(0.3 * Math.min(...lengths), 1.1 * Math.max(...lengths)).map((length): Clue => ({ kind: 'pieces', length })),
+    between(0.3 * Math.min(...lengths), 1.1 * Math.max(...lengths)).map((length): Clue => ({
+      kind: 'pieces',
+      length,
+    })),
     LOOKS.map((seen): Clue => ({ kind: 'look', seen })),
     BENDS.map((seen): Clue => ({ kind: 'bend', seen })),
     NAILS.map((seen): Clue => ({ kind: 'nail', seen })),
     [true, false].map((seen): Clue => ({ kind: 'cold', seen })),
-    ...SIDES.map((side) => positions.map((p): Clue => ({ kind: 'neighbour’s pitch', side, pitch: restPitch(instrument, p) }))),
-    ...SIDES.map((side) => NEIGHBOURS_SEEN.map((seen): Clue => ({ kind: 'neighbour’s material', side, seen }))),
+    ...SIDES.map((side) =>
+      positions.map((p): Clue => ({ kind: 'neighbour’s pitch', side, pitch: restPitch(instrument, p) })),
+    ),
+    ...SIDES.map((side) =>
+      NEIGHBOURS_SEEN.map((seen): Clue => ({ kind: 'neighbour’s material', side, seen })),
+    ),
   ]
 }
 
@@ -87,7 +128,9 @@ function between(least: number, most: number): number[] {
 
 /** Entropy that is left on average: Σ P(answer) · H(position | answer), the answers made into chances for each position. */
 function expectedEntropy(instrument: Instrument, now: readonly number[], answers: readonly Clue[]): number {
-  const chances = instrument.positions.map((p) => normalised(answers.map((answer) => likelihood(answer, p, instrument))))
+  const chances = instrument.positions.map((p) =>
+    normalised(answers.map((answer) => likelihood(answer, p, instrument))),
+  )
   return answers.reduce((sum, _, a) => {
     const joint = now.map((p, i) => p * ((chances[i] as readonly number[])[a] as number))
     const chance = joint.reduce((total, j) => total + j, 0)

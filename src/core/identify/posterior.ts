@@ -12,7 +12,11 @@ import { likelihood } from './likelihood'
  * @returns in the order of the positions; they sum to 1
  */
 export function posterior(instrument: Instrument, clues: readonly Clue[]): readonly number[] {
-  return normalised(instrument.positions.map((p) => clues.reduce((product, clue) => product * likelihood(clue, p, instrument), 1)))
+  return normalised(
+    instrument.positions.map((p) =>
+      clues.reduce((product, clue) => product * likelihood(clue, p, instrument), 1),
+    ),
+  )
 }
 
 /** Scaled so that they sum to 1; alike where all are nothing. */
@@ -51,7 +55,12 @@ export function ranking(instrument: Instrument, clues: readonly Clue[]): readonl
   return instrument.positions
     .map((position, i): Ranked => {
       const shares = table.map((row, c) => (row[i] as number) / (best[c] as number))
-      return { position, chance: chances[i] as number, shares, speaks: shares.map((share) => (share >= FOR ? 'for' : share <= AGAINST ? 'against' : 'hardly')) }
+      return {
+        position,
+        chance: chances[i] as number,
+        shares,
+        speaks: shares.map((share) => (share >= FOR ? 'for' : share <= AGAINST ? 'against' : 'hardly')),
+      }
     })
     .sort((a, b) => leading(b.chance) - leading(a.chance) || a.position.number - b.position.number)
     .reduce<Ranked[]>((pieces, ranked) => {
@@ -79,7 +88,10 @@ export function contradicting(instrument: Instrument, clues: readonly Clue[]): r
   if (clues.length < 2) return []
   return clues
     .map((clue, index) => {
-      const rest = posterior(instrument, clues.filter((_, other) => other !== index))
+      const rest = posterior(
+        instrument,
+        clues.filter((_, other) => other !== index),
+      )
       const own = instrument.positions.map((p) => likelihood(clue, p, instrument))
       const expected = own.reduce((sum, l, i) => sum + l * (rest[i] as number), 0)
       const unknowing = own.reduce((sum, l) => sum + l, 0) / own.length

@@ -32,7 +32,10 @@ const PARTED = /(?<!\d),|,(?!\d)|[;\n]|\band\b/i
  * @returns the clues in the order given, and what could not be read
  */
 export function readClues(text: string, bench: BenchFacts): ReadClues {
-  const pieces = text.split(PARTED).map((piece) => piece.trim().replace(/\.$/, '')).filter((piece) => piece !== '')
+  const pieces = text
+    .split(PARTED)
+    .map((piece) => piece.trim().replace(/\.$/, ''))
+    .filter((piece) => piece !== '')
   const read = pieces.map((piece) => ({ piece, clues: readPiece(piece, bench) }))
   return {
     clues: read.flatMap(({ clues }) => clues ?? []),
@@ -41,7 +44,11 @@ export function readClues(text: string, bench: BenchFacts): ReadClues {
 }
 
 function readPiece(piece: string, bench: BenchFacts): readonly Clue[] | null {
-  const plain = piece.toLowerCase().replace(/[-–]/g, ' ').replace(/\s+/g, ' ').replace(/^(?:it (?:is|was|looks|feels) |looks |feels |quite |very |rather )+/, '')
+  const plain = piece
+    .toLowerCase()
+    .replace(/[-–]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/^(?:it (?:is|was|looks|feels) |looks |feels |quite |very |rather )+/, '')
   for (const reader of READERS) {
     const clues = reader(plain, bench)
     if (clues) return clues
@@ -52,25 +59,47 @@ function readPiece(piece: string, bench: BenchFacts): readonly Clue[] | null {
 /** A place told as people tell it: the same grammar that names are read by. */
 const place: Reader = (text) => {
   const named = readNamed(text)
-  if (named?.is === 'away' && named.kind === 'any' && named.anchor.is === 'any of' && (named.anchor.kind === 'red' || named.anchor.kind === 'dark')) {
-    return [{ kind: 'coloured neighbour', seen: named.anchor.kind, away: named.way === 'below' ? named.nth : -named.nth }]
+  if (
+    named?.is === 'away' &&
+    named.kind === 'any' &&
+    named.anchor.is === 'any of' &&
+    (named.anchor.kind === 'red' || named.anchor.kind === 'dark')
+  ) {
+    return [
+      {
+        kind: 'coloured neighbour',
+        seen: named.anchor.kind,
+        away: named.way === 'below' ? named.nth : -named.nth,
+      },
+    ]
   }
   if (named?.is !== 'number' || named.number < 1) return null
   // A bare number is a measure, not a count.
   if (named.from === 'own' && !/no|nr|number|string|#|st\b|nd\b|rd\b|th\b/.test(text)) return null
-  return [{ kind: 'counted', from: named.from === 'bottom' || named.from === 'last' ? 'bottom' : 'top', number: named.number }]
+  return [
+    {
+      kind: 'counted',
+      from: named.from === 'bottom' || named.from === 'last' ? 'bottom' : 'top',
+      number: named.number,
+    },
+  ]
 }
 
 /** A gauge is told from the length of the pieces by its size: nothing that is tied to a pin is thicker than this, m. */
 const THICKEST = 0.008
 
 const measured: Reader = (text, bench) => {
-  const found = /^(?:measures |gauge |pieces (?:of )?|length )?([\d.,/ ]*\d[\d.,/ ]* ?(?:mm|cm|m|in|inch|inches|"|thou)?)(?: long| thick| in all)?( new)?$/.exec(text)
+  const found =
+    /^(?:measures |gauge |pieces (?:of )?|length )?([\d.,/ ]*\d[\d.,/ ]* ?(?:mm|cm|m|in|inch|inches|"|thou)?)(?: long| thick| in all)?( new)?$/.exec(
+      text,
+    )
   if (!found) return null
   try {
     const value = parseLength((found[1] as string).trim(), bench.unit)
     if (value <= 0) return null
-    return value <= THICKEST ? [{ kind: 'gauge', measured: value, error: bench.gaugeError, worn: found[2] === undefined }] : [{ kind: 'pieces', length: value }]
+    return value <= THICKEST
+      ? [{ kind: 'gauge', measured: value, error: bench.gaugeError, worn: found[2] === undefined }]
+      : [{ kind: 'pieces', length: value }]
   } catch {
     return null
   }
@@ -86,13 +115,26 @@ const neighbourSound: Reader = (text, { referenceA }) => {
   const hertz = /^([\d.]+) ?(?:hz|hertz)$/.exec(heard)
   try {
     const pitch = hertz ? Number(hertz[1]) : frequency(parseNote(heard), referenceA)
-    return Number.isFinite(pitch) && pitch > 10 && pitch < 10_000 ? [{ kind: 'neighbour’s pitch', side: sideOf(found[1] as string), pitch }] : null
+    return Number.isFinite(pitch) && pitch > 10 && pitch < 10_000
+      ? [{ kind: 'neighbour’s pitch', side: sideOf(found[1] as string), pitch }]
+      : null
   } catch {
     return null
   }
 }
 
-const MADE_OF: Record<string, NeighbourSeen> = { gut: 'gut', nylon: 'nylon', clear: 'nylon', wire: 'wire', metal: 'wire', steel: 'wire', brass: 'wire', bronze: 'wire', wound: 'wound', wrapped: 'wound' }
+const MADE_OF: Record<string, NeighbourSeen> = {
+  gut: 'gut',
+  nylon: 'nylon',
+  clear: 'nylon',
+  wire: 'wire',
+  metal: 'wire',
+  steel: 'wire',
+  brass: 'wire',
+  bronze: 'wire',
+  wound: 'wound',
+  wrapped: 'wound',
+}
 
 const neighbourMade: Reader = (text) => {
   const found = new RegExp(`^${NEXT} is (?:of )?(\\w+)$`).exec(text)
@@ -105,10 +147,22 @@ const WORDS: readonly (readonly [form: RegExp, clues: readonly Clue[]])[] = [
   [/^(?:thin|fine|thinnish)$/, [{ kind: 'thickness', seen: 'thin' }]],
   [/^(?:thick|fat|heavy)$/, [{ kind: 'thickness', seen: 'thick' }]],
   [/^(?:middling|medium|neither thin nor thick)$/, [{ kind: 'thickness', seen: 'middling' }]],
-  [/^(?:clear|transparent|see through)$/, [{ kind: 'look', seen: 'glassy' }, { kind: 'colour', seen: 'natural' }]],
+  [
+    /^(?:clear|transparent|see through)$/,
+    [
+      { kind: 'look', seen: 'glassy' },
+      { kind: 'colour', seen: 'natural' },
+    ],
+  ],
   [/^(?:glassy|no grain(?: at all)?|like fishing line)$/, [{ kind: 'look', seen: 'glassy' }]],
   [/^(?:grey|gray|grey tinged|greyish)$/, [{ kind: 'look', seen: 'grey-tinged' }]],
-  [/^(?:cream|amber|yellowish|cream to amber)$/, [{ kind: 'look', seen: 'grain' }, { kind: 'colour', seen: 'natural' }]],
+  [
+    /^(?:cream|amber|yellowish|cream to amber)$/,
+    [
+      { kind: 'look', seen: 'grain' },
+      { kind: 'colour', seen: 'natural' },
+    ],
+  ],
   [/^(?:grain|fibres?|twisted(?: fibres?)?|fine lines|gut)$/, [{ kind: 'look', seen: 'grain' }]],
   [/^(?:metallic|metal|shiny|wire)$/, [{ kind: 'look', seen: 'metallic' }]],
   [/^(?:ribbed|wound|wrapped)$/, [{ kind: 'look', seen: 'ribbed' }]],

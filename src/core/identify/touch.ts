@@ -16,12 +16,54 @@ export function materialClass(c: Construction): MaterialClass {
 }
 
 const LOOK: Record<MaterialClass, Record<Look, number>> = {
-  gut: { grain: 0.86, glassy: 0.06, 'grey-tinged': 0.01, metallic: 0.01, ribbed: 0.01, 'hidden by dye': 0.05 },
-  nylon: { grain: 0.02, glassy: 0.88, 'grey-tinged': 0.05, metallic: 0.005, ribbed: 0.005, 'hidden by dye': 0.04 },
-  fluorocarbon: { grain: 0.01, glassy: 0.42, 'grey-tinged': 0.53, metallic: 0.005, ribbed: 0.005, 'hidden by dye': 0.03 },
-  silk: { grain: 0.84, glassy: 0.06, 'grey-tinged': 0.01, metallic: 0.01, ribbed: 0.03, 'hidden by dye': 0.05 },
-  wire: { grain: 0.005, glassy: 0.005, 'grey-tinged': 0.01, metallic: 0.95, ribbed: 0.02, 'hidden by dye': 0.01 },
-  wound: { grain: 0.01, glassy: 0.02, 'grey-tinged': 0.01, metallic: 0.14, ribbed: 0.81, 'hidden by dye': 0.01 },
+  gut: {
+    grain: 0.86,
+    glassy: 0.06,
+    'grey-tinged': 0.01,
+    metallic: 0.01,
+    ribbed: 0.01,
+    'hidden by dye': 0.05,
+  },
+  nylon: {
+    grain: 0.02,
+    glassy: 0.88,
+    'grey-tinged': 0.05,
+    metallic: 0.005,
+    ribbed: 0.005,
+    'hidden by dye': 0.04,
+  },
+  fluorocarbon: {
+    grain: 0.01,
+    glassy: 0.42,
+    'grey-tinged': 0.53,
+    metallic: 0.005,
+    ribbed: 0.005,
+    'hidden by dye': 0.03,
+  },
+  silk: {
+    grain: 0.84,
+    glassy: 0.06,
+    'grey-tinged': 0.01,
+    metallic: 0.01,
+    ribbed: 0.03,
+    'hidden by dye': 0.05,
+  },
+  wire: {
+    grain: 0.005,
+    glassy: 0.005,
+    'grey-tinged': 0.01,
+    metallic: 0.95,
+    ribbed: 0.02,
+    'hidden by dye': 0.01,
+  },
+  wound: {
+    grain: 0.01,
+    glassy: 0.02,
+    'grey-tinged': 0.01,
+    metallic: 0.14,
+    ribbed: 0.81,
+    'hidden by dye': 0.01,
+  },
 }
 
 const BEND: Record<MaterialClass, Record<Bend, number>> = {
@@ -42,7 +84,14 @@ const NAIL: Record<MaterialClass, Record<Nail, number>> = {
   wound: { slick: 0.01, 'faintly rough': 0.04, rasps: 0.93, hard: 0.02 },
 }
 
-const COLD: Record<MaterialClass, number> = { gut: 0.02, nylon: 0.04, fluorocarbon: 0.04, silk: 0.02, wire: 0.94, wound: 0.75 }
+const COLD: Record<MaterialClass, number> = {
+  gut: 0.02,
+  nylon: 0.04,
+  fluorocarbon: 0.04,
+  silk: 0.02,
+  wire: 0.94,
+  wound: 0.75,
+}
 
 /** How often a dyed string’s look is told as hidden by its dye. */
 const DYE_HIDES = 0.45

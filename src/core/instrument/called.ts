@@ -28,10 +28,19 @@ export interface Calling {
 /** What the players of a family do, unless an instrument's owner says otherwise. */
 export function callingOf(family: Family): Calling {
   switch (family) {
-    case 'pedal harp': case 'lever harp': case 'lap harp': case 'wire-strung harp': return { calledBy: 'harp octave', countedFrom: 'top' }
-    case 'long zither': return { calledBy: 'number', countedFrom: 'bottom' }
-    case 'scroll-head zither': return { calledBy: 'role', countedFrom: 'top' }
-    case 'lap zither': case 'loop-end zither': case 'lyre': return { calledBy: 'number', countedFrom: 'top' }
+    case 'pedal harp':
+    case 'lever harp':
+    case 'lap harp':
+    case 'wire-strung harp':
+      return { calledBy: 'harp octave', countedFrom: 'top' }
+    case 'long zither':
+      return { calledBy: 'number', countedFrom: 'bottom' }
+    case 'scroll-head zither':
+      return { calledBy: 'role', countedFrom: 'top' }
+    case 'lap zither':
+    case 'loop-end zither':
+    case 'lyre':
+      return { calledBy: 'number', countedFrom: 'top' }
   }
 }
 
@@ -41,6 +50,11 @@ export function callingOf(family: Family): Calling {
  * @param number - counted from the top
  * @param strings - how many the instrument has
  */
-export function calledAs({ calledBy, countedFrom }: Calling, number: number, strings: number, role: string | null): Called {
+export function calledAs(
+  { calledBy, countedFrom }: Calling,
+  number: number,
+  strings: number,
+  role: string | null,
+): Called {
   return { by: calledBy, number: countedFrom === 'top' ? number : strings + 1 - number, role }
 }

@@ -10,7 +10,14 @@ import { massPerLength, outerGauge } from '../strings/construction'
 import type { Material } from '../strings/materials'
 import type { TuningPin } from '../winding/pin'
 import { calledAs, callingOf, type Calling } from './called'
-import { gaugeOf, type Covering, type Instrument, type Mechanism, type StringColour, type StringPosition } from './instrument'
+import {
+  gaugeOf,
+  type Covering,
+  type Instrument,
+  type Mechanism,
+  type StringColour,
+  type StringPosition,
+} from './instrument'
 import { monotoneCurve, type Control } from './monotone-curve'
 
 /** A run of positions of one make, with the gauges that can be bought, m. */
@@ -19,10 +26,13 @@ export interface SectionDesign {
   readonly make:
     | { readonly kind: 'plain'; readonly material: Material; readonly gauges: readonly number[] }
     | {
-      readonly kind: 'wound'; readonly core: Material; readonly coreDiameters: readonly Control[]
-      readonly bedding: { readonly material: Material; readonly thickness: number } | null
-      readonly wrap: Material; readonly wraps: readonly number[]
-    }
+        readonly kind: 'wound'
+        readonly core: Material
+        readonly coreDiameters: readonly Control[]
+        readonly bedding: { readonly material: Material; readonly thickness: number } | null
+        readonly wrap: Material
+        readonly wraps: readonly number[]
+      }
   readonly tail: TailFastening
   readonly head: HeadFastening
   /** Make and line of string to be asked for. */
@@ -31,7 +41,8 @@ export interface SectionDesign {
 
 /** Curves run over pieces, counted from the top; lengths in m, tensions in N. */
 export interface InstrumentDesign {
-  readonly about: Omit<Instrument, 'positions' | 'coverings' | 'strung' | keyof Calling> & Partial<Calling & Pick<Instrument, 'strung'>>
+  readonly about: Omit<Instrument, 'positions' | 'coverings' | 'strung' | keyof Calling> &
+    Partial<Calling & Pick<Instrument, 'strung'>>
   /** What the players call the strings by, shortest first; left out where they have no roles. */
   readonly roles?: readonly string[]
   /** The letter and octave of each piece, shortest first; the rest tuning gives the accidentals. */
@@ -69,16 +80,25 @@ export interface InstrumentDesign {
  * @throws RangeError when a section has no gauge to offer or a curve is malformed
  */
 export function designInstrument(design: InstrumentDesign): Instrument {
-  const about: Omit<Instrument, 'positions' | 'coverings'> = { strung: 'as usual', ...callingOf(design.about.family), ...design.about }
+  const about: Omit<Instrument, 'positions' | 'coverings'> = {
+    strung: 'as usual',
+    ...callingOf(design.about.family),
+    ...design.about,
+  }
   const accidentals = restTuning(design.about.restTuning).accidentals
   const length = monotoneCurve(design.lengths.map(([n, l]) => [n, Math.log(l)] as const))
   const curves = {
-    tension: monotoneCurve(design.tensions), spacing: monotoneCurve(design.spacing), lower: monotoneCurve(design.lowerLine),
-    beyond: monotoneCurve(design.beyondBridge), bore: design.eyeletBores && monotoneCurve(design.eyeletBores),
+    tension: monotoneCurve(design.tensions),
+    spacing: monotoneCurve(design.spacing),
+    lower: monotoneCurve(design.lowerLine),
+    beyond: monotoneCurve(design.beyondBridge),
+    bore: design.eyeletBores && monotoneCurve(design.eyeletBores),
   }
   const total = design.notes.length * design.stringsPerPiece
   const pieceOf = (number: number) => Math.ceil(number / design.stringsPerPiece)
-  const across = acrossFromBass(total, (number) => pieceOf(number) === pieceOf(number + 1) ? design.pairGap : curves.spacing(pieceOf(number)))
+  const across = acrossFromBass(total, (number) =>
+    pieceOf(number) === pieceOf(number + 1) ? design.pairGap : curves.spacing(pieceOf(number)),
+  )
   const positions: StringPosition[] = []
   for (let number = 1; number <= total; number += 1) {
     const piece = pieceOf(number)
@@ -86,24 +106,41 @@ export function designInstrument(design: InstrumentDesign): Instrument {
     const note: Note = { ...natural, accidental: accidentals[natural.letter] }
     const speakingLength = tenth(Math.exp(length(piece)))
     const section = design.sections.find((s) => piece <= s.upTo)
-    if (!section) throw new RangeError(`design of ${design.about.name}: expected a section that holds string ${number}.`)
-    const thinner = design.sections.find((s) => piece - 1 <= s.upTo) === section ? positions.at(-1) : undefined
+    if (!section)
+      throw new RangeError(`design of ${design.about.name}: expected a section that holds string ${number}.`)
+    const thinner =
+      design.sections.find((s) => piece - 1 <= s.upTo) === section ? positions.at(-1) : undefined
     const beyond = tenth(curves.beyond(piece) + (piece % 2 === 0 ? design.stagger : 0))
     const tail = { x: tenth(across[number - 1] as number), y: tenth(curves.lower(piece)) }
     positions.push({
-      number, note, piece, speakingLength,
+      number,
+      note,
+      piece,
+      speakingLength,
       called: calledAs(about, number, total, design.roles?.[number - 1] ?? null),
-      makerLabel: null, askedMake: section.asks ?? null,
+      makerLabel: null,
+      askedMake: section.asks ?? null,
       colour: design.coloured ? colourOf(note) : 'natural',
-      construction: chooseGauge(section, piece, thinner, curves.tension(piece) / (4 * (speakingLength * frequency(note, design.about.referenceA)) ** 2)),
+      construction: chooseGauge(
+        section,
+        piece,
+        thinner,
+        curves.tension(piece) / (4 * (speakingLength * frequency(note, design.about.referenceA)) ** 2),
+      ),
       freeLength: tenth(design.belowSpeaking + speakingLength + beyond),
       mechanism: design.mechanism,
       head: { fastening: section.head, pin: { ...design.pin, toBridge: beyond } },
       tail: {
-        fastening: section.tail, boardThickness: design.boardThickness, postDiameter: design.postDiameter,
+        fastening: section.tail,
+        boardThickness: design.boardThickness,
+        postDiameter: design.postDiameter,
         eyeletBore: curves.bore ? tenth(curves.bore(piece)) : null,
       },
-      at: { tail, bridge: { x: tail.x, y: tenth(tail.y + speakingLength) }, pin: { x: tail.x, y: tenth(tail.y + speakingLength + beyond) } },
+      at: {
+        tail,
+        bridge: { x: tail.x, y: tenth(tail.y + speakingLength) },
+        pin: { x: tail.x, y: tenth(tail.y + speakingLength + beyond) },
+      },
     })
   }
   return { ...about, positions, coverings: design.coverings }
@@ -112,7 +149,8 @@ export function designInstrument(design: InstrumentDesign): Instrument {
 /** Distance of each string from the longest, m; the shortest stands furthest right. */
 function acrossFromBass(total: number, spacing: (number: number) => number): number[] {
   const across = new Array<number>(total).fill(0)
-  for (let number = total - 1; number >= 1; number -= 1) across[number - 1] = (across[number] as number) + spacing(number)
+  for (let number = total - 1; number >= 1; number -= 1)
+    across[number - 1] = (across[number] as number) + spacing(number)
   return across
 }
 
@@ -124,13 +162,21 @@ function colourOf({ letter }: Note): StringColour {
  * The string on offer whose mass per length comes nearest to the wanted one, never thinner than its shorter neighbour
  * in the same section.
  */
-function chooseGauge({ make }: SectionDesign, piece: number, shorter: StringPosition | undefined, mass: number): Construction {
-  const onOffer: Construction[] = make.kind === 'plain'
-    ? make.gauges.map((gauge) => ({ kind: 'plain', material: make.material, gauge }))
-    : make.wraps.map((diameter) => ({
-        kind: 'wound', bedding: make.bedding, wrap: { material: make.wrap, diameter },
-        core: { material: make.core, diameter: hundredth(monotoneCurve(make.coreDiameters)(piece)) },
-      }))
+function chooseGauge(
+  { make }: SectionDesign,
+  piece: number,
+  shorter: StringPosition | undefined,
+  mass: number,
+): Construction {
+  const onOffer: Construction[] =
+    make.kind === 'plain'
+      ? make.gauges.map((gauge) => ({ kind: 'plain', material: make.material, gauge }))
+      : make.wraps.map((diameter) => ({
+          kind: 'wound',
+          bedding: make.bedding,
+          wrap: { material: make.wrap, diameter },
+          core: { material: make.core, diameter: hundredth(monotoneCurve(make.coreDiameters)(piece)) },
+        }))
   const least = shorter ? gaugeOf(shorter) : 0
   const [best] = onOffer
     .filter((string) => outerGauge(string) >= least - 1e-9)

@@ -11,8 +11,15 @@ import type { TuningPin } from '../winding/pin'
 import type { Called, Calling } from './called'
 
 export const FAMILIES = [
-  'pedal harp', 'lever harp', 'lap harp', 'wire-strung harp', 'lap zither', 'loop-end zither', 'long zither',
-  'scroll-head zither', 'lyre',
+  'pedal harp',
+  'lever harp',
+  'lap harp',
+  'wire-strung harp',
+  'lap zither',
+  'loop-end zither',
+  'long zither',
+  'scroll-head zither',
+  'lyre',
 ] as const
 export type Family = (typeof FAMILIES)[number]
 
@@ -108,7 +115,9 @@ export class NoSuchString extends RangeError {
 export function positionAt(instrument: Instrument, number: number): StringPosition {
   const found = instrument.positions.find((p) => p.number === number)
   if (!found) {
-    throw new NoSuchString(`${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`)
+    throw new NoSuchString(
+      `${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`,
+    )
   }
   return found
 }
@@ -134,7 +143,11 @@ export function restPitch(instrument: Instrument, position: StringPosition): num
 }
 
 /** The lengths and pitch that stretch is reckoned from, for the charted string or for another one put in its place. */
-export function spanOf(instrument: Instrument, position: StringPosition, construction = position.construction): Span {
+export function spanOf(
+  instrument: Instrument,
+  position: StringPosition,
+  construction = position.construction,
+): Span {
   const { speakingLength, freeLength } = position
   return { construction, speakingLength, freeLength, pitch: restPitch(instrument, position) }
 }

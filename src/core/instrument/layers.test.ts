@@ -4,7 +4,8 @@ import { layersOver } from './layers'
 
 const { instruments } = readShelf('demo')
 const on = (slug: string) => instruments.find((i) => i.slug === slug)!
-const over = (slug: string, number: number) => layersOver(on(slug), positionAt(on(slug), number)).map((p) => p.number)
+const over = (slug: string, number: number) =>
+  layersOver(on(slug), positionAt(on(slug), number)).map((p) => p.number)
 
 test('what lies over a string of a layered foot comes off outermost first, and the other foot is left alone', () => {
   expect(over('yarrow', 7)).toEqual([4, 5, 6])
@@ -19,6 +20,12 @@ test('on a scroll the strings of the pins nearer the nut pass over the others', 
 })
 
 test('layers in a circle are refused', () => {
-  const wrong = { ...on('orris'), coverings: [{ over: 1, under: 2 }, { over: 2, under: 1 }] }
+  const wrong = {
+    ...on('orris'),
+    coverings: [
+      { over: 1, under: 2 },
+      { over: 2, under: 1 },
+    ],
+  }
   expect(() => layersOver(wrong, positionAt(wrong, 1))).toThrow('run in a circle')
 })

@@ -5,7 +5,9 @@ import type { Instrument, StringPosition } from './instrument'
 
 /** What lies directly over a position, and nothing else: a crossing on a scroll is loosened by itself. */
 export function directlyOver(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
-  const over = new Set(instrument.coverings.filter(({ under }) => under === position.number).map((c) => c.over))
+  const over = new Set(
+    instrument.coverings.filter(({ under }) => under === position.number).map((c) => c.over),
+  )
   return instrument.positions.filter((p) => over.has(p.number))
 }
 
@@ -14,7 +16,8 @@ export function sameLayers(instrument: Instrument, position: StringPosition): re
   const found = new Set([position.number])
   for (let grew = true; grew;) {
     const before = found.size
-    for (const { over, under } of instrument.coverings) if (found.has(over) || found.has(under)) found.add(over).add(under)
+    for (const { over, under } of instrument.coverings)
+      if (found.has(over) || found.has(under)) found.add(over).add(under)
     grew = found.size > before
   }
   return instrument.positions.filter((p) => found.has(p.number))
@@ -30,7 +33,8 @@ export function layersOver(instrument: Instrument, position: StringPosition): re
   const order: StringPosition[] = []
   const onTheWay = new Set<number>()
   const uncover = (number: number) => {
-    if (onTheWay.has(number)) throw new RangeError(`${instrument.name}: the layers over string ${number} run in a circle.`)
+    if (onTheWay.has(number))
+      throw new RangeError(`${instrument.name}: the layers over string ${number} run in a circle.`)
     onTheWay.add(number)
     for (const { over, under } of instrument.coverings) {
       const above = instrument.positions.find((p) => p.number === over)

@@ -11,7 +11,8 @@ export type Control = readonly [x: number, y: number]
  * @throws RangeError when there are too few points or x does not rise
  */
 export function monotoneCurve(controls: readonly Control[]): (x: number) => number {
-  if (controls.length < 2) throw new RangeError(`curve: expected at least two control points, got ${controls.length}.`)
+  if (controls.length < 2)
+    throw new RangeError(`curve: expected at least two control points, got ${controls.length}.`)
   const xs = controls.map(([x]) => x)
   const ys = controls.map(([, y]) => y)
   const widths = xs.slice(1).map((x, i) => x - (xs[i] as number))
@@ -25,8 +26,12 @@ export function monotoneCurve(controls: readonly Control[]): (x: number) => numb
     const i = end - 1
     const w = widths[i] as number
     const t = (x - (xs[i] as number)) / w
-    return (1 + 2 * t) * (1 - t) ** 2 * (ys[i] as number) + t * (1 - t) ** 2 * w * (tangents[i] as number)
-      + t ** 2 * (3 - 2 * t) * (ys[end] as number) + t ** 2 * (t - 1) * w * (tangents[end] as number)
+    return (
+      (1 + 2 * t) * (1 - t) ** 2 * (ys[i] as number) +
+      t * (1 - t) ** 2 * w * (tangents[i] as number) +
+      t ** 2 * (3 - 2 * t) * (ys[end] as number) +
+      t ** 2 * (t - 1) * w * (tangents[end] as number)
+    )
   }
 }
 

@@ -5,7 +5,15 @@ import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { scientificWord } from '../pitch/note'
 import { endToOrder } from '../knots/fastenings'
 import { materialWord } from '../strings/construction'
-import { gaugeOf, isHarp, restPitch, samePiece, soldByClass, type Instrument, type StringPosition } from './instrument'
+import {
+  gaugeOf,
+  isHarp,
+  restPitch,
+  samePiece,
+  soldByClass,
+  type Instrument,
+  type StringPosition,
+} from './instrument'
 
 export interface StringNames {
   /** `3rd-octave G` */
@@ -35,7 +43,10 @@ export function stringNames(instrument: Instrument, position: StringPosition): S
     maker: position.makerLabel,
     sounding: scientificWord(note),
     frequency: restPitch(instrument, position),
-    within: shared.length < 2 ? null : `${ordinal(shared.indexOf(position) + 1)} of the ${shared.length} strings of one wire`,
+    within:
+      shared.length < 2
+        ? null
+        : `${ordinal(shared.indexOf(position) + 1)} of the ${shared.length} strings of one wire`,
   }
 }
 
@@ -63,19 +74,26 @@ function roleName({ called }: StringPosition): string {
  * The name to lead with, and the labels that must stand beside it: `3rd-octave G` and `G4 (scientific)`; `string 4` on a
  * zither, whose players know no harp octaves. Where the maker's chart has no label for a position, its players' name leads.
  */
-export function leadingNames(position: StringPosition, scheme: NameScheme = 'as its players do'): LeadingNames {
+export function leadingNames(
+  position: StringPosition,
+  scheme: NameScheme = 'as its players do',
+): LeadingNames {
   const { by, role } = position.called
   const scientific = `${scientificWord({ ...position.note, accidental: 0 })} (scientific)`
   const octave = harpOctaveWord(position.note)
   const harps = by === 'harp octave'
   const unnumbered = harps ? `${octave}, ${scientific}` : scientific
   switch (scheme) {
-    case 'E-to-F octaves': return { name: octave, beside: harps ? scientific : `${numberName(position)}, ${scientific}` }
-    case 'its number': return { name: numberName(position), beside: unnumbered }
-    case 'the maker’s': if (position.makerLabel !== null) return { name: `maker’s ${position.makerLabel}`, beside: unnumbered }
+    case 'E-to-F octaves':
+      return { name: octave, beside: harps ? scientific : `${numberName(position)}, ${scientific}` }
+    case 'its number':
+      return { name: numberName(position), beside: unnumbered }
+    case 'the maker’s':
+      if (position.makerLabel !== null) return { name: `maker’s ${position.makerLabel}`, beside: unnumbered }
   }
   if (harps) return { name: octave, beside: scientific }
-  if (by === 'role' && role !== null) return { name: roleName(position), beside: `${numberName(position)}, ${scientific}` }
+  if (by === 'role' && role !== null)
+    return { name: roleName(position), beside: `${numberName(position)}, ${scientific}` }
   return { name: numberName(position), beside: scientific }
 }
 
@@ -84,12 +102,21 @@ export function leadingNames(position: StringPosition, scheme: NameScheme = 'as 
  *
  * @example spokenLine(lovage, g4) // 'a pedal harp, 3rd-octave G, gut, concert tension'
  */
-export function spokenLine(instrument: Instrument, position: StringPosition, scheme: NameScheme = 'as its players do'): string {
+export function spokenLine(
+  instrument: Instrument,
+  position: StringPosition,
+  scheme: NameScheme = 'as its players do',
+): string {
   const tensionClass = soldByClass(instrument)
   const gauge = `${(gaugeOf(position) * 1000).toFixed(2)} mm`
   const end = endToOrder(position.tail.fastening)
   const sold = tensionClass === null ? [gauge, `${end} end`] : [`${tensionClass} tension`]
-  return [`a ${instrument.family}`, leadingNames(position, scheme).name, materialWord(position.construction), ...sold].join(', ')
+  return [
+    `a ${instrument.family}`,
+    leadingNames(position, scheme).name,
+    materialWord(position.construction),
+    ...sold,
+  ].join(', ')
 }
 
 /** A name as it stands in a sentence: `the 3rd-octave G`, `string 4`. */

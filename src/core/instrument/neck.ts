@@ -30,7 +30,13 @@ function distance(a: Point, b: Point, rule: SpacingRule): number {
 function gaps(instrument: Instrument, from: StringPosition, step: 1 | -1, rule: SpacingRule): number[] {
   const result: number[] = []
   for (let i = from.number - 1; instrument.positions[i + step]; i += step) {
-    result.push(distance((instrument.positions[i] as StringPosition).at.pin, (instrument.positions[i + step] as StringPosition).at.pin, rule))
+    result.push(
+      distance(
+        (instrument.positions[i] as StringPosition).at.pin,
+        (instrument.positions[i + step] as StringPosition).at.pin,
+        rule,
+      ),
+    )
   }
   return result
 }
@@ -40,7 +46,10 @@ const ENOUGH_PINS = 7
 
 /** The row of gaps to count along: the house's way where an octave of pins lies there, else where there are more. */
 function rowFor(instrument: Instrument, from: StringPosition, { rule, toward }: Counting) {
-  const rowToward = (direction: NeckDirection) => ({ direction, row: gaps(instrument, from, direction === 'toward the bass' ? 1 : -1, rule) })
+  const rowToward = (direction: NeckDirection) => ({
+    direction,
+    row: gaps(instrument, from, direction === 'toward the bass' ? 1 : -1, rule),
+  })
   const wanted = rowToward(toward)
   if (wanted.row.length >= ENOUGH_PINS) return wanted
   const other = rowToward(toward === 'toward the bass' ? 'toward the treble' : 'toward the bass')
@@ -53,7 +62,12 @@ function rowFor(instrument: Instrument, from: StringPosition, { rule, toward }: 
  *
  * @param length - m
  */
-export function pinsReached(instrument: Instrument, from: StringPosition, length: number, counting: Counting): NeckReach {
+export function pinsReached(
+  instrument: Instrument,
+  from: StringPosition,
+  length: number,
+  counting: Counting,
+): NeckReach {
   expectNotNegative('slack', length)
   const { direction, row } = rowFor(instrument, from, counting)
   let left = length
@@ -67,7 +81,12 @@ export function pinsReached(instrument: Instrument, from: StringPosition, length
 /**
  * The length that a count of pins spans along the neck from a string's own pin, m; the inverse of {@link pinsReached}.
  */
-export function lengthOfPins(instrument: Instrument, from: StringPosition, pins: number, counting: Counting): number {
+export function lengthOfPins(
+  instrument: Instrument,
+  from: StringPosition,
+  pins: number,
+  counting: Counting,
+): number {
   const { row } = rowFor(instrument, from, counting)
   if (row.length === 0) return 0
   let length = 0
@@ -89,5 +108,7 @@ export function spacingAt(instrument: Instrument, position: StringPosition): num
 /** Distance across from string to string over the whole instrument, m: on paired strings near and far gaps take turns. */
 export function meanSpacing({ positions }: Instrument): number {
   const [first, last] = [positions[0], positions.at(-1)]
-  return first && last && positions.length > 1 ? Math.abs(first.at.tail.x - last.at.tail.x) / (positions.length - 1) : 0
+  return first && last && positions.length > 1
+    ? Math.abs(first.at.tail.x - last.at.tail.x) / (positions.length - 1)
+    : 0
 }

@@ -6,31 +6,66 @@ import { fromPreset, readNotes } from './presets'
 import { readLengths } from './read-lengths'
 
 const RANGES: Record<Family, readonly [notes: string, restTuning: string]> = {
-  'pedal harp': ['C1 to G7', 'C-flat major'], 'lever harp': ['C2 to C7', 'E-flat major'], 'lap harp': ['C3 to C6', 'C major'], 'wire-strung harp': ['G2 to D6', 'G major'],
-  'lap zither': ['D4 to D5', 'G major'], 'loop-end zither': ['D4 to A5', 'G major'], 'long zither': ['A3 G3 E3 D3 C3 A2 G2', 'C major'], 'scroll-head zither': ['D4 D4 A3 D3', 'D major'], lyre: ['G3 to A4', 'C major'],
+  'pedal harp': ['C1 to G7', 'C-flat major'],
+  'lever harp': ['C2 to C7', 'E-flat major'],
+  'lap harp': ['C3 to C6', 'C major'],
+  'wire-strung harp': ['G2 to D6', 'G major'],
+  'lap zither': ['D4 to D5', 'G major'],
+  'loop-end zither': ['D4 to A5', 'G major'],
+  'long zither': ['A3 G3 E3 D3 C3 A2 G2', 'C major'],
+  'scroll-head zither': ['D4 D4 A3 D3', 'D major'],
+  lyre: ['G3 to A4', 'C major'],
 }
-const make = (family: Family, notes = RANGES[family][0], lengths = '') => fromPreset({
-  about: { slug: 'new', name: 'New', family, maker: '', model: '', owner: '', referenceA: 440, restTuning: RANGES[family][1], tensionClass: 'lever' }, notes: readNotes(notes), measured: readLengths(lengths, 'mm'),
-})
+const make = (family: Family, notes = RANGES[family][0], lengths = '') =>
+  fromPreset({
+    about: {
+      slug: 'new',
+      name: 'New',
+      family,
+      maker: '',
+      model: '',
+      owner: '',
+      referenceA: 440,
+      restTuning: RANGES[family][1],
+      tensionClass: 'lever',
+    },
+    notes: readNotes(notes),
+    measured: readLengths(lengths, 'mm'),
+  })
 
-test.each(FAMILIES)('a %s comes out of its preset with nothing wrong in its chart, and nothing near breaking', (family) => {
-  const { positions } = make(family)
-  const found = findings(positions.map(chartLine), 440)
-  expect(found.filter(({ weight, kind }) => weight === 'wrong' || kind === 'near breaking')).toEqual([])
-  expect(positions.every((p) => p.freeLength > p.speakingLength)).toBe(true)
-})
+test.each(FAMILIES)(
+  'a %s comes out of its preset with nothing wrong in its chart, and nothing near breaking',
+  (family) => {
+    const { positions } = make(family)
+    const found = findings(positions.map(chartLine), 440)
+    expect(found.filter(({ weight, kind }) => weight === 'wrong' || kind === 'near breaking')).toEqual([])
+    expect(positions.every((p) => p.freeLength > p.speakingLength)).toBe(true)
+  },
+)
 
 test.each(FAMILIES)('a %s of any range stands with nothing measured', (family) => {
-  for (const notes of ['C2 to C4', 'C3 to C4', 'C4 to C5', 'E2 to G6', 'C1 to G7', 'G3 to A4', 'A2 to A3', 'C5 to C7', 'C3 to F3']) {
+  for (const notes of [
+    'C2 to C4',
+    'C3 to C4',
+    'C4 to C5',
+    'E2 to G6',
+    'C1 to G7',
+    'G3 to A4',
+    'A2 to A3',
+    'C5 to C7',
+    'C3 to F3',
+  ]) {
     const { positions } = make(family, notes)
-    for (let i = 1; i < positions.length; i += 1) expect(positions[i]!.speakingLength).toBeGreaterThanOrEqual(positions[i - 1]!.speakingLength)
+    for (let i = 1; i < positions.length; i += 1)
+      expect(positions[i]!.speakingLength).toBeGreaterThanOrEqual(positions[i - 1]!.speakingLength)
   }
 })
 
 test('measured lengths are gone through to the tenth of a millimetre, and the others follow them', () => {
   const { positions } = make('lever harp', 'C2 to C7', '1: 70 mm\n20: 41 cm; 36: 1200')
   expect([0, 19, 35].map((i) => positions[i]!.speakingLength)).toEqual([0.07, 0.41, 1.2])
-  for (let i = 1; i < positions.length; i += 1) expect(positions[i]!.speakingLength).toBeGreaterThan(positions[i - 1]!.speakingLength)
+  for (let i = 1; i < positions.length; i += 1)
+    expect(positions[i]!.speakingLength).toBeGreaterThan(positions[i - 1]!.speakingLength)
 })
 
 test('one string is an instrument too', () => {
@@ -38,9 +73,19 @@ test('one string is an instrument too', () => {
 })
 
 test.each([
-  ['', 'Expected the notes'], ['X9', 'X9'], ['C-1 to C9 C9', '.'],
-])('notes “%s” are answered with a sentence', (notes, sentence) => expect(() => make('lyre', notes)).toThrow(sentence))
+  ['', 'Expected the notes'],
+  ['X9', 'X9'],
+  ['C-1 to C9 C9', '.'],
+])('notes “%s” are answered with a sentence', (notes, sentence) =>
+  expect(() => make('lyre', notes)).toThrow(sentence),
+)
 
 test.each([
-  ['99: 200 mm', 'There is no string 99'], ['1: 9 km', '.'], ['one: 9', 'Expected a number and a length'], ['1: 400\n5: 100', 'would come out shorter'], ['3: 9000', 'can’t be right'],
-])('lengths “%s” are answered with a sentence', (lengths, sentence) => expect(() => make('lever harp', 'C2 to C7', lengths)).toThrow(sentence))
+  ['99: 200 mm', 'There is no string 99'],
+  ['1: 9 km', '.'],
+  ['one: 9', 'Expected a number and a length'],
+  ['1: 400\n5: 100', 'would come out shorter'],
+  ['3: 9000', 'can’t be right'],
+])('lengths “%s” are answered with a sentence', (lengths, sentence) =>
+  expect(() => make('lever harp', 'C2 to C7', lengths)).toThrow(sentence),
+)

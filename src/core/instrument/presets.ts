@@ -18,7 +18,12 @@ interface PresetSection {
   readonly downTo: string
   readonly make:
     | Material
-    | { readonly wrap: Material; readonly core: Material; readonly coreDiameter: number; readonly bedding: Material | null }
+    | {
+        readonly wrap: Material
+        readonly core: Material
+        readonly coreDiameter: number
+        readonly bedding: Material | null
+      }
   readonly tail: TailFastening
   readonly head: HeadFastening
 }
@@ -46,80 +51,266 @@ interface Preset {
 }
 
 const NECK_PIN: Omit<TuningPin, 'toBridge'> = {
-  setting: 'through the neck', turnedBy: 'key', diameter: 6.8 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 12 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 8.5 * mm,
+  setting: 'through the neck',
+  turnedBy: 'key',
+  diameter: 6.8 * mm,
+  gearRatio: 1,
+  tightens: 'clockwise',
+  threadPitch: null,
+  height: 12 * mm,
+  heightDatum: 'string hole',
+  holeToEnd: 5 * mm,
+  bridgeHeight: 8.5 * mm,
 }
 const WREST_PIN: Omit<TuningPin, 'toBridge'> = {
-  setting: 'upright', turnedBy: 'key', diameter: 5 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: 1.25 * mm, height: 20 * mm, heightDatum: 'top of pin', holeToEnd: 8 * mm, bridgeHeight: 10.5 * mm,
+  setting: 'upright',
+  turnedBy: 'key',
+  diameter: 5 * mm,
+  gearRatio: 1,
+  tightens: 'clockwise',
+  threadPitch: 1.25 * mm,
+  height: 20 * mm,
+  heightDatum: 'top of pin',
+  holeToEnd: 8 * mm,
+  bridgeHeight: 10.5 * mm,
 }
 const LOWEST_OF_ALL = 'C-flat 0'
 const TUCKED: HeadFastening = 'tail tucked, after half a turn'
 const PLAIN: HeadFastening = 'plain becket'
-const HARP = { coloured: true, spacing: 14 * mm, rise: 25 * mm, beyondBridge: [40 * mm, 90 * mm], belowSpeaking: 12 * mm, boardThickness: 7 * mm, eyeletBore: 2.8 * mm, postDiameter: null, stringsPerPiece: 1, pin: NECK_PIN } as const
-const ZITHER = { coloured: false, mechanism: null, spacing: 17 * mm, rise: 14 * mm, beyondBridge: [30 * mm, 36 * mm], belowSpeaking: 28 * mm, boardThickness: 0, eyeletBore: null, postDiameter: 2.5 * mm, pin: WREST_PIN } as const
-const WIRE_BASS: PresetSection = { downTo: LOWEST_OF_ALL, make: { wrap: 'copper', core: 'steel', coreDiameter: 0.7 * mm, bedding: 'silk' }, tail: 'slip loop', head: PLAIN }
+const HARP = {
+  coloured: true,
+  spacing: 14 * mm,
+  rise: 25 * mm,
+  beyondBridge: [40 * mm, 90 * mm],
+  belowSpeaking: 12 * mm,
+  boardThickness: 7 * mm,
+  eyeletBore: 2.8 * mm,
+  postDiameter: null,
+  stringsPerPiece: 1,
+  pin: NECK_PIN,
+} as const
+const ZITHER = {
+  coloured: false,
+  mechanism: null,
+  spacing: 17 * mm,
+  rise: 14 * mm,
+  beyondBridge: [30 * mm, 36 * mm],
+  belowSpeaking: 28 * mm,
+  boardThickness: 0,
+  eyeletBore: null,
+  postDiameter: 2.5 * mm,
+  pin: WREST_PIN,
+} as const
+const WIRE_BASS: PresetSection = {
+  downTo: LOWEST_OF_ALL,
+  make: { wrap: 'copper', core: 'steel', coreDiameter: 0.7 * mm, bedding: 'silk' },
+  tail: 'slip loop',
+  head: PLAIN,
+}
 
 const PRESETS: Record<Family, Preset> = {
   'pedal harp': {
-    ...HARP, usual: ['G7', 'C1'], mechanism: 'disc', pace: [[0, 195], [0.55, 122], [1, 46]], tension: { treble: 46, bass: 280 }, lies: 'upright on the floor, leaning against its stand',
+    ...HARP,
+    usual: ['G7', 'C1'],
+    mechanism: 'disc',
+    pace: [
+      [0, 195],
+      [0.55, 122],
+      [1, 46],
+    ],
+    tension: { treble: 46, bass: 280 },
+    lies: 'upright on the floor, leaning against its stand',
     sections: [
-      { downTo: 'F6', make: 'nylon 6.12', tail: 'third loop', head: TUCKED }, { downTo: 'A-flat 2', make: 'gut', tail: 'two-loop, open bight', head: PLAIN }, WIRE_BASS,
+      { downTo: 'F6', make: 'nylon 6.12', tail: 'third loop', head: TUCKED },
+      { downTo: 'A-flat 2', make: 'gut', tail: 'two-loop, open bight', head: PLAIN },
+      WIRE_BASS,
     ],
   },
   'lever harp': {
-    ...HARP, usual: ['C7', 'C2'], mechanism: 'lever', pace: [[0, 150], [0.6, 128], [1, 78]], tension: { treble: 42, bass: 135 }, lies: 'on its side on a table, levers up',
+    ...HARP,
+    usual: ['C7', 'C2'],
+    mechanism: 'lever',
+    pace: [
+      [0, 150],
+      [0.6, 128],
+      [1, 78],
+    ],
+    tension: { treble: 42, bass: 135 },
+    lies: 'on its side on a table, levers up',
     sections: [
       { downTo: 'A-flat 3', make: 'nylon 6.12', tail: 'half knot and anchor', head: TUCKED },
-      { downTo: 'B-flat 2', make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.95 * mm, bedding: null }, tail: 'two-loop, open bight', head: PLAIN },
-      { downTo: LOWEST_OF_ALL, make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.42 * mm, bedding: 'silk' }, tail: 'slip loop', head: PLAIN },
+      {
+        downTo: 'B-flat 2',
+        make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.95 * mm, bedding: null },
+        tail: 'two-loop, open bight',
+        head: PLAIN,
+      },
+      {
+        downTo: LOWEST_OF_ALL,
+        make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.42 * mm, bedding: 'silk' },
+        tail: 'slip loop',
+        head: PLAIN,
+      },
     ],
   },
   'lap harp': {
-    ...HARP, usual: ['C6', 'C3'], mechanism: null, spacing: 12 * mm, rise: 19 * mm, beyondBridge: [30 * mm, 48 * mm], eyeletBore: null, pace: [[0, 145], [1, 86]], tension: { treble: 35, bass: 56 }, lies: 'flat on its back on a cloth',
+    ...HARP,
+    usual: ['C6', 'C3'],
+    mechanism: null,
+    spacing: 12 * mm,
+    rise: 19 * mm,
+    beyondBridge: [30 * mm, 48 * mm],
+    eyeletBore: null,
+    pace: [
+      [0, 145],
+      [1, 86],
+    ],
+    tension: { treble: 35, bass: 56 },
+    lies: 'flat on its back on a cloth',
     sections: [
       { downTo: 'C3', make: 'nylon 6.12', tail: 'overhand on a bead', head: TUCKED },
-      { downTo: LOWEST_OF_ALL, make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.85 * mm, bedding: null }, tail: 'overhand on a bead', head: PLAIN },
+      {
+        downTo: LOWEST_OF_ALL,
+        make: { wrap: 'nylon 6.6', core: 'nylon 6.12', coreDiameter: 0.85 * mm, bedding: null },
+        tail: 'overhand on a bead',
+        head: PLAIN,
+      },
     ],
   },
   'wire-strung harp': {
-    ...HARP, usual: ['D6', 'G2'], coloured: false, mechanism: null, spacing: 11.5 * mm, rise: 18 * mm, beyondBridge: [30 * mm, 52 * mm], eyeletBore: null, pace: [[0, 97], [1, 70]], tension: { treble: 52, bass: 104 }, lies: 'on its side on a blanket',
+    ...HARP,
+    usual: ['D6', 'G2'],
+    coloured: false,
+    mechanism: null,
+    spacing: 11.5 * mm,
+    rise: 18 * mm,
+    beyondBridge: [30 * mm, 52 * mm],
+    eyeletBore: null,
+    pace: [
+      [0, 97],
+      [1, 70],
+    ],
+    tension: { treble: 52, bass: 104 },
+    lies: 'on its side on a blanket',
     sections: [
-      { downTo: 'D5', make: 'steel', tail: 'slip knot on a toggle', head: PLAIN }, { downTo: 'A3', make: 'brass', tail: 'slip knot on a toggle', head: PLAIN },
+      { downTo: 'D5', make: 'steel', tail: 'slip knot on a toggle', head: PLAIN },
+      { downTo: 'A3', make: 'brass', tail: 'slip knot on a toggle', head: PLAIN },
       { downTo: LOWEST_OF_ALL, make: 'phosphor bronze', tail: 'slip knot on a toggle', head: PLAIN },
     ],
   },
   'lap zither': {
-    ...ZITHER, usual: ['D5', 'D4'], stringsPerPiece: 2, pace: [[0, 168], [1, 155]], tension: { treble: 80, bass: 84 }, lies: 'flat on a cloth on the table, pins away from you',
+    ...ZITHER,
+    usual: ['D5', 'D4'],
+    stringsPerPiece: 2,
+    pace: [
+      [0, 168],
+      [1, 155],
+    ],
+    tension: { treble: 80, bass: 84 },
+    lies: 'flat on a cloth on the table, pins away from you',
     sections: [{ downTo: LOWEST_OF_ALL, make: 'steel', tail: 'round two posts', head: PLAIN }],
   },
   'loop-end zither': {
-    ...ZITHER, usual: ['A5', 'D4'], stringsPerPiece: 1, pace: [[0, 181], [1, 155]], tension: { treble: 46, bass: 62 }, lies: 'flat on a cloth on the table, pins to your right',
+    ...ZITHER,
+    usual: ['A5', 'D4'],
+    stringsPerPiece: 1,
+    pace: [
+      [0, 181],
+      [1, 155],
+    ],
+    tension: { treble: 46, bass: 62 },
+    lies: 'flat on a cloth on the table, pins to your right',
     sections: [{ downTo: LOWEST_OF_ALL, make: 'steel', tail: 'loop on a hitch pin', head: PLAIN }],
   },
   'long zither': {
-    ...ZITHER, usual: ['A3', 'G2'], stringsPerPiece: 1, spacing: 20 * mm, rise: 0, belowSpeaking: 70 * mm, postDiameter: 18 * mm, pace: { alike: 1.09 }, tension: { treble: 57, bass: 60 }, lies: 'on its long edge against your body, feet toward you',
-    pin: { ...NECK_PIN, turnedBy: 'hand', diameter: 9 * mm, height: 20 * mm, holeToEnd: 6 * mm, bridgeHeight: 10 * mm },
+    ...ZITHER,
+    usual: ['A3', 'G2'],
+    stringsPerPiece: 1,
+    spacing: 20 * mm,
+    rise: 0,
+    belowSpeaking: 70 * mm,
+    postDiameter: 18 * mm,
+    pace: { alike: 1.09 },
+    tension: { treble: 57, bass: 60 },
+    lies: 'on its long edge against your body, feet toward you',
+    pin: {
+      ...NECK_PIN,
+      turnedBy: 'hand',
+      diameter: 9 * mm,
+      height: 20 * mm,
+      holeToEnd: 6 * mm,
+      bridgeHeight: 10 * mm,
+    },
     sections: [
       { downTo: 'G2', make: 'silk', tail: 'layered foot wrap', head: 'peg cord' },
-      { downTo: LOWEST_OF_ALL, make: { wrap: 'copper', core: 'silk', coreDiameter: 0.66 * mm, bedding: null }, tail: 'layered foot wrap', head: 'peg cord' },
+      {
+        downTo: LOWEST_OF_ALL,
+        make: { wrap: 'copper', core: 'silk', coreDiameter: 0.66 * mm, bedding: null },
+        tail: 'layered foot wrap',
+        head: 'peg cord',
+      },
     ],
   },
   'scroll-head zither': {
-    ...ZITHER, usual: ['D4', 'D3'], stringsPerPiece: 1, rise: 0, belowSpeaking: 40 * mm, postDiameter: 2 * mm, pace: { alike: 0.69 }, tension: { treble: 60, bass: 62 }, lies: 'flat on your knees, scroll to your left',
-    pin: { ...WREST_PIN, setting: 'across a scroll', turnedBy: 'knob', diameter: 6 * mm, gearRatio: 6, threadPitch: null, height: 9 * mm, heightDatum: 'string hole', holeToEnd: 12 * mm, bridgeHeight: 3 * mm },
+    ...ZITHER,
+    usual: ['D4', 'D3'],
+    stringsPerPiece: 1,
+    rise: 0,
+    belowSpeaking: 40 * mm,
+    postDiameter: 2 * mm,
+    pace: { alike: 0.69 },
+    tension: { treble: 60, bass: 62 },
+    lies: 'flat on your knees, scroll to your left',
+    pin: {
+      ...WREST_PIN,
+      setting: 'across a scroll',
+      turnedBy: 'knob',
+      diameter: 6 * mm,
+      gearRatio: 6,
+      threadPitch: null,
+      height: 9 * mm,
+      heightDatum: 'string hole',
+      holeToEnd: 12 * mm,
+      bridgeHeight: 3 * mm,
+    },
     sections: [
       { downTo: 'F3', make: 'steel', tail: 'loop on a hitch pin', head: PLAIN },
-      { downTo: LOWEST_OF_ALL, make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.32 * mm, bedding: null }, tail: 'loop on a hitch pin', head: PLAIN },
+      {
+        downTo: LOWEST_OF_ALL,
+        make: { wrap: 'phosphor bronze', core: 'steel', coreDiameter: 0.32 * mm, bedding: null },
+        tail: 'loop on a hitch pin',
+        head: PLAIN,
+      },
     ],
   },
   lyre: {
-    ...HARP, usual: ['A4', 'G3'], coloured: false, mechanism: null, spacing: 13 * mm, rise: 0, beyondBridge: [26 * mm, 34 * mm], belowSpeaking: 62 * mm, boardThickness: 5 * mm, eyeletBore: 1.8 * mm, pace: [[0, 163], [1, 84]], tension: { treble: 44, bass: 52 }, lies: 'flat on its back on a cloth',
+    ...HARP,
+    usual: ['A4', 'G3'],
+    coloured: false,
+    mechanism: null,
+    spacing: 13 * mm,
+    rise: 0,
+    beyondBridge: [26 * mm, 34 * mm],
+    belowSpeaking: 62 * mm,
+    boardThickness: 5 * mm,
+    eyeletBore: 1.8 * mm,
+    pace: [
+      [0, 163],
+      [1, 84],
+    ],
+    tension: { treble: 44, bass: 52 },
+    lies: 'flat on its back on a cloth',
     pin: { ...NECK_PIN, diameter: 5 * mm, height: 11 * mm, holeToEnd: 4 * mm, bridgeHeight: 8 * mm },
-    sections: [{ downTo: LOWEST_OF_ALL, make: 'gut', tail: 'loop and through', head: 'tail tucked, after a quarter' }],
+    sections: [
+      { downTo: LOWEST_OF_ALL, make: 'gut', tail: 'loop and through', head: 'tail tucked, after a quarter' },
+    ],
   },
 }
 
 /** Tension of each family's shortest and longest strings, N: where to begin when nothing is known. */
-export const USUAL_TENSION = Object.fromEntries(Object.entries(PRESETS).map(([family, { tension }]) => [family, tension])) as Readonly<Record<Family, UsualTension>>
+export const USUAL_TENSION = Object.fromEntries(
+  Object.entries(PRESETS).map(([family, { tension }]) => [family, tension]),
+) as Readonly<Record<Family, UsualTension>>
 
 /** What the top of a harp strung with gut has: as the family usually does, or as the house would have it. */
 export type HarpTop = 'as charted' | 'nylon' | 'gut'
@@ -142,13 +333,18 @@ const MOST = 120
  * @throws RangeError with a sentence that can be shown
  */
 export function readNotes(text: string): readonly Note[] {
-  const words = text.trim().split(/\s*(?:,|;|\s)\s*/).filter((word) => word !== '')
+  const words = text
+    .trim()
+    .split(/\s*(?:,|;|\s)\s*/)
+    .filter((word) => word !== '')
   const range = /^([a-g]-?\d)\s*(?:to|-|–|…|\.\.)\s*([a-g]-?\d)$/i.exec(text.trim())
   const notes = range
     ? inOrder(parseNote(range[1] as string), parseNote(range[2] as string))
     : words.map((word) => ({ ...parseNote(word), accidental: 0 as const }))
-  if (notes.length === 0) throw new RangeError('Expected the notes, such as “C2 to C7”, or one by one from the shortest.')
-  if (notes.length > MOST) throw new RangeError(`That would be ${notes.length} strings; expected ${MOST} at most.`)
+  if (notes.length === 0)
+    throw new RangeError('Expected the notes, such as “C2 to C7”, or one by one from the shortest.')
+  if (notes.length > MOST)
+    throw new RangeError(`That would be ${notes.length} strings; expected ${MOST} at most.`)
   return notes
 }
 
@@ -162,22 +358,37 @@ function inOrder(a: Note, b: Note): readonly Note[] {
  * @param top - whether gut goes through to the shortest string
  * @throws RangeError with a sentence that can be shown, when a measured length is of no string or they don't fall toward the treble
  */
-export function fromPreset({ about, notes, measured }: NewInstrument, top: HarpTop = 'as charted'): Instrument {
+export function fromPreset(
+  { about, notes, measured }: NewInstrument,
+  top: HarpTop = 'as charted',
+): Instrument {
   const preset = PRESETS[about.family]
   const lengths = lengthsOf(preset, notes, about.referenceA, measured)
   const count = notes.length
-  const numbered = (treble: number, bass: number): readonly Control[] => [[1, treble], [Math.max(2, count), bass]]
+  const numbered = (treble: number, bass: number): readonly Control[] => [
+    [1, treble],
+    [Math.max(2, count), bass],
+  ]
   const design: InstrumentDesign = {
-    about: { ...about, lies: preset.lies }, notes, stringsPerPiece: preset.stringsPerPiece,
+    about: { ...about, lies: preset.lies },
+    notes,
+    stringsPerPiece: preset.stringsPerPiece,
     lengths: [...lengths, ...(count === 1 ? lengths : [])].map((length, i): Control => [i + 1, length]),
     tensions: numbered(preset.tension.treble, preset.tension.bass),
     sections: sectionsOf(preset, notes, top),
-    coloured: preset.coloured, mechanism: preset.mechanism,
-    spacing: numbered(preset.spacing, preset.spacing * 1.1), pairGap: preset.stringsPerPiece === 2 ? 8 * mm : 0,
+    coloured: preset.coloured,
+    mechanism: preset.mechanism,
+    spacing: numbered(preset.spacing, preset.spacing * 1.1),
+    pairGap: preset.stringsPerPiece === 2 ? 8 * mm : 0,
     lowerLine: numbered(preset.rise * (count - 1), 0),
-    beyondBridge: numbered(...preset.beyondBridge), stagger: 0, belowSpeaking: preset.belowSpeaking, boardThickness: preset.boardThickness,
-    eyeletBores: preset.eyeletBore === null ? null : numbered(preset.eyeletBore, preset.eyeletBore), postDiameter: preset.postDiameter,
-    pin: preset.pin, coverings: [],
+    beyondBridge: numbered(...preset.beyondBridge),
+    stagger: 0,
+    belowSpeaking: preset.belowSpeaking,
+    boardThickness: preset.boardThickness,
+    eyeletBores: preset.eyeletBore === null ? null : numbered(preset.eyeletBore, preset.eyeletBore),
+    postDiameter: preset.postDiameter,
+    pin: preset.pin,
+    coverings: [],
   }
   return designInstrument(design)
 }
@@ -188,23 +399,36 @@ function evenPitch(n: Note, referenceA: number): number {
 }
 
 /** The preset's lengths, stretched by what the measured ones say: the ratio runs evenly from one measured string to the next. */
-function lengthsOf({ pace, usual: range }: Preset, notes: readonly Note[], referenceA: number, measured: ReadonlyMap<number, number>): readonly number[] {
+function lengthsOf(
+  { pace, usual: range }: Preset,
+  notes: readonly Note[],
+  referenceA: number,
+  measured: ReadonlyMap<number, number>,
+): readonly number[] {
   const count = notes.length
   const [top, bottom] = range.map((name) => letterStep(parseNote(name))) as [number, number]
   // A smaller instrument has the part of its family's curve that its notes lie on.
   const place = (n: Note) => Math.min(1, Math.max(0, (top - letterStep(n)) / (top - bottom)))
   const curve = 'alike' in pace ? null : monotoneCurve(pace.map(([at, p]) => [at, Math.log(p)] as const))
-  const usual = notes.map((n, i) => ('alike' in pace ? pace.alike + i * 0.5 * mm : Math.exp(curve!(place(n))) / evenPitch(n, referenceA)))
-  const ratios = [...measured].sort(([a], [b]) => a - b).map(([number, length]): Control => {
-    const expected = usual[number - 1]
-    if (expected === undefined) throw new RangeError(`There is no string ${number} to have a length; there are ${count}.`)
-    return [number, Math.log(length / expected)]
-  })
+  const usual = notes.map((n, i) =>
+    'alike' in pace ? pace.alike + i * 0.5 * mm : Math.exp(curve!(place(n))) / evenPitch(n, referenceA),
+  )
+  const ratios = [...measured]
+    .sort(([a], [b]) => a - b)
+    .map(([number, length]): Control => {
+      const expected = usual[number - 1]
+      if (expected === undefined)
+        throw new RangeError(`There is no string ${number} to have a length; there are ${count}.`)
+      return [number, Math.log(length / expected)]
+    })
   const [only] = ratios
   const ratio = ratios.length > 1 ? monotoneCurve(ratios) : () => only?.[1] ?? 0
   const lengths = usual.map((length, i) => length * Math.exp(ratio(i + 1)))
   const falls = lengths.findIndex((length, i) => i > 0 && length < (lengths[i - 1] as number) * 0.9999)
-  if (falls > 0) throw new RangeError(`String ${falls + 1} would come out shorter than string ${falls}: look at the lengths measured near it.`)
+  if (falls > 0)
+    throw new RangeError(
+      `String ${falls + 1} would come out shorter than string ${falls}: look at the lengths measured near it.`,
+    )
   return lengths
 }
 
@@ -222,7 +446,17 @@ function sectionsOf({ sections }: Preset, notes: readonly Note[], top: HarpTop):
 function makeOf(make: PresetSection['make'], count: number): SectionDesign['make'] {
   if (typeof make === 'string') return { kind: 'plain', material: make, gauges: PLAIN_GAUGES[make] }
   return {
-    kind: 'wound', core: make.core, wrap: make.wrap, bedding: make.bedding ? { material: make.bedding, thickness: 0.08 * mm } : null,
-    coreDiameters: [[1, make.coreDiameter], [count + 1, make.coreDiameter]], wraps: make.coreDiameter < 0.75 * mm ? [...FINE_WRAP_GAUGES, ...WRAP_GAUGES].sort((a, b) => a - b) : WRAP_GAUGES,
+    kind: 'wound',
+    core: make.core,
+    wrap: make.wrap,
+    bedding: make.bedding ? { material: make.bedding, thickness: 0.08 * mm } : null,
+    coreDiameters: [
+      [1, make.coreDiameter],
+      [count + 1, make.coreDiameter],
+    ],
+    wraps:
+      make.coreDiameter < 0.75 * mm
+        ? [...FINE_WRAP_GAUGES, ...WRAP_GAUGES].sort((a, b) => a - b)
+        : WRAP_GAUGES,
   }
 }

@@ -11,11 +11,17 @@ import { parseLength, type LengthUnit } from '../units/length'
  */
 export function readLengths(text: string, bare: LengthUnit): ReadonlyMap<number, number> {
   const lengths = new Map<number, number>()
-  for (const line of text.split(/[\n;]/).map((part) => part.trim()).filter((part) => part !== '')) {
+  for (const line of text
+    .split(/[\n;]/)
+    .map((part) => part.trim())
+    .filter((part) => part !== '')) {
     const found = /^(?:no\.?|string)?\s*(\d{1,3})\s*[:=\s]\s*(.+)$/i.exec(line)
     if (!found) throw new RangeError(`Expected a number and a length such as “1: 76 mm”, got “${line}”.`)
     const length = parseLength(found[2] as string, bare)
-    if (length < 0.01 || length > 3) throw new RangeError(`A speaking length of “${(found[2] as string).trim()}” can’t be right; expected 10 mm to 3000 mm.`)
+    if (length < 0.01 || length > 3)
+      throw new RangeError(
+        `A speaking length of “${(found[2] as string).trim()}” can’t be right; expected 10 mm to 3000 mm.`,
+      )
     lengths.set(Number(found[1]), length)
   }
   return lengths

@@ -1,4 +1,12 @@
-import { endToOrder, isKnotted, knotConsumption, KNOTS, needsAnchor, TAIL_FASTENINGS, tailFacts } from './fastenings'
+import {
+  endToOrder,
+  isKnotted,
+  knotConsumption,
+  KNOTS,
+  needsAnchor,
+  TAIL_FASTENINGS,
+  tailFacts,
+} from './fastenings'
 
 const mm = 1e-3
 
@@ -20,14 +28,18 @@ test('every knot was drawn down and measured: more loops take more string, cross
     expect(widthInGauges).toBeLessThan(6)
   }
   expect(tailFacts('third loop').gauges).toBeGreaterThan(tailFacts('two-loop, open bight').gauges)
-  expect(tailFacts('two-loop, crossed').widthInGauges).toBeGreaterThan(tailFacts('two-loop, open bight').widthInGauges as number)
+  expect(tailFacts('two-loop, crossed').widthInGauges).toBeGreaterThan(
+    tailFacts('two-loop, open bight').widthInGauges as number,
+  )
   expect(tailFacts('layered foot wrap').gauges).toBe(tailFacts('slip loop').gauges)
 })
 
 test('what a house has measured on its own knot comes before what was worked out', () => {
   const worked = knotConsumption('slip loop', 1 * mm)
   expect(knotConsumption('slip loop', 1 * mm, { 'slip loop': 30 })).toBeCloseTo(0.05, 9)
-  expect(knotConsumption('third loop', 1 * mm, { 'slip loop': 30 })).toBe(knotConsumption('third loop', 1 * mm))
+  expect(knotConsumption('third loop', 1 * mm, { 'slip loop': 30 })).toBe(
+    knotConsumption('third loop', 1 * mm),
+  )
   expect(worked).not.toBeCloseTo(0.05, 4)
 })
 

@@ -5,26 +5,50 @@ import { expectPositive } from '../expect'
 import measures from './drawn/measures.json'
 
 export const TAIL_FASTENINGS = [
-  'two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'third loop', 'slip loop', 'loop and through',
-  'half knot and anchor', 'twisted loop', 'slip knot on a toggle', 'overhand on a bead', 'loop through itself',
-  'loop on a hitch pin', 'round two posts', 'layered foot wrap',
+  'two-loop, open bight',
+  'two-loop, crossed',
+  'two-loop, crossed, behind',
+  'third loop',
+  'slip loop',
+  'loop and through',
+  'half knot and anchor',
+  'twisted loop',
+  'slip knot on a toggle',
+  'overhand on a bead',
+  'loop through itself',
+  'loop on a hitch pin',
+  'round two posts',
+  'layered foot wrap',
 ] as const
 export type TailFastening = (typeof TAIL_FASTENINGS)[number]
 
 export const HEAD_FASTENINGS = [
-  'plain becket', 'kinked both sides', 'tail tucked, before turning', 'tail tucked, after a quarter',
-  'tail tucked, after half a turn', 'hitched round the string', 'second wrap crossed', 'above, below, above', 'peg cord',
+  'plain becket',
+  'kinked both sides',
+  'tail tucked, before turning',
+  'tail tucked, after a quarter',
+  'tail tucked, after half a turn',
+  'hitched round the string',
+  'second wrap crossed',
+  'above, below, above',
+  'peg cord',
 ] as const
 export type HeadFastening = (typeof HEAD_FASTENINGS)[number]
 
 const HEAD_WAYS: Record<HeadFastening, string | null> = {
   'plain becket': null,
-  'kinked both sides': 'Kink it on both sides of the pin, an S, and snip its end off close: it needs no lock and comes off fast.',
-  'tail tucked, before turning': 'Before you turn, tuck the tail under where the first wrap will lie, so that the string traps itself.',
-  'tail tucked, after a quarter': 'After a quarter turn, tuck the tail under the first wrap, so that the string traps itself.',
-  'tail tucked, after half a turn': 'After half a turn, tuck the tail under the first wrap, so that the string traps itself.',
-  'hitched round the string': 'Lead the tail round the standing string: up and over to one side, behind it, and back on the other, so that the first wrap traps it.',
-  'second wrap crossed': 'Bring the first wrap in, and the second out over it, so that the string traps itself; then in again.',
+  'kinked both sides':
+    'Kink it on both sides of the pin, an S, and snip its end off close: it needs no lock and comes off fast.',
+  'tail tucked, before turning':
+    'Before you turn, tuck the tail under where the first wrap will lie, so that the string traps itself.',
+  'tail tucked, after a quarter':
+    'After a quarter turn, tuck the tail under the first wrap, so that the string traps itself.',
+  'tail tucked, after half a turn':
+    'After half a turn, tuck the tail under the first wrap, so that the string traps itself.',
+  'hitched round the string':
+    'Lead the tail round the standing string: up and over to one side, behind it, and back on the other, so that the first wrap traps it.',
+  'second wrap crossed':
+    'Bring the first wrap in, and the second out over it, so that the string traps itself; then in again.',
   'above, below, above': 'Lay one wrap above the hole and one below it; the rest go above.',
   'peg cord': null,
 }
@@ -70,7 +94,16 @@ const HOLDS: Record<TailFastening, Pick<TailFacts, 'hold' | 'usedFor'> & { reado
 const STOPPER: TailFastening = 'slip loop'
 
 /** Tail fastenings that are knots and rest on an eyelet by themselves or by an anchor: one can stand for another. */
-export const KNOTS = ['two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'third loop', 'slip loop', 'loop and through', 'half knot and anchor', 'twisted loop'] as const satisfies readonly TailFastening[]
+export const KNOTS = [
+  'two-loop, open bight',
+  'two-loop, crossed',
+  'two-loop, crossed, behind',
+  'third loop',
+  'slip loop',
+  'loop and through',
+  'half knot and anchor',
+  'twisted loop',
+] as const satisfies readonly TailFastening[]
 
 /** What was measured on each knot as it was drawn down, in gauges: see `rope/measure.ts`. */
 const MEASURES: Partial<Record<TailFastening, { readonly takes: number; readonly width: number }>> = measures
@@ -79,7 +112,13 @@ const MEASURES: Partial<Record<TailFastening, { readonly takes: number; readonly
 export function tailFacts(fastening: TailFastening): TailFacts {
   const { hold, usedFor, tag = TAG } = HOLDS[fastening]
   const measured = MEASURES[hold === 'foot' ? STOPPER : fastening]
-  return { hold, usedFor, gauges: measured?.takes ?? 0, tag: measured ? tag : 0, widthInGauges: hold === 'knot' ? measured?.width ?? null : null }
+  return {
+    hold,
+    usedFor,
+    gauges: measured?.takes ?? 0,
+    tag: measured ? tag : 0,
+    widthInGauges: hold === 'knot' ? (measured?.width ?? null) : null,
+  }
 }
 
 /** Whether a string is wrapped on a foot from a peg's cord: no slack is left, and no wraps are counted. */

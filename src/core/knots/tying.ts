@@ -55,7 +55,15 @@ export function tyingOf(fastening: Fastening, { place, pinRadius = USUAL_PIN, dr
   if (isTail(fastening)) {
     const tie = tieOf(fastening, place)
     const states = drawn ? drawnOf(tie, place, drawn) : null
-    return { fastening, end: 'tail', stages: tie.stages, stateAt: (at) => stateOf(tie, at, states), tie, drawsDown: tie.drawnTo !== null, throughBoard: tie.throughBoard }
+    return {
+      fastening,
+      end: 'tail',
+      stages: tie.stages,
+      stateAt: (at) => stateOf(tie, at, states),
+      tie,
+      drawsDown: tie.drawnTo !== null,
+      throughBoard: tie.throughBoard,
+    }
   }
   const head = headOf(fastening)
   const common = { fastening, end: 'head' as const, tie: null, drawsDown: false, throughBoard: false }

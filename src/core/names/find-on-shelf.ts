@@ -32,13 +32,18 @@ export function findOnShelf(text: string, instruments: readonly Instrument[]): r
     const here = readingsOf(name, instrument)
     const pieceOf = (number: number) => instrument.positions[number - 1]?.piece
     here.forEach(({ number, means }, i) => {
-      if (here.findIndex((other) => pieceOf(other.number) === pieceOf(number)) === i) readings.push({ number, means, slug: instrument.slug, instrument: instrument.name })
+      if (here.findIndex((other) => pieceOf(other.number) === pieceOf(number)) === i)
+        readings.push({ number, means, slug: instrument.slug, instrument: instrument.name })
     })
   }
   if (readings.length > 0) return readings
   if (!isName(name)) throw notAName(text)
   const [only] = where
-  throw new NoSuchString(where.length === 1 && only ? nearestSentence(name, only) : `No instrument on the shelf has a string called “${name.text}”.`)
+  throw new NoSuchString(
+    where.length === 1 && only
+      ? nearestSentence(name, only)
+      : `No instrument on the shelf has a string called “${name.text}”.`,
+  )
 }
 
 export interface NamedInstrument {
@@ -58,7 +63,11 @@ export function namedInstrument(text: string, instruments: readonly Instrument[]
     if (length === 0 || length >= lower.length || (best && best.length >= length)) continue
     const name = instrument.name.toLowerCase()
     if (lower.startsWith(name) && /^(?:['’]s)?[\s,:;#]/.test(lower.slice(name.length))) {
-      best = { instrument, length: name.length, rest: plain.slice(name.length).replace(/^(?:['’]s)?[\s,:;]+/, '') }
+      best = {
+        instrument,
+        length: name.length,
+        rest: plain.slice(name.length).replace(/^(?:['’]s)?[\s,:;]+/, ''),
+      }
     } else if (lower.endsWith(name) && /[\s,:;]$/.test(lower.slice(0, -name.length))) {
       best = { instrument, length: name.length, rest: plain.slice(0, -name.length).replace(LINKS, '') }
     }

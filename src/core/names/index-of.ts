@@ -38,8 +38,10 @@ export function indexOf(instrument: Instrument): StringIndex {
     if (p.colour !== 'natural') add<Kind>(byKind, p.colour === 'red' ? 'red' : 'dark', p)
   }
   const index: StringIndex = {
-    byStep, bySemitone, pitches: instrument.positions.map((p) => restPitch(instrument, p)),
-    ofKind: (kind) => (kind === 'any' ? instrument.positions : byKind.get(kind) ?? NONE),
+    byStep,
+    bySemitone,
+    pitches: instrument.positions.map((p) => restPitch(instrument, p)),
+    ofKind: (kind) => (kind === 'any' ? instrument.positions : (byKind.get(kind) ?? NONE)),
   }
   INDEXES.set(instrument, index)
   return index

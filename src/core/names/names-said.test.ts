@@ -16,7 +16,9 @@ const told = (instrument: Instrument, number: number, as: string) => {
 
 function read(words: string, at: string): readonly { readonly slug: string; readonly number: number }[] {
   try {
-    return at === '' ? findOnShelf(words, shelf) : readName(words, on(at)).map(({ number }) => ({ slug: at, number }))
+    return at === ''
+      ? findOnShelf(words, shelf)
+      : readName(words, on(at)).map(({ number }) => ({ slug: at, number }))
   } catch (error) {
     expect(error).toBeInstanceOf(RangeError)
     return []
@@ -25,16 +27,28 @@ function read(words: string, at: string): readonly { readonly slug: string; read
 
 const cases = (list.phrases as [string, string, string][]).map(([words, at, meant]) => {
   const wanted = meant.split(' ').filter((word) => word !== '')
-  const expected = at === '' ? wanted.flatMap((word, i) => (i % 2 === 0 ? [`${word} ${wanted[i + 1]}`] : [])) : wanted.map((word) => `${at} ${word}`)
+  const expected =
+    at === ''
+      ? wanted.flatMap((word, i) => (i % 2 === 0 ? [`${word} ${wanted[i + 1]}`] : []))
+      : wanted.map((word) => `${at} ${word}`)
   const as = wanted.at(-1) ?? ''
   const got = read(words, at).map(({ slug, number }) => `${slug} ${told(on(slug), number, as)}`)
-  return { words, at, expected, got, right: JSON.stringify([...new Set(got)].sort()) === JSON.stringify([...expected].sort()) }
+  return {
+    words,
+    at,
+    expected,
+    got,
+    right: JSON.stringify([...new Set(got)].sort()) === JSON.stringify([...expected].sort()),
+  }
 })
 
 test('nineteen names in twenty are read as they are meant', () => {
   const wrong = cases.filter(({ right }) => !right)
   expect(cases.length).toBeGreaterThanOrEqual(150)
-  expect({ wrong: wrong.slice(0, 30), share: 1 - wrong.length / cases.length >= 0.95 }).toEqual({ wrong: expect.any(Array), share: true })
+  expect({ wrong: wrong.slice(0, 30), share: 1 - wrong.length / cases.length >= 0.95 }).toEqual({
+    wrong: expect.any(Array),
+    share: true,
+  })
 })
 
 test('nothing that is no name here is taken for one', () => {

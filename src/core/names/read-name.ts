@@ -19,7 +19,13 @@ const NOT_A_ROLE = new Set(['the', 'string', 'one', 'of', 'on', 'a'])
 
 /** Takes a text in. */
 export function said(text: string): SaidName {
-  return { text: text.trim(), named: readNamed(text), words: plainWords(text.slice(0, 200)).filter((word) => !NOT_A_ROLE.has(word)).join(' ') }
+  return {
+    text: text.trim(),
+    named: readNamed(text),
+    words: plainWords(text.slice(0, 200))
+      .filter((word) => !NOT_A_ROLE.has(word))
+      .join(' '),
+  }
 }
 
 const NONE: readonly NameReading[] = []
@@ -40,10 +46,18 @@ export function readingsOf(name: SaidName, instrument: Instrument): readonly Nam
   const own = ownNames(instrument)
   if (own.length === 0) return resolved
   const label = name.text.toLowerCase()
-  const labelled = own.filter((p) => p.makerLabel !== null && p.makerLabel.toLowerCase() === label)
+  const labelled = own
+    .filter((p) => p.makerLabel !== null && p.makerLabel.toLowerCase() === label)
     .map((p) => ({ number: p.number, means: `the maker's own label ${p.makerLabel}` }))
-  const roles = name.words === '' ? NONE : own.filter(({ called: { role } }) => role !== null && (role === name.words || role.endsWith(` ${name.words}`)))
-    .map((p) => ({ number: p.number, means: `the ${leadingNames(p).name}` }))
+  const roles =
+    name.words === ''
+      ? NONE
+      : own
+          .filter(
+            ({ called: { role } }) =>
+              role !== null && (role === name.words || role.endsWith(` ${name.words}`)),
+          )
+          .map((p) => ({ number: p.number, means: `the ${leadingNames(p).name}` }))
   const all = [...labelled, ...roles, ...resolved]
   return all.filter((reading, i) => all.findIndex((other) => other.number === reading.number) === i)
 }
@@ -56,7 +70,9 @@ export function isName(name: SaidName): boolean {
 /** The sentence for a text that is a name in no scheme. */
 export function notAName(text: string): RangeError {
   const shown = text.trim().length > 60 ? `${text.trim().slice(0, 60)}…` : text.trim()
-  return new RangeError(`“${shown}” is not a string's name. Try “4th-octave A”, “A3”, “second F from the top” or a number.`)
+  return new RangeError(
+    `“${shown}” is not a string's name. Try “4th-octave A”, “A3”, “second F from the top” or a number.`,
+  )
 }
 
 /**

@@ -12,7 +12,20 @@ export interface NearestNote {
 }
 
 /** Letters of the twelve semitones of an octave, sharps for the raised ones. */
-const STEPS = [[0, 0], [0, 1], [1, 0], [1, 1], [2, 0], [3, 0], [3, 1], [4, 0], [4, 1], [5, 0], [5, 1], [6, 0]] as const
+const STEPS = [
+  [0, 0],
+  [0, 1],
+  [1, 0],
+  [1, 1],
+  [2, 0],
+  [3, 0],
+  [3, 1],
+  [4, 0],
+  [4, 1],
+  [5, 0],
+  [5, 1],
+  [6, 0],
+] as const
 
 /**
  * @param frequency - Hz

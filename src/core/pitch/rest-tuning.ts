@@ -25,8 +25,13 @@ function signature(altered: readonly Letter[], by: Accidental): Record<Letter, A
 }
 
 const TUNINGS: readonly RestTuning[] = [
-  inFlats('C-flat major', 7), inFlats('A-flat major', 4), inFlats('E-flat major', 3), inFlats('F major', 1),
-  inFlats('C major', 0), inSharps('G major', 1), inSharps('D major', 2),
+  inFlats('C-flat major', 7),
+  inFlats('A-flat major', 4),
+  inFlats('E-flat major', 3),
+  inFlats('F major', 1),
+  inFlats('C major', 0),
+  inSharps('G major', 1),
+  inSharps('D major', 2),
 ]
 
 /** Names of the tunings known here. */
@@ -38,6 +43,9 @@ export const REST_TUNINGS: readonly string[] = TUNINGS.map(({ name }) => name)
  */
 export function restTuning(name: string): RestTuning {
   const found = TUNINGS.find((tuning) => tuning.name === name)
-  if (!found) throw new RangeError(`rest tuning: expected one of ${TUNINGS.map((t) => t.name).join(', ')}, got “${name}”.`)
+  if (!found)
+    throw new RangeError(
+      `rest tuning: expected one of ${TUNINGS.map((t) => t.name).join(', ')}, got “${name}”.`,
+    )
   return found
 }

@@ -18,7 +18,12 @@ test('each retune in a plan falls due when the string has fallen by just the tol
 })
 
 test('a string that falls twice as far as its material pulls the law its way, the more the more it is read', () => {
-  const readings = [1, 3, 9, 27].map((tuned) => ({ tuned, left: 0, age: tuned * 2, cents: 2 * driftCents(gut, tuned, tuned * 2) }))
+  const readings = [1, 3, 9, 27].map((tuned) => ({
+    tuned,
+    left: 0,
+    age: tuned * 2,
+    cents: 2 * driftCents(gut, tuned, tuned * 2),
+  }))
   const one = refitDrift(gut, readings.slice(0, 1))
   const all = refitDrift(gut, readings)
   expect(one.perDecade).toBeCloseTo(45 * 1.25, 6)

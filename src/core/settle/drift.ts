@@ -19,7 +19,9 @@ export interface DriftLaw {
 
 /** Decades of age between two ages, log10((t + τ) / (t0 + τ)). */
 export function decadesBetween(tuned: number, now: number, tau: number): number {
-  return Math.log10((expectNotNegative('age', now) + tau) / (expectNotNegative('age when tuned', tuned) + tau))
+  return Math.log10(
+    (expectNotNegative('age', now) + tau) / (expectNotNegative('age when tuned', tuned) + tau),
+  )
 }
 
 /**
@@ -38,7 +40,10 @@ export function driftCents(law: DriftLaw, tuned: number, now: number): number {
  * @returns never past {@link FOR_EVER}, which says that it holds
  */
 export function nextRetune(law: DriftLaw, tuned: number, tolerance: number): number {
-  return Math.min(FOR_EVER, (expectNotNegative('age when tuned', tuned) + law.tau) * growth(law, tolerance) - law.tau)
+  return Math.min(
+    FOR_EVER,
+    (expectNotNegative('age when tuned', tuned) + law.tau) * growth(law, tolerance) - law.tau,
+  )
 }
 
 /** A hundred years, h: what would come later does not come. */
@@ -51,7 +56,10 @@ export const FOR_EVER = 876_600
  * @param window - W, h
  */
 export function readyFrom(law: DriftLaw, tolerance: number, window: number): number {
-  return Math.min(FOR_EVER, Math.max(0, expectPositive('window', window) / (growth(law, tolerance) - 1) - law.tau))
+  return Math.min(
+    FOR_EVER,
+    Math.max(0, expectPositive('window', window) / (growth(law, tolerance) - 1) - law.tau),
+  )
 }
 
 /**
@@ -61,9 +69,19 @@ export function readyFrom(law: DriftLaw, tolerance: number, window: number): num
  * @param until - age to stop at, h
  * @param most - how many at the most
  */
-export function retunePlan(law: DriftLaw, tuned: number, tolerance: number, until: number, most: number): number[] {
+export function retunePlan(
+  law: DriftLaw,
+  tuned: number,
+  tolerance: number,
+  until: number,
+  most: number,
+): number[] {
   const ages: number[] = []
-  for (let age = nextRetune(law, tuned, tolerance); age <= until && age < FOR_EVER && ages.length < most; age = nextRetune(law, age, tolerance)) {
+  for (
+    let age = nextRetune(law, tuned, tolerance);
+    age <= until && age < FOR_EVER && ages.length < most;
+    age = nextRetune(law, age, tolerance)
+  ) {
     ages.push(age)
   }
   return ages

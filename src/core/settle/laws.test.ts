@@ -1,43 +1,65 @@
 import fc from 'fast-check'
-import { decadesBetween, driftCents, FOR_EVER, nextRetune, readyFrom, retunePlan, type DriftLaw } from './drift'
+import {
+  decadesBetween,
+  driftCents,
+  FOR_EVER,
+  nextRetune,
+  readyFrom,
+  retunePlan,
+  type DriftLaw,
+} from './drift'
 import { judgeReading, refitDrift } from './readings'
 
-const laws = fc.record<DriftLaw>({ perDecade: fc.double({ min: 5, max: 150, noNaN: true }), tau: fc.double({ min: 0.01, max: 0.2, noNaN: true }) })
+const laws = fc.record<DriftLaw>({
+  perDecade: fc.double({ min: 5, max: 150, noNaN: true }),
+  tau: fc.double({ min: 0.01, max: 0.2, noNaN: true }),
+})
 const hours = fc.double({ min: 0.1, max: 500, noNaN: true })
 const tolerances = fc.double({ min: 2, max: 30, noNaN: true })
 
 test('falls add up: tuned once and read twice, the second fall holds the first', () => {
-  fc.assert(fc.property(laws, hours, hours, hours, (law, start, a, b) => {
-    const whole = driftCents(law, start, start + a + b)
-    expect(driftCents(law, start, start + a) + driftCents(law, start + a, start + a + b)).toBeCloseTo(whole, 9)
-  }))
+  fc.assert(
+    fc.property(laws, hours, hours, hours, (law, start, a, b) => {
+      const whole = driftCents(law, start, start + a + b)
+      expect(driftCents(law, start, start + a) + driftCents(law, start + a, start + a + b)).toBeCloseTo(
+        whole,
+        9,
+      )
+    }),
+  )
 })
 
 test('a string only falls, and ever more slowly', () => {
-  fc.assert(fc.property(laws, hours, hours, (law, start, step) => {
-    const first = driftCents(law, start, start + step)
-    const second = driftCents(law, start + step, start + 2 * step)
-    expect(first).toBeLessThan(0)
-    expect(second).toBeLessThan(0)
-    expect(second).toBeGreaterThan(first)
-  }))
+  fc.assert(
+    fc.property(laws, hours, hours, (law, start, step) => {
+      const first = driftCents(law, start, start + step)
+      const second = driftCents(law, start + step, start + 2 * step)
+      expect(first).toBeLessThan(0)
+      expect(second).toBeLessThan(0)
+      expect(second).toBeGreaterThan(first)
+    }),
+  )
 })
 
 test('at the next retune it has fallen by just the tolerance', () => {
-  fc.assert(fc.property(laws, hours, tolerances, (law, tuned, tolerance) => {
-    const next = nextRetune(law, tuned, tolerance)
-    if (next < FOR_EVER) expect(driftCents(law, tuned, next)).toBeCloseTo(-tolerance, 6)
-    else expect(driftCents(law, tuned, next)).toBeGreaterThan(-tolerance - 1e-9)
-  }))
+  fc.assert(
+    fc.property(laws, hours, tolerances, (law, tuned, tolerance) => {
+      const next = nextRetune(law, tuned, tolerance)
+      if (next < FOR_EVER) expect(driftCents(law, tuned, next)).toBeCloseTo(-tolerance, 6)
+      else expect(driftCents(law, tuned, next)).toBeGreaterThan(-tolerance - 1e-9)
+    }),
+  )
 })
 
 test('tuned when it is ready, it falls by just the tolerance through the window', () => {
-  fc.assert(fc.property(laws, tolerances, fc.double({ min: 0.5, max: 6, noNaN: true }), (law, tolerance, window) => {
-    const ready = readyFrom(law, tolerance, window)
-    const fall = driftCents(law, ready, ready + window)
-    if (ready > 0) expect(fall).toBeCloseTo(-tolerance, 6)
-    else expect(fall).toBeGreaterThanOrEqual(-tolerance - 1e-9)
-  }))
+  fc.assert(
+    fc.property(laws, tolerances, fc.double({ min: 0.5, max: 6, noNaN: true }), (law, tolerance, window) => {
+      const ready = readyFrom(law, tolerance, window)
+      const fall = driftCents(law, ready, ready + window)
+      if (ready > 0) expect(fall).toBeCloseTo(-tolerance, 6)
+      else expect(fall).toBeGreaterThanOrEqual(-tolerance - 1e-9)
+    }),
+  )
 })
 
 test('every interval of a plan is the same multiple of the last', () => {
@@ -49,13 +71,28 @@ test('every interval of a plan is the same multiple of the last', () => {
 })
 
 test('readings that follow a law bring the estimate toward it and never past it', () => {
-  fc.assert(fc.property(laws, fc.double({ min: 0.4, max: 2.5, noNaN: true }), fc.integer({ min: 1, max: 8 }), (start, factor, count) => {
-    const truth: DriftLaw = { ...start, perDecade: start.perDecade * factor }
-    const readings = Array.from({ length: count }, (_, i) => ({ tuned: 1 + i, left: 0, age: 2 + 3 * i, cents: driftCents(truth, 1 + i, 2 + 3 * i) }))
-    const { perDecade } = refitDrift(start, readings)
-    expect((perDecade - start.perDecade) * (truth.perDecade - perDecade)).toBeGreaterThanOrEqual(-1e-6)
-    expect((perDecade - start.perDecade) / (truth.perDecade - start.perDecade || 1)).toBeCloseTo(factor === 1 ? 0 : count / (count + 3), 6)
-  }))
+  fc.assert(
+    fc.property(
+      laws,
+      fc.double({ min: 0.4, max: 2.5, noNaN: true }),
+      fc.integer({ min: 1, max: 8 }),
+      (start, factor, count) => {
+        const truth: DriftLaw = { ...start, perDecade: start.perDecade * factor }
+        const readings = Array.from({ length: count }, (_, i) => ({
+          tuned: 1 + i,
+          left: 0,
+          age: 2 + 3 * i,
+          cents: driftCents(truth, 1 + i, 2 + 3 * i),
+        }))
+        const { perDecade } = refitDrift(start, readings)
+        expect((perDecade - start.perDecade) * (truth.perDecade - perDecade)).toBeGreaterThanOrEqual(-1e-6)
+        expect((perDecade - start.perDecade) / (truth.perDecade - start.perDecade || 1)).toBeCloseTo(
+          factor === 1 ? 0 : count / (count + 3),
+          6,
+        )
+      },
+    ),
+  )
 })
 
 test('a reading taken the moment it was tuned says nothing of its drift', () => {
@@ -67,7 +104,12 @@ test('a string that rises is no slip, and the estimate stays above nothing', () 
   const law: DriftLaw = { perDecade: 45, tau: 0.05 }
   const reading = { tuned: 1, left: 0, age: 10, cents: 40 }
   expect(judgeReading(law, reading).kind).toBe('rise')
-  expect(refitDrift(law, Array.from({ length: 40 }, () => reading)).perDecade).toBeCloseTo(45 / 5, 9)
+  expect(
+    refitDrift(
+      law,
+      Array.from({ length: 40 }, () => reading),
+    ).perDecade,
+  ).toBeCloseTo(45 / 5, 9)
 })
 
 test('the band of a slip is wider the further the string was bound to fall', () => {

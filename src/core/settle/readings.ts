@@ -33,13 +33,18 @@ const WITHIN = { least: 0.2, most: 5 } as const
  * @returns the law with its own drift per decade, within a fifth and five times of the starting one
  */
 export function refitDrift(start: DriftLaw, readings: readonly CentsReading[]): DriftLaw {
-  const usable = readings.map((r) => ({ decades: decadesBetween(r.tuned, r.age, start.tau), fall: r.left - r.cents })).filter((r) => r.decades > 0)
+  const usable = readings
+    .map((r) => ({ decades: decadesBetween(r.tuned, r.age, start.tau), fall: r.left - r.cents }))
+    .filter((r) => r.decades > 0)
   if (usable.length === 0) return start
   const squares = usable.reduce((sum, r) => sum + r.decades ** 2, 0)
   const products = usable.reduce((sum, r) => sum + r.decades * r.fall, 0)
   const prior = (PRIOR_READINGS * squares) / usable.length
   const perDecade = (products + prior * start.perDecade) / (squares + prior)
-  return { ...start, perDecade: Math.min(WITHIN.most, Math.max(WITHIN.least, perDecade / start.perDecade)) * start.perDecade }
+  return {
+    ...start,
+    perDecade: Math.min(WITHIN.most, Math.max(WITHIN.least, perDecade / start.perDecade)) * start.perDecade,
+  }
 }
 
 export interface Verdict {
@@ -65,5 +70,10 @@ export function judgeReading(law: DriftLaw, reading: CentsReading): Verdict {
   const fall = driftCents(law, reading.tuned, reading.age)
   const deepest = reading.left + BAND_FACTOR * fall - READING_ERROR
   const highest = reading.left + READING_ERROR
-  return { expected: reading.left + fall, deepest, highest, kind: reading.cents < deepest ? 'slip' : reading.cents > highest ? 'rise' : 'settling' }
+  return {
+    expected: reading.left + fall,
+    deepest,
+    highest,
+    kind: reading.cents < deepest ? 'slip' : reading.cents > highest ? 'rise' : 'settling',
+  }
 }

@@ -4,12 +4,22 @@
 import { FIRST_TUNED, type DriftLaw } from './drift'
 
 /** A cycle is the stretching and bringing it back to pitch. */
-export const STRETCHINGS = ['leave it alone', 'gentle pulls', 'bending aside', 'rubbing warm', 'big sideways motions'] as const
+export const STRETCHINGS = [
+  'leave it alone',
+  'gentle pulls',
+  'bending aside',
+  'rubbing warm',
+  'big sideways motions',
+] as const
 export type Stretching = (typeof STRETCHINGS)[number]
 
 /** How many times as old a cycle makes the string: starting values, estimates. */
 export const AGES_BY: Readonly<Record<Stretching, number>> = {
-  'leave it alone': 1, 'gentle pulls': 1.5, 'bending aside': 1.5, 'rubbing warm': 1.5, 'big sideways motions': 2,
+  'leave it alone': 1,
+  'gentle pulls': 1.5,
+  'bending aside': 1.5,
+  'rubbing warm': 1.5,
+  'big sideways motions': 2,
 }
 
 /** More cycles than these are never counted: what is left by then is less than a reading shows. */
@@ -24,5 +34,8 @@ export const MOST_CYCLES = 12
  * @example helped({ perDecade: 45, tau: 0.05 }, 'gentle pulls', 2) // tau 0.3625: from 0.25 h it counts as 0.5625 h old
  */
 export function helped(law: DriftLaw, by: Stretching, cycles: number): DriftLaw {
-  return { ...law, tau: law.tau + FIRST_TUNED * (AGES_BY[by] ** Math.min(MOST_CYCLES, Math.max(0, cycles)) - 1) }
+  return {
+    ...law,
+    tau: law.tau + FIRST_TUNED * (AGES_BY[by] ** Math.min(MOST_CYCLES, Math.max(0, cycles)) - 1),
+  }
 }

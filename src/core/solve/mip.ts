@@ -63,18 +63,40 @@ const TERMS_A_LINE = 8
 
 /** The program in the CPLEX LP format; columns are called c0, c1 and so on. */
 export function lpText({ columns, rows }: Mip): string {
-  const sum = (terms: MipRow['terms']) => (terms.length === 0 ? '0 c0' : terms.map(([column, coefficient], i) => `${coefficient < 0 ? '-' : '+'} ${number(Math.abs(coefficient))} c${column}${i % TERMS_A_LINE === TERMS_A_LINE - 1 ? '\n' : ''}`).join(' '))
+  const sum = (terms: MipRow['terms']) =>
+    terms.length === 0
+      ? '0 c0'
+      : terms
+          .map(
+            ([column, coefficient], i) =>
+              `${coefficient < 0 ? '-' : '+'} ${number(Math.abs(coefficient))} c${column}${i % TERMS_A_LINE === TERMS_A_LINE - 1 ? '\n' : ''}`,
+          )
+          .join(' ')
   const costs = columns.flatMap(({ cost }, i) => (cost === 0 ? [] : [[i, cost] as const]))
   const constraints = rows.flatMap(({ lower, upper, terms }, i) => [
     ...(upper < Infinity ? [` u${i}: ${sum(terms)} <= ${number(upper)}`] : []),
     ...(lower > -Infinity ? [` l${i}: ${sum(terms)} >= ${number(lower)}`] : []),
   ])
-  const bounds = columns.map(({ lower, upper }, i) => (upper === Infinity ? ` c${i} >= ${number(lower)}` : ` ${number(lower)} <= c${i} <= ${number(upper)}`))
+  const bounds = columns.map(({ lower, upper }, i) =>
+    upper === Infinity ? ` c${i} >= ${number(lower)}` : ` ${number(lower)} <= c${i} <= ${number(upper)}`,
+  )
   const whole = columns.flatMap(({ integer }, i) => (integer ? [` c${i}`] : []))
-  return ['Minimize', ` cost: ${sum(costs)}`, 'Subject To', ...constraints, 'Bounds', ...bounds, ...(whole.length > 0 ? ['Generals', ...whole] : []), 'End', ''].join('\n')
+  return [
+    'Minimize',
+    ` cost: ${sum(costs)}`,
+    'Subject To',
+    ...constraints,
+    'Bounds',
+    ...bounds,
+    ...(whole.length > 0 ? ['Generals', ...whole] : []),
+    'End',
+    '',
+  ].join('\n')
 }
 
 /** A decimal without an exponent sign that a reader could take for an operator. */
 function number(value: number): string {
-  return Number(value.toPrecision(15)).toString().replace(/e\+?(-?\d+)$/, 'e$1')
+  return Number(value.toPrecision(15))
+    .toString()
+    .replace(/e\+?(-?\d+)$/, 'e$1')
 }

@@ -31,7 +31,12 @@ export interface CoilLeft {
 }
 
 export interface CutPlan {
-  readonly cuts: readonly { readonly jobId: number; readonly coilId: number; readonly length: number; readonly grade: CutOption['grade'] }[]
+  readonly cuts: readonly {
+    readonly jobId: number
+    readonly coilId: number
+    readonly length: number
+    readonly grade: CutOption['grade']
+  }[]
   /** Jobs that no coil is left for. */
   readonly unserved: readonly number[]
   readonly opens: number
@@ -54,16 +59,29 @@ export const CUT_COST = {
  * @param coils - on the shelf
  * @param solve - a solver
  */
-export async function planCuts(jobs: readonly CutJob[], coils: readonly CoilLeft[], solve: SolveMip): Promise<CutPlan> {
+export async function planCuts(
+  jobs: readonly CutJob[],
+  coils: readonly CoilLeft[],
+  solve: SolveMip,
+): Promise<CutPlan> {
   const mip = new MipBuilder()
   const byId = new Map(coils.map((coil) => [coil.id, coil]))
   // 1. A column for each job on each coil that fits and is long enough, and one for leaving the job without.
-  const uses = jobs.flatMap((job) => job.options
-    .filter(({ coilId, length }) => (byId.get(coilId)?.left ?? 0) >= length + KERF)
-    .map((option) => ({ job, ...option, column: mip.whole(CUT_COST.grade[option.grade] - CUT_COST.leftover * (option.length + KERF), 1) })))
+  const uses = jobs.flatMap((job) =>
+    job.options
+      .filter(({ coilId, length }) => (byId.get(coilId)?.left ?? 0) >= length + KERF)
+      .map((option) => ({
+        job,
+        ...option,
+        column: mip.whole(CUT_COST.grade[option.grade] - CUT_COST.leftover * (option.length + KERF), 1),
+      })),
+  )
   const without = jobs.map((job) => ({ job, column: mip.whole(CUT_COST.unserved, 1) }))
   for (const { job, column } of without) {
-    const terms = [...uses.filter((use) => use.job === job).map((use) => [use.column, 1] as const), [column, 1] as const]
+    const terms = [
+      ...uses.filter((use) => use.job === job).map((use) => [use.column, 1] as const),
+      [column, 1] as const,
+    ]
     mip.atLeast(1, terms)
     mip.atMost(1, terms)
   }
@@ -72,19 +90,33 @@ export async function planCuts(jobs: readonly CutJob[], coils: readonly CoilLeft
     const on = uses.filter(({ coilId }) => coilId === coil.id)
     if (on.length === 0) return []
     const column = mip.whole((coil.opened ? 0 : CUT_COST.fresh) + CUT_COST.leftover * coil.left, 1)
-    mip.atMost(0, [...on.map((use) => [use.column, use.length + KERF] as const), [column, -coil.left] as const])
+    mip.atMost(0, [
+      ...on.map((use) => [use.column, use.length + KERF] as const),
+      [column, -coil.left] as const,
+    ])
     // Each use by itself needs the coil touched: the bound is much tighter than by lengths alone.
-    for (const use of on) mip.atMost(0, [[use.column, 1], [column, -1]])
-    if (coil.most !== null) mip.atMost(coil.most, on.map((use) => [use.column, 1] as const))
+    for (const use of on)
+      mip.atMost(0, [
+        [use.column, 1],
+        [column, -1],
+      ])
+    if (coil.most !== null)
+      mip.atMost(
+        coil.most,
+        on.map((use) => [use.column, 1] as const),
+      )
     return [{ coil, column }]
   })
   // 3. The answer, read back.
   const answer = solved(await solve(mip))
   const chosen = (column: number) => (answer.values[column] ?? 0) > 0.5
   return {
-    cuts: uses.filter(({ column }) => chosen(column)).map(({ job, coilId, length, grade }) => ({ jobId: job.id, coilId, length, grade })),
+    cuts: uses
+      .filter(({ column }) => chosen(column))
+      .map(({ job, coilId, length, grade }) => ({ jobId: job.id, coilId, length, grade })),
     unserved: without.filter(({ column }) => chosen(column)).map(({ job }) => job.id),
     opens: touched.filter(({ coil, column }) => !coil.opened && chosen(column)).length,
-    cost: answer.objective, gap: answer.gap,
+    cost: answer.objective,
+    gap: answer.gap,
   }
 }

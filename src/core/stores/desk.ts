@@ -33,13 +33,21 @@ const BACK_ORDERED = 0.1
  * @param catalogue - of the supplier
  * @param random - from 0 to 1, seeded by whoever calls
  */
-export function deskAnswer(asked: readonly AskedLine[], catalogue: readonly DeskItem[], random: () => number): readonly DeskLine[] {
+export function deskAnswer(
+  asked: readonly AskedLine[],
+  catalogue: readonly DeskItem[],
+  random: () => number,
+): readonly DeskLine[] {
   const inPlace = asked.map(({ part }) => substituteFor(part, catalogue))
   const able = inPlace.flatMap((offered, i) => (offered === null ? [] : [i]))
   const substituted = able.length === 0 || asked.length < 2 ? -1 : able[Math.floor(random() * able.length)]
   return asked.map((line, i): DeskLine => {
     if (i === substituted) return { ...line, answer: 'substituted', offered: inPlace[i] as string }
-    return { ...line, answer: random() < BACK_ORDERED && asked.length > 2 ? 'back-ordered' : 'confirmed', offered: null }
+    return {
+      ...line,
+      answer: random() < BACK_ORDERED && asked.length > 2 ? 'back-ordered' : 'confirmed',
+      offered: null,
+    }
   })
 }
 
@@ -49,17 +57,31 @@ function substituteFor(part: string, catalogue: readonly DeskItem[]): string | n
   if (!asked) return null
   const near = catalogue.flatMap((item) => {
     const { spec } = item
-    if (!spec || item.part === part || spec.tensionClass !== asked.tensionClass || spec.end !== asked.end || !sameMake(spec.construction, asked.construction)) return []
+    if (
+      !spec ||
+      item.part === part ||
+      spec.tensionClass !== asked.tensionClass ||
+      spec.end !== asked.end ||
+      !sameMake(spec.construction, asked.construction)
+    )
+      return []
     const change = Math.abs(massPerLength(spec.construction) / massPerLength(asked.construction) - 1)
-    return change > STAND_IN ? [] : [{ part: item.part, strange: change + (spec.colour === asked.colour ? 0 : STAND_IN) }]
+    return change > STAND_IN
+      ? []
+      : [{ part: item.part, strange: change + (spec.colour === asked.colour ? 0 : STAND_IN) }]
   })
   return near.sort((a, b) => a.strange - b.strange)[0]?.part ?? null
 }
 
 /** Lines of the delivery note: what was confirmed, and what was taken in place of something else. */
-export function deliveryOf(answered: readonly DeskLine[], accepted: ReadonlySet<string>): readonly AskedLine[] {
+export function deliveryOf(
+  answered: readonly DeskLine[],
+  accepted: ReadonlySet<string>,
+): readonly AskedLine[] {
   return answered.flatMap(({ part, packs, answer, offered }) => {
     if (answer === 'confirmed') return [{ part, packs }]
-    return answer === 'substituted' && offered !== null && accepted.has(offered) ? [{ part: offered, packs }] : []
+    return answer === 'substituted' && offered !== null && accepted.has(offered)
+      ? [{ part: offered, packs }]
+      : []
   })
 }

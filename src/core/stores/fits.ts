@@ -36,23 +36,43 @@ export function fitOf(coil: StringSpec, position: StringPosition, wanted: Tensio
   if (!sameMake(coil.construction, charted)) {
     return refused(`It is ${materialWord(coil.construction)}; the chart asks for ${materialWord(charted)}.`)
   }
-  if (wanted !== null && coil.tensionClass !== wanted) return refused(`It is made for ${coil.tensionClass ?? 'no stated'} tension; this instrument is strung to ${wanted} tension.`)
-  const change = tension(coil.construction, position.speakingLength, 1) / tension(charted, position.speakingLength, 1) - 1
+  if (wanted !== null && coil.tensionClass !== wanted)
+    return refused(
+      `It is made for ${coil.tensionClass ?? 'no stated'} tension; this instrument is strung to ${wanted} tension.`,
+    )
+  const change =
+    tension(coil.construction, position.speakingLength, 1) / tension(charted, position.speakingLength, 1) - 1
   const end = specAt(position, wanted).end
   if (sameGauges(coil.construction, charted)) {
-    if (coil.colour !== position.colour) return { grade: 'other colour', tensionChange: 0, because: `Right but for its colour: it is ${coil.colour}, the chart has ${position.colour}.` }
-    return coil.end === end ? { grade: 'exact', tensionChange: 0, because: null } : { grade: 'other end', tensionChange: 0, because: endSentence(coil.end, end) }
+    if (coil.colour !== position.colour)
+      return {
+        grade: 'other colour',
+        tensionChange: 0,
+        because: `Right but for its colour: it is ${coil.colour}, the chart has ${position.colour}.`,
+      }
+    return coil.end === end
+      ? { grade: 'exact', tensionChange: 0, because: null }
+      : { grade: 'other end', tensionChange: 0, because: endSentence(coil.end, end) }
   }
   if (Math.abs(change) > STAND_IN) return refused('Its gauge is too far from the chart’s.')
-  return { grade: 'next gauge', tensionChange: change, because: 'Not the charted gauge; the tension changes as shown.' }
+  return {
+    grade: 'next gauge',
+    tensionChange: change,
+    because: 'Not the charted gauge; the tension changes as shown.',
+  }
 }
 
 function endSentence(has: StringEnd, wanted: StringEnd): string {
-  return has === 'plain' ? `Its end is plain: a ${wanted} has to be made at it first.` : `It comes with a ${has}, which is cut off first.`
+  return has === 'plain'
+    ? `Its end is plain: a ${wanted} has to be made at it first.`
+    : `It comes with a ${has}, which is cut off first.`
 }
 
 function sameGauges(a: Construction, b: Construction): boolean {
-  return Math.abs(outerGauge(a) - outerGauge(b)) < SAME_GAUGE && Math.abs(coreDiameter(a) - coreDiameter(b)) < SAME_GAUGE
+  return (
+    Math.abs(outerGauge(a) - outerGauge(b)) < SAME_GAUGE &&
+    Math.abs(coreDiameter(a) - coreDiameter(b)) < SAME_GAUGE
+  )
 }
 
 function refused(because: string): Fit {

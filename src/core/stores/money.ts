@@ -2,7 +2,19 @@
  * Money in whole minor units: cents, pence.
  */
 /** Currencies that a supplier may keep; each has a hundred minor units. */
-export const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD'] as const
+export const CURRENCIES = [
+  'EUR',
+  'GBP',
+  'USD',
+  'CHF',
+  'SEK',
+  'DKK',
+  'NOK',
+  'PLN',
+  'CZK',
+  'AUD',
+  'CAD',
+] as const
 
 /** Longer figures than this are no price of a string. */
 const MOST_DIGITS = 12
@@ -14,9 +26,14 @@ const MOST_DIGITS = 12
  * @throws RangeError with a sentence that can be shown, when it is no price
  */
 export function parseMoney(text: string): number {
-  const plain = text.trim().replace(/^(?:[€£$]|[a-z]{3})\s*/i, '').replace(/\s*(?:[€£$]|[a-z]{3})$/i, '').replace(/[\s’']/g, '')
+  const plain = text
+    .trim()
+    .replace(/^(?:[€£$]|[a-z]{3})\s*/i, '')
+    .replace(/\s*(?:[€£$]|[a-z]{3})$/i, '')
+    .replace(/[\s’']/g, '')
   // A nought never leads thousands: “0.995” is no 995.
-  const found = plain.length > MOST_DIGITS ? null : /^([1-9]\d{0,2}(?:[.,]\d{3})+|\d+)(?:[.,](\d{1,2}))?$/.exec(plain)
+  const found =
+    plain.length > MOST_DIGITS ? null : /^([1-9]\d{0,2}(?:[.,]\d{3})+|\d+)(?:[.,](\d{1,2}))?$/.exec(plain)
   if (!found) throw new RangeError(`Expected a price such as “12.50”, got “${text.trim()}”.`)
   return Number((found[1] as string).replace(/[.,]/g, '')) * 100 + Number((found[2] ?? '0').padEnd(2, '0'))
 }

@@ -38,18 +38,29 @@ export function cutsIn(coil: Pick<ShelfCoil, 'lengthLeft' | 'end'>, cut: number,
  * @param cutFor - the length to cut from a given coil, m; a different gauge takes a different knot
  */
 export function offersFor<Coil extends ShelfCoil>(
-  coils: readonly Coil[], position: StringPosition, wanted: TensionClass | null, cutFor: (coil: Coil) => number,
+  coils: readonly Coil[],
+  position: StringPosition,
+  wanted: TensionClass | null,
+  cutFor: (coil: Coil) => number,
 ): readonly Offer<Coil>[] {
   return coils
     .map((coil) => ({ coil, fit: fitOf(coil, position, wanted) }))
     .filter(({ fit }) => fit.grade !== 'refused')
     .map(({ coil, fit }) => {
       const cut = cutFor(coil)
-      return { coil, fit, leaves: coil.lengthLeft - cut, yields: cutsIn(coil, cut, specAt(position, wanted).end) }
+      return {
+        coil,
+        fit,
+        leaves: coil.lengthLeft - cut,
+        yields: cutsIn(coil, cut, specAt(position, wanted).end),
+      }
     })
-    .sort((a, b) => Number(a.leaves < 0) - Number(b.leaves < 0)
-      || FIT_GRADES.indexOf(a.fit.grade) - FIT_GRADES.indexOf(b.fit.grade)
-      || Number(b.coil.opened) - Number(a.coil.opened)
-      || a.leaves - b.leaves
-      || a.coil.id - b.coil.id)
+    .sort(
+      (a, b) =>
+        Number(a.leaves < 0) - Number(b.leaves < 0) ||
+        FIT_GRADES.indexOf(a.fit.grade) - FIT_GRADES.indexOf(b.fit.grade) ||
+        Number(b.coil.opened) - Number(a.coil.opened) ||
+        a.leaves - b.leaves ||
+        a.coil.id - b.coil.id,
+    )
 }

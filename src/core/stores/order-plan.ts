@@ -35,12 +35,20 @@ export interface CatalogueOffer {
   /** Packs the supplier has. */
   readonly stock: number
   /** What is in a pack; a set has several. */
-  readonly contents: readonly { readonly spec: StringSpec; readonly length: number; readonly pieces: number }[]
+  readonly contents: readonly {
+    readonly spec: StringSpec
+    readonly length: number
+    readonly pieces: number
+  }[]
 }
 
 export interface OrderPlan {
   /** Each line with the strings that are cut from it, need by need. */
-  readonly lines: readonly { readonly offerId: number; readonly packs: number; readonly fills: readonly Fill[] }[]
+  readonly lines: readonly {
+    readonly offerId: number
+    readonly packs: number
+    readonly fills: readonly Fill[]
+  }[]
   readonly bySupplier: readonly SupplierPart[]
   /** In the house's currency, minor units. */
   readonly totalMinor: number
@@ -80,7 +88,12 @@ const PACK = 0.01
  * @param suppliers - their terms
  * @param solve - a solver
  */
-export async function planOrder(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], solve: SolveMip): Promise<OrderPlan> {
+export async function planOrder(
+  needs: readonly BuyNeed[],
+  offers: readonly CatalogueOffer[],
+  suppliers: readonly SupplierTerms[],
+  solve: SolveMip,
+): Promise<OrderPlan> {
   const mip = new MipBuilder()
   const terms = new Map(suppliers.map((supplier) => [supplier.id, supplier]))
   const byKey = new Map<string, BuyNeed[]>()
@@ -88,42 +101,67 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
   const filled = new Map<number, [column: number, strings: number][]>(needs.map(({ id }) => [id, []]))
 
   const quantities = new Map(needs.map(({ id, quantity }) => [id, quantity]))
-  const wantedOf = (ids: readonly number[]) => [...new Set(ids)].reduce((sum, id) => sum + (quantities.get(id) ?? 0), 0)
+  const wantedOf = (ids: readonly number[]) =>
+    [...new Set(ids)].reduce((sum, id) => sum + (quantities.get(id) ?? 0), 0)
 
   // 1. Packs of each offer that holds anything needed, and the ways to cut what is in them.
   const packs = offers.flatMap((offer) => {
     const supplier = terms.get(offer.supplierId)
     if (!supplier || offer.stock === 0) return []
-    const useful = offer.contents.map((content) => ({
-      content,
-      patterns: cutPatterns(keysFilledBy(content.spec).flatMap((key) => byKey.get(key) ?? []).filter(({ by }) => by === null || by >= supplier.arrivesAt), content.length, KERF, content.spec.end),
-    })).filter(({ patterns }) => patterns.length > 0)
+    const useful = offer.contents
+      .map((content) => ({
+        content,
+        patterns: cutPatterns(
+          keysFilledBy(content.spec)
+            .flatMap((key) => byKey.get(key) ?? [])
+            .filter(({ by }) => by === null || by >= supplier.arrivesAt),
+          content.length,
+          KERF,
+          content.spec.end,
+        ),
+      }))
+      .filter(({ patterns }) => patterns.length > 0)
     if (useful.length === 0) return []
     // No more packs than there are strings they could fill: the tighter the bound, the sooner the proof.
-    const most = Math.min(offer.stock, wantedOf(useful.flatMap(({ patterns }) => patterns.flatMap((pattern) => [...pattern.keys()]))))
+    const most = Math.min(
+      offer.stock,
+      wantedOf(useful.flatMap(({ patterns }) => patterns.flatMap((pattern) => [...pattern.keys()]))),
+    )
     const column = mip.whole(offer.priceMinor * supplier.rate + PACK, most)
     const ways: CutWay[] = []
     for (const { content, patterns } of useful) {
       const cut = patterns.map((pattern) => ({ pattern, column: mip.whole(0, most * content.pieces) }))
       ways.push(...cut)
       mip.atMost(0, [...cut.map((way) => [way.column, 1] as const), [column, -content.pieces] as const])
-      for (const way of cut) for (const [id, strings] of way.pattern) filled.get(id)?.push([way.column, strings])
+      for (const way of cut)
+        for (const [id, strings] of way.pattern) filled.get(id)?.push([way.column, strings])
     }
     return [{ offer, column, most, ways }]
   })
   // 2. Every need is filled, or known to be left out.
   const missing = needs.map((need) => ({ need, column: mip.whole(UNMET, need.quantity) }))
-  for (const { need, column } of missing) mip.atLeast(need.quantity, [...(filled.get(need.id) ?? []), [column, 1]])
+  for (const { need, column } of missing)
+    mip.atLeast(need.quantity, [...(filled.get(need.id) ?? []), [column, 1]])
   // 3. Postage for each supplier that sends anything, unless the goods are worth its limit.
   const posts = suppliers.flatMap((supplier) => {
     const from = packs.filter(({ offer }) => offer.supplierId === supplier.id)
     if (from.length === 0) return []
     const sends = mip.whole(supplier.postageMinor * supplier.rate, 1)
-    for (const { column, most } of from) mip.atMost(0, [[column, 1], [sends, -most]])
+    for (const { column, most } of from)
+      mip.atMost(0, [
+        [column, 1],
+        [sends, -most],
+      ])
     if (supplier.freeOverMinor !== null) {
       const free = mip.whole(-supplier.postageMinor * supplier.rate, 1)
-      mip.atMost(0, [[free, 1], [sends, -1]])
-      mip.atLeast(0, [...from.map(({ offer, column }) => [column, offer.priceMinor] as const), [free, -supplier.freeOverMinor]])
+      mip.atMost(0, [
+        [free, 1],
+        [sends, -1],
+      ])
+      mip.atLeast(0, [
+        ...from.map(({ offer, column }) => [column, offer.priceMinor] as const),
+        [free, -supplier.freeOverMinor],
+      ])
     }
     return [{ supplier, from }]
   })
@@ -134,13 +172,21 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
     const goodsMinor = from.reduce((sum, { offer, column }) => sum + offer.priceMinor * value(column), 0)
     if (from.every(({ column }) => value(column) === 0)) return []
     const postageMinor = postageOf(supplier, goodsMinor)
-    return [{ supplierId: supplier.id, goodsMinor, postageMinor, totalMinor: Math.round((goodsMinor + postageMinor) * supplier.rate) }]
+    return [
+      {
+        supplierId: supplier.id,
+        goodsMinor,
+        postageMinor,
+        totalMinor: Math.round((goodsMinor + postageMinor) * supplier.rate),
+      },
+    ]
   })
   // A need is met by the lines that are cut for it, and by no more of them than it asks for.
   const left = new Map(quantities)
   const fillsOf = (ways: readonly CutWay[]): readonly Fill[] => {
     const cut = new Map<number, number>()
-    for (const { pattern, column } of ways) for (const [id, strings] of pattern) cut.set(id, (cut.get(id) ?? 0) + strings * value(column))
+    for (const { pattern, column } of ways)
+      for (const [id, strings] of pattern) cut.set(id, (cut.get(id) ?? 0) + strings * value(column))
     return [...cut].flatMap(([needId, made]): Fill[] => {
       const strings = Math.min(made, left.get(needId) ?? 0)
       left.set(needId, (left.get(needId) ?? 0) - strings)
@@ -148,15 +194,23 @@ export async function planOrder(needs: readonly BuyNeed[], offers: readonly Cata
     })
   }
   return {
-    lines: packs.filter(({ column }) => value(column) > 0).map(({ offer, column, ways }) => ({ offerId: offer.id, packs: value(column), fills: fillsOf(ways) })),
-    bySupplier, totalMinor: bySupplier.reduce((sum, part) => sum + part.totalMinor, 0),
-    unmet: missing.filter(({ column }) => value(column) > 0).map(({ need, column }) => ({ needId: need.id, quantity: value(column) })),
+    lines: packs
+      .filter(({ column }) => value(column) > 0)
+      .map(({ offer, column, ways }) => ({ offerId: offer.id, packs: value(column), fills: fillsOf(ways) })),
+    bySupplier,
+    totalMinor: bySupplier.reduce((sum, part) => sum + part.totalMinor, 0),
+    unmet: missing
+      .filter(({ column }) => value(column) > 0)
+      .map(({ need, column }) => ({ needId: need.id, quantity: value(column) })),
     gap: answer.gap,
   }
 }
 
 /** Postage for goods of a worth, in the supplier's minor units. */
-export function postageOf({ postageMinor, freeOverMinor }: Pick<SupplierTerms, 'postageMinor' | 'freeOverMinor'>, goodsMinor: number): number {
+export function postageOf(
+  { postageMinor, freeOverMinor }: Pick<SupplierTerms, 'postageMinor' | 'freeOverMinor'>,
+  goodsMinor: number,
+): number {
   return freeOverMinor !== null && goodsMinor >= freeOverMinor ? 0 : postageMinor
 }
 
@@ -165,12 +219,23 @@ export function postageOf({ postageMinor, freeOverMinor }: Pick<SupplierTerms, '
  *
  * @returns null when there is no supplier
  */
-export async function planWithOne(needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[], solve: SolveMip): Promise<OrderPlan | null> {
+export async function planWithOne(
+  needs: readonly BuyNeed[],
+  offers: readonly CatalogueOffer[],
+  suppliers: readonly SupplierTerms[],
+  solve: SolveMip,
+): Promise<OrderPlan | null> {
   let best: OrderPlan | null = null
   for (const supplier of suppliers) {
-    const plan = await planOrder(needs, offers.filter(({ supplierId }) => supplierId === supplier.id), [supplier], solve)
+    const plan = await planOrder(
+      needs,
+      offers.filter(({ supplierId }) => supplierId === supplier.id),
+      [supplier],
+      solve,
+    )
     const left = (of: OrderPlan) => of.unmet.reduce((sum, { quantity }) => sum + quantity, 0)
-    if (!best || left(plan) < left(best) || (left(plan) === left(best) && plan.totalMinor < best.totalMinor)) best = plan
+    if (!best || left(plan) < left(best) || (left(plan) === left(best) && plan.totalMinor < best.totalMinor))
+      best = plan
   }
   return best
 }
@@ -185,14 +250,28 @@ export interface Unmet {
 }
 
 /** What a plan leaves out, each with the reason and the soonest that it could come. */
-export function unmetBecause({ unmet }: OrderPlan, needs: readonly BuyNeed[], offers: readonly CatalogueOffer[], suppliers: readonly SupplierTerms[]): readonly Unmet[] {
+export function unmetBecause(
+  { unmet }: OrderPlan,
+  needs: readonly BuyNeed[],
+  offers: readonly CatalogueOffer[],
+  suppliers: readonly SupplierTerms[],
+): readonly Unmet[] {
   const arrives = new Map(suppliers.map(({ id, arrivesAt }) => [id, arrivesAt]))
   return unmet.map(({ needId, quantity }): Unmet => {
     const need = needs.find(({ id }) => id === needId) as BuyNeed
     const key = specKey(need.spec)
-    const serving = offers.filter(({ stock, contents }) => stock > 0 && contents.some((c) => keysFilledBy(c.spec).includes(key) && c.length >= need.length + KERF))
+    const serving = offers.filter(
+      ({ stock, contents }) =>
+        stock > 0 &&
+        contents.some((c) => keysFilledBy(c.spec).includes(key) && c.length >= need.length + KERF),
+    )
     const times = serving.map(({ supplierId }) => arrives.get(supplierId) ?? Infinity).sort((a, b) => a - b)
     const inTime = times.some((at) => need.by === null || at <= need.by)
-    return { needId, quantity, why: times.length === 0 ? 'nobody sells it' : inTime ? 'too few in stock' : 'too late', soonest: inTime ? times.find((at) => need.by !== null && at > need.by) ?? null : times[0] ?? null }
+    return {
+      needId,
+      quantity,
+      why: times.length === 0 ? 'nobody sells it' : inTime ? 'too few in stock' : 'too late',
+      soonest: inTime ? (times.find((at) => need.by !== null && at > need.by) ?? null) : (times[0] ?? null),
+    }
   })
 }

@@ -24,16 +24,30 @@ export interface SoldSpec extends StringSpec {
 
 /** The string that the chart asks for at a position. */
 export function specAt(position: StringPosition, tensionClass: TensionClass | null): StringSpec {
-  return { construction: position.construction, colour: position.colour, tensionClass, end: endToOrder(position.tail.fastening) }
+  return {
+    construction: position.construction,
+    colour: position.colour,
+    tensionClass,
+    end: endToOrder(position.tail.fastening),
+  }
 }
 
 /** One text for each string that differs in anything; gauges to the hundredth of a millimetre that they are sold by. */
 export function specKey({ construction, colour, tensionClass, end }: StringSpec): string {
   const hundredths = (metres: number) => Math.round(metres * 1e5)
-  return [makeText(construction), hundredths(outerGauge(construction)), hundredths(coreDiameter(construction)), colour, tensionClass ?? 'any class', end].join('|')
+  return [
+    makeText(construction),
+    hundredths(outerGauge(construction)),
+    hundredths(coreDiameter(construction)),
+    colour,
+    tensionClass ?? 'any class',
+    end,
+  ].join('|')
 }
 
 /** The keys of all that a string on sale can fill: what asks for its class, and what asks for none. */
 export function keysFilledBy(spec: StringSpec): readonly string[] {
-  return spec.tensionClass === null ? [specKey(spec)] : [specKey(spec), specKey({ ...spec, tensionClass: null })]
+  return spec.tensionClass === null
+    ? [specKey(spec)]
+    : [specKey(spec), specKey({ ...spec, tensionClass: null })]
 }

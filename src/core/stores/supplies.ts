@@ -20,6 +20,7 @@ const SOUND = 0.5
  * @param length - free length of the string, m
  */
 export function anchorsFrom(construction: Construction, length: number): number {
-  if (construction.kind !== 'plain' || construction.material !== 'gut' || construction.gauge < ANCHOR_GAUGE) return 0
+  if (construction.kind !== 'plain' || construction.material !== 'gut' || construction.gauge < ANCHOR_GAUGE)
+    return 0
   return Math.floor((length * SOUND) / ANCHOR_LENGTH)
 }

@@ -52,6 +52,7 @@ export function carriesTension(material: Material): boolean {
 /** Why a string can't be, one sentence; null where it can. */
 export function cannotBe(c: Construction): string | null {
   const carrier = c.kind === 'plain' ? c.material : c.core.material
-  if (!carriesTension(carrier)) return `${carrier[0]?.toUpperCase()}${carrier.slice(1)} is a wrap only; it can’t carry the tension of a string. Say what it is wound on, such as “copper on steel”.`
+  if (!carriesTension(carrier))
+    return `${carrier[0]?.toUpperCase()}${carrier.slice(1)} is a wrap only; it can’t carry the tension of a string. Say what it is wound on, such as “copper on steel”.`
   return null
 }

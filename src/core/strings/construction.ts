@@ -52,13 +52,16 @@ export function surfaceMaterial(c: Construction): MaterialProperties {
  * ρc π c²/4 + ρb π b (c + b) + ρw π² w (c + 2b + w)/4.
  */
 export function massPerLength(c: Construction): number {
-  if (c.kind === 'plain') return propertiesOf(c.material).density * (Math.PI / 4) * expectPositive('gauge', c.gauge) ** 2
+  if (c.kind === 'plain')
+    return propertiesOf(c.material).density * (Math.PI / 4) * expectPositive('gauge', c.gauge) ** 2
   const core = coreDiameter(c)
   const bed = beddingThickness(c)
   const wrap = expectPositive('wrap', c.wrap.diameter)
-  return propertiesOf(c.core.material).density * coreArea(c)
-    + (c.bedding ? propertiesOf(c.bedding.material).density * Math.PI * bed * (core + bed) : 0)
-    + propertiesOf(c.wrap.material).density * (Math.PI ** 2 / 4) * wrap * (core + 2 * bed + wrap)
+  return (
+    propertiesOf(c.core.material).density * coreArea(c) +
+    (c.bedding ? propertiesOf(c.bedding.material).density * Math.PI * bed * (core + bed) : 0) +
+    propertiesOf(c.wrap.material).density * (Math.PI ** 2 / 4) * wrap * (core + 2 * bed + wrap)
+  )
 }
 
 function beddingThickness(c: WoundString): number {
@@ -72,6 +75,7 @@ export function materialWord(c: Construction): string {
 
 /** Whether two strings are made of the same materials in the same way, whatever their gauges. */
 export function sameMake(a: Construction, b: Construction): boolean {
-  if (a.kind === 'plain' || b.kind === 'plain') return a.kind === b.kind && materialWord(a) === materialWord(b)
+  if (a.kind === 'plain' || b.kind === 'plain')
+    return a.kind === b.kind && materialWord(a) === materialWord(b)
   return materialWord(a) === materialWord(b) && a.bedding?.material === b.bedding?.material
 }

@@ -13,7 +13,11 @@ import { coreArea, coreDiameter, coreMaterial, massPerLength, type Construction 
  * @returns N
  */
 export function tension(c: Construction, length: number, pitch: number): number {
-  return 4 * massPerLength(c) * (expectPositive('speaking length', length) * expectPositive('frequency', pitch)) ** 2
+  return (
+    4 *
+    massPerLength(c) *
+    (expectPositive('speaking length', length) * expectPositive('frequency', pitch)) ** 2
+  )
 }
 
 /** Stress in the part that carries the tension, Pa. For a plain string it is 4 ρ L² f²: the gauge falls out. */
@@ -57,8 +61,10 @@ export function breakingPitch(c: Construction, length: number): number {
  * @returns m
  */
 export function gaugeForTension(density: number, wanted: number, length: number, pitch: number): number {
-  return Math.sqrt(expectPositive('tension', wanted) / (Math.PI * expectPositive('density', density)))
-    / (expectPositive('speaking length', length) * expectPositive('frequency', pitch))
+  return (
+    Math.sqrt(expectPositive('tension', wanted) / (Math.PI * expectPositive('density', density))) /
+    (expectPositive('speaking length', length) * expectPositive('frequency', pitch))
+  )
 }
 
 export type Margin = 'easy' | 'lively' | 'short-lived' | 'refuse'

@@ -3,8 +3,22 @@ import { bankOfWraps, drawnPerTurn, pullLeftAtHole, turnsToTakeUp, type TuningPi
 import { sidewaysPull, slackForWraps, wrapsFromSlack } from '../winding/slack'
 import { massPerLength, outerGauge, type Construction } from './construction'
 import { propertiesOf } from './materials'
-import { stretchPerSemitone, stretchToBreaking, stretchToPitch, stretchWhileSettling, type Span } from './stretch'
-import { breakingPitch, gaugeForTension, marginWord, semitonesToBreaking, tension, utilisation, workingStrength } from './tension'
+import {
+  stretchPerSemitone,
+  stretchToBreaking,
+  stretchToPitch,
+  stretchWhileSettling,
+  type Span,
+} from './stretch'
+import {
+  breakingPitch,
+  gaugeForTension,
+  marginWord,
+  semitonesToBreaking,
+  tension,
+  utilisation,
+  workingStrength,
+} from './tension'
 import fc from 'fast-check'
 
 const mm = 1e-3
@@ -12,7 +26,12 @@ const degrees = (stretch: number, pin: number, gauge: number) => turnsToTakeUp(s
 
 describe('gut G3, 0.655 m, 1.10 mm on a 7.2 mm pin', () => {
   const construction: Construction = { kind: 'plain', material: 'gut', gauge: 1.1 * mm }
-  const span: Span = { construction, speakingLength: 0.655, freeLength: 0.745, pitch: frequency(note('G', 3)) }
+  const span: Span = {
+    construction,
+    speakingLength: 0.655,
+    freeLength: 0.745,
+    pitch: frequency(note('G', 3)),
+  }
   const [pin, gauge] = [7.2 * mm, 1.1 * mm]
   const stretch = stretchToPitch(span)
 
@@ -39,7 +58,12 @@ describe('gut G3, 0.655 m, 1.10 mm on a 7.2 mm pin', () => {
 
 test('nylon 6.12 E6, 0.121 m, 0.64 mm on a 6.4 mm pin', () => {
   const construction: Construction = { kind: 'plain', material: 'nylon 6.12', gauge: 0.64 * mm }
-  const span: Span = { construction, speakingLength: 0.121, freeLength: 0.175, pitch: frequency(note('E', 6)) }
+  const span: Span = {
+    construction,
+    speakingLength: 0.121,
+    freeLength: 0.175,
+    pitch: frequency(note('E', 6)),
+  }
   const stretch = stretchToPitch(span)
   expect(span.pitch).toBeCloseTo(1318.51, 2)
   expect(tension(construction, 0.121, span.pitch)).toBeCloseTo(35.045, 3)
@@ -64,7 +88,10 @@ test('steel D5, 0.287 m, 0.34 mm on a 5.0 mm pin', () => {
 
 test('copper on nylon, C2', () => {
   const construction: Construction = {
-    kind: 'wound', core: { material: 'nylon 6.12', diameter: 0.85 * mm }, bedding: null, wrap: { material: 'copper', diameter: 0.25 * mm },
+    kind: 'wound',
+    core: { material: 'nylon 6.12', diameter: 0.85 * mm },
+    bedding: null,
+    wrap: { material: 'copper', diameter: 0.25 * mm },
   }
   expect(outerGauge(construction) / mm).toBeCloseTo(1.35, 6)
   expect(massPerLength(construction) * 1e3).toBeCloseTo(6.6868, 4)
@@ -74,7 +101,9 @@ test('copper on nylon, C2', () => {
 
 test('bronze on steel with silk bedding, A1', () => {
   const construction: Construction = {
-    kind: 'wound', core: { material: 'steel', diameter: 0.4 * mm }, bedding: { material: 'silk', thickness: 0.06 * mm },
+    kind: 'wound',
+    core: { material: 'steel', diameter: 0.4 * mm },
+    bedding: { material: 'silk', thickness: 0.06 * mm },
     wrap: { material: 'phosphor bronze', diameter: 0.3 * mm },
   }
   expect(outerGauge(construction) / mm).toBeCloseTo(1.12, 6)
@@ -91,8 +120,14 @@ test.each([
 })
 
 test('settling winds on about a fifth more for gut and nearly half as much again for nylon in two weeks', () => {
-  const span = (material: 'gut' | 'nylon 6.12'): Span => ({ construction: { kind: 'plain', material, gauge: mm }, speakingLength: 0.5, freeLength: 0.6, pitch: 220 })
-  const share = (material: 'gut' | 'nylon 6.12', cents: number) => stretchWhileSettling(span(material), cents) / stretchToPitch(span(material))
+  const span = (material: 'gut' | 'nylon 6.12'): Span => ({
+    construction: { kind: 'plain', material, gauge: mm },
+    speakingLength: 0.5,
+    freeLength: 0.6,
+    pitch: 220,
+  })
+  const share = (material: 'gut' | 'nylon 6.12', cents: number) =>
+    stretchWhileSettling(span(material), cents) / stretchToPitch(span(material))
   const decades = Math.log10(336.05 / 0.3)
   expect(share('gut', 45 * decades)).toBeCloseTo(0.16, 2)
   expect(share('nylon 6.12', 110 * decades)).toBeCloseTo(0.39, 2)
@@ -101,44 +136,75 @@ test('settling winds on about a fifth more for gut and nearly half as much again
 describe('properties', () => {
   const metres = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true })
   test('a gauge found for a tension gives that tension back', () => {
-    fc.assert(fc.property(metres(10, 400), metres(0.05, 1.6), metres(30, 3000), (wanted, length, pitch) => {
-      const gauge = gaugeForTension(propertiesOf('gut').density, wanted, length, pitch)
-      expect(tension({ kind: 'plain', material: 'gut', gauge }, length, pitch) / wanted).toBeCloseTo(1, 9)
-    }))
+    fc.assert(
+      fc.property(metres(10, 400), metres(0.05, 1.6), metres(30, 3000), (wanted, length, pitch) => {
+        const gauge = gaugeForTension(propertiesOf('gut').density, wanted, length, pitch)
+        expect(tension({ kind: 'plain', material: 'gut', gauge }, length, pitch) / wanted).toBeCloseTo(1, 9)
+      }),
+    )
   })
   test('more wraps ask for more slack, and slack gives its wraps back', () => {
-    fc.assert(fc.property(metres(0.5, 6), metres(0.1, 2), metres(0.003, 0.009), metres(0.0002, 0.003), (wraps, more, pin, gauge) => {
-      const slack = slackForWraps(wraps, pin, gauge, 0.002)
-      expect(slackForWraps(wraps + more, pin, gauge, 0.002)).toBeGreaterThan(slack)
-      if (slack > 0) expect(wrapsFromSlack(slack, pin, gauge, 0.002)).toBeCloseTo(wraps, 9)
-    }))
+    fc.assert(
+      fc.property(
+        metres(0.5, 6),
+        metres(0.1, 2),
+        metres(0.003, 0.009),
+        metres(0.0002, 0.003),
+        (wraps, more, pin, gauge) => {
+          const slack = slackForWraps(wraps, pin, gauge, 0.002)
+          expect(slackForWraps(wraps + more, pin, gauge, 0.002)).toBeGreaterThan(slack)
+          if (slack > 0) expect(wrapsFromSlack(slack, pin, gauge, 0.002)).toBeCloseTo(wraps, 9)
+        },
+      ),
+    )
   })
   test('the gauge of a plain string does not change how close it is to breaking', () => {
-    fc.assert(fc.property(metres(0.0003, 0.003), metres(0.0003, 0.003), (a, b) => {
-      const u = (gauge: number) => utilisation({ kind: 'plain', material: 'nylon 6.12', gauge }, 0.4, 440)
-      expect(u(a)).toBeCloseTo(u(b), 12)
-    }))
+    fc.assert(
+      fc.property(metres(0.0003, 0.003), metres(0.0003, 0.003), (a, b) => {
+        const u = (gauge: number) => utilisation({ kind: 'plain', material: 'nylon 6.12', gauge }, 0.4, 440)
+        expect(u(a)).toBeCloseTo(u(b), 12)
+      }),
+    )
   })
 })
 
-test.each([[0.59, 'easy'], [0.6, 'lively'], [0.75, 'short-lived'], [0.9, 'short-lived'], [0.91, 'refuse']])('a share of %d is %s', (u, word) => {
+test.each([
+  [0.59, 'easy'],
+  [0.6, 'lively'],
+  [0.75, 'short-lived'],
+  [0.9, 'short-lived'],
+  [0.91, 'refuse'],
+])('a share of %d is %s', (u, word) => {
   expect(marginWord(u)).toBe(word)
 })
 
 test('the wraps that lead straight to the bridge pin leave no side angle', () => {
   const pin: TuningPin = {
-    setting: 'through the neck', turnedBy: 'key', diameter: 7.2 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 18 * mm, heightDatum: 'string hole',
-    holeToEnd: 5 * mm, bridgeHeight: 14 * mm, toBridge: 60 * mm,
+    setting: 'through the neck',
+    turnedBy: 'key',
+    diameter: 7.2 * mm,
+    gearRatio: 1,
+    tightens: 'clockwise',
+    threadPitch: null,
+    height: 18 * mm,
+    heightDatum: 'string hole',
+    holeToEnd: 5 * mm,
+    bridgeHeight: 14 * mm,
+    toBridge: 60 * mm,
   }
   const bank = bankOfWraps(pin, 1 * mm, 4)
   expect(bank.straightestWraps).toBe(4)
   expect(bank.sideAngle).toBeCloseTo(0, 9)
   expect(bankOfWraps(pin, 1 * mm, 3).sideAngle).toBeGreaterThan(0)
   expect(bankOfWraps(pin, 1 * mm, 18).fits).toBe(false)
-  expect(bankOfWraps({ ...pin, heightDatum: 'top of pin', height: 23 * mm }, 1 * mm, 4).exitHeight).toBeCloseTo(bank.exitHeight, 12)
+  expect(
+    bankOfWraps({ ...pin, heightDatum: 'top of pin', height: 23 * mm }, 1 * mm, 4).exitHeight,
+  ).toBeCloseTo(bank.exitHeight, 12)
 })
 
 test('a length that is not a length says so', () => {
-  expect(() => tension({ kind: 'plain', material: 'gut', gauge: 0.001 }, -0.5, 440)).toThrow('speaking length: expected a number greater than zero, got -0.5.')
+  expect(() => tension({ kind: 'plain', material: 'gut', gauge: 0.001 }, -0.5, 440)).toThrow(
+    'speaking length: expected a number greater than zero, got -0.5.',
+  )
   expect(() => gaugeForTension(1300, Number.NaN, 0.5, 440)).toThrow(RangeError)
 })

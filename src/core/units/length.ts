@@ -8,15 +8,32 @@
 export type LengthUnit = 'mm' | 'in' | 'thou'
 
 /** Metres in one of each unit. The inch is exactly 25.4 mm. */
-const METRES: Record<LengthUnit | 'm' | 'cm', number> = { mm: 1e-3, cm: 1e-2, m: 1, in: 0.0254, thou: 0.0000254 }
-
-const UNIT_WORDS: Record<string, keyof typeof METRES> = {
-  mm: 'mm', millimetre: 'mm', millimetres: 'mm', cm: 'cm', m: 'm',
-  in: 'in', inch: 'in', inches: 'in', '"': 'in', '″': 'in',
-  thou: 'thou', thousandths: 'thou', mil: 'thou',
+const METRES: Record<LengthUnit | 'm' | 'cm', number> = {
+  mm: 1e-3,
+  cm: 1e-2,
+  m: 1,
+  in: 0.0254,
+  thou: 0.0000254,
 }
 
-const WRITTEN = /^([-+−]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d*[.,]?\d+|\d+[.,]))\s*([a-z]+|["″])?\.?$/i
+const UNIT_WORDS: Record<string, keyof typeof METRES> = {
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  cm: 'cm',
+  m: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  '″': 'in',
+  thou: 'thou',
+  thousandths: 'thou',
+  mil: 'thou',
+}
+
+const WRITTEN =
+  /^([-+−]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d*[.,]?\d+|\d+[.,]))\s*([a-z]+|["″])?\.?$/i
 
 /**
  * Reads a length.
@@ -29,14 +46,16 @@ const WRITTEN = /^([-+−]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d*[.,]?\d+
  */
 export function parseLength(text: string, bare: LengthUnit): number {
   const found = WRITTEN.exec(text.trim())
-  const refuse = () => new RangeError(`Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “${text.trim()}”.`)
+  const refuse = () =>
+    new RangeError(`Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “${text.trim()}”.`)
   if (!found) throw refuse()
   const [, sign, whole, over, under, soloOver, soloUnder, decimal, word] = found
   const unit = word === undefined ? bare : UNIT_WORDS[word.toLowerCase()]
   if (unit === undefined) throw refuse()
-  const amount = decimal !== undefined
-    ? Number(decimal.replace(',', '.'))
-    : Number(whole ?? 0) + Number(over ?? soloOver) / Number(under ?? soloUnder)
+  const amount =
+    decimal !== undefined
+      ? Number(decimal.replace(',', '.'))
+      : Number(whole ?? 0) + Number(over ?? soloOver) / Number(under ?? soloUnder)
   if (!Number.isFinite(amount)) throw refuse()
   return (sign === '' || sign === '+' ? 1 : -1) * amount * METRES[unit]
 }
@@ -54,7 +73,8 @@ export type LengthStyle =
  * @example lengthFigure(0.0010414, { unit: 'thou', digits: 0 }) // '41'
  */
 export function lengthFigure(metres: number, style: LengthStyle): string {
-  if (!Number.isFinite(metres)) throw new RangeError(`length: expected a finite number of metres, got ${metres}.`)
+  if (!Number.isFinite(metres))
+    throw new RangeError(`length: expected a finite number of metres, got ${metres}.`)
   const amount = metres / METRES[style.unit]
   if ('digits' in style) return withoutMinusZero(amount.toFixed(style.digits))
   const parts = Math.round(Math.abs(amount) * style.fractionOf)

@@ -4,7 +4,11 @@ import { measure, say } from '../measure'
 import { BREAK_SITES, siteFacts, sitesFor, siteWord } from './break-sites'
 
 const { instruments } = readShelf('demo')
-const on = (slug: string, number: number) => positionAt(instruments.find((i) => i.slug === slug)!, number)
+const on = (slug: string, number: number) =>
+  positionAt(
+    instruments.find((i) => i.slug === slug)!,
+    number,
+  )
 const pedal = on('lovage', 22)
 const lever = on('fennel', 14)
 const posts = on('teasel', 9)
@@ -23,7 +27,14 @@ test('only a slip and a knot pulled through leave the string whole', () => {
 test('a string can give way only where it has such a place', () => {
   expect(sitesFor(pedal)).toEqual(BREAK_SITES)
   expect(sitesFor({ ...pedal, mechanism: null })).not.toContain('lever or disc')
-  expect(sitesFor(posts)).toEqual(['tuning pin hole', 'wraps', 'bridge pin', 'mid-length', 'soundboard', 'slipped'])
+  expect(sitesFor(posts)).toEqual([
+    'tuning pin hole',
+    'wraps',
+    'bridge pin',
+    'mid-length',
+    'soundboard',
+    'slipped',
+  ])
 })
 
 test('a site is told in the words of the instrument', () => {
@@ -36,7 +47,11 @@ test('a site is told in the words of the instrument', () => {
 })
 
 test('a phrase keeps its figures as figures', () => {
-  expect(say`Leave ${measure('length', 0.066)} of slack.`).toEqual(['Leave ', { quantity: 'length', value: 0.066 }, ' of slack.'])
+  expect(say`Leave ${measure('length', 0.066)} of slack.`).toEqual([
+    'Leave ',
+    { quantity: 'length', value: 0.066 },
+    ' of slack.',
+  ])
   expect(say`${measure('wraps', 3)}`).toEqual([{ quantity: 'wraps', value: 3 }])
   expect(say`Turn the key ${'clockwise'}.`).toEqual(['Turn the key ', 'clockwise', '.'])
 })

@@ -5,7 +5,16 @@ import { expectNotNegative } from '../expect'
 
 /** One stretch of the string, in the order they lie along it. Lengths in m. */
 export interface CutPart {
-  readonly what: 'tag and knot' | 'through the board' | 'up to the pin' | 'slack' | 'hole' | 'tail' | 'round the posts' | 'stopper loop' | 'round the foot'
+  readonly what:
+    | 'tag and knot'
+    | 'through the board'
+    | 'up to the pin'
+    | 'slack'
+    | 'hole'
+    | 'tail'
+    | 'round the posts'
+    | 'stopper loop'
+    | 'round the foot'
   readonly length: number
 }
 
@@ -106,5 +115,9 @@ function pinEnd(run: Run): CutPart[] {
 
 function sum(parts: CutPart[]): CutSum {
   for (const part of parts) expectNotNegative(part.what, part.length)
-  return { parts: parts.filter(({ length }) => length > 0), correction: 0, total: parts.reduce((total, part) => total + part.length, 0) }
+  return {
+    parts: parts.filter(({ length }) => length > 0),
+    correction: 0,
+    total: parts.reduce((total, part) => total + part.length, 0),
+  }
 }

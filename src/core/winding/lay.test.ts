@@ -6,18 +6,31 @@ const mm = 1e-3
 const lays = fc.constantFrom(...WRAP_LAYS)
 const some = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true })
 const pin: TuningPin = {
-  setting: 'through the neck', turnedBy: 'key', diameter: 7 * mm, gearRatio: 1, tightens: 'clockwise', threadPitch: null, height: 13 * mm, heightDatum: 'string hole', holeToEnd: 5 * mm, bridgeHeight: 9 * mm, toBridge: 42 * mm,
+  setting: 'through the neck',
+  turnedBy: 'key',
+  diameter: 7 * mm,
+  gearRatio: 1,
+  tightens: 'clockwise',
+  threadPitch: null,
+  height: 13 * mm,
+  heightDatum: 'string hole',
+  holeToEnd: 5 * mm,
+  bridgeHeight: 9 * mm,
+  toBridge: 42 * mm,
 }
 
 test('a length on the pin and its wraps come back to each other, however they lie', () => {
-  fc.assert(fc.property(some(0.1, 8), some(3 * mm, 10 * mm), some(0.2 * mm, 2 * mm), lays, (wraps, d, gauge, lay) => {
-    expect(wrapsFromLength(lengthOnPin(wraps, d, gauge, lay), d, gauge, lay)).toBeCloseTo(wraps, 9)
-    expect(turnsToDraw(lengthOnPin(wraps, d, gauge, lay, 5), d, gauge, lay, 5)).toBeCloseTo(wraps, 6)
-  }))
+  fc.assert(
+    fc.property(some(0.1, 8), some(3 * mm, 10 * mm), some(0.2 * mm, 2 * mm), lays, (wraps, d, gauge, lay) => {
+      expect(wrapsFromLength(lengthOnPin(wraps, d, gauge, lay), d, gauge, lay)).toBeCloseTo(wraps, 9)
+      expect(turnsToDraw(lengthOnPin(wraps, d, gauge, lay, 5), d, gauge, lay, 5)).toBeCloseTo(wraps, 6)
+    }),
+  )
 })
 
 test('a wrap that crosses over others takes π (D + 3d), one beside them π (D + d)', () => {
-  const length = (wraps: number, lay: (typeof WRAP_LAYS)[number]) => lengthOnPin(wraps, 7 * mm, 1 * mm, lay) / mm
+  const length = (wraps: number, lay: (typeof WRAP_LAYS)[number]) =>
+    lengthOnPin(wraps, 7 * mm, 1 * mm, lay) / mm
   expect(length(4, 'toward the wood')).toBeCloseTo(4 * Math.PI * 8, 9)
   expect(length(4, 'then outward over it')).toBeCloseTo(2 * Math.PI * 8 + 2 * Math.PI * 10, 9)
   expect(length(3, 'second crossed over')).toBeCloseTo(2 * Math.PI * 8 + Math.PI * 10, 9)
@@ -25,7 +38,10 @@ test('a wrap that crosses over others takes π (D + 3d), one beside them π (D +
 })
 
 test('wraps lie where their way says', () => {
-  const offsets = (lay: (typeof WRAP_LAYS)[number]) => layWraps(4, 1 * mm, lay).turns.map((t) => `${Math.round(t.offset / mm * 2) / 2}${t.over ? ' over' : ''}`)
+  const offsets = (lay: (typeof WRAP_LAYS)[number]) =>
+    layWraps(4, 1 * mm, lay).turns.map(
+      (t) => `${Math.round((t.offset / mm) * 2) / 2}${t.over ? ' over' : ''}`,
+    )
   expect(offsets('toward the wood')).toEqual(['1', '2', '3', '4'])
   expect(offsets('then outward over it')).toEqual(['1', '2', '2 over', '1 over'])
   expect(offsets('above, below, above')).toEqual(['-1', '1', '-2', '-3'])
@@ -47,8 +63,10 @@ test('the bank must fit on the side it lies', () => {
 })
 
 test('no other whole number of wraps leaves a smaller angle than the straightest', () => {
-  fc.assert(fc.property(some(0.4 * mm, 2 * mm), lays, fc.integer({ min: 1, max: 12 }), (gauge, lay, other) => {
-    const angle = (wraps: number) => Math.abs(bankOfWraps(pin, gauge, wraps, lay).sideAngle)
-    expect(angle(straightestWraps(pin, gauge, lay))).toBeLessThanOrEqual(angle(other) + 1e-9)
-  }))
+  fc.assert(
+    fc.property(some(0.4 * mm, 2 * mm), lays, fc.integer({ min: 1, max: 12 }), (gauge, lay, other) => {
+      const angle = (wraps: number) => Math.abs(bankOfWraps(pin, gauge, wraps, lay).sideAngle)
+      expect(angle(straightestWraps(pin, gauge, lay))).toBeLessThanOrEqual(angle(other) + 1e-9)
+    }),
+  )
 })

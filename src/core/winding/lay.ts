@@ -9,7 +9,12 @@ import { expectNotNegative, expectPositive } from '../expect'
  * - `above, below, above`: one outside the hole, one inside it, the rest outside
  * - `second crossed over`: the second wrap crosses the first and pinches it; the rest go on toward the wood
  */
-export const WRAP_LAYS = ['toward the wood', 'then outward over it', 'above, below, above', 'second crossed over'] as const
+export const WRAP_LAYS = [
+  'toward the wood',
+  'then outward over it',
+  'above, below, above',
+  'second crossed over',
+] as const
 export type WrapLay = (typeof WRAP_LAYS)[number]
 
 /** One turn, or the last part of one. */
@@ -43,10 +48,18 @@ interface Place {
 /** Where the i-th of so many turns lies, in gauges from the hole. */
 function placeOf(lay: WrapLay, i: number, inner: number): Place {
   switch (lay) {
-    case 'toward the wood': return { slot: i + 1, over: false }
-    case 'then outward over it': return i < inner ? { slot: i + 1, over: false } : { slot: Math.max(0, 2 * inner - i), over: true }
-    case 'above, below, above': return i === 1 ? { slot: 1, over: false } : { slot: i === 0 ? -1 : -i, over: false }
-    case 'second crossed over': return i === 0 ? { slot: 1, over: false } : i === 1 ? { slot: 0.5, over: true } : { slot: i, over: false }
+    case 'toward the wood':
+      return { slot: i + 1, over: false }
+    case 'then outward over it':
+      return i < inner ? { slot: i + 1, over: false } : { slot: Math.max(0, 2 * inner - i), over: true }
+    case 'above, below, above':
+      return i === 1 ? { slot: 1, over: false } : { slot: i === 0 ? -1 : -i, over: false }
+    case 'second crossed over':
+      return i === 0
+        ? { slot: 1, over: false }
+        : i === 1
+          ? { slot: 0.5, over: true }
+          : { slot: i, over: false }
   }
 }
 
@@ -76,7 +89,11 @@ export function layWraps(wraps: number, gauge: number, lay: WrapLay): LaidWraps 
 
 /** How far the turns on one side of the hole reach; the one that is under way counts by its share. */
 function extent(turns: readonly LaidTurn[]): number {
-  return turns.reduce((so, { offset, share }, i) => Math.max(so, Math.abs(turns[i - 1]?.offset ?? 0) * (1 - share) + Math.abs(offset) * share), 0)
+  return turns.reduce(
+    (so, { offset, share }, i) =>
+      Math.max(so, Math.abs(turns[i - 1]?.offset ?? 0) * (1 - share) + Math.abs(offset) * share),
+    0,
+  )
 }
 
 /**
@@ -87,32 +104,55 @@ function extent(turns: readonly LaidTurn[]): number {
  * @param gauge - outer diameter of the string, m
  * @param planned - turns when it is done, which decides where the crossing begins
  */
-export function lengthOnPin(wraps: number, pin: number, gauge: number, lay: WrapLay, planned = wraps): number {
+export function lengthOnPin(
+  wraps: number,
+  pin: number,
+  gauge: number,
+  lay: WrapLay,
+  planned = wraps,
+): number {
   const each = Math.PI * (expectPositive('pin diameter', pin) + expectPositive('gauge', gauge))
-  return each * expectNotNegative('wraps', wraps) + Math.PI * CROSSED_OVER * gauge * crossedTurns(wraps, planned, lay)
+  return (
+    each * expectNotNegative('wraps', wraps) +
+    Math.PI * CROSSED_OVER * gauge * crossedTurns(wraps, planned, lay)
+  )
 }
 
 function crossedTurns(wraps: number, planned: number, lay: WrapLay): number {
   switch (lay) {
-    case 'second crossed over': return Math.min(1, Math.max(0, wraps - 1))
-    case 'then outward over it': return Math.max(0, wraps - planned / 2)
-    default: return 0
+    case 'second crossed over':
+      return Math.min(1, Math.max(0, wraps - 1))
+    case 'then outward over it':
+      return Math.max(0, wraps - planned / 2)
+    default:
+      return 0
   }
 }
 
 /** Wraps from a length taken up by the pin; the inverse of {@link lengthOnPin} with all of them wound. */
 export function wrapsFromLength(length: number, pin: number, gauge: number, lay: WrapLay): number {
-  const flat = expectNotNegative('length', length) / (Math.PI * (expectPositive('pin diameter', pin) + expectPositive('gauge', gauge)))
-  const crossed = CROSSED_OVER * gauge / (pin + gauge)
+  const flat =
+    expectNotNegative('length', length) /
+    (Math.PI * (expectPositive('pin diameter', pin) + expectPositive('gauge', gauge)))
+  const crossed = (CROSSED_OVER * gauge) / (pin + gauge)
   switch (lay) {
-    case 'then outward over it': return flat / (1 + crossed / 2)
-    case 'second crossed over': return flat <= 1 ? flat : flat <= 2 + crossed ? 1 + (flat - 1) / (1 + crossed) : flat - crossed
-    default: return flat
+    case 'then outward over it':
+      return flat / (1 + crossed / 2)
+    case 'second crossed over':
+      return flat <= 1 ? flat : flat <= 2 + crossed ? 1 + (flat - 1) / (1 + crossed) : flat - crossed
+    default:
+      return flat
   }
 }
 
 /** Turns of the pin that draw in a length while wraps are laid as planned: crossing ones draw more, but only once they are reached. */
-export function turnsToDraw(length: number, pin: number, gauge: number, lay: WrapLay, planned: number): number {
+export function turnsToDraw(
+  length: number,
+  pin: number,
+  gauge: number,
+  lay: WrapLay,
+  planned: number,
+): number {
   let most = wrapsFromLength(length, pin, gauge, 'toward the wood')
   if (crossedTurns(most, planned, lay) === 0) return most
   let least = 0

@@ -87,11 +87,17 @@ export interface Bank {
  * @param wraps - full turns round the pin
  * @param lay - which way they run from the hole
  */
-export function bankOfWraps(pin: TuningPin, gauge: number, wraps: number, lay: WrapLay = 'toward the wood'): Bank {
+export function bankOfWraps(
+  pin: TuningPin,
+  gauge: number,
+  wraps: number,
+  lay: WrapLay = 'toward the wood',
+): Bank {
   const laid = layWraps(wraps, gauge, lay)
   const exitHeight = holeHeight(pin) - laid.exit
   return {
-    laid, exitHeight,
+    laid,
+    exitHeight,
     width: laid.inward + laid.outward,
     fits: laid.inward <= bankRoom(pin, gauge) && laid.outward <= pin.holeToEnd - gauge / 2,
     sideAngle: (Math.atan2(exitHeight - pin.bridgeHeight, pin.toBridge) * 180) / Math.PI,
@@ -113,7 +119,9 @@ export function straightestWraps(pin: TuningPin, gauge: number, lay: WrapLay): n
   const wanted = holeHeight(pin) - pin.bridgeHeight
   if (lay === 'toward the wood') return Math.max(1, Math.round(wanted / gauge))
   const off = (wraps: number) => Math.abs(layWraps(wraps, gauge, lay).exit - wanted)
-  return Array.from({ length: MOST_WRAPS }, (_, i) => i + 1).reduce((best, wraps) => (off(wraps) < off(best) ? wraps : best))
+  return Array.from({ length: MOST_WRAPS }, (_, i) => i + 1).reduce((best, wraps) =>
+    off(wraps) < off(best) ? wraps : best,
+  )
 }
 
 /**

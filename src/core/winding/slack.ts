@@ -13,13 +13,30 @@ import { lengthOnPin, wrapsFromLength, type WrapLay } from './lay'
  * @param stretch - elongation from slack to pitch, m
  * @param lay - how they lie; crossing wraps take more string
  */
-export function slackForWraps(wraps: number, pin: number, gauge: number, stretch: number, lay: WrapLay = 'toward the wood'): number {
+export function slackForWraps(
+  wraps: number,
+  pin: number,
+  gauge: number,
+  stretch: number,
+  lay: WrapLay = 'toward the wood',
+): number {
   return lengthOnPin(wraps, pin, gauge, lay) - expectNotNegative('stretch', stretch)
 }
 
 /** Wraps at pitch from a slack; the inverse of {@link slackForWraps}. */
-export function wrapsFromSlack(slack: number, pin: number, gauge: number, stretch: number, lay: WrapLay = 'toward the wood'): number {
-  return wrapsFromLength(expectNotNegative('slack', slack) + expectNotNegative('stretch', stretch), pin, gauge, lay)
+export function wrapsFromSlack(
+  slack: number,
+  pin: number,
+  gauge: number,
+  stretch: number,
+  lay: WrapLay = 'toward the wood',
+): number {
+  return wrapsFromLength(
+    expectNotNegative('slack', slack) + expectNotNegative('stretch', stretch),
+    pin,
+    gauge,
+    lay,
+  )
 }
 
 /**

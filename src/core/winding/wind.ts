@@ -41,7 +41,13 @@ export interface Wound {
  * @param key - degrees that the key was turned in all; a gear is reckoned in
  * @param lay - how the wraps lie
  */
-export function woundBy(span: Span, pin: TuningPin, slack: number, key: number, lay: WrapLay = 'toward the wood'): Wound {
+export function woundBy(
+  span: Span,
+  pin: TuningPin,
+  slack: number,
+  key: number,
+  lay: WrapLay = 'toward the wood',
+): Wound {
   const { construction } = span
   const core = coreMaterial(construction)
   const gauge = outerGauge(construction)
@@ -52,10 +58,16 @@ export function woundBy(span: Span, pin: TuningPin, slack: number, key: number, 
   const sigma = stressAt(stretch / span.freeLength, core.modulus, core.stiffening)
   const force = sigma * coreArea(construction)
   // Mersenne: f = √(T / μ) / 2L.
-  const pitch = stretch > 0 ? Math.sqrt(force / massPerLength(construction)) / (2 * span.speakingLength) : null
+  const pitch =
+    stretch > 0 ? Math.sqrt(force / massPerLength(construction)) / (2 * span.speakingLength) : null
   const utilisation = sigma / workingStrength(construction)
   return {
-    wraps, stretch, stress: sigma, tension: force, pitch, utilisation,
+    wraps,
+    stretch,
+    stress: sigma,
+    tension: force,
+    pitch,
+    utilisation,
     slackLeft: Math.max(0, slack - drawn),
     cents: pitch === null ? null : 1200 * Math.log2(pitch / span.pitch),
     broken: utilisation > 1,
@@ -76,6 +88,11 @@ export function keyWay(span: Span, pin: TuningPin, slack: number, lay: WrapLay =
   const gauge = outerGauge(span.construction)
   const stretch = stretchToPitch(span)
   const planned = wrapsFromLength(slack + stretch, pin.diameter, gauge, lay)
-  const degrees = (length: number) => turnsToDraw(length, pin.diameter, gauge, lay, planned) * 360 * pin.gearRatio
-  return { snug: degrees(slack), pitch: degrees(slack + stretch), breaking: degrees(slack + stretch + Math.max(0, stretchToBreaking(span))) }
+  const degrees = (length: number) =>
+    turnsToDraw(length, pin.diameter, gauge, lay, planned) * 360 * pin.gearRatio
+  return {
+    snug: degrees(slack),
+    pitch: degrees(slack + stretch),
+    breaking: degrees(slack + stretch + Math.max(0, stretchToBreaking(span))),
+  }
 }

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { cutForKnottedString, cutForPairedWire, wayRoundPosts, type Run } from './cut'
-import { bankOfWraps, bankRoom, drawnPerTurn, holeHeight, pullLeftAtHole, standHigher, turnsToTakeUp, type TuningPin } from './pin'
+import {
+  bankOfWraps,
+  bankRoom,
+  drawnPerTurn,
+  holeHeight,
+  pullLeftAtHole,
+  standHigher,
+  turnsToTakeUp,
+  type TuningPin,
+} from './pin'
 import { sidewaysPull, slackForWraps, wrapsFromSlack } from './slack'
 
 const mm = 1e-3
@@ -23,20 +32,40 @@ const run: Run = { freeLength: 0.745, boardThickness: 0.009, slack: 0.0666, pinD
 describe('the cut', () => {
   test('a knotted string is summed from its tag to the end of its tail', () => {
     const { parts, total } = cutForKnottedString(run, 0.05)
-    expect(parts.map((part) => part.what)).toEqual(['tag and knot', 'through the board', 'up to the pin', 'slack', 'hole', 'tail'])
+    expect(parts.map((part) => part.what)).toEqual([
+      'tag and knot',
+      'through the board',
+      'up to the pin',
+      'slack',
+      'hole',
+      'tail',
+    ])
     expect(total).toBeCloseTo(0.05 + 0.745 + 0.0666 + 0.0072 + 0.06, 12)
   })
 
   test('the board is counted once, however thick it is', () => {
-    fc.assert(fc.property(length(0, 0.03), (boardThickness) => {
-      expect(cutForKnottedString({ ...run, boardThickness }, 0.05).total).toBeCloseTo(cutForKnottedString(run, 0.05).total, 12)
-    }))
+    fc.assert(
+      fc.property(length(0, 0.03), (boardThickness) => {
+        expect(cutForKnottedString({ ...run, boardThickness }, 0.05).total).toBeCloseTo(
+          cutForKnottedString(run, 0.05).total,
+          12,
+        )
+      }),
+    )
   })
 
   test('a paired wire is twice one side and the way round the posts, the parts lying as they lie on the wire', () => {
     const { parts, total } = cutForPairedWire(run, run, 0.013)
     expect(parts.map((part) => part.what)).toEqual([
-      'tail', 'hole', 'slack', 'up to the pin', 'round the posts', 'up to the pin', 'slack', 'hole', 'tail',
+      'tail',
+      'hole',
+      'slack',
+      'up to the pin',
+      'round the posts',
+      'up to the pin',
+      'slack',
+      'hole',
+      'tail',
     ])
     expect(total).toBeCloseTo(2 * (0.745 + 0.0666 + 0.0072 + 0.06) + 0.013, 12)
   })
@@ -46,30 +75,40 @@ describe('the cut', () => {
   })
 
   test('a part below nothing is refused by its name', () => {
-    expect(() => cutForKnottedString({ ...run, slack: -0.001 }, 0.05)).toThrow('slack: expected zero or more, got -0.001.')
+    expect(() => cutForKnottedString({ ...run, slack: -0.001 }, 0.05)).toThrow(
+      'slack: expected zero or more, got -0.001.',
+    )
     expect(() => cutForKnottedString({ ...run, boardThickness: 0.8 }, 0.05)).toThrow('up to the pin')
   })
 })
 
 describe('slack', () => {
   test('pulled sideways it makes a triangle whose sides are the slackened string', () => {
-    fc.assert(fc.property(length(0.05, 1.6), length(0, 0.2), (free, slack) => {
-      const pull = sidewaysPull(free, slack)
-      expect(2 * Math.hypot(free / 2, pull)).toBeCloseTo(free + slack, 9)
-    }))
+    fc.assert(
+      fc.property(length(0.05, 1.6), length(0, 0.2), (free, slack) => {
+        const pull = sidewaysPull(free, slack)
+        expect(2 * Math.hypot(free / 2, pull)).toBeCloseTo(free + slack, 9)
+      }),
+    )
   })
 
   test('no slack pulls nowhere, and more slack pulls further', () => {
     expect(sidewaysPull(0.7, 0)).toBe(0)
-    fc.assert(fc.property(length(0.05, 1.6), length(0.001, 0.1), length(0.001, 0.1), (free, slack, more) => {
-      expect(sidewaysPull(free, slack + more)).toBeGreaterThan(sidewaysPull(free, slack))
-    }))
+    fc.assert(
+      fc.property(length(0.05, 1.6), length(0.001, 0.1), length(0.001, 0.1), (free, slack, more) => {
+        expect(sidewaysPull(free, slack + more)).toBeGreaterThan(sidewaysPull(free, slack))
+      }),
+    )
   })
 
   test('a string that stretches far needs less slack for the same wraps', () => {
-    fc.assert(fc.property(length(0, 0.03), length(0.0001, 0.03), (stretch, more) => {
-      expect(slackForWraps(3, 0.007, 0.001, stretch + more)).toBeLessThan(slackForWraps(3, 0.007, 0.001, stretch))
-    }))
+    fc.assert(
+      fc.property(length(0, 0.03), length(0.0001, 0.03), (stretch, more) => {
+        expect(slackForWraps(3, 0.007, 0.001, stretch + more)).toBeLessThan(
+          slackForWraps(3, 0.007, 0.001, stretch),
+        )
+      }),
+    )
   })
 
   test('with no slack at all the stretch alone still winds something on', () => {
@@ -81,7 +120,9 @@ describe('the pin', () => {
   test('one turn draws the way round pin and string', () => {
     expect(drawnPerTurn(7.2 * mm, 1.1 * mm)).toBeCloseTo(Math.PI * 8.3 * mm, 12)
     expect(turnsToTakeUp(drawnPerTurn(7.2 * mm, 1.1 * mm) * 2.5, 7.2 * mm, 1.1 * mm)).toBeCloseTo(2.5, 12)
-    expect(() => drawnPerTurn(0, 1.1 * mm)).toThrow('pin diameter: expected a number greater than zero, got 0.')
+    expect(() => drawnPerTurn(0, 1.1 * mm)).toThrow(
+      'pin diameter: expected a number greater than zero, got 0.',
+    )
   })
 
   test('height is told to the hole whatever it was measured to', () => {
@@ -104,9 +145,14 @@ describe('the pin', () => {
   })
 
   test('the pull left at the hole falls by the same share with every wrap', () => {
-    fc.assert(fc.property(length(0.05, 0.4), length(0, 5), (friction, wraps) => {
-      expect(pullLeftAtHole(friction, wraps + 1) / pullLeftAtHole(friction, wraps)).toBeCloseTo(pullLeftAtHole(friction, 1), 9)
-    }))
+    fc.assert(
+      fc.property(length(0.05, 0.4), length(0, 5), (friction, wraps) => {
+        expect(pullLeftAtHole(friction, wraps + 1) / pullLeftAtHole(friction, wraps)).toBeCloseTo(
+          pullLeftAtHole(friction, 1),
+          9,
+        )
+      }),
+    )
     expect(pullLeftAtHole(0.2, 0)).toBe(1)
   })
 

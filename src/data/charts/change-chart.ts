@@ -16,22 +16,40 @@ import { positions } from '../schema'
  * @returns the action's id, or null when nothing differs
  * @throws Refusal 404 or 400 with a sentence when a line is of no string here or can't be drawn
  */
-export function changeChart(store: Store, stored: StoredInstrument, lines: readonly WholeLine[]): { readonly actionId: number | null; readonly changed: number } {
+export function changeChart(
+  store: Store,
+  stored: StoredInstrument,
+  lines: readonly WholeLine[],
+): { readonly actionId: number | null; readonly changed: number } {
   const byNumber = new Map(stored.instrument.positions.map((p) => [p.number, p]))
   const changed = lines.filter((line) => {
     positionId(stored, line.number)
     const had = byNumber.get(line.number)
-    return had !== undefined && JSON.stringify(cellsOf(chartLine(had), 'mm')) !== JSON.stringify(cellsOf(line, 'mm'))
+    return (
+      had !== undefined &&
+      JSON.stringify(cellsOf(chartLine(had), 'mm')) !== JSON.stringify(cellsOf(line, 'mm'))
+    )
   })
   if (changed.length === 0) return { actionId: null, changed: 0 }
   const words = changed.length === 1 ? `string ${changed[0]?.number}` : `${changed.length} strings`
-  const { actionId } = store.act({ kind: 'chart', summary: `The chart of ${stored.instrument.name} changed at ${words}`, instrumentId: stored.id }, () => {
-    for (const line of changed) {
-      const position = byNumber.get(line.number)
-      if (!position) continue
-      store.rows.update(positions).set(positionRow(stored.id, drawn(position, line))).where(eq(positions.id, positionId(stored, line.number))).run()
-    }
-  })
+  const { actionId } = store.act(
+    {
+      kind: 'chart',
+      summary: `The chart of ${stored.instrument.name} changed at ${words}`,
+      instrumentId: stored.id,
+    },
+    () => {
+      for (const line of changed) {
+        const position = byNumber.get(line.number)
+        if (!position) continue
+        store.rows
+          .update(positions)
+          .set(positionRow(stored.id, drawn(position, line)))
+          .where(eq(positions.id, positionId(stored, line.number)))
+          .run()
+      }
+    },
+  )
   return { actionId, changed: changed.length }
 }
 

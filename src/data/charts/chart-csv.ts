@@ -8,8 +8,18 @@ import { guarded } from '../csv/formula-guard'
 
 /** The header that each column leaves with; the mapping of an import knows them all. */
 export const HEADERS: Record<ChartColumn, string> = {
-  number: 'number from the top', label: 'maker’s label', note: 'note at rest (scientific)', colour: 'colour', material: 'material', gauge: 'gauge mm', core: 'core mm',
-  bedding: 'bedding mm', wrap: 'wrap mm', speaking: 'speaking length mm', free: 'free length mm', asked: 'make and line',
+  number: 'number from the top',
+  label: 'maker’s label',
+  note: 'note at rest (scientific)',
+  colour: 'colour',
+  material: 'material',
+  gauge: 'gauge mm',
+  core: 'core mm',
+  bedding: 'bedding mm',
+  wrap: 'wrap mm',
+  speaking: 'speaking length mm',
+  free: 'free length mm',
+  asked: 'make and line',
 }
 
 /** The chart as text; a cell that could be taken for a formula is led in by an apostrophe, which reading takes off again. */

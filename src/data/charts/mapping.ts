@@ -33,14 +33,48 @@ const WORDS: Record<ChartColumn, RegExp> = {
 }
 
 /** The order in which columns are given away: the surer word first. */
-const BY_SURENESS: readonly ChartColumn[] = ['asked', 'core', 'bedding', 'wrap', 'free', 'speaking', 'gauge', 'number', 'colour', 'material', 'note', 'label']
+const BY_SURENESS: readonly ChartColumn[] = [
+  'asked',
+  'core',
+  'bedding',
+  'wrap',
+  'free',
+  'speaking',
+  'gauge',
+  'number',
+  'colour',
+  'material',
+  'note',
+  'label',
+]
 
 /** A mapping to begin with. */
 export function guessMapping({ header, rows }: TextTable): Mapping {
-  const columns = guessColumns(header, CHART_COLUMNS, { named: HEADERS, words: WORDS, bySureness: BY_SURENESS })
-  const units = Object.fromEntries(LENGTH_COLUMNS.map((column) => {
-    const index = columns[column]
-    return [column, index === null ? 'mm' : guessUnit(header[index] as string, rows.map((row) => row[index] ?? ''), column === 'speaking' || column === 'free')]
-  })) as Record<LengthColumn, FileUnit>
-  return { columns, units, startsAt: 'the shortest', letters: columns.note !== null && header[columns.note] === HEADERS.note ? 'as written' : 'as tuned at rest' }
+  const columns = guessColumns(header, CHART_COLUMNS, {
+    named: HEADERS,
+    words: WORDS,
+    bySureness: BY_SURENESS,
+  })
+  const units = Object.fromEntries(
+    LENGTH_COLUMNS.map((column) => {
+      const index = columns[column]
+      return [
+        column,
+        index === null
+          ? 'mm'
+          : guessUnit(
+              header[index] as string,
+              rows.map((row) => row[index] ?? ''),
+              column === 'speaking' || column === 'free',
+            ),
+      ]
+    }),
+  ) as Record<LengthColumn, FileUnit>
+  return {
+    columns,
+    units,
+    startsAt: 'the shortest',
+    letters:
+      columns.note !== null && header[columns.note] === HEADERS.note ? 'as written' : 'as tuned at rest',
+  }
 }

@@ -10,5 +10,5 @@ export function guarded(cell: string): string {
 
 /** A cell without the apostrophe that guarded it. */
 export function unguarded(cell: string): string {
-  return cell.startsWith('\'') && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell
+  return cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell
 }

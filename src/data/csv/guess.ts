@@ -14,7 +14,11 @@ interface ColumnWords<Column extends string> {
 }
 
 /** Index of the file's column for each of ours; null where the file seems to have none. */
-export function guessColumns<Column extends string>(header: readonly string[], columns: readonly Column[], { named, words, bySureness }: ColumnWords<Column>): Record<Column, number | null> {
+export function guessColumns<Column extends string>(
+  header: readonly string[],
+  columns: readonly Column[],
+  { named, words, bySureness }: ColumnWords<Column>,
+): Record<Column, number | null> {
   const plain = header.map(plainly)
   const taken = new Set<number>()
   const guessed = Object.fromEntries(columns.map((column) => [column, null])) as Record<Column, number | null>
@@ -23,13 +27,22 @@ export function guessColumns<Column extends string>(header: readonly string[], c
     guessed[column] = index
     taken.add(index)
   }
-  for (const column of columns) claim(column, plain.findIndex((name) => name === plainly(named[column])))
-  for (const column of bySureness) if (guessed[column] === null) claim(column, plain.findIndex((name, i) => !taken.has(i) && words[column].test(name)))
+  for (const column of columns)
+    claim(
+      column,
+      plain.findIndex((name) => name === plainly(named[column])),
+    )
+  for (const column of bySureness)
+    if (guessed[column] === null)
+      claim(
+        column,
+        plain.findIndex((name, i) => !taken.has(i) && words[column].test(name)),
+      )
   return guessed
 }
 
 function plainly(name: string): string {
-  return name.toLowerCase().replace(/’/g, '\'').trim()
+  return name.toLowerCase().replace(/’/g, "'").trim()
 }
 
 /**
@@ -46,7 +59,11 @@ export function guessUnit(name: string, cells: readonly string[], isLong: boolea
   if (/\bcm\b|centim/.test(plain)) return 'cm'
   if (/\bin\b|inch|"|″/.test(plain)) return 'in'
   if (/\bm\b|metre|meter/.test(plain)) return 'm'
-  const bare = cells.filter((cell) => /^[\d.,]+$/.test(cell)).map((cell) => Number(cell.replace(',', '.'))).filter((n) => n > 0).sort((a, b) => a - b)
+  const bare = cells
+    .filter((cell) => /^[\d.,]+$/.test(cell))
+    .map((cell) => Number(cell.replace(',', '.')))
+    .filter((n) => n > 0)
+    .sort((a, b) => a - b)
   const middle = bare[Math.floor(bare.length / 2)]
   if (middle === undefined) return 'mm'
   if (isLong) return middle < 3 ? 'm' : middle < 90 ? 'in' : 'mm'

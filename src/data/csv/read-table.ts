@@ -20,10 +20,19 @@ const MOST_BYTES = 8_000_000
  */
 export function textOf(bytes: Uint8Array): string {
   if (bytes.length === 0) throw new RangeError('The file is empty.')
-  if (bytes.length > MOST_BYTES) throw new RangeError(`The file has ${Math.round(bytes.length / 1e6)} MB; a table of strings has a few kilobytes.`)
-  const wide = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null
+  if (bytes.length > MOST_BYTES)
+    throw new RangeError(
+      `The file has ${Math.round(bytes.length / 1e6)} MB; a table of strings has a few kilobytes.`,
+    )
+  const wide =
+    bytes[0] === 0xff && bytes[1] === 0xfe
+      ? 'utf-16le'
+      : bytes[0] === 0xfe && bytes[1] === 0xff
+        ? 'utf-16be'
+        : null
   const text = wide ? new TextDecoder(wide).decode(bytes) : utf8Or1252(bytes)
-  if (/[\u0000-\u0008\u000e-\u001f]/.test(text)) throw new RangeError('This is not a text file: save the table as CSV and choose that.')
+  if (/[\u0000-\u0008\u000e-\u001f]/.test(text))
+    throw new RangeError('This is not a text file: save the table as CSV and choose that.')
   if (text.trim() === '') throw new RangeError('The file is empty.')
   return text
 }
@@ -51,13 +60,18 @@ export function readTable(text: string): TextTable {
   const plain = text.replace(/^\uFEFF/, '')
   const { data, errors } = Papa.parse<string[]>(plain, { delimiter: separatorOf(plain) })
   const unclosed = errors.find(({ code }) => code === 'MissingQuotes')
-  if (unclosed) throw new RangeError(`Line ${(unclosed.row ?? 0) + 1}: a quotation mark is opened and never closed.`)
-  const numbered = data.map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 })).filter(({ row }) => row.some((cell) => cell !== ''))
+  if (unclosed)
+    throw new RangeError(`Line ${(unclosed.row ?? 0) + 1}: a quotation mark is opened and never closed.`)
+  const numbered = data
+    .map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 }))
+    .filter(({ row }) => row.some((cell) => cell !== ''))
   const [header, ...rest] = numbered
-  if (!header || rest.length === 0) throw new RangeError('Expected a line of column names and a line for each string below it.')
+  if (!header || rest.length === 0)
+    throw new RangeError('Expected a line of column names and a line for each string below it.')
   const width = Math.max(header.row.length, ...rest.slice(0, 2000).map(({ row }) => row.length))
   return {
     header: Array.from({ length: width }, (_, i) => header.row[i] || `column ${i + 1}`),
-    rows: rest.map(({ row }) => row), lines: rest.map(({ line }) => line),
+    rows: rest.map(({ row }) => row),
+    lines: rest.map(({ line }) => line),
   }
 }

@@ -14,5 +14,12 @@ export async function fileAnswer(name: string, type: string, make: () => string)
     text = make()
     return {}
   })
-  return answer.ok ? new Response(text, { headers: { 'content-type': `${type}; charset=utf-8`, 'content-disposition': `attachment; filename="${name}"` } }) : answer
+  return answer.ok
+    ? new Response(text, {
+        headers: {
+          'content-type': `${type}; charset=utf-8`,
+          'content-disposition': `attachment; filename="${name}"`,
+        },
+      })
+    : answer
 }

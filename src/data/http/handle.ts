@@ -22,10 +22,15 @@ interface SaidNo {
  * @param answer - carries it out; what it returns goes back as JSON
  * @returns 200, or 400, 404, 409, 500 or 507 with `{ sentence, field }`
  */
-export function handle<T extends object>(request: Request, shape: new () => T, answer: (body: T) => object): Promise<Response> {
+export function handle<T extends object>(
+  request: Request,
+  shape: new () => T,
+  answer: (body: T) => object,
+): Promise<Response> {
   const key = request.headers.get('x-action-key')
   return answerTo(async () => {
-    if (request.headers.get('sec-fetch-site') === 'cross-site') throw new Refusal(400, 'This request came from another site.')
+    if (request.headers.get('sec-fetch-site') === 'cross-site')
+      throw new Refusal(400, 'This request came from another site.')
     const body = checked(await bodyOf(request), shape)
     if (key === null) return answer(body)
     if (!ACTION_KEY.test(key)) throw new Refusal(400, 'The action’s key is not right.')
@@ -34,7 +39,9 @@ export function handle<T extends object>(request: Request, shape: new () => T, a
 }
 
 function fingerprint(request: Request, body: object): string {
-  return createHash('sha256').update(`${request.method} ${new URL(request.url).pathname} ${JSON.stringify(body)}`).digest('base64url')
+  return createHash('sha256')
+    .update(`${request.method} ${new URL(request.url).pathname} ${JSON.stringify(body)}`)
+    .digest('base64url')
 }
 
 /**
@@ -48,18 +55,22 @@ export async function answerTo(answer: () => object | Promise<object>, whole = f
     return Response.json(await answer())
   } catch (error) {
     if (isRefusal(error)) return said({ sentence: error.message, field: error.field }, error.status)
-    if (error instanceof RangeError) return said({ sentence: error.message, field: null }, error.name === 'NoSuchString' ? 404 : 400)
+    if (error instanceof RangeError)
+      return said({ sentence: error.message, field: null }, error.name === 'NoSuchString' ? 404 : 400)
     return said({ sentence: faultSentence(error, whole), field: null }, isDiskFull(error) ? 507 : 500)
   }
 }
 
-const isDiskFull = (error: unknown) => ['SQLITE_FULL', 'ENOSPC'].includes((error as { code?: string } | null)?.code ?? '')
+const isDiskFull = (error: unknown) =>
+  ['SQLITE_FULL', 'ENOSPC'].includes((error as { code?: string } | null)?.code ?? '')
 
 /** What is known when something went wrong: only a whole transaction is known to have left nothing. */
 function faultSentence(error: unknown, whole: boolean): string {
-  process.stderr.write(`${error instanceof Error ? error.stack ?? error.message : String(error)}\n`)
+  process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`)
   const left = whole ? 'Nothing of this was written.' : 'Look in the history whether it was written.'
-  return isDiskFull(error) ? `The disk is full. ${left} Make room, and try again.` : `The program failed at this. ${left} What was logged before is safe.`
+  return isDiskFull(error)
+    ? `The disk is full. ${left} Make room, and try again.`
+    : `The program failed at this. ${left} What was logged before is safe.`
 }
 
 /** A whole number out of a path, or a 404 with the sentence given. */
@@ -80,7 +91,8 @@ async function bodyOf(request: Request): Promise<unknown> {
 }
 
 function checked<T extends object>(json: unknown, shape: new () => T): T {
-  if (typeof json !== 'object' || json === null || Array.isArray(json)) throw new Refusal(400, 'Expected a JSON object.')
+  if (typeof json !== 'object' || json === null || Array.isArray(json))
+    throw new Refusal(400, 'Expected a JSON object.')
   const body = plainToInstance(shape, json)
   const [error] = validateSync(body, { whitelist: true, forbidUnknownValues: false, stopAtFirstError: true })
   if (error) throw new Refusal(400, sentenceOf(error), fieldOf(error))

@@ -22,7 +22,11 @@ export const LEFT: LengthBounds = { what: 'What is left', least: 0, most: BOUNDS
 export const GAUGE = bounds('The gauge', BOUNDS.gauge)
 
 /** The length in metres, or a sentence that says what is wrong. */
-export function readLength(text: unknown, bare: LengthUnit, { what, least, most }: LengthBounds): number | string {
+export function readLength(
+  text: unknown,
+  bare: LengthUnit,
+  { what, least, most }: LengthBounds,
+): number | string {
   if (typeof text !== 'string' || text.trim() === '') return `${what} is missing.`
   let metres: number
   try {
@@ -30,9 +34,11 @@ export function readLength(text: unknown, bare: LengthUnit, { what, least, most 
   } catch (error) {
     return (error as RangeError).message
   }
-  if (metres < 0 || (metres === 0 && least > 0)) return `${what} must be more than nothing; “${text.trim()}” is not.`
+  if (metres < 0 || (metres === 0 && least > 0))
+    return `${what} must be more than nothing; “${text.trim()}” is not.`
   const mm = (m: number) => `${Number((m * 1000).toPrecision(6))} mm`
-  if (metres < least || metres > most) return `${what} of ${mm(metres)} can’t be right; expected ${mm(least)} to ${mm(most)}.`
+  if (metres < least || metres > most)
+    return `${what} of ${mm(metres)} can’t be right; expected ${mm(least)} to ${mm(most)}.`
   return metres
 }
 
@@ -44,7 +50,9 @@ export function IsLengthText(bounds: LengthBounds): PropertyDecorator {
       return typeof read === 'string' ? read : null
     }
     registerDecorator({
-      name: 'isLengthText', target: target.constructor, propertyName: String(propertyKey),
+      name: 'isLengthText',
+      target: target.constructor,
+      propertyName: String(propertyKey),
       validator: {
         validate: (value, args) => problem(value, args?.object ?? {}) === null,
         defaultMessage: (args) => problem(args?.value, args?.object ?? {}) ?? '',

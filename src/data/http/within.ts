@@ -14,7 +14,9 @@ export function Within(what: Bounded): PropertyDecorator {
   const shown = (value: number) => Number((plain ? value : value * 1000).toPrecision(6))
   return (target, propertyKey) => {
     registerDecorator({
-      name: 'within', target: target.constructor, propertyName: String(propertyKey),
+      name: 'within',
+      target: target.constructor,
+      propertyName: String(propertyKey),
       validator: {
         validate: (value) => typeof value === 'number' && canBe(what, plain ? value : value / 1000),
         defaultMessage: () => `expected ${shown(least)} to ${shown(most)}${plain ? '' : ' mm'}`,

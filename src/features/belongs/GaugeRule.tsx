@@ -11,18 +11,37 @@ export interface GaugeMark {
 
 const WIDTH = 640
 const EDGE = 40
-const STROKES = { new: 'var(--verdigris)', chart: 'var(--ink)', neighbour: 'var(--line)', old: 'var(--ochre)' } as const
+const STROKES = {
+  new: 'var(--verdigris)',
+  chart: 'var(--ink)',
+  neighbour: 'var(--line)',
+  old: 'var(--ochre)',
+} as const
 
 /** The gauges side by side on one magnified rule: the new string among its chart, its neighbours and the old one. */
-export function GaugeRule({ marks, unit }: { readonly marks: readonly GaugeMark[]; readonly unit: 'mm' | 'in' }) {
+export function GaugeRule({
+  marks,
+  unit,
+}: {
+  readonly marks: readonly GaugeMark[]
+  readonly unit: 'mm' | 'in'
+}) {
   const sorted = [...marks].sort((a, b) => a.gauge - b.gauge)
   const [least, most] = [sorted[0]?.gauge ?? 0, sorted.at(-1)?.gauge ?? 1]
   const room = Math.max(2e-5, (most - least) * 0.12)
   const share = (gauge: number) => (gauge - least + room) / (most - least + 2 * room)
-  const places = spread(sorted.map(({ gauge }) => share(gauge)), 0.155)
+  const places = spread(
+    sorted.map(({ gauge }) => share(gauge)),
+    0.155,
+  )
   const x = (at: number) => EDGE + at * (WIDTH - 2 * EDGE)
   return (
-    <svg viewBox={`0 36 ${WIDTH} 96`} className="w-full" role="img" aria-label={`Gauges in order: ${sorted.map(({ label, gauge }) => `${label} ${measureText(measure('gauge', gauge), unit)}`).join(', ')}`}>
+    <svg
+      viewBox={`0 36 ${WIDTH} 96`}
+      className="w-full"
+      role="img"
+      aria-label={`Gauges in order: ${sorted.map(({ label, gauge }) => `${label} ${measureText(measure('gauge', gauge), unit)}`).join(', ')}`}
+    >
       <line x1={8} x2={WIDTH - 8} y1={72} y2={72} stroke="var(--ink)" strokeWidth={1} />
       {sorted.map(({ label, gauge, kind }, i) => {
         const at = x(share(gauge))
@@ -30,10 +49,29 @@ export function GaugeRule({ marks, unit }: { readonly marks: readonly GaugeMark[
         const isNew = kind === 'new'
         return (
           <g key={label}>
-            <line x1={at} x2={at} y1={isNew ? 44 : 62} y2={82} stroke={STROKES[kind]} strokeWidth={isNew ? 4 : 2} strokeDasharray={kind === 'old' ? '4 3' : undefined} />
+            <line
+              x1={at}
+              x2={at}
+              y1={isNew ? 44 : 62}
+              y2={82}
+              stroke={STROKES[kind]}
+              strokeWidth={isNew ? 4 : 2}
+              strokeDasharray={kind === 'old' ? '4 3' : undefined}
+            />
             <path d={`M${at},82L${text},94`} stroke="var(--rule)" fill="none" />
-            <text x={text} y={107} textAnchor="middle" fontSize={14} fontWeight={isNew ? 700 : 550} fill="var(--ink)">{measureText(measure('gauge', gauge), unit)}</text>
-            <text x={text} y={123} textAnchor="middle" fontSize={11.5} fill="var(--soft)">{label}</text>
+            <text
+              x={text}
+              y={107}
+              textAnchor="middle"
+              fontSize={14}
+              fontWeight={isNew ? 700 : 550}
+              fill="var(--ink)"
+            >
+              {measureText(measure('gauge', gauge), unit)}
+            </text>
+            <text x={text} y={123} textAnchor="middle" fontSize={11.5} fill="var(--soft)">
+              {label}
+            </text>
           </g>
         )
       })}

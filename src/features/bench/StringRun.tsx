@@ -31,7 +31,18 @@ const LINE = 56
 const PIECES = 32
 
 /** The string from its knot to its pin, to scale along it: it bows while there is slack; the bow is pulled for more of it, and the tail's end for a longer cut. */
-export function StringRun({ free, speaking, slack, slackLeft, tail, tension, atPitch, broken, onSlack, onTail }: StringRunProps) {
+export function StringRun({
+  free,
+  speaking,
+  slack,
+  slackLeft,
+  tail,
+  tension,
+  atPitch,
+  broken,
+  onSlack,
+  onTail,
+}: StringRunProps) {
   const { unit } = useHouse()
   const length = WIDTH - LEFT - RIGHT
   const perMetre = length / free
@@ -57,24 +68,60 @@ export function StringRun({ free, speaking, slack, slackLeft, tail, tension, atP
   const knob = Math.min(HEIGHT - 22, LINE + pull(slack))
   const text = (metres: number) => measureText(measure('length', metres), unit)
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={broken ? 'The string has broken' : slackLeft > 0 ? 'The string hangs slack' : 'The string is tight'}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="w-full"
+      role="img"
+      aria-label={
+        broken ? 'The string has broken' : slackLeft > 0 ? 'The string hangs slack' : 'The string is tight'
+      }
+    >
       <rect x={LEFT - 18} y={LINE - 36} width={16} height={72} fill="var(--wood)" stroke="var(--wood-line)" />
       <path d={`M${pin},${LINE}H${end}`} stroke="var(--verdigris)" strokeWidth={2} strokeLinecap="round" />
       <circle cx={pin} cy={LINE} r={10} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.6} />
       <circle cx={pin} cy={LINE} r={2.4} fill="var(--ink)" />
       <circle cx={bridge} cy={LINE + 7} r={5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.2} />
-      {broken
-        ? <path d={`M${LEFT},${LINE}q80,-6 130,16m16,14q-20,-2 -14,-18M${pin},${LINE}q-90,12 -150,-12m-12,-18q16,2 12,18`} fill="none" stroke="var(--ochre)" strokeWidth={2.6} strokeLinecap="round" />
-        : <path d={`M${bow}`} fill="none" stroke="var(--verdigris)" strokeWidth={1.8 + 1.8 * share} strokeLinecap="round" />}
-      <path d={`M${LEFT},${LINE}L${middle},${knob}L${pin},${LINE}`} fill="none" stroke="var(--line)" strokeDasharray="4 4" />
+      {broken ? (
+        <path
+          d={`M${LEFT},${LINE}q80,-6 130,16m16,14q-20,-2 -14,-18M${pin},${LINE}q-90,12 -150,-12m-12,-18q16,2 12,18`}
+          fill="none"
+          stroke="var(--ochre)"
+          strokeWidth={2.6}
+          strokeLinecap="round"
+        />
+      ) : (
+        <path
+          d={`M${bow}`}
+          fill="none"
+          stroke="var(--verdigris)"
+          strokeWidth={1.8 + 1.8 * share}
+          strokeLinecap="round"
+        />
+      )}
+      <path
+        d={`M${LEFT},${LINE}L${middle},${knob}L${pin},${LINE}`}
+        fill="none"
+        stroke="var(--line)"
+        strokeDasharray="4 4"
+      />
       <Handle drag={dragSlack} at={[middle, knob]} r={8} name="slack" />
       <Handle drag={dragTail} at={[end, LINE]} r={8} name="tail" />
       <g fontSize={13} fill="var(--soft)" textAnchor="middle">
-        <text x={LEFT - 18} y={LINE + 54} textAnchor="start">board</text>
-        <text x={bridge} y={LINE - 14}>bridge pin</text>
-        <text x={pin} y={LINE + 30}>pin</text>
-        <text x={end} y={LINE - 16} fill="var(--ink)">tail {text(tail)}</text>
-        <text x={middle + 18} y={knob + 5} textAnchor="start" fill="var(--ink)">slack {text(slack)}: pulls {text(Math.sqrt((free + slack) ** 2 - free ** 2) / 2)} aside</text>
+        <text x={LEFT - 18} y={LINE + 54} textAnchor="start">
+          board
+        </text>
+        <text x={bridge} y={LINE - 14}>
+          bridge pin
+        </text>
+        <text x={pin} y={LINE + 30}>
+          pin
+        </text>
+        <text x={end} y={LINE - 16} fill="var(--ink)">
+          tail {text(tail)}
+        </text>
+        <text x={middle + 18} y={knob + 5} textAnchor="start" fill="var(--ink)">
+          slack {text(slack)}: pulls {text(Math.sqrt((free + slack) ** 2 - free ** 2) / 2)} aside
+        </text>
       </g>
     </svg>
   )

@@ -30,7 +30,11 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
   const log = async () => {
     if (!site) return setProblem('Say where it gave way: choose one of the places.')
     setSending(true)
-    const answer = await send<{ actionId: number; jobId: number }>('/api/breaks', { instrument: slug, string: position.number, site })
+    const answer = await send<{ actionId: number; jobId: number }>('/api/breaks', {
+      instrument: slug,
+      string: position.number,
+      site,
+    })
     setSending(false)
     if (!answer.ok) return setProblem(answer.sentence)
     announce(`Logged: ${withThe(name)} gave way.`, answer.value.actionId)
@@ -42,20 +46,46 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
       <h3 className="text-lg font-semibold">Where did it give way?</h3>
       <div className="mt-2 flex gap-2">
         <SitePicture sites={sites} position={position} chosen={site} className="w-16 shrink-0" />
-        <RadioGroup.Root value={site ?? ''} onValueChange={(value) => { setSite(value as BreakSite); setProblem(null) }} className="flex flex-1 flex-col" aria-label="Where it gave way">
+        <RadioGroup.Root
+          value={site ?? ''}
+          onValueChange={(value) => {
+            setSite(value as BreakSite)
+            setProblem(null)
+          }}
+          className="flex flex-1 flex-col"
+          aria-label="Where it gave way"
+        >
           {sites.map((s) => (
-            <RadioGroup.Item key={s} value={s} className="flex h-11 items-center gap-2 border-b border-rule px-2 text-left last:border-0 data-[state=checked]:bg-verdigris-wash data-[state=checked]:font-semibold">
-              <span className="grid size-5 shrink-0 place-items-center rounded-full border-2 border-line"><RadioGroup.Indicator className="size-2.5 rounded-full bg-verdigris" /></span>
+            <RadioGroup.Item
+              key={s}
+              value={s}
+              className="flex h-11 items-center gap-2 border-b border-rule px-2 text-left last:border-0 data-[state=checked]:bg-verdigris-wash data-[state=checked]:font-semibold"
+            >
+              <span className="grid size-5 shrink-0 place-items-center rounded-full border-2 border-line">
+                <RadioGroup.Indicator className="size-2.5 rounded-full bg-verdigris" />
+              </span>
               {siteWord(s, position)}
             </RadioGroup.Item>
           ))}
         </RadioGroup.Root>
       </div>
-      {site && <p className="mt-2 text-sm"><span className="text-soft">First suspect:</span> {siteFacts(site).suspect} {siteFacts(site).remedy}</p>}
-      {problem && <p role="alert" className="mt-2 text-sm font-semibold text-ochre">{problem}</p>}
+      {site && (
+        <p className="mt-2 text-sm">
+          <span className="text-soft">First suspect:</span> {siteFacts(site).suspect} {siteFacts(site).remedy}
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="mt-2 text-sm font-semibold text-ochre">
+          {problem}
+        </p>
+      )}
       <div className="mt-3 flex gap-2">
-        <button type="button" className="button button-main flex-1" onClick={log} disabled={sending}>Log the break</button>
-        <button type="button" className="button" onClick={onCancel}>Not broken</button>
+        <button type="button" className="button button-main flex-1" onClick={log} disabled={sending}>
+          Log the break
+        </button>
+        <button type="button" className="button" onClick={onCancel}>
+          Not broken
+        </button>
       </div>
     </section>
   )

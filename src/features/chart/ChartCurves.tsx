@@ -1,6 +1,15 @@
 'use client'
 
-import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions, type Plugin } from 'chart.js'
+import {
+  CategoryScale,
+  Chart,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartOptions,
+  type Plugin,
+} from 'chart.js'
 import { Fragment, useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { isWhole, type ChartLine } from '@/core/chart/chart-line'
@@ -21,11 +30,18 @@ interface ChartCurvesProps {
 export function ChartCurves({ lines, referenceA, onPick }: ChartCurvesProps) {
   const tints = useTints()
   const shown = useMemo(() => [...lines].sort((a, b) => b.number - a.number), [lines])
-  const values = useMemo(() => shown.map((line) => {
-    if (!isWhole(line)) return { force: null, share: null }
-    const pitch = frequency(line.note, referenceA)
-    return { force: tension(line.construction, line.speakingLength, pitch), share: utilisation(line.construction, line.speakingLength, pitch) * 100 }
-  }), [shown, referenceA])
+  const values = useMemo(
+    () =>
+      shown.map((line) => {
+        if (!isWhole(line)) return { force: null, share: null }
+        const pitch = frequency(line.note, referenceA)
+        return {
+          force: tension(line.construction, line.speakingLength, pitch),
+          share: utilisation(line.construction, line.speakingLength, pitch) * 100,
+        }
+      }),
+    [shown, referenceA],
+  )
   if (!tints) return <div className="h-[26rem]" />
   const labels = shown.map(({ number }) => String(number))
   const found = sections(lines)
@@ -38,12 +54,35 @@ export function ChartCurves({ lines, referenceA, onPick }: ChartCurvesProps) {
   const shares = values.map(({ share }) => share)
   return (
     <div>
-      <Curve title="Tension, N" labels={labels} values={forces} colour={tints.verdigris} tints={tints} plugins={[bands]} onClick={pick} />
-      <Curve title="Share of strength, %" labels={labels} values={shares} colour={tints.ink} tints={tints} plugins={[bands, limitsAt([75, 90], tints)]} onClick={pick} least={0} most={100} />
+      <Curve
+        title="Tension, N"
+        labels={labels}
+        values={forces}
+        colour={tints.verdigris}
+        tints={tints}
+        plugins={[bands]}
+        onClick={pick}
+      />
+      <Curve
+        title="Share of strength, %"
+        labels={labels}
+        values={shares}
+        colour={tints.ink}
+        tints={tints}
+        plugins={[bands, limitsAt([75, 90], tints)]}
+        onClick={pick}
+        least={0}
+        most={100}
+      />
       <p className="text-center text-xs text-soft">number of the string; longer ones to the left</p>
       <dl className="mt-2 grid grid-cols-[1.25rem_1fr] text-sm" aria-label="Sections">
         {[...found].reverse().map(({ material, from, to }, i) => (
-          <Fragment key={from}><dt className="font-semibold text-soft">{sectionLetter(i)}</dt><dd>{material}, {from === to ? `string ${from}` : `strings ${from} to ${to}`}</dd></Fragment>
+          <Fragment key={from}>
+            <dt className="font-semibold text-soft">{sectionLetter(i)}</dt>
+            <dd>
+              {material}, {from === to ? `string ${from}` : `strings ${from} to ${to}`}
+            </dd>
+          </Fragment>
         ))}
       </dl>
     </div>
@@ -66,18 +105,61 @@ function Curve({ title, labels, values, colour, tints, plugins, onClick, least, 
   const font = { family: 'Public Sans Variable', size: 11 }
   const present = values.filter((v) => v !== null)
   const options: ChartOptions<'line'> = {
-    animation: false, responsive: true, maintainAspectRatio: false, onClick, interaction: { mode: 'index', intersect: false },
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    onClick,
+    interaction: { mode: 'index', intersect: false },
     scales: {
-      x: { grid: { display: false }, border: { color: tints.ink }, ticks: { color: tints.soft, font, maxRotation: 0, autoSkipPadding: 10 } },
-      y: { grid: { color: tints.rule }, border: { color: tints.ink }, ticks: { color: tints.soft, font, maxTicksLimit: 6 }, ...(least === undefined ? { beginAtZero: true } : { min: least }), ...(most === undefined ? {} : { max: Math.max(most, ...present) }) },
+      x: {
+        grid: { display: false },
+        border: { color: tints.ink },
+        ticks: { color: tints.soft, font, maxRotation: 0, autoSkipPadding: 10 },
+      },
+      y: {
+        grid: { color: tints.rule },
+        border: { color: tints.ink },
+        ticks: { color: tints.soft, font, maxTicksLimit: 6 },
+        ...(least === undefined ? { beginAtZero: true } : { min: least }),
+        ...(most === undefined ? {} : { max: Math.max(most, ...present) }),
+      },
     },
-    plugins: { tooltip: { callbacks: { title: ([item]) => `String ${item?.label ?? ''}`, label: (item) => `${(item.parsed.y ?? 0).toFixed(1)} ${title.split(', ')[1] ?? ''}` }, displayColors: false } },
+    plugins: {
+      tooltip: {
+        callbacks: {
+          title: ([item]) => `String ${item?.label ?? ''}`,
+          label: (item) => `${(item.parsed.y ?? 0).toFixed(1)} ${title.split(', ')[1] ?? ''}`,
+        },
+        displayColors: false,
+      },
+    },
   }
-  const data = { labels: [...labels], datasets: [{ data: [...values], borderColor: colour, backgroundColor: tints.paper, pointBorderColor: colour, borderWidth: 1.6, pointRadius: 2.6, spanGaps: false }] }
+  const data = {
+    labels: [...labels],
+    datasets: [
+      {
+        data: [...values],
+        borderColor: colour,
+        backgroundColor: tints.paper,
+        pointBorderColor: colour,
+        borderWidth: 1.6,
+        pointRadius: 2.6,
+        spanGaps: false,
+      },
+    ],
+  }
   return (
     <figure>
       <figcaption className="label">{title}</figcaption>
-      <div className="h-44"><Line data={data} options={options} plugins={[...plugins]} role="img" aria-label={`${title}: ${present.length === 0 ? 'nothing to draw yet' : `${Math.min(...present).toFixed(0)} to ${Math.max(...present).toFixed(0)}`}`} /></div>
+      <div className="h-44">
+        <Line
+          data={data}
+          options={options}
+          plugins={[...plugins]}
+          role="img"
+          aria-label={`${title}: ${present.length === 0 ? 'nothing to draw yet' : `${Math.min(...present).toFixed(0)} to ${Math.max(...present).toFixed(0)}`}`}
+        />
+      </div>
     </figure>
   )
 }
@@ -87,14 +169,20 @@ const sectionLetter = (i: number) => String.fromCharCode(65 + i)
 
 /** Sections as bands behind the curve, each with its letter. */
 function bandsOf(found: readonly Section[], shown: readonly ChartLine[], tints: Tints): Plugin<'line'> {
-  const places = found.map(({ from, to }) => ({ left: shown.findIndex((l) => l.number === to), right: shown.findIndex((l) => l.number === from) }))
+  const places = found.map(({ from, to }) => ({
+    left: shown.findIndex((l) => l.number === to),
+    right: shown.findIndex((l) => l.number === from),
+  }))
   return {
     id: 'sections',
     beforeDatasetsDraw: ({ ctx, chartArea, scales: { x } }) => {
       if (!x) return
       const half = (x.getPixelForValue(1) - x.getPixelForValue(0)) / 2 || chartArea.width / 2
       places.forEach(({ left, right }, i) => {
-        const [from, to] = [Math.max(chartArea.left, x.getPixelForValue(left) - half), Math.min(chartArea.right, x.getPixelForValue(right) + half)]
+        const [from, to] = [
+          Math.max(chartArea.left, x.getPixelForValue(left) - half),
+          Math.min(chartArea.right, x.getPixelForValue(right) + half),
+        ]
         ctx.save()
         ctx.fillStyle = i % 2 === 0 ? tints['verdigris-wash'] : 'transparent'
         ctx.globalAlpha = 0.6

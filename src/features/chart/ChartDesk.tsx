@@ -31,7 +31,13 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   const lines = useMemo(() => draft.rows.map((row) => row.line), [draft.rows])
   const followed = useDeferredValue(lines)
   const found = useMemo(() => findings(followed, instrument.referenceA), [followed, instrument.referenceA])
-  const called = useMemo(() => (instrument.countedFrom === 'top' ? null : new Map(instrument.positions.map((p) => [p.number, p.called.number]))), [instrument])
+  const called = useMemo(
+    () =>
+      instrument.countedFrom === 'top'
+        ? null
+        : new Map(instrument.positions.map((p) => [p.number, p.called.number])),
+    [instrument],
+  )
   const marked = useMemo(() => new Set(found.map(({ numbers }) => numbers[0] as number)), [found])
   const goTo = useCallback((number: number) => {
     const input = document.querySelector<HTMLInputElement>(`#line-${number} input[data-column="4"]`)
@@ -41,51 +47,131 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   useLayAtHand(instrument, goTo)
   const keep = async () => {
     setProblem(null)
-    const answer = await send<{ actionId: number | null; changed: number }>(`/api/instruments/${instrument.slug}/chart`, { lines: draft.changed.map(({ line }) => cellsOf(line, 'mm')) }, 'PATCH')
+    const answer = await send<{ actionId: number | null; changed: number }>(
+      `/api/instruments/${instrument.slug}/chart`,
+      { lines: draft.changed.map(({ line }) => cellsOf(line, 'mm')) },
+      'PATCH',
+    )
     if (!answer.ok) return setProblem(answer.sentence)
     draft.putBack()
     if (answer.value.actionId === null) announce('Nothing in it differs from the chart.')
-    else announce(`The chart is kept, with ${answer.value.changed === 1 ? 'one string' : `${answer.value.changed} strings`} changed.`, answer.value.actionId)
+    else
+      announce(
+        `The chart is kept, with ${answer.value.changed === 1 ? 'one string' : `${answer.value.changed} strings`} changed.`,
+        answer.value.actionId,
+      )
     router.refresh()
   }
-  const forget = () => draft.set(draft.rows.flatMap(({ number }) => (['gauge', 'core', 'bedding', 'wrap'] as const).map((column) => ({ number, column, text: '' }))))
+  const forget = () =>
+    draft.set(
+      draft.rows.flatMap(({ number }) =>
+        (['gauge', 'core', 'bedding', 'wrap'] as const).map((column) => ({ number, column, text: '' })),
+      ),
+    )
   const unread = draft.changed.find(({ problems }) => Object.keys(problems).length > 0)
   const addressOf = (as: 'csv' | 'json') => `/api/instruments/${instrument.slug}/chart?as=${as}`
 
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
-        {panel === 'import' && <ImportPanel chart={instrument.positions.map(chartLine)} onClose={() => setPanel('none')} onTake={(taken) => { draft.take(taken); setPanel('none') }} />}
-        {panel === 'rebuild' && <RebuildPanel lines={lines} referenceA={instrument.referenceA} usual={USUAL_TENSION[instrument.family]} onTake={draft.take} onForget={forget} onClose={() => setPanel('none')} />}
+        {panel === 'import' && (
+          <ImportPanel
+            chart={instrument.positions.map(chartLine)}
+            onClose={() => setPanel('none')}
+            onTake={(taken) => {
+              draft.take(taken)
+              setPanel('none')
+            }}
+          />
+        )}
+        {panel === 'rebuild' && (
+          <RebuildPanel
+            lines={lines}
+            referenceA={instrument.referenceA}
+            usual={USUAL_TENSION[instrument.family]}
+            onTake={draft.take}
+            onForget={forget}
+            onClose={() => setPanel('none')}
+          />
+        )}
         <section className="sheet p-4 md:p-5" aria-label="The chart">
           <header className="flex flex-wrap items-end justify-between gap-3">
             <div>
-              <Link href={`/instruments/${instrument.slug}`} className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"><ArrowLeft size={15} aria-hidden /> {instrument.name}</Link>
+              <Link
+                href={`/instruments/${instrument.slug}`}
+                className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
+              >
+                <ArrowLeft size={15} aria-hidden /> {instrument.name}
+              </Link>
               <h1 className="text-2xl font-semibold">String chart of {instrument.name}</h1>
             </div>
             <div className="flex flex-wrap gap-2">
-              <button type="button" className="button" onClick={() => setPanel('import')}>Import CSV</button>
-              <button type="button" className="button" onClick={() => setPanel('rebuild')}>Rebuild</button>
-              <a className="button" href={addressOf('csv')} download><Download size={16} aria-hidden /> CSV</a>
-              <a className="button" href={addressOf('json')} download><Download size={16} aria-hidden /> JSON</a>
+              <button type="button" className="button" onClick={() => setPanel('import')}>
+                Import CSV
+              </button>
+              <button type="button" className="button" onClick={() => setPanel('rebuild')}>
+                Rebuild
+              </button>
+              <a className="button" href={addressOf('csv')} download>
+                <Download size={16} aria-hidden /> CSV
+              </a>
+              <a className="button" href={addressOf('json')} download>
+                <Download size={16} aria-hidden /> JSON
+              </a>
             </div>
           </header>
-          <div className="mt-3"><ChartTable rows={draft.rows} referenceA={instrument.referenceA} unit={unit} marked={marked} called={called} onSet={draft.set} /></div>
+          <div className="mt-3">
+            <ChartTable
+              rows={draft.rows}
+              referenceA={instrument.referenceA}
+              unit={unit}
+              marked={marked}
+              called={called}
+              onSet={draft.set}
+            />
+          </div>
         </section>
       </div>
-      <aside className="sheet p-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:overflow-y-auto" aria-label="What the chart comes to">
+      <aside
+        className="sheet p-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:overflow-y-auto"
+        aria-label="What the chart comes to"
+      >
         <div className="flex flex-wrap gap-2">
-          <button type="button" className="button button-main flex-1" disabled={draft.changed.length === 0 || unread !== undefined} onClick={keep}>
-            {draft.changed.length === 0 ? 'Nothing changed' : `Keep ${draft.changed.length === 1 ? 'one change' : `${draft.changed.length} changed lines`}`}
+          <button
+            type="button"
+            className="button button-main flex-1"
+            disabled={draft.changed.length === 0 || unread !== undefined}
+            onClick={keep}
+          >
+            {draft.changed.length === 0
+              ? 'Nothing changed'
+              : `Keep ${draft.changed.length === 1 ? 'one change' : `${draft.changed.length} changed lines`}`}
           </button>
-          {draft.changed.length > 0 && <button type="button" className="button" onClick={draft.putBack}>Put back</button>}
+          {draft.changed.length > 0 && (
+            <button type="button" className="button" onClick={draft.putBack}>
+              Put back
+            </button>
+          )}
         </div>
-        {unread && <p className="mt-2 text-sm font-semibold text-ochre">String {unread.number} can’t be read yet.</p>}
-        {problem && <p role="alert" className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm font-semibold">{problem}</p>}
-        <div className="mt-3"><ChartCurves lines={followed} referenceA={instrument.referenceA} onPick={goTo} /></div>
+        {unread && (
+          <p className="mt-2 text-sm font-semibold text-ochre">String {unread.number} can’t be read yet.</p>
+        )}
+        {problem && (
+          <p
+            role="alert"
+            className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm font-semibold"
+          >
+            {problem}
+          </p>
+        )}
+        <div className="mt-3">
+          <ChartCurves lines={followed} referenceA={instrument.referenceA} onPick={goTo} />
+        </div>
         <h2 className="mt-3 border-t border-ink pt-2 text-lg font-semibold">Findings</h2>
         <FindingsList findings={found} onPick={goTo} />
-        <p className="mt-3 text-xs text-soft">The maker’s string chart comes first. A change of tension class is a matter for the maker.</p>
+        <p className="mt-3 text-xs text-soft">
+          The maker’s string chart comes first. A change of tension class is a matter for the maker.
+        </p>
       </aside>
     </div>
   )

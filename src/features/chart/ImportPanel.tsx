@@ -10,7 +10,18 @@ import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import { TableImport } from '@/ui/import/TableImport'
 
 const WORDS: Record<ChartColumn, string> = {
-  number: 'Number from the top', label: 'Maker’s label', note: 'Note', colour: 'Colour', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', speaking: 'Speaking length', free: 'Free length', asked: 'Make and line',
+  number: 'Number from the top',
+  label: 'Maker’s label',
+  note: 'Note',
+  colour: 'Colour',
+  material: 'Material',
+  gauge: 'Gauge',
+  core: 'Core',
+  bedding: 'Bedding',
+  wrap: 'Wrap',
+  speaking: 'Speaking length',
+  free: 'Free length',
+  asked: 'Make and line',
 }
 
 interface ImportPanelProps {
@@ -21,14 +32,25 @@ interface ImportPanelProps {
 
 /** A chart from a file of any make. */
 export function ImportPanel({ chart, onTake, onClose }: ImportPanelProps) {
-  const carryOut = useCallback((table: TextTable, mapping: Mapping) => mapRows(table, mapping, chart), [chart])
+  const carryOut = useCallback(
+    (table: TextTable, mapping: Mapping) => mapRows(table, mapping, chart),
+    [chart],
+  )
   return (
     <TableImport<ChartColumn, TextTable, Mapping, MappedRows>
-      title="A chart from a file" lead="CSV with any column names and units. Nothing is written until you take the rows over, and keep the chart after that."
-      columns={CHART_COLUMNS} words={WORDS} units={FILE_UNITS} read={(bytes) => readTable(textOf(bytes))} guess={guessMapping} carryOut={carryOut}
-      takeable={({ lines }) => lines.length} remainder={({ lines }, { rows }) => remainder(lines.length, rows.length, chart.length)}
+      title="A chart from a file"
+      lead="CSV with any column names and units. Nothing is written until you take the rows over, and keep the chart after that."
+      columns={CHART_COLUMNS}
+      words={WORDS}
+      units={FILE_UNITS}
+      read={(bytes) => readTable(textOf(bytes))}
+      guess={guessMapping}
+      carryOut={carryOut}
+      takeable={({ lines }) => lines.length}
+      remainder={({ lines }, { rows }) => remainder(lines.length, rows.length, chart.length)}
       more={(mapping, change) => <MoreOfIt mapping={mapping} onChange={change} />}
-      onTake={({ lines }) => onTake(lines)} onClose={onClose}
+      onTake={({ lines }) => onTake(lines)}
+      onClose={onClose}
     />
   )
 }
@@ -38,22 +60,42 @@ function remainder(taken: number, rows: number, strings: number): string {
   return `${left === 0 ? 'Every row can be read.' : `${left.toLocaleString('en-GB')} can’t be taken as they are; they are told above.`} ${taken < strings ? `${strings - taken} strings stay as they are.` : ''}`
 }
 
-function MoreOfIt({ mapping, onChange }: { readonly mapping: Mapping; readonly onChange: (mapping: Mapping) => void }) {
+function MoreOfIt({
+  mapping,
+  onChange,
+}: {
+  readonly mapping: Mapping
+  readonly onChange: (mapping: Mapping) => void
+}) {
   return (
     <>
       {mapping.columns.number === null && (
         <div className="text-sm">
           <label htmlFor="map-start">The first row is</label>
-          <select id="map-start" className="entry min-h-10 py-1" value={mapping.startsAt} onChange={(event) => onChange({ ...mapping, startsAt: event.target.value as Mapping['startsAt'] })}>
-            <option>the shortest</option><option>the longest</option>
+          <select
+            id="map-start"
+            className="entry min-h-10 py-1"
+            value={mapping.startsAt}
+            onChange={(event) =>
+              onChange({ ...mapping, startsAt: event.target.value as Mapping['startsAt'] })
+            }
+          >
+            <option>the shortest</option>
+            <option>the longest</option>
           </select>
         </div>
       )}
       {mapping.columns.note !== null && (
         <div className="text-sm">
           <label htmlFor="map-letters">A note such as E4 is meant</label>
-          <select id="map-letters" className="entry min-h-10 py-1" value={mapping.letters} onChange={(event) => onChange({ ...mapping, letters: event.target.value as Mapping['letters'] })}>
-            <option>as tuned at rest</option><option>as written</option>
+          <select
+            id="map-letters"
+            className="entry min-h-10 py-1"
+            value={mapping.letters}
+            onChange={(event) => onChange({ ...mapping, letters: event.target.value as Mapping['letters'] })}
+          >
+            <option>as tuned at rest</option>
+            <option>as written</option>
           </select>
         </div>
       )}

@@ -7,7 +7,11 @@ import type { UsualTension } from '@/core/chart/tension-target'
 import { startRebuilding, type Rebuilding } from '@/workers/rebuild'
 
 /** How well the known gauges are known, m. */
-const ERRORS = { 'exactly: they stay as they are': 0, 'measured on new strings, ±0.01 mm': 1e-5, 'measured on used strings, ±0.03 mm': 3e-5 } as const
+const ERRORS = {
+  'exactly: they stay as they are': 0,
+  'measured on new strings, ±0.01 mm': 1e-5,
+  'measured on used strings, ±0.03 mm': 3e-5,
+} as const
 type Known = keyof typeof ERRORS
 
 interface RebuildPanelProps {
@@ -29,7 +33,10 @@ export function RebuildPanel({ lines, referenceA, usual, onTake, onForget, onClo
   const running = useRef<Rebuilding | null>(null)
   useEffect(() => () => running.current?.stop(), [])
 
-  const missing = { strings: lines.filter((line) => line.construction === null).length, lengths: lines.filter((line) => line.speakingLength === null).length }
+  const missing = {
+    strings: lines.filter((line) => line.construction === null).length,
+    lengths: lines.filter((line) => line.speakingLength === null).length,
+  }
   const start = async () => {
     setProblem(null)
     setProposal(null)
@@ -52,24 +59,62 @@ export function RebuildPanel({ lines, referenceA, usual, onTake, onForget, onClo
     <section className="sheet p-4 md:p-5" aria-label="Rebuild a lost chart">
       <h2 className="text-xl font-semibold">Rebuild a lost chart</h2>
       <p className="max-w-prose text-soft">
-        Leave empty in the table what is not known: gauges, materials, lengths. Missing lengths follow a smooth curve; missing strings are chosen from gauges that can be bought, so that sections hold together, the tension runs smoothly, and what was measured is honoured. Each material must stand on one line at least.
+        Leave empty in the table what is not known: gauges, materials, lengths. Missing lengths follow a
+        smooth curve; missing strings are chosen from gauges that can be bought, so that sections hold
+        together, the tension runs smoothly, and what was measured is honoured. Each material must stand on
+        one line at least.
       </p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
-        <label className="block text-sm">The gauges in the table are known
-          <select className="entry mt-1" value={known} onChange={(event) => setKnown(event.target.value as Known)}>{Object.keys(ERRORS).map((word) => <option key={word}>{word}</option>)}</select>
+        <label className="block text-sm">
+          The gauges in the table are known
+          <select
+            className="entry mt-1"
+            value={known}
+            onChange={(event) => setKnown(event.target.value as Known)}
+          >
+            {Object.keys(ERRORS).map((word) => (
+              <option key={word}>{word}</option>
+            ))}
+          </select>
         </label>
-        <button type="button" className="button" onClick={onForget}>Empty all gauges</button>
+        <button type="button" className="button" onClick={onForget}>
+          Empty all gauges
+        </button>
       </div>
       <div className="mt-3 flex flex-wrap items-center gap-3 border-t border-ink pt-3">
-        <button type="button" className="button button-main" onClick={start} disabled={done !== null || missing.strings + missing.lengths === 0}>Propose the rest</button>
-        {done ? <button type="button" className="button" onClick={stop}>Stop</button> : <button type="button" className="button" onClick={onClose}>Close</button>}
-        {done && <progress className="progress w-40" value={done.at} max={done.of} aria-label="Strings reckoned" />}
+        <button
+          type="button"
+          className="button button-main"
+          onClick={start}
+          disabled={done !== null || missing.strings + missing.lengths === 0}
+        >
+          Propose the rest
+        </button>
+        {done ? (
+          <button type="button" className="button" onClick={stop}>
+            Stop
+          </button>
+        ) : (
+          <button type="button" className="button" onClick={onClose}>
+            Close
+          </button>
+        )}
+        {done && (
+          <progress className="progress w-40" value={done.at} max={done.of} aria-label="Strings reckoned" />
+        )}
         <p className="text-sm text-soft" role="status">
-          {proposal ? `Proposed: ${counted(proposal.strings.length, 'string')} and ${counted(proposal.lengths.length, 'length')}. Look them over in the table; nothing is kept yet.`
-            : missing.strings + missing.lengths === 0 ? 'Nothing is missing.' : `Missing: ${counted(missing.strings, 'string')} and ${counted(missing.lengths, 'length')}.`}
+          {proposal
+            ? `Proposed: ${counted(proposal.strings.length, 'string')} and ${counted(proposal.lengths.length, 'length')}. Look them over in the table; nothing is kept yet.`
+            : missing.strings + missing.lengths === 0
+              ? 'Nothing is missing.'
+              : `Missing: ${counted(missing.strings, 'string')} and ${counted(missing.lengths, 'length')}.`}
         </p>
       </div>
-      {problem && <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">{problem}</p>}
+      {problem && (
+        <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">
+          {problem}
+        </p>
+      )}
     </section>
   )
 }

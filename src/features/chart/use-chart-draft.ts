@@ -1,7 +1,14 @@
 'use client'
 
 import { useCallback, useMemo } from 'react'
-import { cellsOf, readCells, type Cells, type ChartColumn, type ColumnUnits, type Problems } from '@/core/chart/cells'
+import {
+  cellsOf,
+  readCells,
+  type Cells,
+  type ChartColumn,
+  type ColumnUnits,
+  type Problems,
+} from '@/core/chart/cells'
 import { chartLine, type ChartLine } from '@/core/chart/chart-line'
 import type { Instrument } from '@/core/instrument/instrument'
 import { useKept } from '@/ui/kept/use-kept'
@@ -37,21 +44,59 @@ const UNTOUCHED: Edits = {}
 /** The chart as it is being typed: nothing is written until it is kept, and nothing typed is lost by leaving the page. */
 export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in'): ChartDraft {
   const [edits, setEdits] = useKept(`chart of ${instrument.slug}`, UNTOUCHED)
-  const base = useMemo(() => instrument.positions.map((p) => ({ line: chartLine(p), cells: cellsOf(chartLine(p), unit) })), [instrument, unit])
-  const units = useMemo<ColumnUnits>(() => ({ gauge: unit, core: unit, bedding: unit, wrap: unit, speaking: unit, free: unit }), [unit])
-  const rows = useMemo(() => base.map((row) => draftRow(row.line, row.cells, edits[row.line.number], units)), [base, edits, units])
+  const base = useMemo(
+    () => instrument.positions.map((p) => ({ line: chartLine(p), cells: cellsOf(chartLine(p), unit) })),
+    [instrument, unit],
+  )
+  const units = useMemo<ColumnUnits>(
+    () => ({ gauge: unit, core: unit, bedding: unit, wrap: unit, speaking: unit, free: unit }),
+    [unit],
+  )
+  const rows = useMemo(
+    () => base.map((row) => draftRow(row.line, row.cells, edits[row.line.number], units)),
+    [base, edits, units],
+  )
   const changed = useMemo(() => rows.filter(({ edited }) => edited), [rows])
 
-  const set = useCallback((changes: readonly CellEdit[]) => setEdits((had) => changes.reduce<Edits>((all, { number, column, text }) => ({ ...all, [number]: { ...all[number], [column]: text } }), had)), [setEdits])
-  const take = useCallback((lines: readonly ChartLine[]) => setEdits((had) => ({ ...had, ...Object.fromEntries(lines.map((line) => [line.number, cellsOf(line, unit)])) })), [setEdits, unit])
+  const set = useCallback(
+    (changes: readonly CellEdit[]) =>
+      setEdits((had) =>
+        changes.reduce<Edits>(
+          (all, { number, column, text }) => ({ ...all, [number]: { ...all[number], [column]: text } }),
+          had,
+        ),
+      ),
+    [setEdits],
+  )
+  const take = useCallback(
+    (lines: readonly ChartLine[]) =>
+      setEdits((had) => ({
+        ...had,
+        ...Object.fromEntries(lines.map((line) => [line.number, cellsOf(line, unit)])),
+      })),
+    [setEdits, unit],
+  )
   const putBack = useCallback(() => setEdits(UNTOUCHED), [setEdits])
   return { rows, changed, set, take, putBack }
 }
 
-function draftRow(line: ChartLine, cells: Cells, edits: Partial<Cells> | undefined, units: ColumnUnits): DraftRow {
+function draftRow(
+  line: ChartLine,
+  cells: Cells,
+  edits: Partial<Cells> | undefined,
+  units: ColumnUnits,
+): DraftRow {
   const now = { ...cells, ...edits }
-  const edited = edits !== undefined && Object.entries(edits).some(([column, text]) => cells[column as ChartColumn] !== text)
+  const edited =
+    edits !== undefined &&
+    Object.entries(edits).some(([column, text]) => cells[column as ChartColumn] !== text)
   if (!edited) return { number: line.number, cells, line, problems: {}, edited }
   const read = readCells(now, units)
-  return { number: line.number, cells: now, line: read.line ?? { ...line, construction: null, make: null }, problems: read.problems, edited }
+  return {
+    number: line.number,
+    cells: now,
+    line: read.line ?? { ...line, construction: null, make: null },
+    problems: read.problems,
+    edited,
+  }
 }

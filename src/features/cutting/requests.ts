@@ -7,6 +7,10 @@ class CutRequest {
 }
 
 export class CuttingRequest {
-  @ValidateNested({ each: true }) @Type(() => CutRequest) @ArrayMaxSize(200) @ArrayMinSize(1, { message: 'The plan cuts nothing.' }) @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => CutRequest)
+  @ArrayMaxSize(200)
+  @ArrayMinSize(1, { message: 'The plan cuts nothing.' })
+  @IsArray()
   cuts!: CutRequest[]
 }

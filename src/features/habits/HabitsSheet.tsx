@@ -12,7 +12,10 @@ import { useHouse } from '@/ui/units'
 import { HabitDrawing } from './HabitDrawing'
 
 /** Whose habits are on the sheet. */
-export type HabitsOf = { readonly of: 'house' } | { readonly of: 'instrument'; readonly slug: string } | { readonly of: 'job'; readonly jobId: number }
+export type HabitsOf =
+  | { readonly of: 'house' }
+  | { readonly of: 'instrument'; readonly slug: string }
+  | { readonly of: 'job'; readonly jobId: number }
 
 interface HabitsSheetProps {
   readonly whose: HabitsOf
@@ -26,7 +29,8 @@ interface HabitsSheetProps {
 /** Every question on which practitioners differ: one choice each, with what it means, what it looks like and what it changes. */
 export function HabitsSheet({ whose, habits, own, otherwise }: HabitsSheetProps) {
   const { act, refused } = useAct()
-  const set = (key: keyof Habits, value: string | number | null, sentence: string) => act('/api/habits', { ...whose, key, value }, sentence)
+  const set = (key: keyof Habits, value: string | number | null, sentence: string) =>
+    act('/api/habits', { ...whose, key, value }, sentence)
   return (
     <div className="grid gap-8">
       {(Object.keys(SCHOOLS) as SchoolGroup[]).map((group) => (
@@ -34,10 +38,31 @@ export function HabitsSheet({ whose, habits, own, otherwise }: HabitsSheetProps)
           <h2 className="text-xl font-semibold">{group}</h2>
           {SCHOOLS[group].map((school) => (
             <Question
-              key={school.key} school={school} way={habits[school.key]} isOwn={whose.of !== 'house' && own[school.key] !== undefined} otherwise={otherwise}
-              onChoose={(way) => set(school.key, way, way === null ? `${school.question}: as ${otherwise} does.` : `${school.question}: ${way}.`)}
+              key={school.key}
+              school={school}
+              way={habits[school.key]}
+              isOwn={whose.of !== 'house' && own[school.key] !== undefined}
+              otherwise={otherwise}
+              onChoose={(way) =>
+                set(
+                  school.key,
+                  way,
+                  way === null ? `${school.question}: as ${otherwise} does.` : `${school.question}: ${way}.`,
+                )
+              }
             >
-              {amountsOf(school.key, habits).map((habit) => <Amount key={`${habit}${habits[habit]}`} habit={habit} whose={whose} habits={habits} own={own} otherwise={otherwise} onSet={set} refused={refused?.sentence} />)}
+              {amountsOf(school.key, habits).map((habit) => (
+                <Amount
+                  key={`${habit}${habits[habit]}`}
+                  habit={habit}
+                  whose={whose}
+                  habits={habits}
+                  own={own}
+                  otherwise={otherwise}
+                  onSet={set}
+                  refused={refused?.sentence}
+                />
+              ))}
             </Question>
           ))}
         </section>
@@ -56,25 +81,54 @@ interface QuestionProps {
   readonly children: ReactNode
 }
 
-function Question({ school: { key, question, changes, ways }, way, isOwn, otherwise, onChoose, children }: QuestionProps) {
+function Question({
+  school: { key, question, changes, ways },
+  way,
+  isOwn,
+  otherwise,
+  onChoose,
+  children,
+}: QuestionProps) {
   const options = WAYS[key as HabitKey] as readonly Habits[HabitKey][]
   return (
     <div className="mt-4 border-t border-rule pt-3 first-of-type:border-0">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h3 className="text-lg font-semibold" id={`habit-${key}`}>{question}</h3>
+        <h3 className="text-lg font-semibold" id={`habit-${key}`}>
+          {question}
+        </h3>
         <p className="text-sm text-soft">{changes}</p>
       </div>
-      <RadioGroup.Root value={way} onValueChange={onChoose} aria-labelledby={`habit-${key}`} className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-3 lg:grid-cols-4">
+      <RadioGroup.Root
+        value={way}
+        onValueChange={onChoose}
+        aria-labelledby={`habit-${key}`}
+        className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-3 lg:grid-cols-4"
+      >
         {options.map((option) => (
-          <RadioGroup.Item key={option} value={option} className="group grid grid-cols-[minmax(0,1fr)] content-start border border-rule bg-paper p-2 text-left data-[state=checked]:border-verdigris data-[state=checked]:bg-verdigris-wash">
+          <RadioGroup.Item
+            key={option}
+            value={option}
+            className="group grid grid-cols-[minmax(0,1fr)] content-start border border-rule bg-paper p-2 text-left data-[state=checked]:border-verdigris data-[state=checked]:bg-verdigris-wash"
+          >
             <HabitDrawing habit={key} way={option} className="h-16 w-full" />
-            <span className="mt-1 flex items-start gap-1 text-sm leading-tight font-semibold"><Check size={15} aria-hidden className="mt-0.5 hidden shrink-0 text-verdigris group-data-[state=checked]:block" />{option}</span>
+            <span className="mt-1 flex items-start gap-1 text-sm leading-tight font-semibold">
+              <Check
+                size={15}
+                aria-hidden
+                className="mt-0.5 hidden shrink-0 text-verdigris group-data-[state=checked]:block"
+              />
+              {option}
+            </span>
             <span className="text-xs text-soft">{(ways as Record<string, string>)[option]}</span>
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>
       {children}
-      {isOwn && <button type="button" className="button mt-2" onClick={() => onChoose(null)}>As {otherwise} does</button>}
+      {isOwn && (
+        <button type="button" className="button mt-2" onClick={() => onChoose(null)}>
+          As {otherwise} does
+        </button>
+      )}
     </div>
   )
 }
@@ -94,12 +148,22 @@ const AMOUNTS: Readonly<Record<AmountKey, { readonly label: string; readonly dig
 /** The amounts that stand with a question, as it is answered now. */
 function amountsOf(key: HabitKey, habits: Habits): readonly AmountKey[] {
   switch (key) {
-    case 'wrapsBy': return ['wraps']
-    case 'slackBy': return habits.slackBy === 'length past the pin' ? ['slackLength'] : habits.slackBy === 'sideways pull' ? ['slackStrings'] : []
-    case 'thin': return habits.thin === 'below a gauge' ? ['thinBelow'] : []
-    case 'cutting': return habits.cutting === 'on the instrument, then wind' ? [] : ['tail']
-    case 'stretching': return habits.stretching === 'leave it alone' ? [] : ['stretchCycles']
-    default: return []
+    case 'wrapsBy':
+      return ['wraps']
+    case 'slackBy':
+      return habits.slackBy === 'length past the pin'
+        ? ['slackLength']
+        : habits.slackBy === 'sideways pull'
+          ? ['slackStrings']
+          : []
+    case 'thin':
+      return habits.thin === 'below a gauge' ? ['thinBelow'] : []
+    case 'cutting':
+      return habits.cutting === 'on the instrument, then wind' ? [] : ['tail']
+    case 'stretching':
+      return habits.stretching === 'leave it alone' ? [] : ['stretchCycles']
+    default:
+      return []
   }
 }
 
@@ -113,7 +177,9 @@ function Amount({ habit, whose, habits, own, otherwise, onSet, refused }: Amount
   const { unit } = useHouse()
   const { label, digits } = AMOUNTS[habit]
   const isLength = digits !== null
-  const now = isLength ? lengthFigure(habits[habit], { unit, digits: unit === 'mm' ? digits : 3 }) : String(habits[habit])
+  const now = isLength
+    ? lengthFigure(habits[habit], { unit, digits: unit === 'mm' ? digits : 3 })
+    : String(habits[habit])
   const [text, setText] = useState(now)
   const [problem, setProblem] = useState<string | null>(null)
   const keep = async () => {
@@ -121,18 +187,47 @@ function Amount({ habit, whose, habits, own, otherwise, onSet, refused }: Amount
     try {
       const value = isLength ? parseLength(text, unit) : Number(text.replace(',', '.'))
       if (!Number.isFinite(value)) throw new RangeError(`${label}: expected a number such as 3.`)
-      if (await onSet(habit, value, `${label}: ${text}.`) === null) setProblem(refused ?? null)
+      if ((await onSet(habit, value, `${label}: ${text}.`)) === null) setProblem(refused ?? null)
     } catch (error) {
       setProblem((error as RangeError).message)
     }
   }
   return (
-    <form className="mt-3 flex max-w-xl flex-wrap items-end gap-2" onSubmit={(event) => { event.preventDefault(); void keep() }} noValidate>
-      <Labelled label={`${label}${isLength ? `, ${unit}` : ''}`} problem={problem ?? (text !== now && refused ? refused : undefined)}>
-        {(wiring) => <input className="entry mt-1 w-40 text-lg" autoComplete="off" inputMode="decimal" {...wiring} value={text} onChange={(event) => setText(event.target.value)} />}
+    <form
+      className="mt-3 flex max-w-xl flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void keep()
+      }}
+      noValidate
+    >
+      <Labelled
+        label={`${label}${isLength ? `, ${unit}` : ''}`}
+        problem={problem ?? (text !== now && refused ? refused : undefined)}
+      >
+        {(wiring) => (
+          <input
+            className="entry mt-1 w-40 text-lg"
+            autoComplete="off"
+            inputMode="decimal"
+            {...wiring}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
+        )}
       </Labelled>
-      <button type="submit" className="button">Keep it</button>
-      {whose.of !== 'house' && own[habit] !== undefined && <button type="button" className="button" onClick={() => onSet(habit, null, `${label}: as ${otherwise} does.`)}>As {otherwise} does</button>}
+      <button type="submit" className="button">
+        Keep it
+      </button>
+      {whose.of !== 'house' && own[habit] !== undefined && (
+        <button
+          type="button"
+          className="button"
+          onClick={() => onSet(habit, null, `${label}: as ${otherwise} does.`)}
+        >
+          As {otherwise} does
+        </button>
+      )}
     </form>
   )
 }

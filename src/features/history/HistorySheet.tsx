@@ -11,8 +11,14 @@ import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
 
 /** Everything that was done, newest first; each can be undone, an undoing too. */
-export function HistorySheet({ actions, before, steps, from }: HistoryPage & { readonly steps: boolean; readonly from: number | null }) {
-  const query = (start: number | null, withSteps: boolean) => `/history?${new URLSearchParams({ ...(start === null ? {} : { before: String(start) }), ...(withSteps ? { steps: 'shown' } : {}) }).toString()}`
+export function HistorySheet({
+  actions,
+  before,
+  steps,
+  from,
+}: HistoryPage & { readonly steps: boolean; readonly from: number | null }) {
+  const query = (start: number | null, withSteps: boolean) =>
+    `/history?${new URLSearchParams({ ...(start === null ? {} : { before: String(start) }), ...(withSteps ? { steps: 'shown' } : {}) }).toString()}`
   const { timeZone } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
@@ -27,26 +33,62 @@ export function HistorySheet({ actions, before, steps, from }: HistoryPage & { r
   return (
     <div className="sheet p-5">
       <h1 className="text-2xl font-semibold">History</h1>
-      <p className="text-soft">Everything that was done, newest first. Undoing one is an entry of its own; nothing is wiped out.</p>
+      <p className="text-soft">
+        Everything that was done, newest first. Undoing one is an entry of its own; nothing is wiped out.
+      </p>
       <p className="mt-2 flex flex-wrap gap-3 text-sm">
-        <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={query(from, !steps)}>{steps ? 'Leave the steps of jobs out' : 'Show the steps of jobs too'}</Link>
-        {from !== null && <Link className="inline-flex min-h-8 items-center underline underline-offset-2" href={query(null, steps)}>Back to the newest</Link>}
+        <Link
+          className="inline-flex min-h-8 items-center underline underline-offset-2"
+          href={query(from, !steps)}
+        >
+          {steps ? 'Leave the steps of jobs out' : 'Show the steps of jobs too'}
+        </Link>
+        {from !== null && (
+          <Link
+            className="inline-flex min-h-8 items-center underline underline-offset-2"
+            href={query(null, steps)}
+          >
+            Back to the newest
+          </Link>
+        )}
       </p>
       <ol className="ruled mt-3">
         {actions.map((action) => (
-          <li key={action.id} className="grid items-center gap-x-4 py-1.5 sm:grid-cols-[10rem_minmax(0,1fr)_auto]">
-            <time className="text-sm text-soft">{dateText(action.at, timeZone)}, {clockText(action.at, timeZone)}</time>
+          <li
+            key={action.id}
+            className="grid items-center gap-x-4 py-1.5 sm:grid-cols-[10rem_minmax(0,1fr)_auto]"
+          >
+            <time className="text-sm text-soft">
+              {dateText(action.at, timeZone)}, {clockText(action.at, timeZone)}
+            </time>
             <span className={action.undone ? 'text-soft line-through' : ''}>{action.summary}</span>
-            {action.undone ? <span className="text-sm text-soft">undone</span> : (
-              <button type="button" className="inline-flex min-h-11 items-center gap-2 px-2 text-sm font-semibold text-verdigris hover:underline" onClick={() => undo(action)} aria-label={`Undo: ${action.summary}`}>
+            {action.undone ? (
+              <span className="text-sm text-soft">undone</span>
+            ) : (
+              <button
+                type="button"
+                className="inline-flex min-h-11 items-center gap-2 px-2 text-sm font-semibold text-verdigris hover:underline"
+                onClick={() => undo(action)}
+                aria-label={`Undo: ${action.summary}`}
+              >
                 <Undo2 size={16} aria-hidden /> {action.kind === 'undo' ? 'Do again' : 'Undo'}
               </button>
             )}
-            {problem?.id === action.id && <p role="alert" className="text-sm font-semibold text-ochre sm:col-span-3">{problem.sentence}</p>}
+            {problem?.id === action.id && (
+              <p role="alert" className="text-sm font-semibold text-ochre sm:col-span-3">
+                {problem.sentence}
+              </p>
+            )}
           </li>
         ))}
       </ol>
-      {before !== null && <p className="mt-4"><Link className="button" href={query(before, steps)}>Show what was done before</Link></p>}
+      {before !== null && (
+        <p className="mt-4">
+          <Link className="button" href={query(before, steps)}>
+            Show what was done before
+          </Link>
+        </p>
+      )}
     </div>
   )
 }

@@ -39,29 +39,60 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
         <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
           <div>
             <h1 className="text-2xl font-semibold">{instrument.name}</h1>
-            <p className="text-sm text-soft">{instrument.family}, {instrument.positions.length} strings{soldByClass(instrument) === null ? '' : `, ${instrument.tensionClass} tension`}</p>
-            <p className="text-sm text-soft">at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz</p>
+            <p className="text-sm text-soft">
+              {instrument.family}, {instrument.positions.length} strings
+              {soldByClass(instrument) === null ? '' : `, ${instrument.tensionClass} tension`}
+            </p>
+            <p className="text-sm text-soft">
+              at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz
+            </p>
           </div>
           <p className="flex flex-wrap gap-2">
-            <Link className="button" href={`/instruments/${instrument.slug}/which`}>Which string is it?</Link>
-            <Link className="button" href={`/instruments/${instrument.slug}/chart`}>String chart</Link>
-            <Link className="button" href={`/instruments/${instrument.slug}/habits`}>Habits</Link>
+            <Link className="button" href={`/instruments/${instrument.slug}/which`}>
+              Which string is it?
+            </Link>
+            <Link className="button" href={`/instruments/${instrument.slug}/chart`}>
+              String chart
+            </Link>
+            <Link className="button" href={`/instruments/${instrument.slug}/habits`}>
+              Habits
+            </Link>
           </p>
         </header>
         <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">
-          <PickableField instrument={instrument} broken={broken} picker={picker} className="h-[17rem] md:h-[min(35rem,calc(100dvh-13rem))]" />
+          <PickableField
+            instrument={instrument}
+            broken={broken}
+            picker={picker}
+            className="h-[17rem] md:h-[min(35rem,calc(100dvh-13rem))]"
+          />
           <figure className="self-center">
-            <p className="mb-2 text-center font-plate text-lg font-semibold lg:hidden" aria-hidden>{leadingNames(position).name}{numberName(position) === leadingNames(position).name ? '' : `, ${numberName(position)}`}</p>
+            <p className="mb-2 text-center font-plate text-lg font-semibold lg:hidden" aria-hidden>
+              {leadingNames(position).name}
+              {numberName(position) === leadingNames(position).name ? '' : `, ${numberName(position)}`}
+            </p>
             <CloseUp instrument={instrument} selected={followed} broken={broken} onPick={picker.pick} />
-            <figcaption className="mt-2 text-center text-xs text-soft">The neighbours close up, longer ones to the left; widths go by gauge.</figcaption>
+            <figcaption className="mt-2 text-center text-xs text-soft">
+              The neighbours close up, longer ones to the left; widths go by gauge.
+            </figcaption>
             <div className="mt-3 flex justify-center gap-2">
-              <button type="button" className="button" onClick={() => picker.pick(picker.selected + 1)}>← Longer</button>
-              <button type="button" className="button" onClick={() => picker.pick(picker.selected - 1)}>Shorter →</button>
+              <button type="button" className="button" onClick={() => picker.pick(picker.selected + 1)}>
+                ← Longer
+              </button>
+              <button type="button" className="button" onClick={() => picker.pick(picker.selected - 1)}>
+                Shorter →
+              </button>
             </div>
           </figure>
         </div>
       </div>
-      <PlatePanel view={view} number={followed} now={now} spare={spares[followed] ?? 'nothing that fits'} askSite={askSite} />
+      <PlatePanel
+        view={view}
+        number={followed}
+        now={now}
+        spare={spares[followed] ?? 'nothing that fits'}
+        askSite={askSite}
+      />
     </div>
   )
 }
@@ -80,15 +111,23 @@ const PlatePanel = memo(function PlatePanel({ view, number, now, spare, askSite 
   const paired = samePiece(instrument, position).length > 1
   return (
     <Plate instrument={instrument} position={position} view={here} now={now} spare={spare} folded={asking}>
-      {here.jobId !== null && <Link href={`/jobs/${here.jobId}`} className="button button-main">Go on with its fitting</Link>}
+      {here.jobId !== null && (
+        <Link href={`/jobs/${here.jobId}`} className="button button-main">
+          Go on with its fitting
+        </Link>
+      )}
       {here.jobId === null && asking && askSite(position, () => setAsking(false))}
       {here.jobId === null && !asking && (
         <div>
           <div className="flex gap-2">
-            <button type="button" className="button button-main flex-1" onClick={() => setAsking(true)}>This string broke</button>
+            <button type="button" className="button button-main flex-1" onClick={() => setAsking(true)}>
+              This string broke
+            </button>
             <ReplaceButton slug={instrument.slug} number={number} />
           </div>
-          {paired && <p className="mt-1 text-sm text-soft">One wire is two strings here: breaking one takes both.</p>}
+          {paired && (
+            <p className="mt-1 text-sm text-soft">One wire is two strings here: breaking one takes both.</p>
+          )}
         </div>
       )}
     </Plate>
@@ -100,13 +139,23 @@ function ReplaceButton({ slug, number }: { slug: string; number: number }) {
   const router = useRouter()
   const { act, refused } = useAct()
   const replace = async () => {
-    const opened = await act<{ actionId: number; jobId: number }>('/api/jobs', { instrument: slug, string: number }, `String ${number} is to be replaced.`)
+    const opened = await act<{ actionId: number; jobId: number }>(
+      '/api/jobs',
+      { instrument: slug, string: number },
+      `String ${number} is to be replaced.`,
+    )
     if (opened) router.push(`/jobs/${opened.jobId}/coil`)
   }
   return (
     <>
-      <button type="button" className="button" onClick={replace}>Replace it</button>
-      {refused && <p role="alert" className="text-sm font-semibold text-ochre">{refused.sentence}</p>}
+      <button type="button" className="button" onClick={replace}>
+        Replace it
+      </button>
+      {refused && (
+        <p role="alert" className="text-sm font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
     </>
   )
 }

@@ -41,21 +41,44 @@ export function PickableField({ instrument, broken, picker, className }: Pickabl
 
   return (
     <div
-      role="slider" tabIndex={0} aria-label={`String field of ${instrument.name}`} aria-orientation="horizontal"
-      aria-valuemin={1} aria-valuemax={instrument.positions.length} aria-valuenow={picker.selected}
-      aria-valuetext={picked ? `${leadingNames(picked).name}, ${leadingNames(picked).beside}, number ${picked.called.number} ${countedFromWord(instrument)}` : ''}
+      role="slider"
+      tabIndex={0}
+      aria-label={`String field of ${instrument.name}`}
+      aria-orientation="horizontal"
+      aria-valuemin={1}
+      aria-valuemax={instrument.positions.length}
+      aria-valuenow={picker.selected}
+      aria-valuetext={
+        picked
+          ? `${leadingNames(picked).name}, ${leadingNames(picked).beside}, number ${picked.called.number} ${countedFromWord(instrument)}`
+          : ''
+      }
       onKeyDown={onKeyDown}
-      onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); pickAt(event) }}
-      onPointerMove={(event) => { if (event.buttons > 0) pickAt(event) }}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        pickAt(event)
+      }}
+      onPointerMove={(event) => {
+        if (event.buttons > 0) pickAt(event)
+      }}
       className={`relative cursor-crosshair touch-pan-y select-none ${className ?? ''}`}
     >
       {/* Two layers: the instrument is painted once, and only what moves over it is painted again. */}
-      <FieldFrame shape={shape} title={`${instrument.name}, drawn to scale`} className="absolute inset-0 h-full w-full will-change-transform">
+      <FieldFrame
+        shape={shape}
+        title={`${instrument.name}, drawn to scale`}
+        className="absolute inset-0 h-full w-full will-change-transform"
+      >
         <FieldDrawing shape={shape} broken={broken} />
         <OctaveMarks shape={shape} />
         <ScaleBar shape={shape} unit={unit} />
       </FieldFrame>
-      <FieldFrame ref={svg} shape={shape} title="The picked string" className="absolute inset-0 h-full w-full will-change-transform">
+      <FieldFrame
+        ref={svg}
+        shape={shape}
+        title="The picked string"
+        className="absolute inset-0 h-full w-full will-change-transform"
+      >
         <SelectedString shape={shape} strings={drawn} unit={unit} />
       </FieldFrame>
     </div>

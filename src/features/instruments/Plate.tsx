@@ -6,7 +6,13 @@ import type { ReactNode } from 'react'
 import { restFigures } from '@/core/fitting/figures'
 import { marginWorking, tensionWorking } from '@/core/fitting/workings'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
-import { countedFromWord, leadingNames, shortestFNotice, spokenLine, stringNames } from '@/core/instrument/names'
+import {
+  countedFromWord,
+  leadingNames,
+  shortestFNotice,
+  spokenLine,
+  stringNames,
+} from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import type { PositionView } from '@/data/instrument-view'
@@ -16,7 +22,12 @@ import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 
-const COLOUR_WORDS = { red: 'red, a C string', black: 'black, an F string', blue: 'blue, an F string', natural: 'natural' } as const
+const COLOUR_WORDS = {
+  red: 'red, a C string',
+  black: 'black, an F string',
+  blue: 'blue, an F string',
+  natural: 'natural',
+} as const
 
 interface PlateProps {
   readonly instrument: Instrument
@@ -37,40 +48,95 @@ export function Plate({ instrument, position, view, now, spare, folded, children
   const { timeZone, unit, octaveNames } = useHouse()
   const leading = leadingNames(position, octaveNames)
   const notice = shortestFNotice(instrument)
-  const swatch = position.colour === 'red' ? 'bg-string-c' : position.colour === 'natural' ? 'bg-rule' : 'bg-string-f'
+  const swatch =
+    position.colour === 'red' ? 'bg-string-c' : position.colour === 'natural' ? 'bg-rule' : 'bg-string-f'
   return (
     <section aria-label="Plate of the picked string" className="sheet flex flex-col gap-4 p-5">
       <div>
         <h2 className="flex items-center gap-3 text-3xl leading-none font-semibold" aria-live="polite">
-          <span className={`inline-block h-7 w-2 ${swatch}`} aria-hidden /> <span className="inline-block first-letter:uppercase">{leading.name}</span>
+          <span className={`inline-block h-7 w-2 ${swatch}`} aria-hidden />{' '}
+          <span className="inline-block first-letter:uppercase">{leading.name}</span>
         </h2>
-        <p className="mt-2 text-soft">{leading.beside}, {COLOUR_WORDS[position.colour]}{names.within ? `; ${names.within}` : ''}</p>
+        <p className="mt-2 text-soft">
+          {leading.beside}, {COLOUR_WORDS[position.colour]}
+          {names.within ? `; ${names.within}` : ''}
+        </p>
         <dl className="mt-3 grid grid-cols-[auto_1fr_auto_1fr] gap-x-3 gap-y-1 text-sm">
-          <dt className="text-soft">{countedFromWord(instrument)}</dt><dd className="font-semibold">{position.called.number}</dd>
-          <dt className="text-soft">sounds at rest</dt><dd className="font-semibold">{names.sounding}</dd>
-          <dt className="text-soft">{instrument.countedFrom === 'top' ? 'from the bottom' : 'from the highest'}</dt><dd className="font-semibold">{instrument.positions.length + 1 - position.called.number}</dd>
-          <dt className="text-soft">maker’s label</dt><dd className="font-semibold">{names.maker ?? 'none'}</dd>
+          <dt className="text-soft">{countedFromWord(instrument)}</dt>
+          <dd className="font-semibold">{position.called.number}</dd>
+          <dt className="text-soft">sounds at rest</dt>
+          <dd className="font-semibold">{names.sounding}</dd>
+          <dt className="text-soft">
+            {instrument.countedFrom === 'top' ? 'from the bottom' : 'from the highest'}
+          </dt>
+          <dd className="font-semibold">{instrument.positions.length + 1 - position.called.number}</dd>
+          <dt className="text-soft">maker’s label</dt>
+          <dd className="font-semibold">{names.maker ?? 'none'}</dd>
         </dl>
-        <p className="mt-2 text-sm"><span className="text-soft">To order it, say: </span>{spokenLine(instrument, position, octaveNames)}</p>
+        <p className="mt-2 text-sm">
+          <span className="text-soft">To order it, say: </span>
+          {spokenLine(instrument, position, octaveNames)}
+        </p>
         {notice && <p className="mt-2 border-l-2 border-line pl-3 text-sm text-soft">{notice}</p>}
       </div>
-      {!folded && <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-y border-ink py-3">
-        <Figure label="Gauge" measure={measure('gauge', figures.gauge)} note={materialWord(position.construction)} />
-        <Figure label="Speaking length" measure={measure('length', position.speakingLength)} note={`free length ${measureText(measure('length', position.freeLength), unit)}`} />
-        <Figure label="Frequency at rest" measure={measure('frequency', figures.pitch)} />
-        <Figure label="Tension" measure={measure('force', figures.tension)} working={tensionWorking(instrument, position)} />
-        <div className="col-span-2">
-          <Figure label="Margin to breaking" measure={measure('semitones', figures.semitonesToBreaking)} working={marginWorking(instrument, position)} />
-          <MarginBar utilisation={figures.utilisation} margin={figures.margin} />
+      {!folded && (
+        <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-y border-ink py-3">
+          <Figure
+            label="Gauge"
+            measure={measure('gauge', figures.gauge)}
+            note={materialWord(position.construction)}
+          />
+          <Figure
+            label="Speaking length"
+            measure={measure('length', position.speakingLength)}
+            note={`free length ${measureText(measure('length', position.freeLength), unit)}`}
+          />
+          <Figure label="Frequency at rest" measure={measure('frequency', figures.pitch)} />
+          <Figure
+            label="Tension"
+            measure={measure('force', figures.tension)}
+            working={tensionWorking(instrument, position)}
+          />
+          <div className="col-span-2">
+            <Figure
+              label="Margin to breaking"
+              measure={measure('semitones', figures.semitonesToBreaking)}
+              working={marginWorking(instrument, position)}
+            />
+            <MarginBar utilisation={figures.utilisation} margin={figures.margin} />
+          </div>
         </div>
-      </div>}
+      )}
       {children}
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
         <dt className="text-soft">On it now</dt>
-        <dd>{view.fittedAt === null ? <strong className="text-ochre">no string</strong> : `fitted ${dateText(view.fittedAt, timeZone)}, ${ageWord(view.fittedAt, now)}`}</dd>
-        <dt className="text-soft">On the shelf</dt><dd>{spare}</dd>
-        <dt className="text-soft">A packet in hand</dt><dd><Link className="underline underline-offset-2" href={`/instruments/${instrument.slug}/belongs?string=${position.number}`}>Does this new string belong here?</Link></dd>
-        <dt className="text-soft">Before you turn</dt><dd><Link className="underline underline-offset-2" href={`/instruments/${instrument.slug}/bench?string=${position.number}`}>Try it on the winding bench</Link></dd>
+        <dd>
+          {view.fittedAt === null ? (
+            <strong className="text-ochre">no string</strong>
+          ) : (
+            `fitted ${dateText(view.fittedAt, timeZone)}, ${ageWord(view.fittedAt, now)}`
+          )}
+        </dd>
+        <dt className="text-soft">On the shelf</dt>
+        <dd>{spare}</dd>
+        <dt className="text-soft">A packet in hand</dt>
+        <dd>
+          <Link
+            className="underline underline-offset-2"
+            href={`/instruments/${instrument.slug}/belongs?string=${position.number}`}
+          >
+            Does this new string belong here?
+          </Link>
+        </dd>
+        <dt className="text-soft">Before you turn</dt>
+        <dd>
+          <Link
+            className="underline underline-offset-2"
+            href={`/instruments/${instrument.slug}/bench?string=${position.number}`}
+          >
+            Try it on the winding bench
+          </Link>
+        </dd>
       </dl>
       <details className="text-sm">
         <summary className="min-h-8 font-semibold">History of this position ({view.history.length})</summary>
@@ -78,7 +144,9 @@ export function Plate({ instrument, position, view, now, spare, folded, children
           {view.history.map((entry) => (
             <li key={`${entry.at}${entry.what}`} className="grid grid-cols-[6.5rem_3.5rem_1fr] gap-2 py-1">
               <time className="text-soft">{dateText(entry.at, timeZone)}</time>
-              <span className={entry.what === 'broke' ? 'font-semibold text-ochre' : 'text-soft'}>{entry.what}</span>
+              <span className={entry.what === 'broke' ? 'font-semibold text-ochre' : 'text-soft'}>
+                {entry.what}
+              </span>
               <span>{entry.text}</span>
             </li>
           ))}

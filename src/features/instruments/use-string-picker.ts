@@ -30,12 +30,15 @@ export function useStringPicker(instrument: Instrument, start: number): StringPi
     return () => clearTimeout(timer)
   }, [selected])
 
-  const moveBy = useCallback((key: string) => {
-    const to = target(instrument, selected, key)
-    if (to === null) return false
-    pick(to)
-    return true
-  }, [instrument, selected, pick])
+  const moveBy = useCallback(
+    (key: string) => {
+      const to = target(instrument, selected, key)
+      if (to === null) return false
+      pick(to)
+      return true
+    },
+    [instrument, selected, pick],
+  )
 
   return { selected, pick, moveBy }
 }
@@ -43,13 +46,22 @@ export function useStringPicker(instrument: Instrument, start: number): StringPi
 /** Longer strings lie to the left. */
 function target(instrument: Instrument, from: number, key: string): number | null {
   switch (key) {
-    case 'ArrowRight': case 'ArrowUp': return from - 1
-    case 'ArrowLeft': case 'ArrowDown': return from + 1
-    case 'PageUp': return octaveAway(instrument, from, 7)
-    case 'PageDown': return octaveAway(instrument, from, -7)
-    case 'Home': return 1
-    case 'End': return instrument.positions.length
-    default: return null
+    case 'ArrowRight':
+    case 'ArrowUp':
+      return from - 1
+    case 'ArrowLeft':
+    case 'ArrowDown':
+      return from + 1
+    case 'PageUp':
+      return octaveAway(instrument, from, 7)
+    case 'PageDown':
+      return octaveAway(instrument, from, -7)
+    case 'Home':
+      return 1
+    case 'End':
+      return instrument.positions.length
+    default:
+      return null
   }
 }
 

@@ -7,11 +7,30 @@ import { useHouse } from '@/ui/units'
 /** A ruler of 100 mm, to see whether the page was printed at its size. */
 export function CheckRuler() {
   return (
-    <svg width="106mm" height="11mm" viewBox="-3 0 106 11" role="img" aria-label="A ruler of 100 mm: measure it before you trust the lengths below">
+    <svg
+      width="106mm"
+      height="11mm"
+      viewBox="-3 0 106 11"
+      role="img"
+      aria-label="A ruler of 100 mm: measure it before you trust the lengths below"
+    >
       <path d="M0,0.2H100" stroke="var(--ink)" strokeWidth={0.3} />
-      {Array.from({ length: 101 }, (_, i) => <path key={i} d={`M${i},0.2v${i % 10 === 0 ? 4 : i % 5 === 0 ? 3 : 1.8}`} stroke="var(--ink)" strokeWidth={i % 10 === 0 ? 0.3 : 0.15} />)}
-      {Array.from({ length: 11 }, (_, i) => <text key={i} x={i * 10} y={7.4} fontSize={3} textAnchor="middle" fill="var(--ink)">{i * 10}</text>)}
-      <text x={0} y={10.6} fontSize={2.6} fill="var(--soft)">Measure this: where it is 100 mm long, the page is at its size.</text>
+      {Array.from({ length: 101 }, (_, i) => (
+        <path
+          key={i}
+          d={`M${i},0.2v${i % 10 === 0 ? 4 : i % 5 === 0 ? 3 : 1.8}`}
+          stroke="var(--ink)"
+          strokeWidth={i % 10 === 0 ? 0.3 : 0.15}
+        />
+      ))}
+      {Array.from({ length: 11 }, (_, i) => (
+        <text key={i} x={i * 10} y={7.4} fontSize={3} textAnchor="middle" fill="var(--ink)">
+          {i * 10}
+        </text>
+      ))}
+      <text x={0} y={10.6} fontSize={2.6} fill="var(--soft)">
+        Measure this: where it is 100 mm long, the page is at its size.
+      </text>
     </svg>
   )
 }
@@ -20,7 +39,11 @@ export function CheckRuler() {
 const WIDEST = 175
 
 /** Lengths at their own size, to lay the string against; one that is longer than the page is only told. */
-export function LaidOff({ lengths }: { lengths: readonly { readonly word: string; readonly metres: number }[] }) {
+export function LaidOff({
+  lengths,
+}: {
+  lengths: readonly { readonly word: string; readonly metres: number }[]
+}) {
   const { unit } = useHouse()
   const shown = lengths.filter(({ metres }) => metres > 0)
   return (
@@ -28,11 +51,25 @@ export function LaidOff({ lengths }: { lengths: readonly { readonly word: string
       {shown.map(({ word, metres }) => {
         const mm = metres * 1000
         const told = measureText(measure(mm < 20 ? 'gauge' : 'length', metres), unit)
-        if (mm > WIDEST) return <p key={word}>{word}: {told}, longer than this page</p>
+        if (mm > WIDEST)
+          return (
+            <p key={word}>
+              {word}: {told}, longer than this page
+            </p>
+          )
         return (
-          <svg key={word} width={`${Math.max(mm + 6, 90)}mm`} height="7mm" viewBox={`-3 0 ${Math.max(mm + 6, 90)} 7`} role="img" aria-label={`${word}, ${told}, at its own size`}>
+          <svg
+            key={word}
+            width={`${Math.max(mm + 6, 90)}mm`}
+            height="7mm"
+            viewBox={`-3 0 ${Math.max(mm + 6, 90)} 7`}
+            role="img"
+            aria-label={`${word}, ${told}, at its own size`}
+          >
             <path d={`M0,0.5v3M${mm},0.5v3M0,2H${mm}`} stroke="var(--verdigris)" strokeWidth={0.6} />
-            <text x={0} y={6.6} fontSize={2.9} fill="var(--ink)">{word} {told}, at its own size</text>
+            <text x={0} y={6.6} fontSize={2.9} fill="var(--ink)">
+              {word} {told}, at its own size
+            </text>
           </svg>
         )
       })}

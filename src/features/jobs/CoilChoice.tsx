@@ -30,7 +30,15 @@ interface CoilChoiceProps {
 const REEL = 3
 
 /** Coils that fit, a remainder long enough first; or what to order when none does. */
-export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, askedMake, orderLines }: CoilChoiceProps) {
+export function CoilChoice({
+  jobId,
+  offers,
+  chosenId,
+  onNeedList,
+  canPutBack,
+  askedMake,
+  orderLines,
+}: CoilChoiceProps) {
   const router = useRouter()
   const { act: actOn, refused } = useAct()
   usePageTurner()
@@ -42,40 +50,108 @@ export function CoilChoice({ jobId, offers, chosenId, onNeedList, canPutBack, as
     const done = await actOn(`/api/jobs/${jobId}/${path}`, body, sentence)
     if (done && next) router.push(next)
   }
-  const choose = (coil: Coil) => act('coil', { coilId: coil.id }, `${coil.label} is set aside for this string.`, `/jobs/${jobId}/figures`)
+  const choose = (coil: Coil) =>
+    act('coil', { coilId: coil.id }, `${coil.label} is set aside for this string.`, `/jobs/${jobId}/figures`)
 
   return (
     <section aria-label="Coils that fit">
       {canPutBack && (
         <div className="mt-4 flex flex-wrap items-center justify-between gap-3 border-l-4 border-verdigris bg-verdigris-wash p-4">
-          <p className="max-w-prose">It came off whole. Gut and nylon may be set again while the tail is long and the standing part is sound.</p>
-          <button type="button" className="button" onClick={() => act('put-back', {}, 'The same string is to be put back.', `/jobs/${jobId}/figures`)}>Put the same string back</button>
+          <p className="max-w-prose">
+            It came off whole. Gut and nylon may be set again while the tail is long and the standing part is
+            sound.
+          </p>
+          <button
+            type="button"
+            className="button"
+            onClick={() =>
+              act('put-back', {}, 'The same string is to be put back.', `/jobs/${jobId}/figures`)
+            }
+          >
+            Put the same string back
+          </button>
         </div>
       )}
-      {longEnough.length > 0 && <p className="mt-3 max-w-prose">{longEnough.length === 1 ? 'One coil fits.' : 'The first uses up what is already open; fresh coils come last.'} Nothing is cut in the stores until the fitting is logged.</p>}
+      {longEnough.length > 0 && (
+        <p className="mt-3 max-w-prose">
+          {longEnough.length === 1
+            ? 'One coil fits.'
+            : 'The first uses up what is already open; fresh coils come last.'}{' '}
+          Nothing is cut in the stores until the fitting is logged.
+        </p>
+      )}
       <ol className="ruled mt-2">
-        {longEnough.map((offer, i) => <OfferRow key={offer.coil.id} offer={offer} askedMake={askedMake} fills={fills} first={i === 0} chosen={offer.coil.id === chosenId} onChoose={() => choose(offer.coil)} />)}
+        {longEnough.map((offer, i) => (
+          <OfferRow
+            key={offer.coil.id}
+            offer={offer}
+            askedMake={askedMake}
+            fills={fills}
+            first={i === 0}
+            chosen={offer.coil.id === chosenId}
+            onChoose={() => choose(offer.coil)}
+          />
+        ))}
       </ol>
       {longEnough.length === 0 && (
         <div className="mt-4 grid gap-5 border-l-4 border-ochre bg-ochre-wash p-4 md:grid-cols-[1fr_1.2fr]">
           <div>
-            <h2 className="text-lg font-semibold">{onNeedList ? 'It is on the need list.' : 'Nothing on the shelf is long enough and fits.'}</h2>
-            <p className="mt-1">{onNeedList ? 'When a packet comes, book it in under Stores; it is then offered here.' : 'Put it on the need list. It carries all that an order must say.'}</p>
+            <h2 className="text-lg font-semibold">
+              {onNeedList ? 'It is on the need list.' : 'Nothing on the shelf is long enough and fits.'}
+            </h2>
+            <p className="mt-1">
+              {onNeedList
+                ? 'When a packet comes, book it in under Stores; it is then offered here.'
+                : 'Put it on the need list. It carries all that an order must say.'}
+            </p>
             <div className="mt-3 flex flex-wrap gap-2">
-              {!onNeedList && <button type="button" className="button button-main" onClick={() => act('need', {}, 'Put on the need list.', null)}>Put it on the need list</button>}
-              <Link className={`button ${onNeedList ? 'button-main' : ''}`} href="/stores#book-in">Book in a packet</Link>
+              {!onNeedList && (
+                <button
+                  type="button"
+                  className="button button-main"
+                  onClick={() => act('need', {}, 'Put on the need list.', null)}
+                >
+                  Put it on the need list
+                </button>
+              )}
+              <Link className={`button ${onNeedList ? 'button-main' : ''}`} href="/stores#book-in">
+                Book in a packet
+              </Link>
             </div>
           </div>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
-            {orderLines.map(([what, text]) => [<dt key={what} className="text-soft">{what}</dt>, <dd key={`${what}=`} className="font-semibold">{text}</dd>])}
+            {orderLines.map(([what, text]) => [
+              <dt key={what} className="text-soft">
+                {what}
+              </dt>,
+              <dd key={`${what}=`} className="font-semibold">
+                {text}
+              </dd>,
+            ])}
           </dl>
         </div>
       )}
-      {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
+      {refused && (
+        <p role="alert" className="mt-3 font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
       {tooShort.length > 0 && (
         <details className="mt-4 text-sm">
           <summary className="min-h-8">Right, but too short ({tooShort.length})</summary>
-          <ul className="ruled">{tooShort.map((offer) => <OfferRow key={offer.coil.id} offer={offer} askedMake={askedMake} fills={fills} first={false} chosen={false} onChoose={null} />)}</ul>
+          <ul className="ruled">
+            {tooShort.map((offer) => (
+              <OfferRow
+                key={offer.coil.id}
+                offer={offer}
+                askedMake={askedMake}
+                fills={fills}
+                first={false}
+                chosen={false}
+                onChoose={null}
+              />
+            ))}
+          </ul>
         </details>
       )}
     </section>
@@ -91,7 +167,14 @@ interface OfferRowProps {
   readonly onChoose: (() => void) | null
 }
 
-function OfferRow({ offer: { coil, fit, leaves, yields }, askedMake, fills, first, chosen, onChoose }: OfferRowProps) {
+function OfferRow({
+  offer: { coil, fit, leaves, yields },
+  askedMake,
+  fills,
+  first,
+  chosen,
+  onChoose,
+}: OfferRowProps) {
   const { unit } = useHouse()
   const text = (length: number) => measureText(measure('length', length), unit)
   const planned = coil.lengthLeft - leaves
@@ -99,19 +182,41 @@ function OfferRow({ offer: { coil, fit, leaves, yields }, askedMake, fills, firs
     <li className="grid items-center gap-x-5 gap-y-2 py-3 md:grid-cols-[13rem_minmax(0,1fr)_9rem_auto]">
       <div>
         <h3 className="text-lg font-semibold">{coil.label}</h3>
-        <p className="text-sm text-soft">{coil.place} · {materialWord(coil.construction)} {measureText(measure('gauge', outerGauge(coil.construction)), unit)}, {coil.colour}</p>
+        <p className="text-sm text-soft">
+          {coil.place} · {materialWord(coil.construction)}{' '}
+          {measureText(measure('gauge', outerGauge(coil.construction)), unit)}, {coil.colour}
+        </p>
         <p className="text-sm text-soft">{otherMake(coil, askedMake) ?? `${coil.maker} ${coil.line}`}</p>
       </div>
       <div>
-        <CoilBar bought={coil.boughtLength} left={coil.lengthLeft} cuts={coil.cuts.map((c) => c.length)} planned={planned} fills={fills} />
-        <p className="mt-1 text-sm">{coil.opened ? 'A remainder.' : 'A fresh coil.'} {fit.because}{fit.tensionChange !== 0 && ` Tension ${fit.tensionChange > 0 ? '+' : '−'}${Math.abs(fit.tensionChange * 100).toFixed(1)} %.`}</p>
+        <CoilBar
+          bought={coil.boughtLength}
+          left={coil.lengthLeft}
+          cuts={coil.cuts.map((c) => c.length)}
+          planned={planned}
+          fills={fills}
+        />
+        <p className="mt-1 text-sm">
+          {coil.opened ? 'A remainder.' : 'A fresh coil.'} {fit.because}
+          {fit.tensionChange !== 0 &&
+            ` Tension ${fit.tensionChange > 0 ? '+' : '−'}${Math.abs(fit.tensionChange * 100).toFixed(1)} %.`}
+        </p>
       </div>
       <p className={`text-sm ${leaves < 0 ? 'text-ochre' : ''}`}>
         <span className="label block">{leaves < 0 ? 'too short by' : 'leaves'}</span>
         <span className="plate-figure text-xl">{text(Math.abs(leaves))}</span>
         {yields > 1 && <span className="label block">holds {yields} such cuts</span>}
       </p>
-      {onChoose && <button type="button" data-go-on={first ? '' : undefined} className={`button ${first ? 'button-main' : ''}`} onClick={onChoose}>{chosen ? 'Keep this one' : 'Cut from this'}</button>}
+      {onChoose && (
+        <button
+          type="button"
+          data-go-on={first ? '' : undefined}
+          className={`button ${first ? 'button-main' : ''}`}
+          onClick={onChoose}
+        >
+          {chosen ? 'Keep this one' : 'Cut from this'}
+        </button>
+      )}
     </li>
   )
 }

@@ -22,24 +22,51 @@ export function CoveredSheet({ jobId, position, plans, chosen }: CoveredSheetPro
   return (
     <section aria-label="How it is reached" className="mt-4 border-t border-ink pt-3">
       <h2 className="text-xl font-semibold">Other strings lie over it</h2>
-      <p className="max-w-prose text-sm text-soft">Minutes at the bench now, and retunes over the two weeks after, a minute and a half each. Estimates; the tolerance is the house’s.</p>
+      <p className="max-w-prose text-sm text-soft">
+        Minutes at the bench now, and retunes over the two weeks after, a minute and a half each. Estimates;
+        the tolerance is the house’s.
+      </p>
       <div className="mt-3 grid gap-3 md:grid-cols-3">
         {plans.map((plan) => (
-          <div key={plan.way} className={`flex flex-col border p-3 ${plan.way === chosen ? 'border-verdigris bg-verdigris-wash' : 'border-rule'}`}>
+          <div
+            key={plan.way}
+            className={`flex flex-col border p-3 ${plan.way === chosen ? 'border-verdigris bg-verdigris-wash' : 'border-rule'}`}
+          >
             <h3 className="text-lg font-semibold">{wayWord(plan.way, position)}</h3>
             <div className="mt-1 flex flex-wrap gap-x-6">
               <Figure label="Minutes now" measure={measure('number', Math.round(plan.minutes))} />
               <Figure label="Retunes" measure={measure('number', plan.retunes)} />
-              <Figure label="Minutes in all" measure={measure('number', Math.round(plan.total))} {...(plan.total === least ? { note: 'the least' } : {})} />
+              <Figure
+                label="Minutes in all"
+                measure={measure('number', Math.round(plan.total))}
+                {...(plan.total === least ? { note: 'the least' } : {})}
+              />
             </div>
-            <p className="mt-2 flex-1 text-sm">New: {numbers(plan.renewed)}.{plan.moved.length > 0 && ` Off and back: ${numbers(plan.moved)}.`}{plan.shifted.length > 0 && ` Pressed otherwise, tuned again: ${numbers(plan.shifted)}.`}</p>
-            {plan.way === chosen
-              ? <p className="mt-2 font-semibold text-verdigris">This way</p>
-              : <button type="button" className="button mt-2" onClick={() => act(`/api/jobs/${jobId}/covered`, { way: plan.way }, `${wayWord(plan.way, position)}.`)}>Do it this way</button>}
+            <p className="mt-2 flex-1 text-sm">
+              New: {numbers(plan.renewed)}.{plan.moved.length > 0 && ` Off and back: ${numbers(plan.moved)}.`}
+              {plan.shifted.length > 0 && ` Pressed otherwise, tuned again: ${numbers(plan.shifted)}.`}
+            </p>
+            {plan.way === chosen ? (
+              <p className="mt-2 font-semibold text-verdigris">This way</p>
+            ) : (
+              <button
+                type="button"
+                className="button mt-2"
+                onClick={() =>
+                  act(`/api/jobs/${jobId}/covered`, { way: plan.way }, `${wayWord(plan.way, position)}.`)
+                }
+              >
+                Do it this way
+              </button>
+            )}
           </div>
         ))}
       </div>
-      {refused && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
+      {refused && (
+        <p role="alert" className="mt-2 font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
     </section>
   )
 }

@@ -39,10 +39,16 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
   const string = figures.strings[0]
   if (!string) return null
   const { slack, key, bank } = string
-  const text = (quantity: 'length' | 'gauge' | 'wraps' | 'pins' | 'angle', value: number) => measureText(measure(quantity, value), unit)
+  const text = (quantity: 'length' | 'gauge' | 'wraps' | 'pins' | 'angle', value: number) =>
+    measureText(measure(quantity, value), unit)
   const each = figures.strings.length > 1 ? ' at each pin' : ''
 
-  const changeWraps = (by: number) => act('/api/habits', { of: 'job', jobId, key: 'wraps', value: habits.wraps + by }, `${text('wraps', habits.wraps + by)} wanted on this job.`)
+  const changeWraps = (by: number) =>
+    act(
+      '/api/habits',
+      { of: 'job', jobId, key: 'wraps', value: habits.wraps + by },
+      `${text('wraps', habits.wraps + by)} wanted on this job.`,
+    )
   const { corrections } = figures
   const { wraps: wrapsOff } = corrections
   const turner = turnerOf(string.position.head.pin).name.replace('the ', '')
@@ -53,70 +59,184 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
       <section className="mt-4" aria-label="What to cut">
         <div className="flex flex-wrap items-baseline gap-x-6">
           <h2 className="text-xl font-semibold">Cut</h2>
-          <p className="text-sm text-soft">The length is set on the instrument; this sum is the check, and says which coil holds it.{figures.needsAnchor && ' This knot needs an anchor.'}</p>
+          <p className="text-sm text-soft">
+            The length is set on the instrument; this sum is the check, and says which coil holds it.
+            {figures.needsAnchor && ' This knot needs an anchor.'}
+          </p>
         </div>
         <CutDrawing cut={figures.cut} />
-        {corrections.cut.from.house > 0 && <p className="mt-2 text-sm text-soft">{correctionText(corrections.cut, text('length', Math.abs(corrections.cut.by)))}</p>}
+        {corrections.cut.from.house > 0 && (
+          <p className="mt-2 text-sm text-soft">
+            {correctionText(corrections.cut, text('length', Math.abs(corrections.cut.by)))}
+          </p>
+        )}
       </section>
-      <div className={`mt-4 grid border-t border-ink md:divide-x md:divide-rule ${feet ? '' : 'md:grid-cols-3'}`}>
-        {!feet && <section className="py-4 md:pr-5" aria-label="Slack">
-          <h2 className="text-xl font-semibold">Slack{each}</h2>
-          <div className="mt-1 flex flex-wrap items-end gap-x-6">
-            <Figure label="Past the pin" measure={measure('length', slack.length)} size="huge" working={slackWorking(string, habits)} />
-            <Figure label="By pins" measure={measure('pins', slack.reach.pins)} />
-            <Figure label="Sideways pull" measure={measure('length', slack.pull)} />
-          </div>
-          {Math.abs(wrapsOff.by) >= 0.05 && <p className="mt-1 text-sm text-soft">Fittings so far ({restsOn(wrapsOff.from)}) came out {Math.abs(wrapsOff.by).toFixed(1)} wraps {wrapsOff.by > 0 ? 'more' : 'fewer'} than worked out: the slack is given {text('length', Math.abs(wrapsOff.by) * string.drawnPerTurn)} {wrapsOff.by > 0 ? 'shorter' : 'longer'} for it.</p>}
-          {slack.stretchAloneIsMore && <p className="mt-1 text-sm text-ochre">The stretch alone winds on more than {text('wraps', string.wrapsWanted)}; leave no slack.</p>}
-          <SlackDrawing instrument={instrument} figures={string} className="mt-3" />
-          <p className={`mt-2 text-sm ${slack.rule.within ? '' : 'border-l-4 border-ochre bg-ochre-wash px-3 py-2'}`}>
-            By the house’s rule, {phraseWords(ruleWords(slack.rule, habits.slackInterval), unit)}, you would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
-            {slack.rule.within ? '.' : `: outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${text('pins', slack.reach.pins)} instead.`}
-          </p>
-        </section>}
-        {!feet && <section className="border-t border-rule py-4 md:border-t-0 md:px-5" aria-label="Wraps on the pin">
-          <h2 className="text-xl font-semibold">Wraps{each}</h2>
-          <div className="mt-1 flex flex-wrap items-end gap-x-6">
-            <Figure label="At pitch" measure={measure('wraps', string.wraps)} size="huge" />
-            <div className="flex gap-1 pb-2">
-              <button type="button" className="button size-11 p-0" aria-label="Half a wrap fewer" onClick={() => changeWraps(-0.5)}><Minus size={18} aria-hidden /></button>
-              <button type="button" className="button size-11 p-0" aria-label="Half a wrap more" onClick={() => changeWraps(0.5)}><Plus size={18} aria-hidden /></button>
+      <div
+        className={`mt-4 grid border-t border-ink md:divide-x md:divide-rule ${feet ? '' : 'md:grid-cols-3'}`}
+      >
+        {!feet && (
+          <section className="py-4 md:pr-5" aria-label="Slack">
+            <h2 className="text-xl font-semibold">Slack{each}</h2>
+            <div className="mt-1 flex flex-wrap items-end gap-x-6">
+              <Figure
+                label="Past the pin"
+                measure={measure('length', slack.length)}
+                size="huge"
+                working={slackWorking(string, habits)}
+              />
+              <Figure label="By pins" measure={measure('pins', slack.reach.pins)} />
+              <Figure label="Sideways pull" measure={measure('length', slack.pull)} />
             </div>
-          </div>
-          {refused && <p role="alert" className="text-sm font-semibold text-ochre">{refused.sentence}</p>}
-          {habits.wrapsBy !== 'a number of wraps' && <p className="text-sm text-soft">As many as bring it in line with its bridge pin: {text('wraps', string.wrapsWanted)} wanted.</p>}
-          <PinDrawing figures={string} className="mx-auto mt-2 h-72 w-full" />
-          <p className="mt-2 text-sm">
-            {bank.fits ? `The bank is ${text('gauge', bank.width)} wide and fits.` : <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>}{string.position.head.pin.setting === 'across a scroll' ? ' The nut sets its line.' : ` The string leaves ${sideWord(bank.sideAngle)}; ${text('wraps', bank.straightestWraps)} would bring it nearest to straight.`}
-          </p>
-          <p className="mt-1 text-sm">
-            {(string.pullLeftAtHole * 100).toFixed(1)} % of the tension is left to pull at the hole. <ShowWorking working={holdWorking(string, surfaceMaterial(figures.construction).friction)} />
-          </p>
-          {string.standHigher !== null && string.standsAt !== null && <p className="mt-1 text-sm font-semibold">Before winding, {figures.strings.length > 1 ? 'each pin' : 'the pin'} stands {text('gauge', string.standHigher)} above its neighbours, {text('gauge', string.standsAt)} above the wood: its thread sinks it by that.</p>}
-        </section>}
+            {Math.abs(wrapsOff.by) >= 0.05 && (
+              <p className="mt-1 text-sm text-soft">
+                Fittings so far ({restsOn(wrapsOff.from)}) came out {Math.abs(wrapsOff.by).toFixed(1)} wraps{' '}
+                {wrapsOff.by > 0 ? 'more' : 'fewer'} than worked out: the slack is given{' '}
+                {text('length', Math.abs(wrapsOff.by) * string.drawnPerTurn)}{' '}
+                {wrapsOff.by > 0 ? 'shorter' : 'longer'} for it.
+              </p>
+            )}
+            {slack.stretchAloneIsMore && (
+              <p className="mt-1 text-sm text-ochre">
+                The stretch alone winds on more than {text('wraps', string.wrapsWanted)}; leave no slack.
+              </p>
+            )}
+            <SlackDrawing instrument={instrument} figures={string} className="mt-3" />
+            <p
+              className={`mt-2 text-sm ${slack.rule.within ? '' : 'border-l-4 border-ochre bg-ochre-wash px-3 py-2'}`}
+            >
+              By the house’s rule, {phraseWords(ruleWords(slack.rule, habits.slackInterval), unit)}, you would
+              leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
+              {slack.rule.within
+                ? '.'
+                : `: outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${text('pins', slack.reach.pins)} instead.`}
+            </p>
+          </section>
+        )}
+        {!feet && (
+          <section className="border-t border-rule py-4 md:border-t-0 md:px-5" aria-label="Wraps on the pin">
+            <h2 className="text-xl font-semibold">Wraps{each}</h2>
+            <div className="mt-1 flex flex-wrap items-end gap-x-6">
+              <Figure label="At pitch" measure={measure('wraps', string.wraps)} size="huge" />
+              <div className="flex gap-1 pb-2">
+                <button
+                  type="button"
+                  className="button size-11 p-0"
+                  aria-label="Half a wrap fewer"
+                  onClick={() => changeWraps(-0.5)}
+                >
+                  <Minus size={18} aria-hidden />
+                </button>
+                <button
+                  type="button"
+                  className="button size-11 p-0"
+                  aria-label="Half a wrap more"
+                  onClick={() => changeWraps(0.5)}
+                >
+                  <Plus size={18} aria-hidden />
+                </button>
+              </div>
+            </div>
+            {refused && (
+              <p role="alert" className="text-sm font-semibold text-ochre">
+                {refused.sentence}
+              </p>
+            )}
+            {habits.wrapsBy !== 'a number of wraps' && (
+              <p className="text-sm text-soft">
+                As many as bring it in line with its bridge pin: {text('wraps', string.wrapsWanted)} wanted.
+              </p>
+            )}
+            <PinDrawing figures={string} className="mx-auto mt-2 h-72 w-full" />
+            <p className="mt-2 text-sm">
+              {bank.fits ? (
+                `The bank is ${text('gauge', bank.width)} wide and fits.`
+              ) : (
+                <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>
+              )}
+              {string.position.head.pin.setting === 'across a scroll'
+                ? ' The nut sets its line.'
+                : ` The string leaves ${sideWord(bank.sideAngle)}; ${text('wraps', bank.straightestWraps)} would bring it nearest to straight.`}
+            </p>
+            <p className="mt-1 text-sm">
+              {(string.pullLeftAtHole * 100).toFixed(1)} % of the tension is left to pull at the hole.{' '}
+              <ShowWorking working={holdWorking(string, surfaceMaterial(figures.construction).friction)} />
+            </p>
+            {string.standHigher !== null && string.standsAt !== null && (
+              <p className="mt-1 text-sm font-semibold">
+                Before winding, {figures.strings.length > 1 ? 'each pin' : 'the pin'} stands{' '}
+                {text('gauge', string.standHigher)} above its neighbours, {text('gauge', string.standsAt)}{' '}
+                above the wood: its thread sinks it by that.
+              </p>
+            )}
+          </section>
+        )}
         <section className="border-t border-rule py-4 md:border-t-0 md:pl-5" aria-label={`The ${turner}`}>
-          <h2 className="text-xl font-semibold">{feet ? 'Peg' : turner.replace(/^./, (c) => c.toUpperCase())}</h2>
+          <h2 className="text-xl font-semibold">
+            {feet ? 'Peg' : turner.replace(/^./, (c) => c.toUpperCase())}
+          </h2>
           <div className="mt-1 flex flex-wrap items-end gap-x-6">
-            <Figure label="Semitones to breaking" measure={measure('semitones', string.semitonesToBreaking)} size="huge" working={marginWorking(instrument, string.position, figures.construction)} />
+            <Figure
+              label="Semitones to breaking"
+              measure={measure('semitones', string.semitonesToBreaking)}
+              size="huge"
+              working={marginWorking(instrument, string.position, figures.construction)}
+            />
           </div>
-          <KeyDial keyFigures={key} clockwise={string.position.head.pin.tightens === 'clockwise'} className="mx-auto h-56" />
+          <KeyDial
+            keyFigures={key}
+            clockwise={string.position.head.pin.tightens === 'clockwise'}
+            className="mx-auto h-56"
+          />
           <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4 md:grid-cols-2">
-            <Figure label="Snug to pitch" measure={measure('angle', key.snugToPitch)} note={`${(key.snugToPitch / 360).toFixed(2)} of a turn`} working={snugToPitchWorking(string, figures.construction)} />
+            <Figure
+              label="Snug to pitch"
+              measure={measure('angle', key.snugToPitch)}
+              note={`${(key.snugToPitch / 360).toFixed(2)} of a turn`}
+              working={snugToPitchWorking(string, figures.construction)}
+            />
             <Figure label="One semitone" measure={measure('angle', key.perSemitone)} />
             <Figure label="Pitch to breaking" measure={measure('angle', key.toBreaking)} note="an estimate" />
-            {feet && key.quarterTurn !== null && <Figure label="Wrap below pitch by no more than" measure={measure('semitones', key.quarterTurn)} note="a quarter turn of the peg" />}
-            <Figure label="Settling, two weeks" measure={measure('angle', key.settling)} note="winds on later" />
+            {feet && key.quarterTurn !== null && (
+              <Figure
+                label="Wrap below pitch by no more than"
+                measure={measure('semitones', key.quarterTurn)}
+                note="a quarter turn of the peg"
+              />
+            )}
+            <Figure
+              label="Settling, two weeks"
+              measure={measure('angle', key.settling)}
+              note="winds on later"
+            />
           </div>
-          {string.knotUtilisation !== null && string.knotUtilisation > 1 && <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">It would break at its knot before it reached pitch. Ask the maker before fitting it.</p>}
-          {Math.abs(figures.againstChart) > 0.005 && <p className="mt-2 text-sm">Against the charted string its tension is {figures.againstChart > 0 ? 'higher' : 'lower'} by {Math.abs(figures.againstChart * 100).toFixed(1)} %.</p>}
+          {string.knotUtilisation !== null && string.knotUtilisation > 1 && (
+            <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
+              It would break at its knot before it reached pitch. Ask the maker before fitting it.
+            </p>
+          )}
+          {Math.abs(figures.againstChart) > 0.005 && (
+            <p className="mt-2 text-sm">
+              Against the charted string its tension is {figures.againstChart > 0 ? 'higher' : 'lower'} by{' '}
+              {Math.abs(figures.againstChart * 100).toFixed(1)} %.
+            </p>
+          )}
         </section>
       </div>
       <div className="flex flex-wrap items-center justify-between gap-3 border-t border-ink pt-4">
-        <p className="max-w-prose text-sm text-soft">Estimates from the lengths and values entered; the maker’s string chart comes first. A change of tension class is a matter for the maker.</p>
+        <p className="max-w-prose text-sm text-soft">
+          Estimates from the lengths and values entered; the maker’s string chart comes first. A change of
+          tension class is a matter for the maker.
+        </p>
         <span className="flex flex-wrap gap-2">
-          <Link href={`/jobs/${jobId}/habits`} className="button min-h-12">Otherwise for this job</Link>
-          <Link href={`/jobs/${jobId}/card`} className="button min-h-12">Job card</Link>
-          <Link href={`/jobs/${jobId}/steps`} data-go-on className="button button-main min-h-12 px-6 text-lg">{begun ? 'Go on with the fitting' : 'Start the fitting'}</Link>
+          <Link href={`/jobs/${jobId}/habits`} className="button min-h-12">
+            Otherwise for this job
+          </Link>
+          <Link href={`/jobs/${jobId}/card`} className="button min-h-12">
+            Job card
+          </Link>
+          <Link href={`/jobs/${jobId}/steps`} data-go-on className="button button-main min-h-12 px-6 text-lg">
+            {begun ? 'Go on with the fitting' : 'Start the fitting'}
+          </Link>
         </span>
       </div>
     </div>

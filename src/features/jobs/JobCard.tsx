@@ -40,41 +40,112 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   // The card says what the step says: turns that were given are in its figures.
   const setPin = steps.find((one) => one.key === 'set-pin')
   const onPin: readonly Row[] = [
-    ['Slack', `${text('length', slack.length)} past the pin; ${text('pins', slack.reach.pins)} ${slack.reach.direction}; ${text('length', slack.pull)} sideways`],
-    ['On the pin', `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`],
+    [
+      'Slack',
+      `${text('length', slack.length)} past the pin; ${text('pins', slack.reach.pins)} ${slack.reach.direction}; ${text('length', slack.pull)} sideways`,
+    ],
+    [
+      'On the pin',
+      `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`,
+    ],
   ]
-  const onFoot: readonly Row[] = key.quarterTurn === null ? [] : [['On its foot', `wrap it below pitch by no more than ${text('semitones', key.quarterTurn)}: a quarter turn of ${turner.name} brings that up`]]
+  const onFoot: readonly Row[] =
+    key.quarterTurn === null
+      ? []
+      : [
+          [
+            'On its foot',
+            `wrap it below pitch by no more than ${text('semitones', key.quarterTurn)}: a quarter turn of ${turner.name} brings that up`,
+          ],
+        ]
   const rows: readonly Row[] = [
     ['String', `${materialWord(figures.construction)}, ${text('gauge', string.gauge)}, from ${from}`],
     ['Cut', text('length', figures.cut.total)],
-    ['of which', figures.cut.parts.map((part) => `${part.what} ${text('length', part.length)}`).join(' + ') + (Math.abs(figures.cut.correction) >= 0.0005 ? ` ${figures.cut.correction > 0 ? '+' : '−'} house’s correction ${text('length', Math.abs(figures.cut.correction))}` : '')],
-    ['Knot', `${position.tail.fastening}${figures.needsAnchor ? `. ${anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)}` : ''}`],
+    [
+      'of which',
+      figures.cut.parts.map((part) => `${part.what} ${text('length', part.length)}`).join(' + ') +
+        (Math.abs(figures.cut.correction) >= 0.0005
+          ? ` ${figures.cut.correction > 0 ? '+' : '−'} house’s correction ${text('length', Math.abs(figures.cut.correction))}`
+          : ''),
+    ],
+    [
+      'Knot',
+      `${position.tail.fastening}${figures.needsAnchor ? `. ${anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)}` : ''}`,
+    ],
     ...(wound ? onPin : onFoot),
-    ...(setPin && setPin.figures.length > 0 ? [['Pin', setPin.figures.map((figure) => `${figure.label.toLowerCase()} ${measureText(figure.measure, unit)}`).join('; ')] as const] : []),
-    [turner.name.replace(/^the ./, (c) => c.slice(4).toUpperCase()), `${text('angle', key.snugToPitch)} snug to pitch; ${text('angle', key.perSemitone)} a semitone; ${text('angle', key.toBreaking)} from pitch to breaking${position.head.pin.gearRatio === 1 ? '' : `; geared ${position.head.pin.gearRatio} : 1`}`],
-    ['Pitch', `${text('frequency', string.pitch)} at rest in ${instrument.restTuning}; ${text('semitones', string.semitonesToBreaking)} to breaking`],
+    ...(setPin && setPin.figures.length > 0
+      ? [
+          [
+            'Pin',
+            setPin.figures
+              .map((figure) => `${figure.label.toLowerCase()} ${measureText(figure.measure, unit)}`)
+              .join('; '),
+          ] as const,
+        ]
+      : []),
+    [
+      turner.name.replace(/^the ./, (c) => c.slice(4).toUpperCase()),
+      `${text('angle', key.snugToPitch)} snug to pitch; ${text('angle', key.perSemitone)} a semitone; ${text('angle', key.toBreaking)} from pitch to breaking${position.head.pin.gearRatio === 1 ? '' : `; geared ${position.head.pin.gearRatio} : 1`}`,
+    ],
+    [
+      'Pitch',
+      `${text('frequency', string.pitch)} at rest in ${instrument.restTuning}; ${text('semitones', string.semitonesToBreaking)} to breaking`,
+    ],
   ]
   return (
-    <article className="sheet mx-auto max-w-[210mm] p-5 text-sm print:border-0 print:p-0 print:shadow-none" aria-label="Job card">
+    <article
+      className="sheet mx-auto max-w-[210mm] p-5 text-sm print:border-0 print:p-0 print:shadow-none"
+      aria-label="Job card"
+    >
       <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
         <div>
-          <h1 className="text-2xl font-semibold">{name} of {instrument.name}</h1>
-          <p className="text-soft">{beside}, number {position.called.number} {countedFromWord(instrument)} · {instrument.maker}, {instrument.model} · {instrument.owner}</p>
+          <h1 className="text-2xl font-semibold">
+            {name} of {instrument.name}
+          </h1>
+          <p className="text-soft">
+            {beside}, number {position.called.number} {countedFromWord(instrument)} · {instrument.maker},{' '}
+            {instrument.model} · {instrument.owner}
+          </p>
         </div>
-        <p className="text-right text-soft">{house}<br />Job {jobId}, {date}<span className="print:hidden"><br /><PrintButton /></span></p>
+        <p className="text-right text-soft">
+          {house}
+          <br />
+          Job {jobId}, {date}
+          <span className="print:hidden">
+            <br />
+            <PrintButton />
+          </span>
+        </p>
       </header>
       <div className="grid gap-x-6 md:grid-cols-[minmax(0,1fr)_15rem] print:grid-cols-[minmax(0,1fr)_56mm]">
         <dl className="ruled mt-2">
-          {rows.map(([what, value]) => <div key={what} className="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 py-1"><dt className="text-soft">{what}</dt><dd className={what === 'Cut' ? 'plate-figure text-2xl leading-tight' : ''}>{value}</dd></div>)}
+          {rows.map(([what, value]) => (
+            <div key={what} className="grid grid-cols-[6rem_minmax(0,1fr)] gap-3 py-1">
+              <dt className="text-soft">{what}</dt>
+              <dd className={what === 'Cut' ? 'plate-figure text-2xl leading-tight' : ''}>{value}</dd>
+            </div>
+          ))}
         </dl>
         <div>
           {wound && <PinDrawing figures={string} className="mt-2 h-36 w-full" />}
           <OpenKnot context={context} className="mt-2 h-36 w-full" />
         </div>
       </div>
-      <section aria-label="Lengths to lay the string against" className="mt-2 overflow-x-auto border-t border-ink pt-2 print:overflow-visible" tabIndex={0}>
+      <section
+        aria-label="Lengths to lay the string against"
+        className="mt-2 overflow-x-auto border-t border-ink pt-2 print:overflow-visible"
+        tabIndex={0}
+      >
         <CheckRuler />
-        <LaidOff lengths={[...(wound ? [{ word: 'slack past the pin', metres: slack.length }] : []), ...(figures.tail > 0 ? [{ word: 'tail past the hole', metres: figures.tail }] : []), ...(string.standHigher === null ? [] : [{ word: 'pin stands higher', metres: string.standHigher }])]} />
+        <LaidOff
+          lengths={[
+            ...(wound ? [{ word: 'slack past the pin', metres: slack.length }] : []),
+            ...(figures.tail > 0 ? [{ word: 'tail past the hole', metres: figures.tail }] : []),
+            ...(string.standHigher === null
+              ? []
+              : [{ word: 'pin stands higher', metres: string.standHigher }]),
+          ]}
+        />
       </section>
       {/* A grid, not columns: on paper columns take what is left of the page, and what follows would have one of its own. */}
       <ol
@@ -84,12 +155,26 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
         {steps.map((step, i) => (
           <li key={step.key} className="flex break-inside-avoid items-start gap-2 border-b border-rule py-1">
             <span className="mt-0.5 size-4 shrink-0 border border-ink" aria-hidden />
-            <span className="flex-1">{i + 1}. {step.title}{step.figures[0] && <span className="text-soft">: {step.figures[0].label.toLowerCase()} {measureText(step.figures[0].measure, unit)}</span>}</span>
-            {step.asks && <span className="w-20 shrink-0 border-b border-ink text-right text-xs text-soft">{step.asks}</span>}
+            <span className="flex-1">
+              {i + 1}. {step.title}
+              {step.figures[0] && (
+                <span className="text-soft">
+                  : {step.figures[0].label.toLowerCase()} {measureText(step.figures[0].measure, unit)}
+                </span>
+              )}
+            </span>
+            {step.asks && (
+              <span className="w-20 shrink-0 border-b border-ink text-right text-xs text-soft">
+                {step.asks}
+              </span>
+            )}
           </li>
         ))}
       </ol>
-      <p className="mt-2 text-xs text-soft">Estimates from the lengths and values entered; the maker’s string chart comes first. Cracks, rising seams, pins that won’t hold: ask the maker or a qualified repairer.</p>
+      <p className="mt-2 text-xs text-soft">
+        Estimates from the lengths and values entered; the maker’s string chart comes first. Cracks, rising
+        seams, pins that won’t hold: ask the maker or a qualified repairer.
+      </p>
     </article>
   )
 }

@@ -26,14 +26,37 @@ interface JobHeaderProps {
 }
 
 /** Which string is being fitted, and how far the job is. */
-export function JobHeader({ jobId, instrumentName, slug, position, strings, stage, hasString, finished }: JobHeaderProps) {
+export function JobHeader({
+  jobId,
+  instrumentName,
+  slug,
+  position,
+  strings,
+  stage,
+  hasString,
+  finished,
+}: JobHeaderProps) {
   const leadingNames = useLeadingNames()
   const { name, beside } = leadingNames(position)
   return (
     <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
       <div>
-        <h1 className="text-2xl font-semibold">{name} of <Link href={`/instruments/${slug}?string=${position.number}`} className="underline decoration-rule underline-offset-4 hover:decoration-ink">{instrumentName}</Link></h1>
-        <p className="text-sm text-soft">{beside}{numberName(position) === name || beside.startsWith(numberName(position)) ? '' : `, ${numberName(position)}`}{strings > 1 ? `; one wire that is ${strings} strings` : ''}</p>
+        <h1 className="text-2xl font-semibold">
+          {name} of{' '}
+          <Link
+            href={`/instruments/${slug}?string=${position.number}`}
+            className="underline decoration-rule underline-offset-4 hover:decoration-ink"
+          >
+            {instrumentName}
+          </Link>
+        </h1>
+        <p className="text-sm text-soft">
+          {beside}
+          {numberName(position) === name || beside.startsWith(numberName(position))
+            ? ''
+            : `, ${numberName(position)}`}
+          {strings > 1 ? `; one wire that is ${strings} strings` : ''}
+        </p>
       </div>
       {!finished && (
         <nav aria-label="Stages of the fitting">
@@ -44,7 +67,19 @@ export function JobHeader({ jobId, instrumentName, slug, position, strings, stag
               const look = `flex min-h-11 items-center gap-2 border-b-2 px-3 ${here ? 'border-verdigris font-semibold text-ink' : 'border-transparent text-soft'}`
               return (
                 <li key={key}>
-                  {open ? <Link href={`/jobs/${jobId}/${key}`} aria-current={here ? 'step' : undefined} className={look}>{i + 1} {word}</Link> : <span className={look}>{i + 1} {word}</span>}
+                  {open ? (
+                    <Link
+                      href={`/jobs/${jobId}/${key}`}
+                      aria-current={here ? 'step' : undefined}
+                      className={look}
+                    >
+                      {i + 1} {word}
+                    </Link>
+                  ) : (
+                    <span className={look}>
+                      {i + 1} {word}
+                    </span>
+                  )}
                 </li>
               )
             })}

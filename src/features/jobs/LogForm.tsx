@@ -34,13 +34,27 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
   const { unit } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
-  const { register, handleSubmit, setError, formState: { errors, isSubmitting } } = useForm<FinishRequest>({
+  const {
+    register,
+    handleSubmit,
+    setError,
+    formState: { errors, isSubmitting },
+  } = useForm<FinishRequest>({
     resolver: classValidatorResolver(FinishRequest),
     defaultValues: {
       unit,
-      ...(coil ? { cut: lengthFigure(measured.cut ?? Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 }) } : {}),
+      ...(coil
+        ? {
+            cut: lengthFigure(measured.cut ?? Math.ceil(predictedCut * 1000) / 1000, {
+              unit,
+              digits: unit === 'mm' ? 0 : 2,
+            }),
+          }
+        : {}),
       ...(predictedWraps === null ? {} : { wraps: measured.wraps ?? Math.round(predictedWraps * 4) / 4 }),
-      ...(measured.gauge === undefined ? {} : { gauge: lengthFigure(measured.gauge, { unit, digits: unit === 'mm' ? 2 : 3 }) }),
+      ...(measured.gauge === undefined
+        ? {}
+        : { gauge: lengthFigure(measured.gauge, { unit, digits: unit === 'mm' ? 2 : 3 }) }),
     },
   })
   usePageTurner()
@@ -52,17 +66,54 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
       const field = answer.field === 'wraps' || answer.field === 'gauge' ? answer.field : 'cut'
       return setError(field, { message: answer.sentence })
     }
-    announce(coil && form.cut !== undefined ? 'The fitting is logged and the coil is cut in the stores.' : 'The fitting is logged.', answer.value.actionId)
+    announce(
+      coil && form.cut !== undefined
+        ? 'The fitting is logged and the coil is cut in the stores.'
+        : 'The fitting is logged.',
+      answer.value.actionId,
+    )
     router.push(`/jobs/${jobId}/done`)
     router.refresh()
   })
 
   return (
     <form onSubmit={log} noValidate className="mt-4 grid max-w-xl gap-5">
-      {coil && <Entry label="Cut from the coil" hint={`Worked out: ${text(predictedCut)}. ${coil.label} holds ${text(coil.left)}. In ${unit} unless you write the unit.${parks ? ' Leave it empty if the rest of the packet hangs parked on the neck: it is booked when you trim.' : ''}`} problem={errors.cut?.message} inputMode="decimal" {...register('cut', { setValueAs: (value?: string) => (value?.trim() ? value : parks ? undefined : value) })} />}
-      {predictedWraps !== null && <Entry label="Wraps on the pin at pitch" hint={`Worked out: ${measureText(measure('wraps', predictedWraps), unit)}. Quarters will do.`} problem={errors.wraps?.message} type="number" step="0.25" {...register('wraps', { valueAsNumber: true })} />}
-      <Entry label="Gauge of the new string, if you measured it" hint={`On the packet: ${measureText(measure('gauge', gauge), unit)}.`} problem={errors.gauge?.message} inputMode="decimal" {...register('gauge', { setValueAs: (value: string) => (value?.trim() ? value : undefined) })} />
-      <button type="submit" data-go-on className="button button-main min-h-12 text-lg" disabled={isSubmitting}>Log the fitting</button>
+      {coil && (
+        <Entry
+          label="Cut from the coil"
+          hint={`Worked out: ${text(predictedCut)}. ${coil.label} holds ${text(coil.left)}. In ${unit} unless you write the unit.${parks ? ' Leave it empty if the rest of the packet hangs parked on the neck: it is booked when you trim.' : ''}`}
+          problem={errors.cut?.message}
+          inputMode="decimal"
+          {...register('cut', {
+            setValueAs: (value?: string) => (value?.trim() ? value : parks ? undefined : value),
+          })}
+        />
+      )}
+      {predictedWraps !== null && (
+        <Entry
+          label="Wraps on the pin at pitch"
+          hint={`Worked out: ${measureText(measure('wraps', predictedWraps), unit)}. Quarters will do.`}
+          problem={errors.wraps?.message}
+          type="number"
+          step="0.25"
+          {...register('wraps', { valueAsNumber: true })}
+        />
+      )}
+      <Entry
+        label="Gauge of the new string, if you measured it"
+        hint={`On the packet: ${measureText(measure('gauge', gauge), unit)}.`}
+        problem={errors.gauge?.message}
+        inputMode="decimal"
+        {...register('gauge', { setValueAs: (value: string) => (value?.trim() ? value : undefined) })}
+      />
+      <button
+        type="submit"
+        data-go-on
+        className="button button-main min-h-12 text-lg"
+        disabled={isSubmitting}
+      >
+        Log the fitting
+      </button>
     </form>
   )
 }

@@ -28,7 +28,14 @@ interface MeasureEntryProps {
 /** What is measured in a step: kept at once, and put into the log of the fitting. */
 export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) {
   const { unit } = useHouse()
-  const shown = value === undefined ? '' : what === 'gauge' ? lengthFigure(value, { unit, digits: unit === 'mm' ? 2 : 3 }) : what === 'cut' ? lengthFigure(value, { unit, digits: unit === 'mm' ? 0 : 2 }) : String(value)
+  const shown =
+    value === undefined
+      ? ''
+      : what === 'gauge'
+        ? lengthFigure(value, { unit, digits: unit === 'mm' ? 2 : 3 })
+        : what === 'cut'
+          ? lengthFigure(value, { unit, digits: unit === 'mm' ? 0 : 2 })
+          : String(value)
   const entry = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [kept, setKept] = useState(value !== undefined)
@@ -45,11 +52,31 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
   }
   const { label, hint } = ASKS[what]
   return (
-    <form onSubmit={(event) => { event.preventDefault(); void keep() }} noValidate className="w-44">
-      <Labelled label={what === 'gauge' || what === 'cut' ? `${label}, ${unit}` : label} hint={hint} problem={problem ?? undefined}>
+    <form
+      onSubmit={(event) => {
+        event.preventDefault()
+        void keep()
+      }}
+      noValidate
+      className="w-44"
+    >
+      <Labelled
+        label={what === 'gauge' || what === 'cut' ? `${label}, ${unit}` : label}
+        hint={hint}
+        problem={problem ?? undefined}
+      >
         {(wiring) => (
           <span className="relative block">
-            <input className="entry mt-1 min-h-12 pr-10 text-2xl" inputMode="decimal" autoComplete="off" {...wiring} ref={entry} defaultValue={shown} onChange={() => setKept(false)} onBlur={() => void keep()} />
+            <input
+              className="entry mt-1 min-h-12 pr-10 text-2xl"
+              inputMode="decimal"
+              autoComplete="off"
+              {...wiring}
+              ref={entry}
+              defaultValue={shown}
+              onChange={() => setKept(false)}
+              onBlur={() => void keep()}
+            />
             {kept && <Check className="absolute top-4 right-3 text-verdigris" size={20} aria-label="kept" />}
           </span>
         )}

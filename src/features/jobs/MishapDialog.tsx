@@ -28,7 +28,11 @@ export function MishapDialog({ jobId, context, step, onBackTo }: MishapDialogPro
   if (ways.length === 0) return null
 
   const log = async (way: WayBack) => {
-    const done = await act<{ actionId: number; loses: WayBack['loses'] }>(`/api/jobs/${jobId}/mishaps`, { step, mishap: way.mishap }, `Logged: ${way.word.toLowerCase()}.`)
+    const done = await act<{ actionId: number; loses: WayBack['loses'] }>(
+      `/api/jobs/${jobId}/mishaps`,
+      { step, mishap: way.mishap },
+      `Logged: ${way.word.toLowerCase()}.`,
+    )
     if (!done) return
     setOpen(false)
     setChosen(null)
@@ -37,31 +41,67 @@ export function MishapDialog({ jobId, context, step, onBackTo }: MishapDialogPro
   }
 
   return (
-    <Dialog.Root open={open} onOpenChange={(is) => { setOpen(is); if (!is) setChosen(null) }}>
-      <Dialog.Trigger className="button min-h-14 px-3" aria-label="Something went wrong"><LifeBuoy aria-hidden size={20} /> <span className="hidden sm:inline">Something went wrong</span><span className="sm:hidden">Wrong?</span></Dialog.Trigger>
+    <Dialog.Root
+      open={open}
+      onOpenChange={(is) => {
+        setOpen(is)
+        if (!is) setChosen(null)
+      }}
+    >
+      <Dialog.Trigger className="button min-h-14 px-3" aria-label="Something went wrong">
+        <LifeBuoy aria-hidden size={20} /> <span className="hidden sm:inline">Something went wrong</span>
+        <span className="sm:hidden">Wrong?</span>
+      </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/40" />
-        <Dialog.Content aria-describedby={undefined} className="sheet fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(38rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 md:p-6">
-          <Dialog.Title className="text-xl font-semibold">{chosen ? chosen.word : 'What went wrong?'}</Dialog.Title>
-          {chosen
-            ? (
-              <>
-                <ol className="mt-3 space-y-3 text-lg">{chosen.todo.map((phrase, i) => <li key={i} className="border-l-2 border-rule pl-4"><PhraseText phrase={phrase} /></li>)}</ol>
-                {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
-                <div className="mt-5 flex flex-wrap gap-2">
-                  <button type="button" className="button button-main min-h-12" onClick={() => log(chosen)}>{goWord(chosen)}</button>
-                  <button type="button" className="button min-h-12" onClick={() => setChosen(null)}>Something else</button>
-                </div>
-              </>
-            )
-            : (
-              <>
-                <ul className="ruled mt-2">
-                  {ways.map((way) => <li key={way.mishap}><button type="button" className="flex min-h-12 w-full items-center px-2 text-left text-lg hover:bg-verdigris-wash" onClick={() => setChosen(way)}>{way.word}</button></li>)}
-                </ul>
-                <Dialog.Close className="button mt-4">Nothing, go on</Dialog.Close>
-              </>
-            )}
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="sheet fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(38rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 md:p-6"
+        >
+          <Dialog.Title className="text-xl font-semibold">
+            {chosen ? chosen.word : 'What went wrong?'}
+          </Dialog.Title>
+          {chosen ? (
+            <>
+              <ol className="mt-3 space-y-3 text-lg">
+                {chosen.todo.map((phrase, i) => (
+                  <li key={i} className="border-l-2 border-rule pl-4">
+                    <PhraseText phrase={phrase} />
+                  </li>
+                ))}
+              </ol>
+              {refused && (
+                <p role="alert" className="mt-3 font-semibold text-ochre">
+                  {refused.sentence}
+                </p>
+              )}
+              <div className="mt-5 flex flex-wrap gap-2">
+                <button type="button" className="button button-main min-h-12" onClick={() => log(chosen)}>
+                  {goWord(chosen)}
+                </button>
+                <button type="button" className="button min-h-12" onClick={() => setChosen(null)}>
+                  Something else
+                </button>
+              </div>
+            </>
+          ) : (
+            <>
+              <ul className="ruled mt-2">
+                {ways.map((way) => (
+                  <li key={way.mishap}>
+                    <button
+                      type="button"
+                      className="flex min-h-12 w-full items-center px-2 text-left text-lg hover:bg-verdigris-wash"
+                      onClick={() => setChosen(way)}
+                    >
+                      {way.word}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+              <Dialog.Close className="button mt-4">Nothing, go on</Dialog.Close>
+            </>
+          )}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

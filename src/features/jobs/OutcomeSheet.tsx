@@ -19,11 +19,25 @@ interface OutcomeSheetProps {
   /** Strings of the same job that are still to be fitted. */
   readonly others: readonly { readonly jobId: number; readonly number: number }[]
   readonly jobId: number
-  readonly coil: { readonly label: string; readonly left: number; readonly bought: number; readonly cuts: readonly number[] } | null
+  readonly coil: {
+    readonly label: string
+    readonly left: number
+    readonly bought: number
+    readonly cuts: readonly number[]
+  } | null
 }
 
 /** What was logged, what is left of the coil, and when to tune it again. */
-export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, concertHours, others, jobId, coil }: OutcomeSheetProps) {
+export function OutcomeSheet({
+  outcome,
+  now,
+  tolerance,
+  holdsWithin,
+  concertHours,
+  others,
+  jobId,
+  coil,
+}: OutcomeSheetProps) {
   const { timeZone } = useHouse()
   usePageTurner()
   const first = outcome.settling[0]
@@ -32,29 +46,76 @@ export function OutcomeSheet({ outcome, now, tolerance, holdsWithin, concertHour
       <section aria-label="What was logged">
         <h2 className="text-xl font-semibold">Fitted and logged</h2>
         <div className="mt-2 grid grid-cols-2 gap-4">
-          {outcome.cutMm !== null && <Figure label="Cut" measure={measure('length', outcome.cutMm / 1000)} note={`worked out ${Math.round(outcome.predictedCutMm ?? 0)} mm`} />}
-          {outcome.wraps !== null && <Figure label="Wraps" measure={measure('wraps', outcome.wraps)} note={`worked out ${(outcome.predictedWraps ?? 0).toFixed(1)}`} />}
+          {outcome.cutMm !== null && (
+            <Figure
+              label="Cut"
+              measure={measure('length', outcome.cutMm / 1000)}
+              note={`worked out ${Math.round(outcome.predictedCutMm ?? 0)} mm`}
+            />
+          )}
+          {outcome.wraps !== null && (
+            <Figure
+              label="Wraps"
+              measure={measure('wraps', outcome.wraps)}
+              note={`worked out ${(outcome.predictedWraps ?? 0).toFixed(1)}`}
+            />
+          )}
           {coil && <Figure label={`Left of ${coil.label}`} measure={measure('length', coil.left)} />}
         </div>
-        {coil && <div className="mt-3"><CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} fills={coil.bought} /></div>}
+        {coil && (
+          <div className="mt-3">
+            <CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} fills={coil.bought} />
+          </div>
+        )}
         <p className="mt-4 flex flex-wrap gap-2">
-          {others[0] && <Link href={`/jobs/${others[0].jobId}/steps`} data-go-on className="button button-main">Go on: {others.length === 1 ? `string ${others[0].number}` : `${others.length} strings of this job`}</Link>}
-          <Link href="/" className={`button ${others[0] ? '' : 'button-main'}`}>Back to Today</Link>
-          <Link href={`/jobs/${jobId}/report`} className="button">Service report</Link>
+          {others[0] && (
+            <Link href={`/jobs/${others[0].jobId}/steps`} data-go-on className="button button-main">
+              Go on:{' '}
+              {others.length === 1 ? `string ${others[0].number}` : `${others.length} strings of this job`}
+            </Link>
+          )}
+          <Link href="/" className={`button ${others[0] ? '' : 'button-main'}`}>
+            Back to Today
+          </Link>
+          <Link href={`/jobs/${jobId}/report`} className="button">
+            Service report
+          </Link>
         </p>
       </section>
       {first && (
         <section aria-label="Settling">
           <h2 className="text-xl font-semibold">Tune it again</h2>
-          <p className="text-sm text-soft">Each time it has fallen by {tolerance} cents. Every interval is a fixed multiple of the last.</p>
+          <p className="text-sm text-soft">
+            Each time it has fallen by {tolerance} cents. Every interval is a fixed multiple of the last.
+          </p>
           <ol className="ruled mt-2">
-            {first.nextAt === null && <li className="py-1.5 text-lg font-semibold">It holds from here on.</li>}
+            {first.nextAt === null && (
+              <li className="py-1.5 text-lg font-semibold">It holds from here on.</li>
+            )}
             {first.planAt.map((at, i) => (
-              <li key={at} className={`flex justify-between py-1.5 ${i === 0 ? 'text-lg font-semibold' : ''}`}><span>{i === 0 ? 'Next' : `Then`}</span><time>{nearText(at, now, timeZone)}</time></li>
+              <li
+                key={at}
+                className={`flex justify-between py-1.5 ${i === 0 ? 'text-lg font-semibold' : ''}`}
+              >
+                <span>{i === 0 ? 'Next' : `Then`}</span>
+                <time>{nearText(at, now, timeZone)}</time>
+              </li>
             ))}
-            <li className="flex justify-between py-1.5 text-verdigris"><span>Holds within {holdsWithin} cents through a concert of {concertHours} {concertHours === 1 ? 'hour' : 'hours'}</span><time>from {nearText(first.readyAt, now, timeZone)}</time></li>
+            <li className="flex justify-between py-1.5 text-verdigris">
+              <span>
+                Holds within {holdsWithin} cents through a concert of {concertHours}{' '}
+                {concertHours === 1 ? 'hour' : 'hours'}
+              </span>
+              <time>from {nearText(first.readyAt, now, timeZone)}</time>
+            </li>
           </ol>
-          <DriftCurve law={first.law} tolerance={tolerance} readings={first.readings} age={(now - first.fitted.fittedAt) / 3_600_000} className="mt-3 w-full" />
+          <DriftCurve
+            law={first.law}
+            tolerance={tolerance}
+            readings={first.readings}
+            age={(now - first.fitted.fittedAt) / 3_600_000}
+            className="mt-3 w-full"
+          />
         </section>
       )}
     </div>

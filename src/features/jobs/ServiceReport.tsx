@@ -32,7 +32,12 @@ export interface ReportedString {
 }
 
 interface ServiceReportProps {
-  readonly instrument: { readonly name: string; readonly maker: string; readonly model: string; readonly owner: string }
+  readonly instrument: {
+    readonly name: string
+    readonly maker: string
+    readonly model: string
+    readonly owner: string
+  }
   readonly strings: readonly ReportedString[]
   /** At the bench, min; null where no step was marked. */
   readonly minutes: number | null
@@ -46,23 +51,57 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
   const length = (metres: number) => measureText(measure('length', metres), unit)
   const last = Math.max(...strings.map((s) => s.finishedAt))
   const anchors = strings.filter((s) => s.anchor).length
-  const used = strings.reduce((sum, s) => sum + (s.cut ?? 0) + s.mishaps.reduce((lost, m) => lost + (m.lost ?? 0), 0), 0)
+  const used = strings.reduce(
+    (sum, s) => sum + (s.cut ?? 0) + s.mishaps.reduce((lost, m) => lost + (m.lost ?? 0), 0),
+    0,
+  )
   return (
-    <article className="sheet mx-auto max-w-[210mm] p-6 print:border-0 print:p-0 print:shadow-none" aria-label="Service report">
+    <article
+      className="sheet mx-auto max-w-[210mm] p-6 print:border-0 print:p-0 print:shadow-none"
+      aria-label="Service report"
+    >
       <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
         <div>
           <h1 className="text-2xl font-semibold">Service report: {instrument.name}</h1>
-          <p className="text-soft">{instrument.maker}, {instrument.model} · {instrument.owner}</p>
+          <p className="text-soft">
+            {instrument.maker}, {instrument.model} · {instrument.owner}
+          </p>
         </div>
-        <p className="text-right text-sm text-soft">{house}<br />{dayText(last, timeZone)}<span className="print:hidden"><br /><PrintButton /></span></p>
+        <p className="text-right text-sm text-soft">
+          {house}
+          <br />
+          {dayText(last, timeZone)}
+          <span className="print:hidden">
+            <br />
+            <PrintButton />
+          </span>
+        </p>
       </header>
       <h2 className="mt-4 text-lg font-semibold">What was done</h2>
       <ul className="ruled">
         {strings.map((s) => (
           <li key={`${s.number} ${s.finishedAt}`} className="py-2">
-            <p className="font-semibold">{s.name} ({s.beside}, string {s.called})</p>
-            <p>{s.cut === null ? `The same string was put back; it had ${s.why}.` : `New string, ${s.string}${s.make ? `, ${s.make}` : ''}. The old one ${s.why}.`} {s.suspect}</p>
-            {s.mishaps.length > 0 && <p className="text-sm text-soft">On the way: {s.mishaps.map((m) => `${mishapWord(m.mishap).toLowerCase()}${m.lost === null ? '' : `, which cost ${length(m.lost)} of string`}`).join('; ')}.</p>}
+            <p className="font-semibold">
+              {s.name} ({s.beside}, string {s.called})
+            </p>
+            <p>
+              {s.cut === null
+                ? `The same string was put back; it had ${s.why}.`
+                : `New string, ${s.string}${s.make ? `, ${s.make}` : ''}. The old one ${s.why}.`}{' '}
+              {s.suspect}
+            </p>
+            {s.mishaps.length > 0 && (
+              <p className="text-sm text-soft">
+                On the way:{' '}
+                {s.mishaps
+                  .map(
+                    (m) =>
+                      `${mishapWord(m.mishap).toLowerCase()}${m.lost === null ? '' : `, which cost ${length(m.lost)} of string`}`,
+                  )
+                  .join('; ')}
+                .
+              </p>
+            )}
           </li>
         ))}
       </ul>
@@ -70,20 +109,37 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
       <dl className="ruled">
         <Row what="String used">{used > 0 ? length(used) : 'none'}</Row>
         {anchors > 0 && <Row what="Anchors">{anchors}</Row>}
-        <Row what="Time at the bench">{minutes === null ? 'not kept' : minutes < 1 ? 'under a minute' : `${Math.round(minutes)} min`}</Row>
+        <Row what="Time at the bench">
+          {minutes === null ? 'not kept' : minutes < 1 ? 'under a minute' : `${Math.round(minutes)} min`}
+        </Row>
       </dl>
       <h2 className="mt-4 text-lg font-semibold">What is to come</h2>
-      <p>A new string falls in pitch for some weeks, less each day. Bring it back to pitch as often as it needs.</p>
+      <p>
+        A new string falls in pitch for some weeks, less each day. Bring it back to pitch as often as it
+        needs.
+      </p>
       <dl className="ruled">
         {strings.map((s) => (
-          <Row key={s.number} what={s.name}>{s.readyAt === null ? 'no longer followed' : `${s.nextAt === null ? 'needs no more retuning' : `tune again ${nearText(s.nextAt, now, timeZone)}`}; holds within ${holdsWithin} cents through a concert from ${nearText(s.readyAt, now, timeZone)}`}</Row>
+          <Row key={s.number} what={s.name}>
+            {s.readyAt === null
+              ? 'no longer followed'
+              : `${s.nextAt === null ? 'needs no more retuning' : `tune again ${nearText(s.nextAt, now, timeZone)}`}; holds within ${holdsWithin} cents through a concert from ${nearText(s.readyAt, now, timeZone)}`}
+          </Row>
         ))}
       </dl>
-      <p className="mt-4 text-xs text-soft">Times are estimates from the material and the readings so far. The maker’s string chart comes first; cracks, rising seams or pins that don’t hold are matters for the maker or a qualified repairer.</p>
+      <p className="mt-4 text-xs text-soft">
+        Times are estimates from the material and the readings so far. The maker’s string chart comes first;
+        cracks, rising seams or pins that don’t hold are matters for the maker or a qualified repairer.
+      </p>
     </article>
   )
 }
 
 function Row({ what, children }: { what: string; children: ReactNode }) {
-  return <div className="grid grid-cols-[10rem_minmax(0,1fr)] gap-3 py-1.5"><dt className="text-soft">{what}</dt><dd className="font-semibold">{children}</dd></div>
+  return (
+    <div className="grid grid-cols-[10rem_minmax(0,1fr)] gap-3 py-1.5">
+      <dt className="text-soft">{what}</dt>
+      <dd className="font-semibold">{children}</dd>
+    </div>
+  )
 }

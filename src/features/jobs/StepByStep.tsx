@@ -33,9 +33,16 @@ export function StepByStep({ instrument, jobs }: StepByStepProps) {
   const { unit } = useHouse()
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
-  const members = useMemo(() => jobs.map((job) => memberOf(instrument, job, turns[job.jobId] ?? job.measured.turns ?? 0)), [instrument, jobs, turns])
-  const steps = useMemo(() => stepsTogether(members, members[0]?.context.habits.restring ?? 'longest first'), [members])
-  const isDone = ({ step, members: ids }: SharedStep) => ids.every((id) => jobs.find((job) => job.jobId === id)?.done.includes(step.key))
+  const members = useMemo(
+    () => jobs.map((job) => memberOf(instrument, job, turns[job.jobId] ?? job.measured.turns ?? 0)),
+    [instrument, jobs, turns],
+  )
+  const steps = useMemo(
+    () => stepsTogether(members, members[0]?.context.habits.restring ?? 'longest first'),
+    [members],
+  )
+  const isDone = ({ step, members: ids }: SharedStep) =>
+    ids.every((id) => jobs.find((job) => job.jobId === id)?.done.includes(step.key))
   const firstOpen = steps.findIndex((step) => !isDone(step))
   // Until someone moves, the first step that is not done; marks that were kept here may still be on their way.
   const [at, setAt] = useState<number | null>(null)
@@ -51,7 +58,16 @@ export function StepByStep({ instrument, jobs }: StepByStepProps) {
   const job = jobs.find((one) => one.jobId === member?.id)
   const several = members.length > 1
   const last = here === steps.length - 1
-  const spoken = (i: number) => { const s = steps[i]?.step; return s ? [s.title, ...s.todo.map((phrase) => phraseWords(phrase, unit)), ...s.cautions.map((c) => CAUTIONS[c])].join('. ') : '' }
+  const spoken = (i: number) => {
+    const s = steps[i]?.step
+    return s
+      ? [
+          s.title,
+          ...s.todo.map((phrase) => phraseWords(phrase, unit)),
+          ...s.cautions.map((c) => CAUTIONS[c]),
+        ].join('. ')
+      : ''
+  }
   const goTo = (i: number) => {
     setAt(i)
     if (aloud) say(spoken(i))
@@ -67,58 +83,218 @@ export function StepByStep({ instrument, jobs }: StepByStepProps) {
     mark({ step: before.step.key, done: false, jobs: before.members })
     goTo(here - 1)
   }
-  const backTo = (key: StepKey) => goTo(Math.max(0, steps.findIndex((s) => s.step.key === key && s.members.includes(ids[0] as number))))
+  const backTo = (key: StepKey) =>
+    goTo(
+      Math.max(
+        0,
+        steps.findIndex((s) => s.step.key === key && s.members.includes(ids[0] as number)),
+      ),
+    )
   const ring = useCallback(() => say('Go on turning.'), [say])
-  useHotkeys('space, enter', (event) => { event.preventDefault(); goOn() }, { ignoreEventWhen: onControl }, [goOn])
-  useHotkeys('pagedown, right', (event) => { event.preventDefault(); goOn() }, { ignoreEventWhen: inField }, [goOn])
-  useHotkeys('backspace, pageup, left', (event) => { event.preventDefault(); goBack() }, { ignoreEventWhen: inField }, [goBack])
-  const canListen = useVoiceCommands(listening, { next: goOn, done: goOn, on: goOn, back: goBack, again: () => say(spoken(here)), repeat: () => say(spoken(here)) })
+  useHotkeys(
+    'space, enter',
+    (event) => {
+      event.preventDefault()
+      goOn()
+    },
+    { ignoreEventWhen: onControl },
+    [goOn],
+  )
+  useHotkeys(
+    'pagedown, right',
+    (event) => {
+      event.preventDefault()
+      goOn()
+    },
+    { ignoreEventWhen: inField },
+    [goOn],
+  )
+  useHotkeys(
+    'backspace, pageup, left',
+    (event) => {
+      event.preventDefault()
+      goBack()
+    },
+    { ignoreEventWhen: inField },
+    [goBack],
+  )
+  const canListen = useVoiceCommands(listening, {
+    next: goOn,
+    done: goOn,
+    on: goOn,
+    back: goBack,
+    again: () => say(spoken(here)),
+    repeat: () => say(spoken(here)),
+  })
   if (!member || !job) return null
 
   return (
     <div className="grid gap-5 pt-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
-      <ol className="hidden max-h-[calc(100dvh-12rem)] overflow-y-auto text-sm lg:block" aria-label="All steps" tabIndex={-1}>
+      <ol
+        className="hidden max-h-[calc(100dvh-12rem)] overflow-y-auto text-sm lg:block"
+        aria-label="All steps"
+        tabIndex={-1}
+      >
         {steps.map((s, i) => (
           <li key={`${s.step.key} ${s.members.join()}`}>
-            <button type="button" onClick={() => goTo(i)} aria-current={i === here ? 'step' : undefined} className="flex min-h-9 w-full items-center gap-2 border-l-4 border-transparent px-3 text-left aria-[current=step]:border-verdigris aria-[current=step]:bg-verdigris-wash aria-[current=step]:font-semibold">
-              <span className="w-5 shrink-0 text-right text-soft">{i < here ? <Check size={15} className="inline text-verdigris" aria-label="done" /> : i + 1}</span>
-              <span>{s.step.title}{several && s.members.length === 1 && <span className="text-soft"> · {members.find((m) => m.id === s.members[0])?.context.position.called.number}</span>}</span>
+            <button
+              type="button"
+              onClick={() => goTo(i)}
+              aria-current={i === here ? 'step' : undefined}
+              className="flex min-h-9 w-full items-center gap-2 border-l-4 border-transparent px-3 text-left aria-[current=step]:border-verdigris aria-[current=step]:bg-verdigris-wash aria-[current=step]:font-semibold"
+            >
+              <span className="w-5 shrink-0 text-right text-soft">
+                {i < here ? <Check size={15} className="inline text-verdigris" aria-label="done" /> : i + 1}
+              </span>
+              <span>
+                {s.step.title}
+                {several && s.members.length === 1 && (
+                  <span className="text-soft">
+                    {' '}
+                    · {members.find((m) => m.id === s.members[0])?.context.position.called.number}
+                  </span>
+                )}
+              </span>
             </button>
           </li>
         ))}
       </ol>
       <section aria-live="polite" className="flex min-h-[28rem] flex-col">
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-          <p className="label">Step {here + 1} of {steps.length}{several && ids.length === 1 && <strong className="text-ink">, string {member.context.position.called.number}</strong>}{job.from === null && <span className="text-ochre">; no coil is chosen for it yet</span>}</p>
+          <p className="label">
+            Step {here + 1} of {steps.length}
+            {several && ids.length === 1 && (
+              <strong className="text-ink">, string {member.context.position.called.number}</strong>
+            )}
+            {job.from === null && <span className="text-ochre">; no coil is chosen for it yet</span>}
+          </p>
           <p className="ml-auto flex gap-1">
-            {canSpeak && <button type="button" className="button" aria-pressed={aloud} onClick={() => { setAloud(!aloud); if (aloud) stop(); else say(spoken(here)) }}><Volume2 size={18} aria-hidden /><span className="sr-only sm:not-sr-only">{aloud ? 'Stop reading' : 'Read aloud'}</span></button>}
-            {canListen && <button type="button" className="button" aria-pressed={listening} onClick={() => setListening(!listening)}><Mic size={18} aria-hidden /><span className="sr-only sm:not-sr-only">{listening ? 'Stop listening' : 'Listen for “next”'}</span></button>}
+            {canSpeak && (
+              <button
+                type="button"
+                className="button"
+                aria-pressed={aloud}
+                onClick={() => {
+                  setAloud(!aloud)
+                  if (aloud) stop()
+                  else say(spoken(here))
+                }}
+              >
+                <Volume2 size={18} aria-hidden />
+                <span className="sr-only sm:not-sr-only">{aloud ? 'Stop reading' : 'Read aloud'}</span>
+              </button>
+            )}
+            {canListen && (
+              <button
+                type="button"
+                className="button"
+                aria-pressed={listening}
+                onClick={() => setListening(!listening)}
+              >
+                <Mic size={18} aria-hidden />
+                <span className="sr-only sm:not-sr-only">
+                  {listening ? 'Stop listening' : 'Listen for “next”'}
+                </span>
+              </button>
+            )}
           </p>
         </div>
         <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
         <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_1fr] md:[grid-template-areas:'words_figures'_'words_drawing']">
           <div className="[grid-area:words]">
             <ol className="space-y-3 text-xl leading-relaxed">
-              {step.todo.map((phrase, i) => <li key={i} className="border-l-2 border-rule pl-4"><PhraseText phrase={phrase} /></li>)}
+              {step.todo.map((phrase, i) => (
+                <li key={i} className="border-l-2 border-rule pl-4">
+                  <PhraseText phrase={phrase} />
+                </li>
+              ))}
             </ol>
             <dl className="mt-5 space-y-2 text-base">
-              <div className="flex gap-3"><dt className="w-24 shrink-0 font-semibold text-verdigris">Looks right</dt><dd><PhraseText phrase={step.right} /></dd></div>
-              <div className="flex gap-3"><dt className="w-24 shrink-0 font-semibold">Often wrong</dt><dd><PhraseText phrase={step.mistake} /></dd></div>
+              <div className="flex gap-3">
+                <dt className="w-24 shrink-0 font-semibold text-verdigris">Looks right</dt>
+                <dd>
+                  <PhraseText phrase={step.right} />
+                </dd>
+              </div>
+              <div className="flex gap-3">
+                <dt className="w-24 shrink-0 font-semibold">Often wrong</dt>
+                <dd>
+                  <PhraseText phrase={step.mistake} />
+                </dd>
+              </div>
             </dl>
-            {step.cautions.map((caution) => <p key={caution} className="mt-4 flex gap-3 border-2 border-ochre bg-ochre-wash p-3"><TriangleAlert className="mt-0.5 shrink-0 text-ochre" aria-hidden /><span><strong>Take care.</strong> {CAUTIONS[caution]}</span></p>)}
-            {step.rest !== null && <div className="mt-4"><RestTimer key={here} seconds={step.rest} onOver={ring} /></div>}
+            {step.cautions.map((caution) => (
+              <p key={caution} className="mt-4 flex gap-3 border-2 border-ochre bg-ochre-wash p-3">
+                <TriangleAlert className="mt-0.5 shrink-0 text-ochre" aria-hidden />
+                <span>
+                  <strong>Take care.</strong> {CAUTIONS[caution]}
+                </span>
+              </p>
+            ))}
+            {step.rest !== null && (
+              <div className="mt-4">
+                <RestTimer key={here} seconds={step.rest} onOver={ring} />
+              </div>
+            )}
           </div>
           <div className="flex flex-wrap items-start gap-x-6 gap-y-3 [grid-area:figures]">
-            {step.figures.map((figure) => <Figure key={figure.label} label={figure.label} measure={figure.measure} size={step.figures.length + (step.asks === null ? 0 : 1) > 2 ? 'large' : 'huge'} />)}
-            {step.asks !== null && ids.length === 1 && <MeasureEntry key={`${job.jobId} ${step.asks}`} jobId={job.jobId} what={step.asks} value={job.measured[step.asks]} onKept={(value) => { if (step.asks === 'turns') setTurns((had) => ({ ...had, [job.jobId]: value ?? 0 })); router.refresh() }} />}
+            {step.figures.map((figure) => (
+              <Figure
+                key={figure.label}
+                label={figure.label}
+                measure={figure.measure}
+                size={step.figures.length + (step.asks === null ? 0 : 1) > 2 ? 'large' : 'huge'}
+              />
+            ))}
+            {step.asks !== null && ids.length === 1 && (
+              <MeasureEntry
+                key={`${job.jobId} ${step.asks}`}
+                jobId={job.jobId}
+                what={step.asks}
+                value={job.measured[step.asks]}
+                onKept={(value) => {
+                  if (step.asks === 'turns') setTurns((had) => ({ ...had, [job.jobId]: value ?? 0 }))
+                  router.refresh()
+                }}
+              />
+            )}
           </div>
-          <div className="[grid-area:drawing]"><StepDrawing step={step} context={member.context} jobId={member.id} /></div>
+          <div className="[grid-area:drawing]">
+            <StepDrawing step={step} context={member.context} jobId={member.id} />
+          </div>
         </div>
-        {waiting && <p role="status" className="mt-3 font-semibold text-ochre">{waiting}</p>}
+        {waiting && (
+          <p role="status" className="mt-3 font-semibold text-ochre">
+            {waiting}
+          </p>
+        )}
         <div className="sticky bottom-14 z-10 -mx-1 mt-5 flex gap-2 border-t border-ink bg-paper px-1 py-3 md:bottom-0">
-          <button type="button" className="button min-h-14 min-w-14 px-3 text-lg" aria-label="Back" onClick={goBack} disabled={here === 0}><ArrowLeft aria-hidden /><span className="hidden sm:inline">Back</span></button>
-          {ids.length === 1 && <MishapDialog key={`${job.jobId} ${step.key}`} jobId={job.jobId} context={member.context} step={step.key} onBackTo={backTo} />}
-          <button type="button" className="button button-main min-h-14 min-w-0 flex-1 text-lg sm:text-xl" onClick={goOn}><Check aria-hidden /> {step.key === 'log' ? 'Done, log it' : 'Done, go on'}</button>
+          <button
+            type="button"
+            className="button min-h-14 min-w-14 px-3 text-lg"
+            aria-label="Back"
+            onClick={goBack}
+            disabled={here === 0}
+          >
+            <ArrowLeft aria-hidden />
+            <span className="hidden sm:inline">Back</span>
+          </button>
+          {ids.length === 1 && (
+            <MishapDialog
+              key={`${job.jobId} ${step.key}`}
+              jobId={job.jobId}
+              context={member.context}
+              step={step.key}
+              onBackTo={backTo}
+            />
+          )}
+          <button
+            type="button"
+            className="button button-main min-h-14 min-w-0 flex-1 text-lg sm:text-xl"
+            onClick={goOn}
+          >
+            <Check aria-hidden /> {step.key === 'log' ? 'Done, log it' : 'Done, go on'}
+          </button>
         </div>
       </section>
     </div>

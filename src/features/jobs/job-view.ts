@@ -30,14 +30,31 @@ export interface JobView {
 /** The view of one job. */
 export function jobView(job: Job): JobView {
   return {
-    jobId: job.jobId, number: job.position.number, construction: job.figures.construction, habits: job.habits, corrections: job.corrections, state: job.context.state,
-    done: job.doneSteps, measured: job.measured, from: job.coil?.label ?? (job.sameString ? 'the same string' : null),
+    jobId: job.jobId,
+    number: job.position.number,
+    construction: job.figures.construction,
+    habits: job.habits,
+    corrections: job.corrections,
+    state: job.context.state,
+    done: job.doneSteps,
+    measured: job.measured,
+    from: job.coil?.label ?? (job.sameString ? 'the same string' : null),
   }
 }
 
 /** The job with its figures and steps worked out, as it is told with others. */
-export function memberOf(instrument: Instrument, { jobId, number, construction, habits, corrections, state }: JobView, turnsGiven = state.turnsGiven): Member {
+export function memberOf(
+  instrument: Instrument,
+  { jobId, number, construction, habits, corrections, state }: JobView,
+  turnsGiven = state.turnsGiven,
+): Member {
   const position = positionAt(instrument, number)
-  const context = fittingContext(instrument, position, fittingFigures(instrument, position, habits, construction, corrections), habits, { ...state, turnsGiven })
+  const context = fittingContext(
+    instrument,
+    position,
+    fittingFigures(instrument, position, habits, construction, corrections),
+    habits,
+    { ...state, turnsGiven },
+  )
   return { id: jobId, context, steps: fittingSteps(context) }
 }

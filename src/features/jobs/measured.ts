@@ -9,7 +9,11 @@ const LENGTHS = { gauge: GAUGE, cut: CUT } as const
 const NUMBERS = {
   turns: { least: 0, most: 40, sentence: 'Turns given: expected a number from 0 to 40, such as 2.5.' },
   wraps: { least: 0.25, most: 20, sentence: 'Wraps: expected a number from 0.25 to 20, such as 3.25.' },
-  cycles: { least: 0, most: MOST_CYCLES, sentence: `Cycles given: expected a whole number from 0 to ${MOST_CYCLES}.` },
+  cycles: {
+    least: 0,
+    most: MOST_CYCLES,
+    sentence: `Cycles given: expected a whole number from 0 to ${MOST_CYCLES}.`,
+  },
   cents: { least: -300, most: 300, sentence: 'Cents: expected a number from −300 to 300; flat is negative.' },
 } as const
 
@@ -28,7 +32,13 @@ export function readMeasured(what: Asked, text: string, unit: 'mm' | 'in'): numb
   }
   const { least, most, sentence } = NUMBERS[what]
   const value = Number(text.trim().replace(',', '.').replace('−', '-'))
-  if (!Number.isFinite(value) || value < least || value > most || (what === 'cycles' && !Number.isInteger(value))) throw new RangeError(sentence)
+  if (
+    !Number.isFinite(value) ||
+    value < least ||
+    value > most ||
+    (what === 'cycles' && !Number.isInteger(value))
+  )
+    throw new RangeError(sentence)
   return value
 }
 

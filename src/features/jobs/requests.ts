@@ -1,4 +1,20 @@
-import { ArrayMaxSize, ArrayNotEmpty, IsBoolean, IsIn, IsInt, IsNotEmpty, IsNumber, IsOptional, IsString, Max, Min, Validate, ValidatorConstraint, type ValidationArguments, type ValidatorConstraintInterface } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayNotEmpty,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  Min,
+  Validate,
+  ValidatorConstraint,
+  type ValidationArguments,
+  type ValidatorConstraintInterface,
+} from 'class-validator'
 import type { CoveredWay } from '@/core/fitting/covered'
 import { MISHAPS, type Mishap } from '@/core/fitting/mishaps'
 import { ASKED, type Asked } from '@/core/fitting/step'
@@ -54,7 +70,9 @@ export class StringsRequest {
 }
 
 export class CoveredRequest {
-  @IsIn(WAYS.covered.filter((way) => way !== 'by time and retunes'), { message: 'Choose one of the three ways.' })
+  @IsIn(WAYS.covered.filter((way) => way !== 'by time and retunes'), {
+    message: 'Choose one of the three ways.',
+  })
   way!: CoveredWay
 }
 
@@ -79,7 +97,9 @@ class IsMeasured implements ValidatorConstraintInterface {
 
   private problem(text: unknown, object: object): string | null {
     const { what, unit } = object as MeasureRequest
-    return typeof text === 'string' && (ASKED as readonly string[]).includes(what) ? measuredProblem(what, text, unit) : 'What was measured is missing.'
+    return typeof text === 'string' && (ASKED as readonly string[]).includes(what)
+      ? measuredProblem(what, text, unit)
+      : 'What was measured is missing.'
   }
 }
 

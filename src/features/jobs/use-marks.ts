@@ -26,7 +26,9 @@ interface Sent {
 }
 
 function flush(): Promise<Sent> {
-  sending ??= sendKept().finally(() => { sending = null })
+  sending ??= sendKept().finally(() => {
+    sending = null
+  })
   return sending
 }
 
@@ -58,18 +60,24 @@ export function useMarks() {
     return sent
   }, [router])
   useEffect(() => {
-    if (kept().length > 0) void flush().then(({ count }) => { if (count > 0) router.refresh() })
+    if (kept().length > 0)
+      void flush().then(({ count }) => {
+        if (count > 0) router.refresh()
+      })
   }, [router])
-  const mark = useCallback((one: Mark) => {
-    keep([...kept(), one])
-    void sendAll()
-  }, [sendAll])
+  const mark = useCallback(
+    (one: Mark) => {
+      keep([...kept(), one])
+      void sendAll()
+    },
+    [sendAll],
+  )
   return { mark, waiting }
 }
 
 function kept(): readonly Mark[] {
   const text = window.localStorage.getItem(KEY)
-  return text === null ? [] : JSON.parse(text) as readonly Mark[]
+  return text === null ? [] : (JSON.parse(text) as readonly Mark[])
 }
 
 function keep(marks: readonly Mark[]): void {

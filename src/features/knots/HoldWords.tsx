@@ -12,17 +12,32 @@ export const HoldWords = memo(function HoldWords({ tying }: { tying: Tying }) {
   const { tie } = tying
   if (!tie) {
     const { curve, cord } = tying.stateAt(tying.stages.length)
-    return cord ? <Proof says={`Cord and string are two pieces, linked ${TIMES[Math.abs(linkingNumber(curve, cord))] ?? 'more than twice'}: neither can be drawn off the other while both are held.`} /> : null
+    return cord ? (
+      <Proof
+        says={`Cord and string are two pieces, linked ${TIMES[Math.abs(linkingNumber(curve, cord))] ?? 'more than twice'}: neither can be drawn off the other while both are held.`}
+      />
+    ) : null
   }
   // A ready-made loop, a wire round its posts or a wrapped foot is not tied.
   if (tie.drawnTo === null) return null
   const hold = holdOfTie(tie)
   const twin = TWINS[tie.fastening]
-  const mirror = twin && areMirrorImages(tie, tieOf(twin)) ? ` It is ${twin} in a mirror held flat against the board’s face: as strong, and tied with every crossing the other way.` : ''
-  return <Proof says={`${holdWords(hold)}${mirror}`} code={`${hold.crossings} crossings, winding ${hold.writhe > 0 ? '+' : ''}${hold.writhe}: ${codeText(hold.code)}`} />
+  const mirror =
+    twin && areMirrorImages(tie, tieOf(twin))
+      ? ` It is ${twin} in a mirror held flat against the board’s face: as strong, and tied with every crossing the other way.`
+      : ''
+  return (
+    <Proof
+      says={`${holdWords(hold)}${mirror}`}
+      code={`${hold.crossings} crossings, winding ${hold.writhe > 0 ? '+' : ''}${hold.writhe}: ${codeText(hold.code)}`}
+    />
+  )
 })
 
-const TWINS: Readonly<Partial<Record<string, 'two-loop, crossed' | 'two-loop, crossed, behind'>>> = { 'two-loop, crossed': 'two-loop, crossed, behind', 'two-loop, crossed, behind': 'two-loop, crossed' }
+const TWINS: Readonly<Partial<Record<string, 'two-loop, crossed' | 'two-loop, crossed, behind'>>> = {
+  'two-loop, crossed': 'two-loop, crossed, behind',
+  'two-loop, crossed, behind': 'two-loop, crossed',
+}
 const TIMES = ['not at all', 'once', 'twice'] as const
 
 function Proof({ says, code }: { says: string; code?: string }) {
@@ -35,8 +50,13 @@ function Proof({ says, code }: { says: string; code?: string }) {
 }
 
 function holdWords({ wholeWord, whole, toBight, toBightWord, turnsRound }: Hold): string {
-  const round = turnsRound === null || turnsRound === 0 ? '' : ` The string goes round what is put into it ${TIMES[turnsRound] ?? `${turnsRound} times`}.`
-  if (toBight === null) return `With its ends joined it is ${wholeWord}: it can’t come open without its end being drawn back.${round}`
-  if (whole.length === 1) return `Draw its bight back and it is ${wholeWord}: what holds it is the jam, the anchor and the board. What the standing part draws tight on the bight is ${toBightWord}.${round}`
+  const round =
+    turnsRound === null || turnsRound === 0
+      ? ''
+      : ` The string goes round what is put into it ${TIMES[turnsRound] ?? `${turnsRound} times`}.`
+  if (toBight === null)
+    return `With its ends joined it is ${wholeWord}: it can’t come open without its end being drawn back.${round}`
+  if (whole.length === 1)
+    return `Draw its bight back and it is ${wholeWord}: what holds it is the jam, the anchor and the board. What the standing part draws tight on the bight is ${toBightWord}.${round}`
   return `With its ends joined it is ${wholeWord}.${round}`
 }

@@ -26,15 +26,46 @@ export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefO
       <h3 className="text-lg font-semibold">Which knot for {name}</h3>
       <ol className="ruled mt-1">
         {choices.map(({ fastening, because, width, needsAnchor, takes }) => (
-          <li key={fastening} className="grid gap-x-4 gap-y-1 py-2 md:grid-cols-[12rem_minmax(0,1fr)_auto] md:items-center">
-            <span className="font-semibold">{fastening === now ? fastening : <Link href={hrefOf(fastening)} className="underline underline-offset-4">{fastening}</Link>}</span>
+          <li
+            key={fastening}
+            className="grid gap-x-4 gap-y-1 py-2 md:grid-cols-[12rem_minmax(0,1fr)_auto] md:items-center"
+          >
+            <span className="font-semibold">
+              {fastening === now ? (
+                fastening
+              ) : (
+                <Link href={hrefOf(fastening)} className="underline underline-offset-4">
+                  {fastening}
+                </Link>
+              )}
+            </span>
             <span>
               <PhraseText phrase={because} />
-              <span className="block text-sm text-soft">{width === null ? '' : `${text('gauge', width)} wide; `}{needsAnchor ? 'needs an anchor' : 'needs no anchor'}; takes {text('length', takes)} with its tag</span>
+              <span className="block text-sm text-soft">
+                {width === null ? '' : `${text('gauge', width)} wide; `}
+                {needsAnchor ? 'needs an anchor' : 'needs no anchor'}; takes {text('length', takes)} with its
+                tag
+              </span>
             </span>
-            {fastening === tied
-              ? <span className="inline-flex min-h-11 items-center gap-2 font-semibold text-verdigris"><Check aria-hidden className="size-5" /> tied in this job</span>
-              : <button type="button" className="button" onClick={() => act('/api/habits', { of: 'job', jobId, key: 'knot', value: fastening }, `This job’s knot: ${fastening}.`)}>Tie this one</button>}
+            {fastening === tied ? (
+              <span className="inline-flex min-h-11 items-center gap-2 font-semibold text-verdigris">
+                <Check aria-hidden className="size-5" /> tied in this job
+              </span>
+            ) : (
+              <button
+                type="button"
+                className="button"
+                onClick={() =>
+                  act(
+                    '/api/habits',
+                    { of: 'job', jobId, key: 'knot', value: fastening },
+                    `This job’s knot: ${fastening}.`,
+                  )
+                }
+              >
+                Tie this one
+              </button>
+            )}
           </li>
         ))}
       </ol>

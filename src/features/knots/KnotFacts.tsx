@@ -25,33 +25,98 @@ const FOR_EXAMPLE = 1e-3
 export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
   const { unit } = useHouse()
   const { act, refused, refuse } = useAct()
-  const [gauge, setGauge] = useState(lengthFigure(string?.gauge ?? FOR_EXAMPLE, { unit, digits: unit === 'mm' ? 2 : 4 }))
+  const [gauge, setGauge] = useState(
+    lengthFigure(string?.gauge ?? FOR_EXAMPLE, { unit, digits: unit === 'mm' ? 2 : 4 }),
+  )
   const [used, setUsed] = useState('')
   const facts = tailFacts(fastening)
-  if (facts.gauges === 0) return <p className="mt-6 border-t border-ink pt-3 text-sm text-soft print:hidden">It takes nothing beyond the string’s own way: a ready-made loop comes with the string, and the way round posts is in the cut.</p>
+  if (facts.gauges === 0)
+    return (
+      <p className="mt-6 border-t border-ink pt-3 text-sm text-soft print:hidden">
+        It takes nothing beyond the string’s own way: a ready-made loop comes with the string, and the way
+        round posts is in the cut.
+      </p>
+    )
   const d = string?.gauge ?? FOR_EXAMPLE
   const takes = own ?? facts.gauges
   const keep = () => {
     try {
       const [thick, long] = [parseLength(gauge, unit), parseLength(used, unit)]
       void act('/api/knots', { fastening, gauges: long / thick }, `${fastening}: kept as measured.`)
-    } catch (error) { refuse({ sentence: error instanceof RangeError ? error.message : 'Expected two lengths.', field: 'used' }) }
+    } catch (error) {
+      refuse({
+        sentence: error instanceof RangeError ? error.message : 'Expected two lengths.',
+        field: 'used',
+      })
+    }
   }
   return (
-    <section aria-label="What it takes" className="mt-6 grid gap-x-8 gap-y-4 border-t border-ink pt-3 md:grid-cols-2 print:hidden">
+    <section
+      aria-label="What it takes"
+      className="mt-6 grid gap-x-8 gap-y-4 border-t border-ink pt-3 md:grid-cols-2 print:hidden"
+    >
       <div className="flex flex-wrap gap-x-8 gap-y-2">
-        <Figure label={`Knot, on a gauge of ${measureText(measure('gauge', d), unit)}`} measure={measure('length', takes * d)} note={`${takes.toFixed(1)} times its gauge${own === null ? '' : `, as you measured; worked out: ${facts.gauges.toFixed(1)}`}; and a tag of ${measureText(measure('length', facts.tag), unit)}`} />
-        {facts.widthInGauges !== null && <Figure label="Width drawn down" measure={measure('gauge', facts.widthInGauges * d)} note={`${facts.widthInGauges.toFixed(1)} times its gauge, where it is narrowest`} />}
+        <Figure
+          label={`Knot, on a gauge of ${measureText(measure('gauge', d), unit)}`}
+          measure={measure('length', takes * d)}
+          note={`${takes.toFixed(1)} times its gauge${own === null ? '' : `, as you measured; worked out: ${facts.gauges.toFixed(1)}`}; and a tag of ${measureText(measure('length', facts.tag), unit)}`}
+        />
+        {facts.widthInGauges !== null && (
+          <Figure
+            label="Width drawn down"
+            measure={measure('gauge', facts.widthInGauges * d)}
+            note={`${facts.widthInGauges.toFixed(1)} times its gauge, where it is narrowest`}
+          />
+        )}
       </div>
-      <form onSubmit={(event) => { event.preventDefault(); keep() }}>
-        <p className="text-sm text-soft">Tie one yourself, untie it, and measure from the board to where the tag began. Every cut with this knot then goes by yours.</p>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          keep()
+        }}
+      >
+        <p className="text-sm text-soft">
+          Tie one yourself, untie it, and measure from the board to where the tag began. Every cut with this
+          knot then goes by yours.
+        </p>
         <div className="mt-2 flex flex-wrap items-start gap-3">
-          <div className="w-28"><Entry label="Gauge" value={gauge} onChange={(event) => setGauge(event.target.value)} inputMode="decimal" /></div>
-          <div className="w-36"><Entry label="String used" value={used} onChange={(event) => setUsed(event.target.value)} inputMode="decimal" required /></div>
-          <button type="submit" className="button mt-7">Keep it</button>
-          {own !== null && <button type="button" className="button mt-7" onClick={() => act('/api/knots', { fastening, gauges: null }, `${fastening}: as worked out again.`)}>Back to what is worked out</button>}
+          <div className="w-28">
+            <Entry
+              label="Gauge"
+              value={gauge}
+              onChange={(event) => setGauge(event.target.value)}
+              inputMode="decimal"
+            />
+          </div>
+          <div className="w-36">
+            <Entry
+              label="String used"
+              value={used}
+              onChange={(event) => setUsed(event.target.value)}
+              inputMode="decimal"
+              required
+            />
+          </div>
+          <button type="submit" className="button mt-7">
+            Keep it
+          </button>
+          {own !== null && (
+            <button
+              type="button"
+              className="button mt-7"
+              onClick={() =>
+                act('/api/knots', { fastening, gauges: null }, `${fastening}: as worked out again.`)
+              }
+            >
+              Back to what is worked out
+            </button>
+          )}
         </div>
-        {refused && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
+        {refused && (
+          <p role="alert" className="mt-2 font-semibold text-ochre">
+            {refused.sentence}
+          </p>
+        )}
       </form>
     </section>
   )

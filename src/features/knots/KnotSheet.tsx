@@ -42,7 +42,10 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const [place, setPlace] = useState(habits.anchorPlace)
   const drawn = useDrawn()
   const pinRadius = string?.pinRadius
-  const tying = useMemo(() => tyingOf(fastening, { place, ...(pinRadius ? { pinRadius } : {}), ...(drawn ? { drawn } : {}) }), [fastening, place, pinRadius, drawn])
+  const tying = useMemo(
+    () => tyingOf(fastening, { place, ...(pinRadius ? { pinRadius } : {}), ...(drawn ? { drawn } : {}) }),
+    [fastening, place, pinRadius, drawn],
+  )
   const view = inside ? FROM_INSIDE : FROM_OUTSIDE
   const frame = useMemo(() => frameOf(tying, view, hand), [tying, view, hand])
   const last = tying.stages.length - 1
@@ -50,16 +53,43 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const tight = tying.drawsDown && at === last
   const state = useMemo(() => tying.stateAt(at + 1), [tying, at])
   // Wraps cross the pin and each other at every turn: on a pin only what the tail passes is worth a word.
-  const told = useMemo(() => (tight ? [] : tellCrossings(state, view, hand).filter(({ says }) => tying.end === 'tail' || says.includes('tag'))), [tight, state, view, hand, tying])
+  const told = useMemo(
+    () =>
+      tight
+        ? []
+        : tellCrossings(state, view, hand).filter(({ says }) => tying.end === 'tail' || says.includes('tag')),
+    [tight, state, view, hand, tying],
+  )
   const look = string?.look ?? USUAL_LOOK
   const board = tying.throughBoard ? { bore: look.bore } : null
   const canMoveAnchor = tying.tie !== null && placesOf(tying.tie).length > 1
   const go = (by: number) => setAt((now) => Math.min(last, Math.max(0, now + by)))
-  const free = (event: KeyboardEvent) => event.shiftKey || (event.target instanceof HTMLElement && event.target.closest('input, select, textarea') !== null)
-  useHotkeys('right, pagedown', (event) => { event.preventDefault(); go(1) }, { ignoreEventWhen: free }, [last])
-  useHotkeys('left, pageup', (event) => { event.preventDefault(); go(-1) }, { ignoreEventWhen: free }, [last])
-  const hrefOf = (to: Fastening) => `/knots?knot=${encodeURIComponent(to)}${string ? `&job=${string.jobId}` : ''}`
-  const usedFor = isTail(fastening) ? tailFacts(fastening).usedFor : lockSentence(fastening) ?? 'how most strings are held on their pins'
+  const free = (event: KeyboardEvent) =>
+    event.shiftKey ||
+    (event.target instanceof HTMLElement && event.target.closest('input, select, textarea') !== null)
+  useHotkeys(
+    'right, pagedown',
+    (event) => {
+      event.preventDefault()
+      go(1)
+    },
+    { ignoreEventWhen: free },
+    [last],
+  )
+  useHotkeys(
+    'left, pageup',
+    (event) => {
+      event.preventDefault()
+      go(-1)
+    },
+    { ignoreEventWhen: free },
+    [last],
+  )
+  const hrefOf = (to: Fastening) =>
+    `/knots?knot=${encodeURIComponent(to)}${string ? `&job=${string.jobId}` : ''}`
+  const usedFor = isTail(fastening)
+    ? tailFacts(fastening).usedFor
+    : (lockSentence(fastening) ?? 'how most strings are held on their pins')
   const said = (says: string) => saidFor(says, { inside, hand })
   const title = `Stage ${at + 1} of ${fastening}: ${said(stage?.says ?? '')}`
   return (
@@ -70,44 +100,142 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
           <div>
             <h2 className="text-2xl font-semibold first-letter:uppercase">{fastening}</h2>
             <p className="text-soft first-letter:uppercase">{usedFor}</p>
-            {string && <p className="mt-1 font-semibold"><Link href={`/jobs/${string.jobId}/steps`} className="underline underline-offset-4">{string.name}</Link></p>}
+            {string && (
+              <p className="mt-1 font-semibold">
+                <Link href={`/jobs/${string.jobId}/steps`} className="underline underline-offset-4">
+                  {string.name}
+                </Link>
+              </p>
+            )}
           </div>
           <p className="flex flex-wrap gap-2 print:hidden">
-            <button type="button" className="button" aria-pressed={inside} onClick={() => setInside(!inside)}>{inside ? 'From outside' : tying.end === 'tail' ? 'From inside the box' : 'From the other side'}</button>
-            <button type="button" className="button" aria-pressed={hand === 'left'} onClick={() => setHand(hand === 'left' ? 'right' : 'left')}>{hand === 'left' ? 'For the right hand' : 'For the left hand'}</button>
-            {canMoveAnchor && <button type="button" className="button" onClick={() => setPlace(place === 'behind the bight' ? 'in front of the bight' : 'behind the bight')}>{place === 'behind the bight' ? 'Anchor in front' : 'Anchor behind'}</button>}
+            <button type="button" className="button" aria-pressed={inside} onClick={() => setInside(!inside)}>
+              {inside ? 'From outside' : tying.end === 'tail' ? 'From inside the box' : 'From the other side'}
+            </button>
+            <button
+              type="button"
+              className="button"
+              aria-pressed={hand === 'left'}
+              onClick={() => setHand(hand === 'left' ? 'right' : 'left')}
+            >
+              {hand === 'left' ? 'For the right hand' : 'For the left hand'}
+            </button>
+            {canMoveAnchor && (
+              <button
+                type="button"
+                className="button"
+                onClick={() =>
+                  setPlace(place === 'behind the bight' ? 'in front of the bight' : 'behind the bight')
+                }
+              >
+                {place === 'behind the bight' ? 'Anchor in front' : 'Anchor behind'}
+              </button>
+            )}
             <PrintButton isMain={false} />
           </p>
         </header>
         <div className="mt-3 grid gap-x-6 gap-y-3 border-t border-ink pt-3 md:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] print:hidden">
           <figure className="min-w-0">
-            {flat
-              ? <KnotDrawing state={state} frame={frame} view={view} hand={hand} title={title} board={board} tight={tight} told={told} className="h-[21rem] w-full md:h-[27rem]" />
-              : <KnotPlayer tying={tying} stage={at} hand={hand} inside={inside} slow={slow} title={title} look={look} className="h-[21rem] w-full md:h-[27rem]" />}
+            {flat ? (
+              <KnotDrawing
+                state={state}
+                frame={frame}
+                view={view}
+                hand={hand}
+                title={title}
+                board={board}
+                tight={tight}
+                told={told}
+                className="h-[21rem] w-full md:h-[27rem]"
+              />
+            ) : (
+              <KnotPlayer
+                tying={tying}
+                stage={at}
+                hand={hand}
+                inside={inside}
+                slow={slow}
+                title={title}
+                look={look}
+                className="h-[21rem] w-full md:h-[27rem]"
+              />
+            )}
             <figcaption className="mt-1 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
-              <span>{flat ? `${inside ? 'seen from inside' : 'seen from outside'}; what this stage lays is filled` : 'drag to turn it'}{hand === 'left' ? '; for the left hand' : ''}</span>
+              <span>
+                {flat
+                  ? `${inside ? 'seen from inside' : 'seen from outside'}; what this stage lays is filled`
+                  : 'drag to turn it'}
+                {hand === 'left' ? '; for the left hand' : ''}
+              </span>
               <span className="flex gap-2">
-                {!flat && <button type="button" className="button min-h-9 px-3 py-1 text-sm" aria-pressed={slow} onClick={() => setSlow(!slow)}>{slow ? 'At full speed' : 'Slowly'}</button>}
-                <button type="button" className="button min-h-9 px-3 py-1 text-sm" aria-pressed={flat} onClick={() => setFlat(!flat)}>{flat ? 'In space' : 'As a drawing'}</button>
+                {!flat && (
+                  <button
+                    type="button"
+                    className="button min-h-9 px-3 py-1 text-sm"
+                    aria-pressed={slow}
+                    onClick={() => setSlow(!slow)}
+                  >
+                    {slow ? 'At full speed' : 'Slowly'}
+                  </button>
+                )}
+                <button
+                  type="button"
+                  className="button min-h-9 px-3 py-1 text-sm"
+                  aria-pressed={flat}
+                  onClick={() => setFlat(!flat)}
+                >
+                  {flat ? 'In space' : 'As a drawing'}
+                </button>
               </span>
             </figcaption>
           </figure>
           <div className="flex flex-col">
             <div aria-live="polite">
-              <p className="label">Stage {at + 1} of {tying.stages.length}</p>
+              <p className="label">
+                Stage {at + 1} of {tying.stages.length}
+              </p>
               <p className="mt-1 text-2xl leading-snug">{said(stage?.says ?? '')}</p>
-              {told.length > 0 && <ol className="mt-3 list-inside list-decimal space-y-1 border-l-2 border-rule pl-4">{told.map((c, i) => <li key={i}>{c.says}</li>)}</ol>}
+              {told.length > 0 && (
+                <ol className="mt-3 list-inside list-decimal space-y-1 border-l-2 border-rule pl-4">
+                  {told.map((c, i) => (
+                    <li key={i}>{c.says}</li>
+                  ))}
+                </ol>
+              )}
             </div>
             <div className="mt-5 flex gap-2">
-              <button type="button" className="button min-h-14 px-4" onClick={() => go(-1)} disabled={at === 0}><ArrowLeft aria-hidden /> Back</button>
-              <button type="button" className="button button-main min-h-14 flex-1 text-lg" onClick={() => go(1)} disabled={at === last}>Next <ArrowRight aria-hidden /></button>
+              <button
+                type="button"
+                className="button min-h-14 px-4"
+                onClick={() => go(-1)}
+                disabled={at === 0}
+              >
+                <ArrowLeft aria-hidden /> Back
+              </button>
+              <button
+                type="button"
+                className="button button-main min-h-14 flex-1 text-lg"
+                onClick={() => go(1)}
+                disabled={at === last}
+              >
+                Next <ArrowRight aria-hidden />
+              </button>
             </div>
           </div>
         </div>
         <StagesOnPaper tying={tying} hand={hand} inside={inside} bore={look.bore} />
-        {string && string.choices.length > 0 && <KnotChoices string={string} now={fastening} hrefOf={hrefOf} />}
+        {string && string.choices.length > 0 && (
+          <KnotChoices string={string} now={fastening} hrefOf={hrefOf} />
+        )}
         {tying.tie && <Mistakes tie={tying.tie} place={place} hand={hand} inside={inside} />}
-        {tying.tie && <KnotFacts key={`${fastening} ${habits.knots[tying.tie.fastening]}`} fastening={tying.tie.fastening} own={habits.knots[tying.tie.fastening] ?? null} string={string} />}
+        {tying.tie && (
+          <KnotFacts
+            key={`${fastening} ${habits.knots[tying.tie.fastening]}`}
+            fastening={tying.tie.fastening}
+            own={habits.knots[tying.tie.fastening] ?? null}
+            string={string}
+          />
+        )}
         <HoldWords tying={tying} />
       </section>
     </div>

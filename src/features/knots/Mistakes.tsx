@@ -26,20 +26,41 @@ export const Mistakes = memo(function Mistakes({ tie, place, hand, inside }: Mis
   const said = (says: string) => saidFor(says, { inside, hand })
   const frame = frameOf(tyingOf(tie.fastening, { place }), view, hand)
   const open = tie.stages.length - (tie.drawnTo === null ? 0 : 1)
-  const showing = (one: Tie, other: Tie) => ({ ...stateOf(one, open, null), fresh: whereTheyDiffer(one, other) })
-  const drawing = { frame, view, hand, board: tie.throughBoard ? { bore: USUAL_LOOK.bore } : null, className: 'h-52 w-full print:h-32 print:landscape:h-24' }
+  const showing = (one: Tie, other: Tie) => ({
+    ...stateOf(one, open, null),
+    fresh: whereTheyDiffer(one, other),
+  })
+  const drawing = {
+    frame,
+    view,
+    hand,
+    board: tie.throughBoard ? { bore: USUAL_LOOK.bore } : null,
+    className: 'h-52 w-full print:h-32 print:landscape:h-24',
+  }
   return (
     <section aria-label="Common mistakes" className="mt-6 border-t border-ink pt-3 print:mt-3">
       <h3 className="text-lg font-semibold">Common mistakes</h3>
       <div className="mt-2 grid gap-6 md:grid-cols-3 print:grid-cols-3 print:gap-4 print:text-sm">
         <figure className="break-inside-avoid">
-          <KnotDrawing {...drawing} state={showing(tie, mistakes[0]?.tie ?? tie)} title={`${tie.fastening}, tied right`} />
-          <figcaption><strong className="text-verdigris">Right.</strong> Before it is drawn down; where the mistake is made is filled.</figcaption>
+          <KnotDrawing
+            {...drawing}
+            state={showing(tie, mistakes[0]?.tie ?? tie)}
+            title={`${tie.fastening}, tied right`}
+          />
+          <figcaption>
+            <strong className="text-verdigris">Right.</strong> Before it is drawn down; where the mistake is
+            made is filled.
+          </figcaption>
         </figure>
         {mistakes.map((mistake) => (
           <figure key={mistake.title} className="break-inside-avoid">
             <KnotDrawing {...drawing} state={showing(mistake.tie, tie)} title={mistake.title} />
-            <figcaption><strong className="text-ochre">Wrong: {said(`${mistake.title.charAt(0).toLowerCase()}${mistake.title.slice(1)}`)}.</strong> {said(mistake.happens)}</figcaption>
+            <figcaption>
+              <strong className="text-ochre">
+                Wrong: {said(`${mistake.title.charAt(0).toLowerCase()}${mistake.title.slice(1)}`)}.
+              </strong>{' '}
+              {said(mistake.happens)}
+            </figcaption>
           </figure>
         ))}
       </div>

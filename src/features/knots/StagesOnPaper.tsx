@@ -23,8 +23,19 @@ export const StagesOnPaper = memo(function StagesOnPaper({ tying, hand, inside, 
     <ol className="mt-3 hidden grid-cols-[repeat(auto-fill,minmax(48mm,1fr))] gap-x-4 gap-y-2 text-sm print:grid print:landscape:grid-cols-[repeat(auto-fill,minmax(38mm,1fr))]">
       {tying.stages.map(({ says }, i) => (
         <li key={says} className="break-inside-avoid">
-          <KnotDrawing state={tying.stateAt(i + 1)} frame={frame} view={view} hand={hand} title={`Stage ${i + 1}`} board={tying.throughBoard ? { bore } : null} tight={tying.drawsDown && i === tying.stages.length - 1} className="h-36 w-full print:landscape:h-28" />
-          <p>{i + 1}. {saidFor(says, { inside, hand })}</p>
+          <KnotDrawing
+            state={tying.stateAt(i + 1)}
+            frame={frame}
+            view={view}
+            hand={hand}
+            title={`Stage ${i + 1}`}
+            board={tying.throughBoard ? { bore } : null}
+            tight={tying.drawsDown && i === tying.stages.length - 1}
+            className="h-36 w-full print:landscape:h-28"
+          />
+          <p>
+            {i + 1}. {saidFor(says, { inside, hand })}
+          </p>
         </li>
       ))}
     </ol>

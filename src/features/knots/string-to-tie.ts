@@ -29,8 +29,12 @@ export function stringToTie(job: Job, name: string): StringToTie {
   const { position } = job.context
   const gauge = outerGauge(construction)
   return {
-    jobId: job.jobId, name, gauge, look: lookOf(construction, position.tail.eyeletBore),
+    jobId: job.jobId,
+    name,
+    gauge,
+    look: lookOf(construction, position.tail.eyeletBore),
     pinRadius: Math.max(PIN.least, Math.min(PIN.most, position.head.pin.diameter / (2 * gauge))),
-    tied: position.tail.fastening, choices: knotsFor(job.instrument, position, construction, job.habits),
+    tied: position.tail.fastening,
+    choices: knotsFor(job.instrument, position, construction, job.habits),
   }
 }

@@ -28,41 +28,81 @@ export function LabelSheet({ origin, unit, packets, instrument, instruments }: L
         <p className="text-soft">A camera held to the code opens the position. Cut along the lines.</p>
         <div className="mt-3 flex flex-wrap items-center gap-2">
           <PrintButton />
-          <Link className="button" aria-current={instrument === null ? 'page' : undefined} href="/stores/labels">Packets</Link>
-          {instruments.map(({ slug, name }) => <Link key={slug} className={`button ${instrument?.slug === slug ? 'border-ink bg-verdigris-wash' : ''}`} href={`/stores/labels?positions=${slug}`}>{name}</Link>)}
+          <Link
+            className="button"
+            aria-current={instrument === null ? 'page' : undefined}
+            href="/stores/labels"
+          >
+            Packets
+          </Link>
+          {instruments.map(({ slug, name }) => (
+            <Link
+              key={slug}
+              className={`button ${instrument?.slug === slug ? 'border-ink bg-verdigris-wash' : ''}`}
+              href={`/stores/labels?positions=${slug}`}
+            >
+              {name}
+            </Link>
+          ))}
         </div>
       </div>
       <ul className="mt-4 grid grid-cols-1 gap-0 sm:grid-cols-2 xl:grid-cols-3 print:mt-0 print:grid-cols-2">
         {instrument
           ? instrument.positions.map((position) => {
-            const names = stringNames(instrument, position)
-            const { colour, end } = specAt(position, soldByClass(instrument))
-            return (
-              <Label key={position.number} address={`${origin}/instruments/${instrument.slug}?string=${position.number}`} title={`${instrument.name} ${position.called.number}`} lines={[
-                isHarp(instrument) ? `${names.harpOctave} (E to F)` : leadingNames(position).name, `${names.scientific} (scientific), sounds ${names.sounding}`, `${position.called.number} ${countedFromWord(instrument)}${names.maker ? `, maker’s ${names.maker}` : ''}`,
-                `${materialWord(position.construction)} ${measureText(measure('gauge', outerGauge(position.construction)), unit)}, ${[colour, soldByClass(instrument), `${end} end`].filter(Boolean).join(', ')}`,
-              ]} />
-            )
-          })
+              const names = stringNames(instrument, position)
+              const { colour, end } = specAt(position, soldByClass(instrument))
+              return (
+                <Label
+                  key={position.number}
+                  address={`${origin}/instruments/${instrument.slug}?string=${position.number}`}
+                  title={`${instrument.name} ${position.called.number}`}
+                  lines={[
+                    isHarp(instrument) ? `${names.harpOctave} (E to F)` : leadingNames(position).name,
+                    `${names.scientific} (scientific), sounds ${names.sounding}`,
+                    `${position.called.number} ${countedFromWord(instrument)}${names.maker ? `, maker’s ${names.maker}` : ''}`,
+                    `${materialWord(position.construction)} ${measureText(measure('gauge', outerGauge(position.construction)), unit)}, ${[colour, soldByClass(instrument), `${end} end`].filter(Boolean).join(', ')}`,
+                  ]}
+                />
+              )
+            })
           : packets.map(({ id, coil, serves, path }) => (
-            <Label key={id} address={`${origin}${path}`} title={coil.label} lines={[
-              `${materialWord(coil.construction)} ${measureText(measure('gauge', outerGauge(coil.construction)), unit)}`, `${coil.colour}, ${coil.tensionClass} tension, ${coil.end} end`,
-              `${coil.maker} ${coil.line}; ${measureText(measure('length', coil.lengthLeft), unit)}`, serves === '' ? 'for no charted position' : `for ${serves}`,
-            ]} />
-          ))}
+              <Label
+                key={id}
+                address={`${origin}${path}`}
+                title={coil.label}
+                lines={[
+                  `${materialWord(coil.construction)} ${measureText(measure('gauge', outerGauge(coil.construction)), unit)}`,
+                  `${coil.colour}, ${coil.tensionClass} tension, ${coil.end} end`,
+                  `${coil.maker} ${coil.line}; ${measureText(measure('length', coil.lengthLeft), unit)}`,
+                  serves === '' ? 'for no charted position' : `for ${serves}`,
+                ]}
+              />
+            ))}
       </ul>
       {instrument === null && packets.length === 0 && <p>There is no packet to label.</p>}
     </section>
   )
 }
 
-function Label({ address, title, lines }: { readonly address: string; readonly title: string; readonly lines: readonly string[] }) {
+function Label({
+  address,
+  title,
+  lines,
+}: {
+  readonly address: string
+  readonly title: string
+  readonly lines: readonly string[]
+}) {
   return (
     <li className="flex break-inside-avoid gap-3 border border-dashed border-line p-2 print:border-black print:text-black">
       <QrDrawing address={address} className="size-24 shrink-0" />
       <div className="min-w-0">
         <h2 className="text-lg leading-tight font-semibold">{title}</h2>
-        {lines.map((line) => <p key={line} className="text-xs leading-snug">{line}</p>)}
+        {lines.map((line) => (
+          <p key={line} className="text-xs leading-snug">
+            {line}
+          </p>
+        ))}
       </div>
     </li>
   )

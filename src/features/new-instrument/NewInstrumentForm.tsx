@@ -19,7 +19,18 @@ import { TENSION_CLASSES, type NewInstrumentRequest } from './requests'
 
 type Field = keyof NewInstrumentRequest
 
-const BEGIN: NewInstrumentRequest = { name: '', family: 'lever harp', notes: 'C2 to C7', restTuning: 'E-flat major', tensionClass: 'lever', strung: 'as usual', lengths: '', maker: '', model: '', owner: '' }
+const BEGIN: NewInstrumentRequest = {
+  name: '',
+  family: 'lever harp',
+  notes: 'C2 to C7',
+  restTuning: 'E-flat major',
+  tensionClass: 'lever',
+  strung: 'as usual',
+  lengths: '',
+  maker: '',
+  model: '',
+  owner: '',
+}
 
 /** A new instrument from a preset: the field draws itself while it is described. */
 export function NewInstrumentForm() {
@@ -32,11 +43,13 @@ export function NewInstrumentForm() {
   const described = useDeferredValue(form)
   const drawn = useMemo(() => draw(described, house), [described, house])
 
-  const change = (field: Field) => (event: ChangeEvent<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>) => {
-    setRefused(null)
-    setForm({ ...form, [field]: event.target.value })
-  }
-  const problemAt = (field: Field) => (refused?.field === field ? refused.sentence : drawn.field === field ? drawn.sentence : undefined)
+  const change =
+    (field: Field) => (event: ChangeEvent<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>) => {
+      setRefused(null)
+      setForm({ ...form, [field]: event.target.value })
+    }
+  const problemAt = (field: Field) =>
+    refused?.field === field ? refused.sentence : drawn.field === field ? drawn.sentence : undefined
   const bind = (field: Field) => ({ value: form[field], onChange: change(field), problem: problemAt(field) })
 
   const add = async (path: string, body: object) => {
@@ -59,30 +72,74 @@ export function NewInstrumentForm() {
     <div className="grid items-start gap-4 lg:grid-cols-[26rem_minmax(0,1fr)]">
       <form onSubmit={submit} noValidate className="sheet p-4 md:p-5">
         <h1 className="text-2xl font-semibold">A new instrument</h1>
-        <p className="text-soft">Its family, its notes and two or three lengths are enough to begin; the chart can be corrected afterwards.</p>
+        <p className="text-soft">
+          Its family, its notes and two or three lengths are enough to begin; the chart can be corrected
+          afterwards.
+        </p>
         <div className="mt-4 grid grid-cols-2 gap-3">
-          <div className="col-span-2"><Entry label="Name" {...bind('name')} /></div>
-          <div className="col-span-2"><Choice label="Family" options={FAMILIES} {...bind('family')} /></div>
-          <div className="col-span-2"><Entry label="Notes" hint="A range such as C2 to C7, or one by one from the shortest: D4 D4 A3 D3." {...bind('notes')} /></div>
+          <div className="col-span-2">
+            <Entry label="Name" {...bind('name')} />
+          </div>
+          <div className="col-span-2">
+            <Choice label="Family" options={FAMILIES} {...bind('family')} />
+          </div>
+          <div className="col-span-2">
+            <Entry
+              label="Notes"
+              hint="A range such as C2 to C7, or one by one from the shortest: D4 D4 A3 D3."
+              {...bind('notes')}
+            />
+          </div>
           <Choice label="Tuned at rest in" options={REST_TUNINGS} {...bind('restTuning')} />
           <Choice label="Tension class" options={TENSION_CLASSES} {...bind('tensionClass')} />
-          <div className="col-span-2"><Choice label="Which way round it is strung" options={STRUNG} {...bind('strung')} /></div>
           <div className="col-span-2">
-            <Labelled label="Speaking lengths you measured" hint={`A line each: the number from the top and the length, in ${unit} unless you write the unit.`} problem={problemAt('lengths')}>
-              {(wiring) => <textarea className="entry mt-1 min-h-28" value={form.lengths} onChange={change('lengths')} placeholder={'1: 76 mm\n18: 358 mm\n36: 1170 mm'} {...wiring} />}
+            <Choice label="Which way round it is strung" options={STRUNG} {...bind('strung')} />
+          </div>
+          <div className="col-span-2">
+            <Labelled
+              label="Speaking lengths you measured"
+              hint={`A line each: the number from the top and the length, in ${unit} unless you write the unit.`}
+              problem={problemAt('lengths')}
+            >
+              {(wiring) => (
+                <textarea
+                  className="entry mt-1 min-h-28"
+                  value={form.lengths}
+                  onChange={change('lengths')}
+                  placeholder={'1: 76 mm\n18: 358 mm\n36: 1170 mm'}
+                  {...wiring}
+                />
+              )}
             </Labelled>
           </div>
           <Entry label="Maker, as you write it" {...bind('maker')} />
           <Entry label="Model" {...bind('model')} />
-          <div className="col-span-2"><Entry label="Owner" {...bind('owner')} /></div>
+          <div className="col-span-2">
+            <Entry label="Owner" {...bind('owner')} />
+          </div>
         </div>
         <div className="mt-4 flex flex-wrap items-center gap-3">
-          <button type="submit" className="button button-main" disabled={drawn.instrument === null}>Put it on the shelf</button>
-          <label className="button">From a JSON file<input type="file" accept=".json,application/json" className="sr-only" onChange={fromFile} /></label>
+          <button type="submit" className="button button-main" disabled={drawn.instrument === null}>
+            Put it on the shelf
+          </button>
+          <label className="button">
+            From a JSON file
+            <input type="file" accept=".json,application/json" className="sr-only" onChange={fromFile} />
+          </label>
         </div>
-        {refused && !(refused.field in BEGIN) && <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">{refused.sentence}</p>}
+        {refused && !(refused.field in BEGIN) && (
+          <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">
+            {refused.sentence}
+          </p>
+        )}
       </form>
-      <section className="sheet p-4 md:p-5" aria-label="As it comes out">{drawn.instrument ? <Drawn instrument={drawn.instrument} /> : <p className="text-lg text-soft">It is drawn here as soon as its notes and lengths can be read.</p>}</section>
+      <section className="sheet p-4 md:p-5" aria-label="As it comes out">
+        {drawn.instrument ? (
+          <Drawn instrument={drawn.instrument} />
+        ) : (
+          <p className="text-lg text-soft">It is drawn here as soon as its notes and lengths can be read.</p>
+        )}
+      </section>
     </div>
   )
 }
@@ -99,7 +156,18 @@ function draw({ lengths, notes, ...about }: NewInstrumentRequest, { unit, gutTop
   try {
     const read = readNotes(notes)
     field = 'lengths'
-    return { instrument: fromPreset({ about: { ...about, slug: 'new', referenceA: 440 }, notes: read, measured: readLengths(lengths, unit) }, gutTop), field: null, sentence: '' }
+    return {
+      instrument: fromPreset(
+        {
+          about: { ...about, slug: 'new', referenceA: 440 },
+          notes: read,
+          measured: readLengths(lengths, unit),
+        },
+        gutTop,
+      ),
+      field: null,
+      sentence: '',
+    }
   } catch (error) {
     return { instrument: null, field, sentence: (error as RangeError).message }
   }
@@ -110,10 +178,25 @@ function Drawn({ instrument }: { readonly instrument: Instrument }) {
   const found = findings(lines, instrument.referenceA)
   return (
     <>
-      <InstrumentSketch instrument={instrument} broken={[]} className="mx-auto h-[24rem] max-w-full md:h-[32rem]" />
+      <InstrumentSketch
+        instrument={instrument}
+        broken={[]}
+        className="mx-auto h-[24rem] max-w-full md:h-[32rem]"
+      />
       <h2 className="mt-3 text-xl font-semibold">{instrument.name.trim() || 'It has no name yet'}</h2>
-      <p className="text-soft">{instrument.family}, {instrument.positions.length} strings: {sections(lines).map(({ material, from, to }) => `${material} (${from === to ? from : `${from} to ${to}`})`).join(', ')}.</p>
-      <p className="text-sm text-soft">{found.length === 0 ? 'The chart comes out with nothing odd in it.' : `${found.length} things to look at in its chart.`} Materials and gauges are proposals from a preset: the maker’s string chart comes first.</p>
+      <p className="text-soft">
+        {instrument.family}, {instrument.positions.length} strings:{' '}
+        {sections(lines)
+          .map(({ material, from, to }) => `${material} (${from === to ? from : `${from} to ${to}`})`)
+          .join(', ')}
+        .
+      </p>
+      <p className="text-sm text-soft">
+        {found.length === 0
+          ? 'The chart comes out with nothing odd in it.'
+          : `${found.length} things to look at in its chart.`}{' '}
+        Materials and gauges are proposals from a preset: the maker’s string chart comes first.
+      </p>
     </>
   )
 }

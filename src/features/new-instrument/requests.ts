@@ -32,13 +32,16 @@ export class NewInstrumentRequest {
   @IsString()
   lengths!: string
 
-  @MaxLength(80) @IsString()
+  @MaxLength(80)
+  @IsString()
   maker!: string
 
-  @MaxLength(80) @IsString()
+  @MaxLength(80)
+  @IsString()
   model!: string
 
-  @MaxLength(120) @IsString()
+  @MaxLength(120)
+  @IsString()
   owner!: string
 }
 

@@ -25,7 +25,9 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
   const running = useRef<Planning<OrderPlans> | null>(null)
   useEffect(() => () => running.current?.stop(), [])
   const isAnythingWanted = bench.needs.length > 0
-  useEffect(() => { if (isAnythingWanted && !doing) getReady() }, [isAnythingWanted, doing])
+  useEffect(() => {
+    if (isAnythingWanted && !doing) getReady()
+  }, [isAnythingWanted, doing])
   // A plan is of the list and the terms it was made from: when they change, it is gone.
   const basis = basisOf(bench)
   const made = plans?.of === basis ? plans.made : null
@@ -34,9 +36,14 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
     refuse(null)
     setPlans(null)
     const at = bench.dates.find(({ name }) => name === date)?.at ?? null
-    const needs = bench.needs.map((need) => ({ ...need, by: at === null ? null : at - need.settlesHours * HOUR }))
+    const needs = bench.needs.map((need) => ({
+      ...need,
+      by: at === null ? null : at - need.settlesHours * HOUR,
+    }))
     setDoing({ what: 'the catalogues', gap: null })
-    running.current = startOrderPlan(needs, bench.offers, bench.suppliers, (what, gap) => setDoing((had) => had && { what, gap }))
+    running.current = startOrderPlan(needs, bench.offers, bench.suppliers, (what, gap) =>
+      setDoing((had) => had && { what, gap }),
+    )
     try {
       setPlans({ of: basis, made: await running.current.answer })
     } catch {
@@ -51,37 +58,112 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
   const write = async (plan: OrderPlan) => {
     const supplierOf = new Map(bench.offers.map(({ id, supplierId }) => [id, supplierId]))
     const orders = plan.bySupplier.map(({ supplierId }) => ({
-      supplierId, lines: plan.lines.filter(({ offerId }) => supplierOf.get(offerId) === supplierId).map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })),
+      supplierId,
+      lines: plan.lines
+        .filter(({ offerId }) => supplierOf.get(offerId) === supplierId)
+        .map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })),
     }))
-    const written = await act<{ actionId: number; result: readonly number[] }>('/api/orders', { orders }, orders.length === 1 ? 'The order is written.' : `${orders.length} orders are written, one for each supplier.`)
+    const written = await act<{ actionId: number; result: readonly number[] }>(
+      '/api/orders',
+      { orders },
+      orders.length === 1
+        ? 'The order is written.'
+        : `${orders.length} orders are written, one for each supplier.`,
+    )
     if (written?.result.length === 1) router.push(`/orders/${written.result[0]}`)
   }
 
   return (
     <section className="sheet p-4 md:p-5" aria-labelledby="plan">
-      <h2 id="plan" className="text-xl font-semibold">The cheapest way to buy it</h2>
-      <p className="text-sm text-soft">{bench.needs.length === 0 ? 'Nothing on the list waits to be bought.' : `${bench.needs.length} ${bench.needs.length === 1 ? 'entry' : 'entries'} of the list, ${bench.offers.length} parts of ${bench.suppliers.length} suppliers.`}</p>
+      <h2 id="plan" className="text-xl font-semibold">
+        The cheapest way to buy it
+      </h2>
+      <p className="text-sm text-soft">
+        {bench.needs.length === 0
+          ? 'Nothing on the list waits to be bought.'
+          : `${bench.needs.length} ${bench.needs.length === 1 ? 'entry' : 'entries'} of the list, ${bench.offers.length} parts of ${bench.suppliers.length} suppliers.`}
+      </p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
-        <label className="block text-sm">It must be ready for
+        <label className="block text-sm">
+          It must be ready for
           <select className="entry mt-1" value={date} onChange={(event) => setDate(event.target.value)}>
             <option>{ANY_TIME}</option>
-            {bench.dates.map(({ name }) => <option key={name}>{name}</option>)}
+            {bench.dates.map(({ name }) => (
+              <option key={name}>{name}</option>
+            ))}
           </select>
         </label>
-        {doing ? <button type="button" className="button" onClick={stop}>Stop</button> : <button type="button" className={`button ${made ? '' : 'button-main'}`} disabled={bench.needs.length === 0} onClick={start}>{made ? 'Plan again' : 'Plan the buying'}</button>}
-        {doing && <p className="text-sm text-soft" role="status">Reckoning {doing.what}{doing.gap === null ? '…' : `: proven to within ${(doing.gap * 100).toFixed(1)} %`}</p>}
+        {doing ? (
+          <button type="button" className="button" onClick={stop}>
+            Stop
+          </button>
+        ) : (
+          <button
+            type="button"
+            className={`button ${made ? '' : 'button-main'}`}
+            disabled={bench.needs.length === 0}
+            onClick={start}
+          >
+            {made ? 'Plan again' : 'Plan the buying'}
+          </button>
+        )}
+        {doing && (
+          <p className="text-sm text-soft" role="status">
+            Reckoning {doing.what}
+            {doing.gap === null ? '…' : `: proven to within ${(doing.gap * 100).toFixed(1)} %`}
+          </p>
+        )}
       </div>
-      {date !== ANY_TIME && <p className="mt-1 text-sm text-soft">A day to fit it and its settling are taken off: gut must come a little over a day before, nylon two.</p>}
-      {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
-      {plans && !made && <p role="status" className="mt-3 font-semibold text-ochre">The list or the terms have changed since the plan was made; plan again.</p>}
+      {date !== ANY_TIME && (
+        <p className="mt-1 text-sm text-soft">
+          A day to fit it and its settling are taken off: gut must come a little over a day before, nylon two.
+        </p>
+      )}
+      {refused && (
+        <p role="alert" className="mt-3 font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
+      {plans && !made && (
+        <p role="status" className="mt-3 font-semibold text-ochre">
+          The list or the terms have changed since the plan was made; plan again.
+        </p>
+      )}
       {made && (
         <div aria-live="polite">
-          {made.unmet.map((one) => <UnmetSentence key={one.needId} unmet={one} string={bench.needs.find(({ id }) => id === one.needId)?.string ?? ''} text={(at) => dayText(at, timeZone)} />)}
-          {made.best.lines.length > 0 && <PlanTable title={made.best.bySupplier.length === 1 ? 'From one supplier' : `From ${made.best.bySupplier.length} suppliers`} plan={made.best} bench={bench} isMain onWrite={() => write(made.best)} />}
+          {made.unmet.map((one) => (
+            <UnmetSentence
+              key={one.needId}
+              unmet={one}
+              string={bench.needs.find(({ id }) => id === one.needId)?.string ?? ''}
+              text={(at) => dayText(at, timeZone)}
+            />
+          ))}
+          {made.best.lines.length > 0 && (
+            <PlanTable
+              title={
+                made.best.bySupplier.length === 1
+                  ? 'From one supplier'
+                  : `From ${made.best.bySupplier.length} suppliers`
+              }
+              plan={made.best}
+              bench={bench}
+              isMain
+              onWrite={() => write(made.best)}
+            />
+          )}
           {made.one && made.best.bySupplier.length > 1 && (
             <>
               <p className="mt-4 text-sm">{differenceSentence(made.best, made.one, bench.currency)}</p>
-              {made.one.lines.length > 0 && <PlanTable title={`All from ${bench.suppliers.find(({ id }) => id === made.one?.bySupplier[0]?.supplierId)?.name ?? 'one supplier'}`} plan={made.one} bench={bench} isMain={false} onWrite={() => write(made.one as OrderPlan)} />}
+              {made.one.lines.length > 0 && (
+                <PlanTable
+                  title={`All from ${bench.suppliers.find(({ id }) => id === made.one?.bySupplier[0]?.supplierId)?.name ?? 'one supplier'}`}
+                  plan={made.one}
+                  bench={bench}
+                  isMain={false}
+                  onWrite={() => write(made.one as OrderPlan)}
+                />
+              )}
             </>
           )}
         </div>
@@ -92,21 +174,62 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
 
 /** Everything that a plan rests on, as one text. */
 function basisOf({ needs, suppliers, offers }: BuyingBench): string {
-  return JSON.stringify([needs.map(({ id, quantity }) => [id, quantity]), suppliers.map(({ rate, postageMinor, freeOverMinor, leadDays }) => [rate, postageMinor, freeOverMinor, leadDays]), offers.map(({ id }) => id)])
+  return JSON.stringify([
+    needs.map(({ id, quantity }) => [id, quantity]),
+    suppliers.map(({ rate, postageMinor, freeOverMinor, leadDays }) => [
+      rate,
+      postageMinor,
+      freeOverMinor,
+      leadDays,
+    ]),
+    offers.map(({ id }) => id),
+  ])
 }
 
 function differenceSentence(best: OrderPlan, one: OrderPlan, currency: string): string {
-  const missing = one.unmet.reduce((sum, { quantity }) => sum + quantity, 0) - best.unmet.reduce((sum, { quantity }) => sum + quantity, 0)
-  if (missing > 0) return `One supplier alone would leave ${missing === 1 ? 'one string' : `${missing} strings`} out; that is what the split buys.`
+  const missing =
+    one.unmet.reduce((sum, { quantity }) => sum + quantity, 0) -
+    best.unmet.reduce((sum, { quantity }) => sum + quantity, 0)
+  if (missing > 0)
+    return `One supplier alone would leave ${missing === 1 ? 'one string' : `${missing} strings`} out; that is what the split buys.`
   return `One supplier alone would cost ${moneyText(one.totalMinor - best.totalMinor, currency)} more, and save a second parcel.`
 }
 
-function UnmetSentence({ unmet, string, text }: { readonly unmet: Unmet; readonly string: string; readonly text: (at: number) => string }) {
-  const why = { 'nobody sells it': 'no supplier has it in a catalogue', 'too late': 'nobody can send it in time', 'too few in stock': 'too few are in stock' }[unmet.why]
-  return <p className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm"><strong>{string}:</strong> {why}{unmet.soonest === null ? '.' : `; the soonest is ${text(unmet.soonest)}.`}</p>
+function UnmetSentence({
+  unmet,
+  string,
+  text,
+}: {
+  readonly unmet: Unmet
+  readonly string: string
+  readonly text: (at: number) => string
+}) {
+  const why = {
+    'nobody sells it': 'no supplier has it in a catalogue',
+    'too late': 'nobody can send it in time',
+    'too few in stock': 'too few are in stock',
+  }[unmet.why]
+  return (
+    <p className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
+      <strong>{string}:</strong> {why}
+      {unmet.soonest === null ? '.' : `; the soonest is ${text(unmet.soonest)}.`}
+    </p>
+  )
 }
 
-function PlanTable({ title, plan, bench, isMain, onWrite }: { readonly title: string; readonly plan: OrderPlan; readonly bench: BuyingBench; readonly isMain: boolean; readonly onWrite: () => void }) {
+function PlanTable({
+  title,
+  plan,
+  bench,
+  isMain,
+  onWrite,
+}: {
+  readonly title: string
+  readonly plan: OrderPlan
+  readonly bench: BuyingBench
+  readonly isMain: boolean
+  readonly onWrite: () => void
+}) {
   const { timeZone } = useHouse()
   const offers = new Map(bench.offers.map((offer) => [offer.id, offer]))
   const stringOf = (id: number) => bench.needs.find((need) => need.id === id)?.string ?? ''
@@ -114,32 +237,65 @@ function PlanTable({ title, plan, bench, isMain, onWrite }: { readonly title: st
     <div className="mt-4 border-t border-ink pt-2">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h3 className="text-lg font-semibold">{title}</h3>
-        <span className="plate-figure text-3xl leading-none">{moneyText(plan.totalMinor, bench.currency)}</span>
+        <span className="plate-figure text-3xl leading-none">
+          {moneyText(plan.totalMinor, bench.currency)}
+        </span>
       </div>
-      <p className="text-sm text-soft">{plan.gap === 0 ? 'Proven the cheapest: no gap is left.' : `Proven to within ${(plan.gap * 100).toFixed(1)} % of the cheapest.`}</p>
+      <p className="text-sm text-soft">
+        {plan.gap === 0
+          ? 'Proven the cheapest: no gap is left.'
+          : `Proven to within ${(plan.gap * 100).toFixed(1)} % of the cheapest.`}
+      </p>
       {plan.bySupplier.map((part) => {
         const supplier = bench.suppliers.find(({ id }) => id === part.supplierId)
         if (!supplier) return null
         return (
           <div key={part.supplierId} className="mt-3">
-            <h4 className="font-semibold">{supplier.name}<span className="ml-2 text-sm font-normal text-soft">here {dayText(supplier.arrivesAt, timeZone)}</span></h4>
+            <h4 className="font-semibold">
+              {supplier.name}
+              <span className="ml-2 text-sm font-normal text-soft">
+                here {dayText(supplier.arrivesAt, timeZone)}
+              </span>
+            </h4>
             <ul className="ruled text-sm">
-              {plan.lines.filter(({ offerId }) => offers.get(offerId)?.supplierId === supplier.id).map(({ offerId, packs, fills }) => {
-                const offer = offers.get(offerId)
-                return (
-                  <li key={offerId} className="grid grid-cols-[2.5rem_1fr_auto] gap-2 py-1.5">
-                    <span className="font-semibold">{packs} ×</span>
-                    <span>{offer?.name}<span className="block text-soft">{offer?.part}; {fills.map(({ needId, strings }) => `${strings > 1 ? `${strings} × ` : ''}${stringOf(needId)}`).join(', ')}</span></span>
-                    <span className="whitespace-nowrap">{moneyText((offer?.priceMinor ?? 0) * packs, supplier.currency)}</span>
-                  </li>
-                )
-              })}
+              {plan.lines
+                .filter(({ offerId }) => offers.get(offerId)?.supplierId === supplier.id)
+                .map(({ offerId, packs, fills }) => {
+                  const offer = offers.get(offerId)
+                  return (
+                    <li key={offerId} className="grid grid-cols-[2.5rem_1fr_auto] gap-2 py-1.5">
+                      <span className="font-semibold">{packs} ×</span>
+                      <span>
+                        {offer?.name}
+                        <span className="block text-soft">
+                          {offer?.part};{' '}
+                          {fills
+                            .map(
+                              ({ needId, strings }) =>
+                                `${strings > 1 ? `${strings} × ` : ''}${stringOf(needId)}`,
+                            )
+                            .join(', ')}
+                        </span>
+                      </span>
+                      <span className="whitespace-nowrap">
+                        {moneyText((offer?.priceMinor ?? 0) * packs, supplier.currency)}
+                      </span>
+                    </li>
+                  )
+                })}
             </ul>
-            <p className="text-right text-sm">goods {moneyText(part.goodsMinor, supplier.currency)}, postage {part.postageMinor === 0 ? 'free' : moneyText(part.postageMinor, supplier.currency)}{supplier.currency !== bench.currency && `; ${moneyText(part.totalMinor, bench.currency)} in all`}</p>
+            <p className="text-right text-sm">
+              goods {moneyText(part.goodsMinor, supplier.currency)}, postage{' '}
+              {part.postageMinor === 0 ? 'free' : moneyText(part.postageMinor, supplier.currency)}
+              {supplier.currency !== bench.currency &&
+                `; ${moneyText(part.totalMinor, bench.currency)} in all`}
+            </p>
           </div>
         )
       })}
-      <button type="button" className={`button mt-3 ${isMain ? 'button-main' : ''}`} onClick={onWrite}>{plan.bySupplier.length === 1 ? 'Write this order' : 'Write these orders'}</button>
+      <button type="button" className={`button mt-3 ${isMain ? 'button-main' : ''}`} onClick={onWrite}>
+        {plan.bySupplier.length === 1 ? 'Write this order' : 'Write these orders'}
+      </button>
     </div>
   )
 }

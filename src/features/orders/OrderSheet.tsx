@@ -38,18 +38,32 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem] print:block">
-      <section className="sheet p-4 md:p-6 print:border-0 print:p-0 print:shadow-none" aria-label={`Order ${order.id}`}>
-        <Link href="/orders" className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"><ArrowLeft size={15} aria-hidden /> Orders</Link>
+      <section
+        className="sheet p-4 md:p-6 print:border-0 print:p-0 print:shadow-none"
+        aria-label={`Order ${order.id}`}
+      >
+        <Link
+          href="/orders"
+          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"
+        >
+          <ArrowLeft size={15} aria-hidden /> Orders
+        </Link>
         <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
           <div>
             <h1 className="text-2xl font-semibold">Order {order.id}</h1>
-            <p>from {house} to <strong>{order.supplier.name}</strong></p>
+            <p>
+              from {house} to <strong>{order.supplier.name}</strong>
+            </p>
             <p className="text-sm text-soft">{dateText(order.sentAt ?? order.openedAt, timeZone)}</p>
           </div>
           <div className="flex flex-wrap gap-2 print:hidden">
             <PrintButton isMain={false} />
-            <a className="button" href={`/api/orders/${order.id}/sheet?as=csv`} download><Download size={16} aria-hidden /> CSV</a>
-            <button type="button" className="button" onClick={copy}><Copy size={16} aria-hidden /> Copy for a mail</button>
+            <a className="button" href={`/api/orders/${order.id}/sheet?as=csv`} download>
+              <Download size={16} aria-hidden /> CSV
+            </a>
+            <button type="button" className="button" onClick={copy}>
+              <Copy size={16} aria-hidden /> Copy for a mail
+            </button>
           </div>
         </header>
         <ol className="ruled">
@@ -57,34 +71,100 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
             <li key={line.id} className="grid break-inside-avoid grid-cols-[3.5rem_1fr_auto] gap-x-3 py-3">
               <span className="plate-figure text-2xl leading-tight">{line.packs} ×</span>
               <div>
-                <h2 className="font-text font-semibold">{line.part}: {line.name}</h2>
+                <h2 className="font-text font-semibold">
+                  {line.part}: {line.name}
+                </h2>
                 <p className="text-sm">{line.words}</p>
-                <ul className="text-sm text-soft print:text-black">{line.forStrings.map((one) => <li key={one}>for {one}</li>)}</ul>
+                <ul className="text-sm text-soft print:text-black">
+                  {line.forStrings.map((one) => (
+                    <li key={one}>for {one}</li>
+                  ))}
+                </ul>
               </div>
-              <div className="text-right"><span className="plate-figure">{moneyText(line.priceMinor * line.packs, order.supplier.currency)}</span><AnswerWord line={line} /></div>
+              <div className="text-right">
+                <span className="plate-figure">
+                  {moneyText(line.priceMinor * line.packs, order.supplier.currency)}
+                </span>
+                <AnswerWord line={line} />
+              </div>
             </li>
           ))}
         </ol>
-        <p className="border-t border-ink pt-2 text-right">goods {moneyText(order.goodsMinor, order.supplier.currency)}, postage {order.postageMinor === 0 ? 'free' : moneyText(order.postageMinor, order.supplier.currency)}; <strong className="plate-figure text-xl">{moneyText(total, order.supplier.currency)}</strong></p>
-        <p className="mt-2 text-xs text-soft print:text-black">Octaves of harps are counted E to F from the treble; scientific pitch is given beside them. By the prices of the catalogue at hand.</p>
+        <p className="border-t border-ink pt-2 text-right">
+          goods {moneyText(order.goodsMinor, order.supplier.currency)}, postage{' '}
+          {order.postageMinor === 0 ? 'free' : moneyText(order.postageMinor, order.supplier.currency)};{' '}
+          <strong className="plate-figure text-xl">{moneyText(total, order.supplier.currency)}</strong>
+        </p>
+        <p className="mt-2 text-xs text-soft print:text-black">
+          Octaves of harps are counted E to F from the treble; scientific pitch is given beside them. By the
+          prices of the catalogue at hand.
+        </p>
       </section>
-      <aside className="sheet order-first p-4 md:p-5 lg:sticky lg:top-4 lg:order-none print:hidden" aria-label="What to do next">
+      <aside
+        className="sheet order-first p-4 md:p-5 lg:sticky lg:top-4 lg:order-none print:hidden"
+        aria-label="What to do next"
+      >
         <p className="label">It is</p>
         <p className="plate-figure text-2xl">{order.state}</p>
-        {refused && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
+        {refused && (
+          <p role="alert" className="mt-2 font-semibold text-ochre">
+            {refused.sentence}
+          </p>
+        )}
         {order.state === 'to send' && (
           <>
-            <p className="mt-2 text-sm text-soft">The supplier’s desk takes the CSV and answers after a while.</p>
-            <button type="button" className="button button-main mt-2 w-full" onClick={() => act('send', {}, `Order ${order.id} is sent.`)}>Send it to the desk</button>
+            <p className="mt-2 text-sm text-soft">
+              The supplier’s desk takes the CSV and answers after a while.
+            </p>
+            <button
+              type="button"
+              className="button button-main mt-2 w-full"
+              onClick={() => act('send', {}, `Order ${order.id} is sent.`)}
+            >
+              Send it to the desk
+            </button>
           </>
         )}
-        {order.state === 'sent' && <Waiting answersIn={answersIn} ask={() => act('answer', {}, `${order.supplier.name} has answered.`)} />}
-        {order.lines.filter(({ replacesId }) => replacesId !== null).map((line) => <Substitution key={line.id} line={line} act={act} />)}
-        {(order.state === 'acknowledged' || order.state === 'delivered') && order.undecided === 0 && <Receiving key={order.lines.map(({ received }) => received).join()} order={order} act={act} />}
-        {order.coilIds.length > 0 && <p className="mt-3 text-sm">{order.coilIds.length === 1 ? 'One packet' : `${order.coilIds.length} packets`} of it came to the shelf.</p>}
-        {order.coilIds.length > 0 && <Link className={`button mt-2 w-full ${order.state === 'closed' ? 'button-main' : ''}`} href={`/stores/labels?coils=${order.coilIds.join()}`}>Print their labels</Link>}
-        {order.state === 'closed' && order.coilIds.length === 0 && <p className="mt-2 text-sm">It was given up.</p>}
-        {order.state !== 'closed' && <button type="button" className="mt-4 min-h-11 text-sm underline underline-offset-2" onClick={() => act('cancel', {}, `Order ${order.id} is given up.`)}>Give the order up</button>}
+        {order.state === 'sent' && (
+          <Waiting
+            answersIn={answersIn}
+            ask={() => act('answer', {}, `${order.supplier.name} has answered.`)}
+          />
+        )}
+        {order.lines
+          .filter(({ replacesId }) => replacesId !== null)
+          .map((line) => (
+            <Substitution key={line.id} line={line} act={act} />
+          ))}
+        {(order.state === 'acknowledged' || order.state === 'delivered') && order.undecided === 0 && (
+          <Receiving key={order.lines.map(({ received }) => received).join()} order={order} act={act} />
+        )}
+        {order.coilIds.length > 0 && (
+          <p className="mt-3 text-sm">
+            {order.coilIds.length === 1 ? 'One packet' : `${order.coilIds.length} packets`} of it came to the
+            shelf.
+          </p>
+        )}
+        {order.coilIds.length > 0 && (
+          <Link
+            className={`button mt-2 w-full ${order.state === 'closed' ? 'button-main' : ''}`}
+            href={`/stores/labels?coils=${order.coilIds.join()}`}
+          >
+            Print their labels
+          </Link>
+        )}
+        {order.state === 'closed' && order.coilIds.length === 0 && (
+          <p className="mt-2 text-sm">It was given up.</p>
+        )}
+        {order.state !== 'closed' && (
+          <button
+            type="button"
+            className="mt-4 min-h-11 text-sm underline underline-offset-2"
+            onClick={() => act('cancel', {}, `Order ${order.id} is given up.`)}
+          >
+            Give the order up
+          </button>
+        )}
       </aside>
     </div>
   )
@@ -93,22 +173,42 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
 function AnswerWord({ line }: { readonly line: OrderLineView }) {
   if (line.answer === null) return null
   const come = line.received > 0 ? `, ${line.received} come` : ''
-  return <span className={`block text-sm print:hidden ${line.answer === 'confirmed' ? 'text-verdigris' : 'text-ochre'}`}>{line.answer === 'confirmed' ? '✓' : '!'} {line.answer}{come}</span>
+  return (
+    <span
+      className={`block text-sm print:hidden ${line.answer === 'confirmed' ? 'text-verdigris' : 'text-ochre'}`}
+    >
+      {line.answer === 'confirmed' ? '✓' : '!'} {line.answer}
+      {come}
+    </span>
+  )
 }
 
 /** Asks again until the desk has answered. */
-function Waiting({ answersIn, ask }: { readonly answersIn: number; readonly ask: () => Promise<object | null> }) {
+function Waiting({
+  answersIn,
+  ask,
+}: {
+  readonly answersIn: number
+  readonly ask: () => Promise<object | null>
+}) {
   const [isAsking, setIsAsking] = useState(false)
   useEffect(() => {
-    const timer = setTimeout(() => { setIsAsking(true); void ask().finally(() => setIsAsking(false)) }, answersIn + 100)
+    const timer = setTimeout(() => {
+      setIsAsking(true)
+      void ask().finally(() => setIsAsking(false))
+    }, answersIn + 100)
     return () => clearTimeout(timer)
     // Asked once for each time that the page learns how long it takes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [answersIn])
   return (
     <>
-      <p className="mt-2 text-sm text-soft" role="status">The desk has it, and answers in a moment.</p>
-      <button type="button" className="button mt-2 w-full" disabled={isAsking} onClick={() => void ask()}>Ask for the answer</button>
+      <p className="mt-2 text-sm text-soft" role="status">
+        The desk has it, and answers in a moment.
+      </p>
+      <button type="button" className="button mt-2 w-full" disabled={isAsking} onClick={() => void ask()}>
+        Ask for the answer
+      </button>
     </>
   )
 }
@@ -119,16 +219,41 @@ function Substitution({ line, act }: { readonly line: OrderLineView; readonly ac
   const percent = `${Math.abs(inPlaceOf.change * 100).toFixed(1)} %`
   return (
     <div className="mt-3 border-l-4 border-ochre bg-ochre-wash p-3">
-      <h2 className="font-text font-semibold">{line.part} in place of {inPlaceOf.part}</h2>
-      <p className="text-sm">{line.words}. {Math.abs(inPlaceOf.change) < 0.001 ? 'The gauge is the same; it is of another colour.' : `It would ${inPlaceOf.change > 0 ? 'raise' : 'lower'} the tension by ${percent}${inPlaceOf.stays ? ', near enough to stand in' : ', too far to stand in'}.`}</p>
-      {line.answer === null
-        ? (
-          <div className="mt-2 flex gap-2">
-            <button type="button" className="button button-main" onClick={() => act('decide', { lineId: line.id, accept: true }, 'The substitute is taken.')}>Take it</button>
-            <button type="button" className="button" onClick={() => act('decide', { lineId: line.id, accept: false }, 'The substitute is refused; its string may be planned anew.')}>Refuse it</button>
-          </div>
-        )
-        : <p className="mt-1 text-sm font-semibold">{line.answer === 'confirmed' ? 'Taken.' : 'Refused.'}</p>}
+      <h2 className="font-text font-semibold">
+        {line.part} in place of {inPlaceOf.part}
+      </h2>
+      <p className="text-sm">
+        {line.words}.{' '}
+        {Math.abs(inPlaceOf.change) < 0.001
+          ? 'The gauge is the same; it is of another colour.'
+          : `It would ${inPlaceOf.change > 0 ? 'raise' : 'lower'} the tension by ${percent}${inPlaceOf.stays ? ', near enough to stand in' : ', too far to stand in'}.`}
+      </p>
+      {line.answer === null ? (
+        <div className="mt-2 flex gap-2">
+          <button
+            type="button"
+            className="button button-main"
+            onClick={() => act('decide', { lineId: line.id, accept: true }, 'The substitute is taken.')}
+          >
+            Take it
+          </button>
+          <button
+            type="button"
+            className="button"
+            onClick={() =>
+              act(
+                'decide',
+                { lineId: line.id, accept: false },
+                'The substitute is refused; its string may be planned anew.',
+              )
+            }
+          >
+            Refuse it
+          </button>
+        </div>
+      ) : (
+        <p className="mt-1 text-sm font-semibold">{line.answer === 'confirmed' ? 'Taken.' : 'Refused.'}</p>
+      )}
     </div>
   )
 }
@@ -139,7 +264,17 @@ function Receiving({ order, act }: { readonly order: OrderView; readonly act: Ac
   const book = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
-    await act('receive', { arrived: coming.map(({ id }) => ({ lineId: id, packs: Number(String(form.get(`line ${id}`)).trim() || 0) })), place: String(form.get('place')) }, 'The delivery is booked in; it is offered in the next fitting.')
+    await act(
+      'receive',
+      {
+        arrived: coming.map(({ id }) => ({
+          lineId: id,
+          packs: Number(String(form.get(`line ${id}`)).trim() || 0),
+        })),
+        place: String(form.get('place')),
+      },
+      'The delivery is booked in; it is offered in the next fitting.',
+    )
   }
   if (coming.length === 0) return <p className="mt-3 text-sm">Nothing more is to come.</p>
   return (
@@ -149,12 +284,19 @@ function Receiving({ order, act }: { readonly order: OrderView; readonly act: Ac
       <div className="mt-2 grid gap-2">
         {coming.map((line) => (
           <label key={line.id} className="grid grid-cols-[1fr_4.5rem] items-center gap-2 text-sm">
-            <span>{line.part}: {line.name}<span className="block text-soft">{line.outstanding} to come{line.answer === 'back-ordered' ? ', back-ordered' : ''}</span></span>
+            <span>
+              {line.part}: {line.name}
+              <span className="block text-soft">
+                {line.outstanding} to come{line.answer === 'back-ordered' ? ', back-ordered' : ''}
+              </span>
+            </span>
             <input className="entry" name={`line ${line.id}`} inputMode="numeric" defaultValue={line.sent} />
           </label>
         ))}
         <Entry label="Where it is put" name="place" defaultValue="New arrivals" />
-        <button type="submit" className="button button-main">Book it in</button>
+        <button type="submit" className="button button-main">
+          Book it in
+        </button>
       </div>
     </form>
   )

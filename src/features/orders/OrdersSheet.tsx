@@ -26,30 +26,76 @@ interface OrdersSheetProps {
 export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: OrdersSheetProps) {
   const { timeZone } = useHouse()
   const { act, refused } = useAct()
-  const put = (wanted: readonly SuggestedNeed[]) => act('/api/needs', { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) }, wanted.length === 1 ? 'Put on the need list.' : `${wanted.length} strings put on the need list.`)
+  const put = (wanted: readonly SuggestedNeed[]) =>
+    act(
+      '/api/needs',
+      { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) },
+      wanted.length === 1 ? 'Put on the need list.' : `${wanted.length} strings put on the need list.`,
+    )
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <section className="sheet p-4 md:p-5" aria-labelledby="needs">
-          <h1 id="needs" className="text-2xl font-semibold">Need list</h1>
-          {refused && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
+          <h1 id="needs" className="text-2xl font-semibold">
+            Need list
+          </h1>
+          {refused && (
+            <p role="alert" className="mt-2 font-semibold text-ochre">
+              {refused.sentence}
+            </p>
+          )}
           {needs.length === 0 && wanted.length === 0 && <p className="text-soft">Nothing is on it.</p>}
           <ul className="ruled mt-1" aria-label="On the list">
             {needs.map((need) => (
               <li key={need.id} className="py-2">
                 <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
                   <span>
-                    <span className="font-semibold">{need.quantity > 1 && `${need.quantity} × `}{need.jobId === null ? need.string : <Link href={`/jobs/${need.jobId}`} className="inline-block min-h-6 hover:underline">{need.string}</Link>}</span>
-                    <span className="block text-sm">{said(need)}</span><span className="block text-sm text-soft">{need.jobId === null ? 'for the shelf' : 'it is broken'}{need.met > 0 && `; ${need.met} of ${need.quantity} came`}{need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}</span>
+                    <span className="font-semibold">
+                      {need.quantity > 1 && `${need.quantity} × `}
+                      {need.jobId === null ? (
+                        need.string
+                      ) : (
+                        <Link href={`/jobs/${need.jobId}`} className="inline-block min-h-6 hover:underline">
+                          {need.string}
+                        </Link>
+                      )}
+                    </span>
+                    <span className="block text-sm">{said(need)}</span>
+                    <span className="block text-sm text-soft">
+                      {need.jobId === null ? 'for the shelf' : 'it is broken'}
+                      {need.met > 0 && `; ${need.met} of ${need.quantity} came`}
+                      {need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}
+                    </span>
                   </span>
-                  {need.onOrder === 0
-                    ? <button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" aria-label={`Take ${withThe(need.string)} off the list`} onClick={() => act(`/api/needs/${need.id}/drop`, {}, 'Taken off the need list.')}>Take off</button>
-                    : <Link className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris underline underline-offset-2" href={`/orders/${need.orderId}`}>on order {need.orderId}</Link>}
+                  {need.onOrder === 0 ? (
+                    <button
+                      type="button"
+                      className="min-h-11 px-2 text-sm underline underline-offset-2"
+                      aria-label={`Take ${withThe(need.string)} off the list`}
+                      onClick={() => act(`/api/needs/${need.id}/drop`, {}, 'Taken off the need list.')}
+                    >
+                      Take off
+                    </button>
+                  ) : (
+                    <Link
+                      className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris underline underline-offset-2"
+                      href={`/orders/${need.orderId}`}
+                    >
+                      on order {need.orderId}
+                    </Link>
+                  )}
                 </div>
                 <details className="text-sm">
                   <summary className="min-h-6 text-soft">What an order must say</summary>
-                  <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">{need.lines.map(([what, text]) => [<dt key={what} className="text-soft">{what}</dt>, <dd key={`${what}=`}>{text}</dd>])}</dl>
+                  <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
+                    {need.lines.map(([what, text]) => [
+                      <dt key={what} className="text-soft">
+                        {what}
+                      </dt>,
+                      <dd key={`${what}=`}>{text}</dd>,
+                    ])}
+                  </dl>
                 </details>
               </li>
             ))}
@@ -57,11 +103,43 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
           {wanted.length > 0 && (
             <ul className="ruled border-t border-rule" aria-label="Small things on the list">
               {wanted.map((thing) => (
-                <li key={thing.id} className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 py-2">
-                  <span><span className="font-semibold">{thing.wanted} × {thing.name}</span><span className="block text-sm text-soft">{thing.count} there, {thing.least} are wanted; bought where the house buys such things</span></span>
+                <li
+                  key={thing.id}
+                  className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 py-2"
+                >
+                  <span>
+                    <span className="font-semibold">
+                      {thing.wanted} × {thing.name}
+                    </span>
+                    <span className="block text-sm text-soft">
+                      {thing.count} there, {thing.least} are wanted; bought where the house buys such things
+                    </span>
+                  </span>
                   <span className="flex gap-2">
-                    <button type="button" className="button" aria-label={`${thing.wanted} ${thing.name} came`} onClick={() => act(`/api/supplies/${thing.id}/move`, { by: thing.wanted }, `${thing.wanted} ${thing.name} booked in.`)}>They came</button>
-                    <button type="button" className="min-h-11 px-2 text-sm underline underline-offset-2" aria-label={`Take ${thing.name} off the list`} onClick={() => act(`/api/supplies/${thing.id}/want`, { wanted: 0 }, 'Taken off the need list.')}>Take off</button>
+                    <button
+                      type="button"
+                      className="button"
+                      aria-label={`${thing.wanted} ${thing.name} came`}
+                      onClick={() =>
+                        act(
+                          `/api/supplies/${thing.id}/move`,
+                          { by: thing.wanted },
+                          `${thing.wanted} ${thing.name} booked in.`,
+                        )
+                      }
+                    >
+                      They came
+                    </button>
+                    <button
+                      type="button"
+                      className="min-h-11 px-2 text-sm underline underline-offset-2"
+                      aria-label={`Take ${thing.name} off the list`}
+                      onClick={() =>
+                        act(`/api/supplies/${thing.id}/want`, { wanted: 0 }, 'Taken off the need list.')
+                      }
+                    >
+                      Take off
+                    </button>
                   </span>
                 </li>
               ))}
@@ -73,8 +151,26 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
               <ul className="ruled mt-1" aria-label="Small things that run short">
                 {short.map((thing) => (
                   <li key={thing.id} className="flex items-center justify-between gap-3 py-1.5">
-                    <span>{thing.name}<span className="block text-sm text-soft">{thing.count} there, {thing.least} are wanted</span></span>
-                    <button type="button" className="button shrink-0" aria-label={`Put ${thing.short} ${thing.name} on the list`} onClick={() => act(`/api/supplies/${thing.id}/want`, { wanted: thing.wanted + thing.short }, `${thing.short} ${thing.name} put on the need list.`)}>Put {thing.short} on</button>
+                    <span>
+                      {thing.name}
+                      <span className="block text-sm text-soft">
+                        {thing.count} there, {thing.least} are wanted
+                      </span>
+                    </span>
+                    <button
+                      type="button"
+                      className="button shrink-0"
+                      aria-label={`Put ${thing.short} ${thing.name} on the list`}
+                      onClick={() =>
+                        act(
+                          `/api/supplies/${thing.id}/want`,
+                          { wanted: thing.wanted + thing.short },
+                          `${thing.short} ${thing.name} put on the need list.`,
+                        )
+                      }
+                    >
+                      Put {thing.short} on
+                    </button>
                   </li>
                 ))}
               </ul>
@@ -84,13 +180,33 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
             <div className="mt-4 border-t border-ink pt-2">
               <div className="flex flex-wrap items-center justify-between gap-2">
                 <h2 className="text-lg font-semibold">It belongs on the list</h2>
-                <button type="button" className={`button ${needs.length === 0 ? 'button-main' : ''}`} onClick={() => put(suggested)}>Put all {suggested.length} on</button>
+                <button
+                  type="button"
+                  className={`button ${needs.length === 0 ? 'button-main' : ''}`}
+                  onClick={() => put(suggested)}
+                >
+                  Put all {suggested.length} on
+                </button>
               </div>
               <ul className="ruled mt-1" aria-label="Suggested">
                 {suggested.map((one) => (
-                  <li key={`${one.positionId}${one.jobId ?? ''}`} className="flex items-center justify-between gap-3 py-1.5">
-                    <span>{one.quantity > 1 && `${one.quantity} × `}{one.string}<span className="block text-sm text-soft">{one.why}</span></span>
-                    <button type="button" className="button shrink-0" aria-label={`Put ${withThe(one.string)} on the list`} onClick={() => put([one])}>Put on</button>
+                  <li
+                    key={`${one.positionId}${one.jobId ?? ''}`}
+                    className="flex items-center justify-between gap-3 py-1.5"
+                  >
+                    <span>
+                      {one.quantity > 1 && `${one.quantity} × `}
+                      {one.string}
+                      <span className="block text-sm text-soft">{one.why}</span>
+                    </span>
+                    <button
+                      type="button"
+                      className="button shrink-0"
+                      aria-label={`Put ${withThe(one.string)} on the list`}
+                      onClick={() => put([one])}
+                    >
+                      Put on
+                    </button>
                   </li>
                 ))}
               </ul>
@@ -101,15 +217,28 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <BuyingPlan bench={bench} />
         <section className="sheet p-4 md:p-5" aria-labelledby="orders">
-          <h2 id="orders" className="text-xl font-semibold">Orders</h2>
+          <h2 id="orders" className="text-xl font-semibold">
+            Orders
+          </h2>
           {orders.length === 0 && <p className="text-soft">None yet.</p>}
           <ul className="ruled">
             {orders.map((order) => (
               <li key={order.id}>
-                <Link href={`/orders/${order.id}`} className="grid min-h-11 grid-cols-[3rem_1fr_auto] items-baseline gap-3 py-2 hover:underline">
+                <Link
+                  href={`/orders/${order.id}`}
+                  className="grid min-h-11 grid-cols-[3rem_1fr_auto] items-baseline gap-3 py-2 hover:underline"
+                >
                   <span className="plate-figure text-xl">{order.id}</span>
-                  <span><span className="font-semibold">{order.supplier.name}</span><span className="block text-sm text-soft">{order.state}, {order.lines.length} {order.lines.length === 1 ? 'line' : 'lines'}, {dateText(order.openedAt, timeZone)}</span></span>
-                  <span className="plate-figure">{moneyText(order.goodsMinor + order.postageMinor, order.supplier.currency)}</span>
+                  <span>
+                    <span className="font-semibold">{order.supplier.name}</span>
+                    <span className="block text-sm text-soft">
+                      {order.state}, {order.lines.length} {order.lines.length === 1 ? 'line' : 'lines'},{' '}
+                      {dateText(order.openedAt, timeZone)}
+                    </span>
+                  </span>
+                  <span className="plate-figure">
+                    {moneyText(order.goodsMinor + order.postageMinor, order.supplier.currency)}
+                  </span>
                 </Link>
               </li>
             ))}

@@ -1,20 +1,41 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 
 /** How many of a small thing are to be got. */
 export class WantRequest {
-  @Max(100_000, { message: 'So many can’t be right.' }) @Min(0, { message: 'There can’t be fewer than none.' }) @IsInt({ message: 'Expected a whole number.' })
+  @Max(100_000, { message: 'So many can’t be right.' })
+  @Min(0, { message: 'There can’t be fewer than none.' })
+  @IsInt({ message: 'Expected a whole number.' })
   wanted!: number
 }
 
 class WantedRequest {
   @IsInt() positionId!: number
   @IsOptional() @IsInt() jobId: number | null = null
-  @Max(200, { message: 'More than 200 of one string is a slip of the pen.' }) @Min(1) @IsInt({ message: 'How many: expected a whole number.' }) quantity!: number
+  @Max(200, { message: 'More than 200 of one string is a slip of the pen.' })
+  @Min(1)
+  @IsInt({ message: 'How many: expected a whole number.' })
+  quantity!: number
 }
 
 export class NeedsRequest {
-  @ValidateNested({ each: true }) @Type(() => WantedRequest) @ArrayMaxSize(400) @ArrayMinSize(1, { message: 'There is nothing to put on the list.' }) @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => WantedRequest)
+  @ArrayMaxSize(400)
+  @ArrayMinSize(1, { message: 'There is nothing to put on the list.' })
+  @IsArray()
   wanted!: WantedRequest[]
 }
 
@@ -26,18 +47,29 @@ class FillRequest {
 class OrderedLineRequest {
   @IsInt() itemId!: number
   @Max(1000) @Min(1) @IsInt() packs!: number
-  @ValidateNested({ each: true }) @Type(() => FillRequest) @ArrayMaxSize(400) @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => FillRequest)
+  @ArrayMaxSize(400)
+  @IsArray()
   fills!: FillRequest[]
 }
 
 class OrderedRequest {
   @IsInt() supplierId!: number
-  @ValidateNested({ each: true }) @Type(() => OrderedLineRequest) @ArrayMaxSize(400) @ArrayMinSize(1) @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => OrderedLineRequest)
+  @ArrayMaxSize(400)
+  @ArrayMinSize(1)
+  @IsArray()
   lines!: OrderedLineRequest[]
 }
 
 export class PlaceRequest {
-  @ValidateNested({ each: true }) @Type(() => OrderedRequest) @ArrayMaxSize(40) @ArrayMinSize(1, { message: 'There is nothing to order.' }) @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => OrderedRequest)
+  @ArrayMaxSize(40)
+  @ArrayMinSize(1, { message: 'There is nothing to order.' })
+  @IsArray()
   orders!: OrderedRequest[]
 }
 
@@ -48,13 +80,20 @@ export class DecideRequest {
 
 class ArrivedRequest {
   @IsInt() lineId!: number
-  @Max(1000, { message: 'Expected a whole number of packs.' }) @Min(0, { message: 'Expected a whole number of packs.' }) @IsInt({ message: 'Expected a whole number of packs.' }) packs!: number
+  @Max(1000, { message: 'Expected a whole number of packs.' })
+  @Min(0, { message: 'Expected a whole number of packs.' })
+  @IsInt({ message: 'Expected a whole number of packs.' })
+  packs!: number
 }
 
 export class ReceiveRequest {
-  @ValidateNested({ each: true }) @Type(() => ArrivedRequest) @ArrayMaxSize(400) @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => ArrivedRequest)
+  @ArrayMaxSize(400)
+  @IsArray()
   arrived!: ArrivedRequest[]
 
-  @MaxLength(80, { message: 'Say in a few words where it lies.' }) @IsString()
+  @MaxLength(80, { message: 'Say in a few words where it lies.' })
+  @IsString()
   place!: string
 }

@@ -17,29 +17,71 @@ export function BookInForm() {
   const { unit } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
-  const { register, handleSubmit, reset, setError, formState: { errors, isSubmitting } } = useForm<BookInRequest>({
+  const {
+    register,
+    handleSubmit,
+    reset,
+    setError,
+    formState: { errors, isSubmitting },
+  } = useForm<BookInRequest>({
     resolver: classValidatorResolver(BookInRequest),
     defaultValues: { unit, material: 'gut', colour: 'natural', tensionClass: 'concert', end: 'plain' },
   })
   const book = handleSubmit(async (form) => {
     const answer = await send<{ actionId: number }>('/api/coils', form)
-    if (!answer.ok) return setError((answer.field ?? 'label') as FieldPath<BookInRequest>, { message: answer.sentence })
+    if (!answer.ok)
+      return setError((answer.field ?? 'label') as FieldPath<BookInRequest>, { message: answer.sentence })
     announce(`${form.label} is on the shelf.`, answer.value.actionId)
     reset()
     router.refresh()
   })
   return (
     <form onSubmit={book} noValidate className="mt-3 grid grid-cols-2 gap-3">
-      <div className="col-span-2"><Entry label="Label on the packet" problem={errors.label?.message} {...register('label')} /></div>
-      <div className="col-span-2"><Choice label="Material" options={PLAIN_MATERIALS} problem={errors.material?.message} {...register('material')} /></div>
-      <Entry label="Gauge" hint={unit === 'mm' ? '0.64, or .025 in' : '.025, or 25 thou'} problem={errors.gauge?.message} inputMode="decimal" {...register('gauge')} />
-      <Entry label="Length" hint={unit === 'mm' ? '1400, or 1.4 m' : '55, or 1.4 m'} problem={errors.length?.message} inputMode="decimal" {...register('length')} />
-      <Choice label="Colour" options={['natural', 'red', 'black', 'blue']} problem={errors.colour?.message} {...register('colour')} />
-      <Choice label="Tension class" options={['concert', 'lever', 'folk', 'wire']} problem={errors.tensionClass?.message} {...register('tensionClass')} />
-      <div className="col-span-2"><Choice label="End" options={STRING_ENDS} problem={errors.end?.message} {...register('end')} /></div>
+      <div className="col-span-2">
+        <Entry label="Label on the packet" problem={errors.label?.message} {...register('label')} />
+      </div>
+      <div className="col-span-2">
+        <Choice
+          label="Material"
+          options={PLAIN_MATERIALS}
+          problem={errors.material?.message}
+          {...register('material')}
+        />
+      </div>
+      <Entry
+        label="Gauge"
+        hint={unit === 'mm' ? '0.64, or .025 in' : '.025, or 25 thou'}
+        problem={errors.gauge?.message}
+        inputMode="decimal"
+        {...register('gauge')}
+      />
+      <Entry
+        label="Length"
+        hint={unit === 'mm' ? '1400, or 1.4 m' : '55, or 1.4 m'}
+        problem={errors.length?.message}
+        inputMode="decimal"
+        {...register('length')}
+      />
+      <Choice
+        label="Colour"
+        options={['natural', 'red', 'black', 'blue']}
+        problem={errors.colour?.message}
+        {...register('colour')}
+      />
+      <Choice
+        label="Tension class"
+        options={['concert', 'lever', 'folk', 'wire']}
+        problem={errors.tensionClass?.message}
+        {...register('tensionClass')}
+      />
+      <div className="col-span-2">
+        <Choice label="End" options={STRING_ENDS} problem={errors.end?.message} {...register('end')} />
+      </div>
       <Entry label="Maker" problem={errors.maker?.message} {...register('maker')} />
       <Entry label="Where it lies" problem={errors.place?.message} {...register('place')} />
-      <button type="submit" className="button button-main col-span-2" disabled={isSubmitting}>Book it in</button>
+      <button type="submit" className="button button-main col-span-2" disabled={isSubmitting}>
+        Book it in
+      </button>
     </form>
   )
 }

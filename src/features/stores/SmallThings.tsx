@@ -21,48 +21,115 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
   const add = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
-    void act('/api/supplies', { kind: form.get('kind'), name: form.get('name'), place: form.get('place'), count: Number(form.get('count') || NaN), least: Number(form.get('least') || 0) }, `${String(form.get('name'))} booked in.`)
+    void act(
+      '/api/supplies',
+      {
+        kind: form.get('kind'),
+        name: form.get('name'),
+        place: form.get('place'),
+        count: Number(form.get('count') || NaN),
+        least: Number(form.get('least') || 0),
+      },
+      `${String(form.get('name'))} booked in.`,
+    )
   }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="small">
-        <h1 id="small" className="text-2xl font-semibold">Anchors, beads, glue</h1>
+        <h1 id="small" className="text-2xl font-semibold">
+          Anchors, beads, glue
+        </h1>
         <ul className="ruled mt-3">
           {supplies.map(({ id, kind, name, place, count, least }) => (
             <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
               <span className="plate-figure w-14 text-right text-3xl leading-none">{count}</span>
-              <span className="min-w-40 flex-1"><span className="block font-semibold">{name}</span><span className="block text-sm text-soft">{kind}{place && `; ${place}`}</span></span>
-              {count < least && <span className="text-sm font-semibold text-ochre">! too few: {least} are wanted</span>}
+              <span className="min-w-40 flex-1">
+                <span className="block font-semibold">{name}</span>
+                <span className="block text-sm text-soft">
+                  {kind}
+                  {place && `; ${place}`}
+                </span>
+              </span>
+              {count < least && (
+                <span className="text-sm font-semibold text-ochre">! too few: {least} are wanted</span>
+              )}
               <span className="flex gap-2">
-                <button type="button" className="button" aria-label={`Take one of ${name}`} onClick={() => act(`/api/supplies/${id}/move`, { by: -1 }, `One taken of ${name}.`)}>− 1</button>
-                <button type="button" className="button" aria-label={`Book in one of ${name}`} onClick={() => act(`/api/supplies/${id}/move`, { by: 1 }, `One more of ${name}.`)}>+ 1</button>
-                <button type="button" className="button" aria-label={`Book in ten of ${name}`} onClick={() => act(`/api/supplies/${id}/move`, { by: 10 }, `Ten more of ${name}.`)}>+ 10</button>
+                <button
+                  type="button"
+                  className="button"
+                  aria-label={`Take one of ${name}`}
+                  onClick={() => act(`/api/supplies/${id}/move`, { by: -1 }, `One taken of ${name}.`)}
+                >
+                  − 1
+                </button>
+                <button
+                  type="button"
+                  className="button"
+                  aria-label={`Book in one of ${name}`}
+                  onClick={() => act(`/api/supplies/${id}/move`, { by: 1 }, `One more of ${name}.`)}
+                >
+                  + 1
+                </button>
+                <button
+                  type="button"
+                  className="button"
+                  aria-label={`Book in ten of ${name}`}
+                  onClick={() => act(`/api/supplies/${id}/move`, { by: 10 }, `Ten more of ${name}.`)}
+                >
+                  + 10
+                </button>
               </span>
             </li>
           ))}
         </ul>
-        {refused && <p role="alert" className="mt-3 font-semibold text-ochre">{refused.sentence}</p>}
+        {refused && (
+          <p role="alert" className="mt-3 font-semibold text-ochre">
+            {refused.sentence}
+          </p>
+        )}
         <h2 className="mt-5 border-t border-ink pt-2 text-lg font-semibold">Broken gut that makes anchors</h2>
-        <p className="text-sm text-soft">Gut of 1.6 mm and more: half of a broken string is sound enough, cut in pieces of 20 mm.</p>
+        <p className="text-sm text-soft">
+          Gut of 1.6 mm and more: half of a broken string is sound enough, cut in pieces of 20 mm.
+        </p>
         {gut.length === 0 && <p className="mt-2">None that is not booked in already.</p>}
         <ul className="ruled mt-1">
           {gut.map((one) => (
             <li key={one.fittedId} className="flex flex-wrap items-center justify-between gap-3 py-2">
-              <span>{one.string}, broken {dateText(one.at, timeZone)}</span>
-              <button type="button" className="button" onClick={() => act('/api/anchors', { fittedId: one.fittedId }, `${one.anchors} anchors booked in.`)}>Book in {one.anchors} anchors</button>
+              <span>
+                {one.string}, broken {dateText(one.at, timeZone)}
+              </span>
+              <button
+                type="button"
+                className="button"
+                onClick={() =>
+                  act('/api/anchors', { fittedId: one.fittedId }, `${one.anchors} anchors booked in.`)
+                }
+              >
+                Book in {one.anchors} anchors
+              </button>
             </li>
           ))}
         </ul>
       </section>
       <section className="sheet p-4 md:p-5" aria-labelledby="another">
-        <h2 id="another" className="text-xl font-semibold">Something else</h2>
+        <h2 id="another" className="text-xl font-semibold">
+          Something else
+        </h2>
         <form onSubmit={add} noValidate className="mt-3 grid grid-cols-2 gap-3">
-          <div className="col-span-2"><Entry label="What it is" name="name" /></div>
-          <div className="col-span-2"><Choice label="Kind" name="kind" options={SUPPLY_KINDS} /></div>
-          <div className="col-span-2"><Entry label="Where it lies" name="place" /></div>
+          <div className="col-span-2">
+            <Entry label="What it is" name="name" />
+          </div>
+          <div className="col-span-2">
+            <Choice label="Kind" name="kind" options={SUPPLY_KINDS} />
+          </div>
+          <div className="col-span-2">
+            <Entry label="Where it lies" name="place" />
+          </div>
           <Entry label="How many" name="count" inputMode="numeric" />
           <Entry label="Too few below" name="least" inputMode="numeric" />
-          <button type="submit" className="button button-main col-span-2">Book it in</button>
+          <button type="submit" className="button button-main col-span-2">
+            Book it in
+          </button>
         </form>
       </section>
     </div>

@@ -26,7 +26,9 @@ export class BookInRequest {
   @IsIn(['natural', 'red', 'black', 'blue'], { message: 'The colour is natural, red, black or blue.' })
   colour!: StringColour
 
-  @IsIn(['concert', 'lever', 'folk', 'wire'], { message: 'The tension class is concert, lever, folk or wire.' })
+  @IsIn(['concert', 'lever', 'folk', 'wire'], {
+    message: 'The tension class is concert, lever, folk or wire.',
+  })
   tensionClass!: TensionClass
 
   @IsIn(STRING_ENDS, { message: 'The end is plain, a loop or a ball.' })
@@ -46,10 +48,13 @@ export class BookInRequest {
 }
 
 export class CorrectRequest {
-  @MaxLength(80) @IsNotEmpty({ message: 'The coil needs its label.' }) @IsString()
+  @MaxLength(80)
+  @IsNotEmpty({ message: 'The coil needs its label.' })
+  @IsString()
   label!: string
 
-  @MaxLength(80) @IsString()
+  @MaxLength(80)
+  @IsString()
   place!: string
 
   @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
@@ -63,21 +68,30 @@ export class SupplyRequest {
   @IsIn(SUPPLY_KINDS, { message: 'Say whether it is an anchor, a bead, glue or something else.' })
   kind!: SupplyKind
 
-  @MaxLength(60) @IsNotEmpty({ message: 'Say what it is.' }) @IsString()
+  @MaxLength(60)
+  @IsNotEmpty({ message: 'Say what it is.' })
+  @IsString()
   name!: string
 
-  @MaxLength(60) @IsString()
+  @MaxLength(60)
+  @IsString()
   place!: string
 
-  @Max(100_000) @Min(0, { message: 'There can’t be fewer than none.' }) @IsInt({ message: 'Expected a whole number.' })
+  @Max(100_000)
+  @Min(0, { message: 'There can’t be fewer than none.' })
+  @IsInt({ message: 'Expected a whole number.' })
   count!: number
 
-  @Max(100_000) @Min(0, { message: 'There can’t be fewer than none.' }) @IsInt({ message: 'Expected a whole number.' })
+  @Max(100_000)
+  @Min(0, { message: 'There can’t be fewer than none.' })
+  @IsInt({ message: 'Expected a whole number.' })
   least!: number
 }
 
 export class MoveRequest {
-  @Max(10_000) @Min(-10_000) @IsInt({ message: 'Expected a whole number.' })
+  @Max(10_000)
+  @Min(-10_000)
+  @IsInt({ message: 'Expected a whole number.' })
   by!: number
 }
 

@@ -6,14 +6,22 @@ import type { Supplier } from '@/data/suppliers'
 export function SupplierList({ suppliers }: { readonly suppliers: readonly Supplier[] }) {
   return (
     <section className="sheet p-4 md:p-5" aria-labelledby="suppliers">
-      <h1 id="suppliers" className="text-2xl font-semibold">Suppliers</h1>
+      <h1 id="suppliers" className="text-2xl font-semibold">
+        Suppliers
+      </h1>
       {suppliers.length === 0 && <p>No supplier is known yet.</p>}
       <ul className="ruled mt-2">
         {suppliers.map(({ slug, name, currency, postageMinor, freeOverMinor, leadDays }) => (
           <li key={slug}>
-            <Link href={`/orders/suppliers/${slug}`} className="flex min-h-11 flex-wrap items-baseline justify-between gap-3 py-3 hover:underline">
+            <Link
+              href={`/orders/suppliers/${slug}`}
+              className="flex min-h-11 flex-wrap items-baseline justify-between gap-3 py-3 hover:underline"
+            >
               <span className="text-lg font-semibold">{name}</span>
-              <span className="text-sm text-soft">here in {leadDays} days; postage {moneyText(postageMinor, currency)}{freeOverMinor === null ? '' : `, free from ${moneyText(freeOverMinor, currency)}`}</span>
+              <span className="text-sm text-soft">
+                here in {leadDays} days; postage {moneyText(postageMinor, currency)}
+                {freeOverMinor === null ? '' : `, free from ${moneyText(freeOverMinor, currency)}`}
+              </span>
             </Link>
           </li>
         ))}

@@ -6,7 +6,12 @@ import { useState, type FormEvent } from 'react'
 import { moneyText } from '@/core/stores/money'
 import { lengthFigure } from '@/core/units/length'
 import { CATALOGUE_COLUMNS, type CatalogueColumn } from '@/data/catalogue/catalogue-cells'
-import { guessCatalogueMapping, mapCatalogue, type CatalogueMapping, type MappedCatalogue } from '@/data/catalogue/catalogue-file'
+import {
+  guessCatalogueMapping,
+  mapCatalogue,
+  type CatalogueMapping,
+  type MappedCatalogue,
+} from '@/data/catalogue/catalogue-file'
 import { FILE_UNITS } from '@/data/csv/guess'
 import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import type { StoredItem, Supplier } from '@/data/suppliers'
@@ -16,8 +21,23 @@ import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 const WORDS: Record<CatalogueColumn, string> = {
-  part: 'Part number', name: 'Name', material: 'Material', gauge: 'Gauge', core: 'Core', bedding: 'Bedding', wrap: 'Wrap', colour: 'Colour', class: 'Tension class', end: 'End', maker: 'Maker', line: 'Line',
-  length: 'Length', pieces: 'Pieces in a pack', price: 'Price', stock: 'Packs in stock', contents: 'Set of',
+  part: 'Part number',
+  name: 'Name',
+  material: 'Material',
+  gauge: 'Gauge',
+  core: 'Core',
+  bedding: 'Bedding',
+  wrap: 'Wrap',
+  colour: 'Colour',
+  class: 'Tension class',
+  end: 'End',
+  maker: 'Maker',
+  line: 'Line',
+  length: 'Length',
+  pieces: 'Pieces in a pack',
+  price: 'Price',
+  stock: 'Packs in stock',
+  contents: 'Set of',
 }
 const SHOWN = 60
 
@@ -37,13 +57,31 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
   const change = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
-    void act(`${path}/terms`, { rate: Number(String(form.get('rate')).replace(',', '.')), postage: form.get('postage'), freeOver: form.get('freeOver'), leadDays: Number(form.get('leadDays')) }, 'The terms are kept.')
+    void act(
+      `${path}/terms`,
+      {
+        rate: Number(String(form.get('rate')).replace(',', '.')),
+        postage: form.get('postage'),
+        freeOver: form.get('freeOver'),
+        leadDays: Number(form.get('leadDays')),
+      },
+      'The terms are kept.',
+    )
   }
   const take = async ({ preview }: MappedCatalogue, { units }: CatalogueMapping) => {
-    const taken = await act(`${path}/catalogue`, { rows: preview.filter(({ wrong }) => !wrong).map(({ cells }) => cells), units }, 'The catalogue is taken over.', { method: 'PUT' })
+    const taken = await act(
+      `${path}/catalogue`,
+      { rows: preview.filter(({ wrong }) => !wrong).map(({ cells }) => cells), units },
+      'The catalogue is taken over.',
+      { method: 'PUT' },
+    )
     if (taken) setIsImporting(false)
   }
-  const found = items.filter((item) => `${item.part} ${item.name} ${item.maker} ${item.line} ${item.tensionClass}`.toLowerCase().includes(looked.trim().toLowerCase()))
+  const found = items.filter((item) =>
+    `${item.part} ${item.name} ${item.maker} ${item.line} ${item.tensionClass}`
+      .toLowerCase()
+      .includes(looked.trim().toLowerCase()),
+  )
   const fieldProblem = (field: string) => (refused?.field === field ? refused.sentence : undefined)
 
   return (
@@ -51,51 +89,171 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         {isImporting && (
           <TableImport<CatalogueColumn, TextTable, CatalogueMapping, MappedCatalogue>
-            title={`A catalogue of ${supplier.name}`} lead="CSV with any column names and units. It takes the place of the old catalogue when you take it over; orders keep what they were made from."
-            columns={CATALOGUE_COLUMNS} words={WORDS} units={FILE_UNITS} read={(bytes) => readTable(textOf(bytes))} guess={guessCatalogueMapping} carryOut={mapCatalogue}
-            takeable={({ items: taken }) => taken.length} remainder={({ items: taken }, { rows }) => (taken.length === rows.length ? 'Every row can be read.' : `${rows.length - taken.length} can’t be taken as they are; they are told above.`)}
-            onTake={take} onClose={() => setIsImporting(false)}
+            title={`A catalogue of ${supplier.name}`}
+            lead="CSV with any column names and units. It takes the place of the old catalogue when you take it over; orders keep what they were made from."
+            columns={CATALOGUE_COLUMNS}
+            words={WORDS}
+            units={FILE_UNITS}
+            read={(bytes) => readTable(textOf(bytes))}
+            guess={guessCatalogueMapping}
+            carryOut={mapCatalogue}
+            takeable={({ items: taken }) => taken.length}
+            remainder={({ items: taken }, { rows }) =>
+              taken.length === rows.length
+                ? 'Every row can be read.'
+                : `${rows.length - taken.length} can’t be taken as they are; they are told above.`
+            }
+            onTake={take}
+            onClose={() => setIsImporting(false)}
           />
         )}
         <section className="sheet p-4 md:p-5" aria-labelledby="catalogue">
-          <Link href="/orders/suppliers" className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"><ArrowLeft size={15} aria-hidden /> Suppliers</Link>
+          <Link
+            href="/orders/suppliers"
+            className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
+          >
+            <ArrowLeft size={15} aria-hidden /> Suppliers
+          </Link>
           <header className="flex flex-wrap items-end justify-between gap-3">
-            <div><h1 className="text-2xl font-semibold">{supplier.name}</h1><p className="text-soft" id="catalogue">A catalogue of {items.length === 1 ? 'one part' : `${items.length} parts`}</p></div>
+            <div>
+              <h1 className="text-2xl font-semibold">{supplier.name}</h1>
+              <p className="text-soft" id="catalogue">
+                A catalogue of {items.length === 1 ? 'one part' : `${items.length} parts`}
+              </p>
+            </div>
             <div className="flex flex-wrap items-end gap-2">
-              <label className="flex flex-col gap-1 text-sm">Look for<input className="entry w-40" value={looked} onChange={(event) => setLooked(event.target.value)} /></label>
-              <button type="button" className="button" onClick={() => setIsImporting(true)}>Import CSV</button>
-              <a className="button" href={`${path}/catalogue`} download><Download size={16} aria-hidden /> CSV</a>
+              <label className="flex flex-col gap-1 text-sm">
+                Look for
+                <input
+                  className="entry w-40"
+                  value={looked}
+                  onChange={(event) => setLooked(event.target.value)}
+                />
+              </label>
+              <button type="button" className="button" onClick={() => setIsImporting(true)}>
+                Import CSV
+              </button>
+              <a className="button" href={`${path}/catalogue`} download>
+                <Download size={16} aria-hidden /> CSV
+              </a>
             </div>
           </header>
-          {refused && !['rate', 'postage', 'freeOver', 'leadDays'].includes(refused.field ?? '') && <p role="alert" className="mt-2 font-semibold text-ochre">{refused.sentence}</p>}
-          <div className="mt-3 overflow-x-auto" tabIndex={0} role="group" aria-label="The catalogue, to be scrolled sideways">
+          {refused && !['rate', 'postage', 'freeOver', 'leadDays'].includes(refused.field ?? '') && (
+            <p role="alert" className="mt-2 font-semibold text-ochre">
+              {refused.sentence}
+            </p>
+          )}
+          <div
+            className="mt-3 overflow-x-auto"
+            tabIndex={0}
+            role="group"
+            aria-label="The catalogue, to be scrolled sideways"
+          >
             <table className="w-full min-w-[40rem] text-sm" aria-label="Catalogue">
-              <thead><tr className="border-b border-ink text-left text-xs text-soft"><th scope="col" className="font-normal">Part</th><th scope="col" className="font-normal">String</th><th scope="col" className="font-normal">Class, end</th><th scope="col" className="text-right font-normal">Length</th><th scope="col" className="text-right font-normal">Price</th><th scope="col" className="text-right font-normal">In stock</th></tr></thead>
+              <thead>
+                <tr className="border-b border-ink text-left text-xs text-soft">
+                  <th scope="col" className="font-normal">
+                    Part
+                  </th>
+                  <th scope="col" className="font-normal">
+                    String
+                  </th>
+                  <th scope="col" className="font-normal">
+                    Class, end
+                  </th>
+                  <th scope="col" className="text-right font-normal">
+                    Length
+                  </th>
+                  <th scope="col" className="text-right font-normal">
+                    Price
+                  </th>
+                  <th scope="col" className="text-right font-normal">
+                    In stock
+                  </th>
+                </tr>
+              </thead>
               <tbody>
                 {found.slice(0, SHOWN).map((item) => (
                   <tr key={item.id} className="border-b border-rule">
                     <td className="py-1.5 pr-2 font-semibold">{item.part}</td>
-                    <td className="pr-2">{item.name}<span className="block text-soft">{item.setOf ? item.setOf.map(({ part, count }) => (count === 1 ? part : `${part} ×${count}`)).join(', ') : `${item.maker} ${item.line}`}</span></td>
-                    <td className="pr-2">{item.tensionClass}, {item.end}</td>
-                    <td className="pr-2 text-right whitespace-nowrap">{item.setOf ? 'a set' : `${lengthFigure(item.length, { unit, digits: unit === 'mm' ? 0 : 1 })} ${unit}`}</td>
-                    <td className="pr-2 text-right whitespace-nowrap">{moneyText(item.priceMinor, supplier.currency)}</td>
-                    <td className={`text-right ${item.stock === 0 ? 'text-ochre' : ''}`}>{item.stock === 0 ? 'none' : item.stock}</td>
+                    <td className="pr-2">
+                      {item.name}
+                      <span className="block text-soft">
+                        {item.setOf
+                          ? item.setOf
+                              .map(({ part, count }) => (count === 1 ? part : `${part} ×${count}`))
+                              .join(', ')
+                          : `${item.maker} ${item.line}`}
+                      </span>
+                    </td>
+                    <td className="pr-2">
+                      {item.tensionClass}, {item.end}
+                    </td>
+                    <td className="pr-2 text-right whitespace-nowrap">
+                      {item.setOf
+                        ? 'a set'
+                        : `${lengthFigure(item.length, { unit, digits: unit === 'mm' ? 0 : 1 })} ${unit}`}
+                    </td>
+                    <td className="pr-2 text-right whitespace-nowrap">
+                      {moneyText(item.priceMinor, supplier.currency)}
+                    </td>
+                    <td className={`text-right ${item.stock === 0 ? 'text-ochre' : ''}`}>
+                      {item.stock === 0 ? 'none' : item.stock}
+                    </td>
                   </tr>
                 ))}
               </tbody>
             </table>
-            {found.length > SHOWN && <p className="mt-1 text-xs text-soft">and {found.length - SHOWN} more; look for what you want</p>}
+            {found.length > SHOWN && (
+              <p className="mt-1 text-xs text-soft">
+                and {found.length - SHOWN} more; look for what you want
+              </p>
+            )}
           </div>
         </section>
       </div>
       <section className="sheet p-4 md:p-5" aria-labelledby="terms">
-        <h2 id="terms" className="text-xl font-semibold">Terms</h2>
+        <h2 id="terms" className="text-xl font-semibold">
+          Terms
+        </h2>
         <form onSubmit={change} noValidate className="mt-3 grid gap-3">
-          <Entry label={`One ${supplier.currency} in ${currency}`} name="rate" inputMode="decimal" defaultValue={supplier.rate} problem={fieldProblem('rate')} hint={supplier.currency === currency ? 'The house’s own money.' : 'The rate that the plan reckons with.'} />
-          <Entry label={`Postage, ${supplier.currency}`} name="postage" inputMode="decimal" defaultValue={(supplier.postageMinor / 100).toFixed(2)} problem={fieldProblem('postage')} />
-          <Entry label={`Free from, ${supplier.currency}`} name="freeOver" inputMode="decimal" defaultValue={supplier.freeOverMinor === null ? '' : (supplier.freeOverMinor / 100).toFixed(2)} hint="Leave it empty where postage is never free." problem={fieldProblem('freeOver')} />
-          <Entry label="Days until it is here" name="leadDays" inputMode="numeric" defaultValue={supplier.leadDays} problem={fieldProblem('leadDays')} />
-          <button type="submit" className="button button-main">Keep the terms</button>
+          <Entry
+            label={`One ${supplier.currency} in ${currency}`}
+            name="rate"
+            inputMode="decimal"
+            defaultValue={supplier.rate}
+            problem={fieldProblem('rate')}
+            hint={
+              supplier.currency === currency
+                ? 'The house’s own money.'
+                : 'The rate that the plan reckons with.'
+            }
+          />
+          <Entry
+            label={`Postage, ${supplier.currency}`}
+            name="postage"
+            inputMode="decimal"
+            defaultValue={(supplier.postageMinor / 100).toFixed(2)}
+            problem={fieldProblem('postage')}
+          />
+          <Entry
+            label={`Free from, ${supplier.currency}`}
+            name="freeOver"
+            inputMode="decimal"
+            defaultValue={supplier.freeOverMinor === null ? '' : (supplier.freeOverMinor / 100).toFixed(2)}
+            hint="Leave it empty where postage is never free."
+            problem={fieldProblem('freeOver')}
+          />
+          <Entry
+            label="Days until it is here"
+            name="leadDays"
+            inputMode="numeric"
+            defaultValue={supplier.leadDays}
+            problem={fieldProblem('leadDays')}
+          />
+          <button type="submit" className="button button-main">
+            Keep the terms
+          </button>
         </form>
       </section>
     </div>

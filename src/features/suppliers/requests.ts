@@ -1,19 +1,36 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsPositive, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsPositive,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import type { CatalogueCells } from '@/data/catalogue/catalogue-cells'
 import { FILE_UNITS, type FileUnit } from '@/data/csv/guess'
 
 export class TermsRequest {
   @Max(10_000, { message: 'A rate of more than 10,000 can’t be right.' })
-  @IsPositive({ message: 'The rate is what one of the supplier’s money is worth in the house’s: more than nothing.' })
+  @IsPositive({
+    message: 'The rate is what one of the supplier’s money is worth in the house’s: more than nothing.',
+  })
   @IsNumber({}, { message: 'The rate: expected a number such as 1.17.' })
   rate!: number
 
-  @MaxLength(20) @IsString()
+  @MaxLength(20)
+  @IsString()
   postage!: string
 
   /** Empty where postage is never free. */
-  @MaxLength(20) @IsString()
+  @MaxLength(20)
+  @IsString()
   freeOver!: string
 
   @Max(365, { message: 'More than a year is no lead time.' })
@@ -53,9 +70,14 @@ class UnitsRequest {
 }
 
 export class CatalogueRequest {
-  @ValidateNested({ each: true }) @Type(() => CatalogueCellsRequest) @ArrayMaxSize(20_000, { message: 'A catalogue of more than 20,000 parts: take a part of it.' }) @ArrayMinSize(1, { message: 'There is no row in it that can be taken.' }) @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => CatalogueCellsRequest)
+  @ArrayMaxSize(20_000, { message: 'A catalogue of more than 20,000 parts: take a part of it.' })
+  @ArrayMinSize(1, { message: 'There is no row in it that can be taken.' })
+  @IsArray()
   rows!: CatalogueCellsRequest[]
 
-  @ValidateNested() @Type(() => UnitsRequest)
+  @ValidateNested()
+  @Type(() => UnitsRequest)
   units!: UnitsRequest
 }

@@ -20,21 +20,53 @@ export function TailRow({ tail, now }: { readonly tail: ParkedTail; readonly now
   const name = `${tail.name} of ${tail.instrumentName}`
   const trim = (event: FormEvent) => {
     event.preventDefault()
-    void act(`/api/tails/${tail.id}/trim`, { unit, ...(tail.coil ? { left } : {}) }, `The tail of ${withThe(name)} is trimmed.`)
+    void act(
+      `/api/tails/${tail.id}/trim`,
+      { unit, ...(tail.coil ? { left } : {}) },
+      `The tail of ${withThe(name)} is trimmed.`,
+    )
   }
   return (
     <li className="py-3">
-      <Link href={`/instruments/${tail.slug}?string=${tail.number}`} className="font-semibold hover:underline">{name}</Link>
-      <p className={`text-sm ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>{tail.ended ? 'Its string came off.' : due ? 'Trim it now.' : `Trim it from ${nearText(tail.dueAt, now, timeZone)}.`}{tail.coil && ` ${tail.coil.label} hangs by it, ${measureText(measure('length', tail.coil.lengthLeft), unit)} before it was fitted.`}</p>
+      <Link
+        href={`/instruments/${tail.slug}?string=${tail.number}`}
+        className="font-semibold hover:underline"
+      >
+        {name}
+      </Link>
+      <p className={`text-sm ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>
+        {tail.ended
+          ? 'Its string came off.'
+          : due
+            ? 'Trim it now.'
+            : `Trim it from ${nearText(tail.dueAt, now, timeZone)}.`}
+        {tail.coil &&
+          ` ${tail.coil.label} hangs by it, ${measureText(measure('length', tail.coil.lengthLeft), unit)} before it was fitted.`}
+      </p>
       <form onSubmit={trim} noValidate className="mt-1 flex flex-wrap items-end gap-2">
         {tail.coil && (
           <Labelled label={`Left of ${tail.coil.label}, ${unit}`} problem={refused?.sentence}>
-            {(wiring) => <input className="entry mt-1 w-32" inputMode="decimal" autoComplete="off" {...wiring} value={left} onChange={(event) => setLeft(event.target.value)} />}
+            {(wiring) => (
+              <input
+                className="entry mt-1 w-32"
+                inputMode="decimal"
+                autoComplete="off"
+                {...wiring}
+                value={left}
+                onChange={(event) => setLeft(event.target.value)}
+              />
+            )}
           </Labelled>
         )}
-        <button type="submit" className="button" aria-label={`The tail of ${withThe(name)} is trimmed`}>Trimmed</button>
+        <button type="submit" className="button" aria-label={`The tail of ${withThe(name)} is trimmed`}>
+          Trimmed
+        </button>
       </form>
-      {!tail.coil && refused && <p role="alert" className="text-sm font-semibold text-ochre">{refused.sentence}</p>}
+      {!tail.coil && refused && (
+        <p role="alert" className="text-sm font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
     </li>
   )
 }

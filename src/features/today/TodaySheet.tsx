@@ -31,10 +31,17 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
             <h1 className="text-2xl font-semibold">{dayText(now, timeZone)}</h1>
             <p className="text-soft">{name}</p>
           </div>
-          <Link href="/broke" className="button button-main min-h-16 w-full px-8 text-2xl font-plate sm:w-auto">A string broke</Link>
+          <Link
+            href="/broke"
+            className="button button-main min-h-16 w-full px-8 text-2xl font-plate sm:w-auto"
+          >
+            A string broke
+          </Link>
         </header>
         <section aria-labelledby="retunes" className="pt-4">
-          <h2 id="retunes" className="text-xl font-semibold">Retune now</h2>
+          <h2 id="retunes" className="text-xl font-semibold">
+            Retune now
+          </h2>
           {due.length === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.</p>}
           <ul className="ruled mt-1">{due.map(retuneRow)}</ul>
           {later.length > 0 && (
@@ -47,16 +54,30 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
       </div>
       <div className="contents lg:order-2 lg:flex lg:flex-col lg:gap-4">
         <section className="sheet order-2 p-5" aria-labelledby="broken">
-          <h2 id="broken" className="text-xl font-semibold">Broken</h2>
+          <h2 id="broken" className="text-xl font-semibold">
+            Broken
+          </h2>
           {view.jobs.length === 0 && <p className="mt-1 text-soft">Every position has its string.</p>}
           <ul className="ruled">
             {view.jobs.map((job) => (
               <li key={job.jobId} className="py-3">
                 <Link href={`/jobs/${job.jobId}`} className="group flex items-center gap-3">
-                  <svg viewBox="0 0 20 44" className="h-11 w-5 shrink-0" aria-hidden><path d="M10,0V14q0,4 5,6M10,44V30q0,-4 -5,-6" fill="none" stroke="var(--ochre)" strokeWidth={2.5} strokeLinecap="round" /></svg>
+                  <svg viewBox="0 0 20 44" className="h-11 w-5 shrink-0" aria-hidden>
+                    <path
+                      d="M10,0V14q0,4 5,6M10,44V30q0,-4 -5,-6"
+                      fill="none"
+                      stroke="var(--ochre)"
+                      strokeWidth={2.5}
+                      strokeLinecap="round"
+                    />
+                  </svg>
                   <span>
-                    <span className="block font-semibold group-hover:underline">{job.name} of {job.instrumentName}</span>
-                    <span className="block text-sm text-soft">{job.site}, {distanceText(job.openedAt, now)}</span>
+                    <span className="block font-semibold group-hover:underline">
+                      {job.name} of {job.instrumentName}
+                    </span>
+                    <span className="block text-sm text-soft">
+                      {job.site}, {distanceText(job.openedAt, now)}
+                    </span>
                     <span className="block text-sm font-semibold text-ochre">{job.next}</span>
                   </span>
                 </Link>
@@ -66,31 +87,51 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
         </section>
         {view.tails.length > 0 && (
           <section className="sheet order-3 p-5" aria-labelledby="tails">
-            <h2 id="tails" className="text-xl font-semibold">Parked tails</h2>
+            <h2 id="tails" className="text-xl font-semibold">
+              Parked tails
+            </h2>
             <ul className="ruled">{view.tails.map(tailRow)}</ul>
           </section>
         )}
         {view.orders.length > 0 && (
           <section className="sheet order-3 p-5" aria-labelledby="coming">
-            <h2 id="coming" className="text-xl font-semibold">Coming</h2>
+            <h2 id="coming" className="text-xl font-semibold">
+              Coming
+            </h2>
             <ul className="ruled">
               {view.orders.map(({ id, supplier, next }) => (
-                <li key={id}><Link href={`/orders/${id}`} className="block min-h-11 py-2 hover:underline"><span className="block font-semibold">Order {id}, {supplier}</span><span className="block text-sm text-soft">{next}</span></Link></li>
+                <li key={id}>
+                  <Link href={`/orders/${id}`} className="block min-h-11 py-2 hover:underline">
+                    <span className="block font-semibold">
+                      Order {id}, {supplier}
+                    </span>
+                    <span className="block text-sm text-soft">{next}</span>
+                  </Link>
+                </li>
               ))}
             </ul>
           </section>
         )}
         <section className="sheet order-4 p-5" aria-labelledby="ahead">
-          <h2 id="ahead" className="text-xl font-semibold">Ahead</h2>
+          <h2 id="ahead" className="text-xl font-semibold">
+            Ahead
+          </h2>
           {view.ahead.length === 0 && <p className="mt-1 text-soft">No date is set.</p>}
           <ul className="ruled">
             {view.ahead.map((date) => (
               <li key={date.name} className="grid grid-cols-[4.5rem_1fr] gap-3 py-3">
-                <span className="plate-figure text-3xl leading-none">{daysAhead(date.at, now, timeZone)}<span className="ml-1 font-text text-sm text-soft">days</span></span>
+                <span className="plate-figure text-3xl leading-none">
+                  {daysAhead(date.at, now, timeZone)}
+                  <span className="ml-1 font-text text-sm text-soft">days</span>
+                </span>
                 <span>
                   <span className="block font-semibold">{date.name}</span>
                   <span className="block text-sm text-soft">{nearText(date.at, now, timeZone)}</span>
-                  <span className={`block text-sm ${date.notReady.length ? 'text-ochre' : 'text-verdigris'}`}>{date.notReady.length ? `Not ready by then: ${date.notReady.join(', ')}` : 'Every settling string will hold by then.'}</span>
+                  <span className={`block text-sm ${date.notReady.length ? 'text-ochre' : 'text-verdigris'}`}>
+                    {date.notReady.length
+                      ? `Not ready by then: ${date.notReady.join(', ')}`
+                      : 'Every settling string will hold by then.'}
+                  </span>
                 </span>
               </li>
             ))}

@@ -21,10 +21,19 @@ export function ChoiceClues({ question, clues, onGive, onTake }: ChoiceCluesProp
       <p className="clear-left text-sm text-soft">{how}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         {question.answers.map(({ word, clue }) => {
-          const chosen = clues.some((given) => clueKey(given) === clueKey(clue) && 'seen' in given && 'seen' in clue && given.seen === clue.seen)
+          const chosen = clues.some(
+            (given) =>
+              clueKey(given) === clueKey(clue) &&
+              'seen' in given &&
+              'seen' in clue &&
+              given.seen === clue.seen,
+          )
           return (
             <button
-              key={word} type="button" aria-pressed={chosen} onClick={() => (chosen ? onTake(clueKey(clue)) : onGive(clue))}
+              key={word}
+              type="button"
+              aria-pressed={chosen}
+              onClick={() => (chosen ? onTake(clueKey(clue)) : onGive(clue))}
               className="flex min-h-11 items-center gap-2 border border-line px-3 text-left text-sm hover:border-ink aria-pressed:border-verdigris aria-pressed:bg-verdigris-wash aria-pressed:font-semibold"
             >
               <ExamPicture clue={clue} /> {word}

@@ -13,7 +13,13 @@ interface MeasuredCluesProps {
 }
 
 /** A small form that gives one clue; what can't be read gets its sentence, and stays as it was typed. */
-function ClueForm({ kind, side = null, children, read, onGive }: {
+function ClueForm({
+  kind,
+  side = null,
+  children,
+  read,
+  onGive,
+}: {
   readonly kind: Clue['kind']
   readonly side?: Side | null
   readonly children: (problem: string | undefined) => ReactNode
@@ -38,20 +44,31 @@ function ClueForm({ kind, side = null, children, read, onGive }: {
   )
 }
 
-const GIVE = <button type="submit" className="button justify-self-start">Weigh it</button>
+const GIVE = (
+  <button type="submit" className="button justify-self-start">
+    Weigh it
+  </button>
+)
 
 /** The measured gauge of the old string. */
 export function GaugeClue({ bench, onGive }: MeasuredCluesProps) {
   const read = (form: FormData): Clue | string => {
     const [clue] = readClues(`gauge ${String(form.get('gauge'))}`, bench).clues
-    return clue?.kind === 'gauge' ? { ...clue, worn: form.get('state') === 'used' } : `Expected a gauge such as “0.86 mm”, “.034 in” or “34 thou”, got “${String(form.get('gauge'))}”.`
+    return clue?.kind === 'gauge'
+      ? { ...clue, worn: form.get('state') === 'used' }
+      : `Expected a gauge such as “0.86 mm”, “.034 in” or “34 thou”, got “${String(form.get('gauge'))}”.`
   }
   return (
     <ClueForm kind="gauge" read={read} onGive={onGive}>
       {(problem) => (
         <>
           <div className="grid gap-2 grid-cols-[1fr_8rem] items-end">
-            <Entry label={`Gauge, ${bench.unit} unless you write the unit`} name="gauge" inputMode="decimal" problem={problem} />
+            <Entry
+              label={`Gauge, ${bench.unit} unless you write the unit`}
+              name="gauge"
+              inputMode="decimal"
+              problem={problem}
+            />
             <Choice label="The string was" name="state" options={['used', 'new']} />
           </div>
           {GIVE}
@@ -65,16 +82,34 @@ export function GaugeClue({ bench, onGive }: MeasuredCluesProps) {
 export function PiecesClue({ bench, onGive }: MeasuredCluesProps) {
   const read = (form: FormData): Clue | string => {
     const [clue] = readClues(`pieces ${String(form.get('pieces'))}`, bench).clues
-    return clue?.kind === 'pieces' ? clue : `Expected a length such as “620 mm” or “24 3/8 in”, got “${String(form.get('pieces'))}”.`
+    return clue?.kind === 'pieces'
+      ? clue
+      : `Expected a length such as “620 mm” or “24 3/8 in”, got “${String(form.get('pieces'))}”.`
   }
-  return <ClueForm kind="pieces" read={read} onGive={onGive}>{(problem) => <><Entry label="In all" name="pieces" inputMode="decimal" problem={problem} />{GIVE}</>}</ClueForm>
+  return (
+    <ClueForm kind="pieces" read={read} onGive={onGive}>
+      {(problem) => (
+        <>
+          <Entry label="In all" name="pieces" inputMode="decimal" problem={problem} />
+          {GIVE}
+        </>
+      )}
+    </ClueForm>
+  )
 }
 
 /** A count from one end. */
-export function CountClue({ last, onGive }: { readonly last: number; readonly onGive: (clue: Clue) => void }) {
+export function CountClue({
+  last,
+  onGive,
+}: {
+  readonly last: number
+  readonly onGive: (clue: Clue) => void
+}) {
   const read = (form: FormData): Clue | string => {
     const number = Number(form.get('number'))
-    if (!Number.isInteger(number) || number < 1 || number > last) return `Expected a whole number from 1 to ${last}, got “${String(form.get('number'))}”.`
+    if (!Number.isInteger(number) || number < 1 || number > last)
+      return `Expected a whole number from 1 to ${last}, got “${String(form.get('number'))}”.`
     return { kind: 'counted', from: form.get('from') === 'the bottom' ? 'bottom' : 'top', number }
   }
   return (
@@ -96,8 +131,13 @@ export function CountClue({ last, onGive }: { readonly last: number; readonly on
 export function ColouredClue({ onGive }: { readonly onGive: (clue: Clue) => void }) {
   const read = (form: FormData): Clue | string => {
     const steps = Number(form.get('steps'))
-    if (!Number.isInteger(steps) || steps < 1 || steps > 6) return `Expected one to six steps, got “${String(form.get('steps'))}”.`
-    return { kind: 'coloured neighbour', seen: form.get('colour') === 'red' ? 'red' : 'dark', away: form.get('way') === 'below' ? steps : -steps }
+    if (!Number.isInteger(steps) || steps < 1 || steps > 6)
+      return `Expected one to six steps, got “${String(form.get('steps'))}”.`
+    return {
+      kind: 'coloured neighbour',
+      seen: form.get('colour') === 'red' ? 'red' : 'dark',
+      away: form.get('way') === 'below' ? steps : -steps,
+    }
   }
   return (
     <ClueForm kind="coloured neighbour" read={read} onGive={onGive}>
@@ -120,7 +160,9 @@ export function PitchClue({ bench, onGive }: MeasuredCluesProps) {
   const [side, setSide] = useState<Side>('longer')
   const read = (form: FormData): Clue | string => {
     const [clue] = readClues(`the next ${side} sounds ${String(form.get('pitch'))}`, bench).clues
-    return clue?.kind === 'neighbour’s pitch' ? clue : `Expected a note with its scientific octave or a frequency, such as “G4” or “392 Hz”, got “${String(form.get('pitch'))}”.`
+    return clue?.kind === 'neighbour’s pitch'
+      ? clue
+      : `Expected a note with its scientific octave or a frequency, such as “G4” or “392 Hz”, got “${String(form.get('pitch'))}”.`
   }
   return (
     <ClueForm kind="neighbour’s pitch" side={side} read={read} onGive={onGive}>
@@ -128,7 +170,12 @@ export function PitchClue({ bench, onGive }: MeasuredCluesProps) {
         <>
           <div className="grid gap-2 grid-cols-[1fr_8rem] items-end">
             <Entry label="It sounds (scientific octave, or Hz)" name="pitch" problem={problem} />
-            <Choice label="The next string that is" options={['longer', 'shorter']} value={side} onChange={(event) => setSide(event.target.value as Side)} />
+            <Choice
+              label="The next string that is"
+              options={['longer', 'shorter']}
+              value={side}
+              onChange={(event) => setSide(event.target.value as Side)}
+            />
           </div>
           {GIVE}
         </>

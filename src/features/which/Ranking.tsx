@@ -18,7 +18,11 @@ interface RankingProps {
   readonly clues: readonly Clue[]
 }
 
-const MARKS = { for: ['✓', 'speaks for it'], hardly: ['·', 'says little'], against: ['×', 'speaks against it'] } as const
+const MARKS = {
+  for: ['✓', 'speaks for it'],
+  hardly: ['·', 'says little'],
+  against: ['×', 'speaks against it'],
+} as const
 const LESS = ['·', 'speaks less for it'] as const
 /** A clue is told of a later place when it speaks for it by less than this share of what it does for the first. */
 const BEHIND = 0.9
@@ -34,25 +38,46 @@ export function Ranking({ instrument, ranked, clues }: RankingProps) {
       {shown.map(({ position, chance, speaks, shares }, place) => {
         const { name, beside } = leadingNames(position)
         // The first is told in full, the others by where they fall behind it.
-        const told = clues.map((clue, i) => ({ clue, i })).filter(({ i }) => place === 0 || (shares[i] as number) < BEHIND * (ranked[0]?.shares[i] as number))
+        const told = clues
+          .map((clue, i) => ({ clue, i }))
+          .filter(({ i }) => place === 0 || (shares[i] as number) < BEHIND * (ranked[0]?.shares[i] as number))
         return (
           <li key={position.number} className="py-3">
             <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-              <span className={`plate-figure shrink-0 ${place === 0 ? 'text-4xl' : 'text-2xl'} leading-none`}>{percent(chance)}<span className="ml-1 text-sm text-soft">%</span></span>
+              <span className={`plate-figure shrink-0 ${place === 0 ? 'text-4xl' : 'text-2xl'} leading-none`}>
+                {percent(chance)}
+                <span className="ml-1 text-sm text-soft">%</span>
+              </span>
               <div className="min-w-48 flex-1">
                 <h3 className="text-xl leading-tight font-semibold">{name}</h3>
-                <p className="text-sm text-soft">{beside}, {numberName(position)}; {materialWord(position.construction)} {measureText(measure('gauge', gaugeOf(position)), unit)}</p>
+                <p className="text-sm text-soft">
+                  {beside}, {numberName(position)}; {materialWord(position.construction)}{' '}
+                  {measureText(measure('gauge', gaugeOf(position)), unit)}
+                </p>
               </div>
-              <Link href={`/instruments/${instrument.slug}?string=${position.number}`} className={`button shrink-0 ${place === 0 ? 'button-main' : ''}`}>It is this one</Link>
+              <Link
+                href={`/instruments/${instrument.slug}?string=${position.number}`}
+                className={`button shrink-0 ${place === 0 ? 'button-main' : ''}`}
+              >
+                It is this one
+              </Link>
             </div>
             <ul className="mt-2 text-sm">
-              {told.length === 0 && <li className="text-soft">Every clue speaks for it as much as for the first.</li>}
+              {told.length === 0 && (
+                <li className="text-soft">Every clue speaks for it as much as for the first.</li>
+              )}
               {told.map(({ clue, i }) => {
                 const [mark, word] = place > 0 && speaks[i] === 'for' ? LESS : MARKS[speaks[i] ?? 'hardly']
                 return (
                   <li key={i} className={`flex gap-2 ${speaks[i] === 'against' ? 'text-ochre' : ''}`}>
-                    <span className="w-4 shrink-0 text-center font-semibold" aria-hidden>{mark}</span>
-                    <span><span className="sr-only">{word}: </span><PhraseText phrase={clueWords(clue)} />: <PhraseText phrase={chartedWords(clue, position, instrument)} /></span>
+                    <span className="w-4 shrink-0 text-center font-semibold" aria-hidden>
+                      {mark}
+                    </span>
+                    <span>
+                      <span className="sr-only">{word}: </span>
+                      <PhraseText phrase={clueWords(clue)} />:{' '}
+                      <PhraseText phrase={chartedWords(clue, position, instrument)} />
+                    </span>
                   </li>
                 )
               })}

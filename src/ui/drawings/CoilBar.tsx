@@ -28,15 +28,29 @@ export function CoilBar({ bought, left, cuts, planned = 0, fills }: CoilBarProps
   const tooShort = planned > left
   const remains = tooShort ? left : left - planned
   return (
-    <div className="flex h-8 border border-line" style={{ width: `${shown * 100}%` }} role="img" aria-label={`${text(left)} left of ${text(bought)}${planned ? `; the cut is ${text(planned)}` : ''}`}>
-      {cuts.map((cut, i) => <div key={i} style={{ width: share(cut) }} className="border-r border-dashed border-line bg-linen" />)}
+    <div
+      className="flex h-8 border border-line"
+      style={{ width: `${shown * 100}%` }}
+      role="img"
+      aria-label={`${text(left)} left of ${text(bought)}${planned ? `; the cut is ${text(planned)}` : ''}`}
+    >
+      {cuts.map((cut, i) => (
+        <div key={i} style={{ width: share(cut) }} className="border-r border-dashed border-line bg-linen" />
+      ))}
       {planned > 0 && !tooShort && (
-        <div style={{ width: share(planned) }} className="grid place-items-center overflow-hidden border-r-2 border-ink bg-[repeating-linear-gradient(135deg,var(--verdigris-wash)_0_5px,transparent_5px_9px)] text-xs">
-          {(planned / bought) * shown > NARROW && <span className="bg-paper/85 px-1 whitespace-nowrap">{text(planned)}</span>}
+        <div
+          style={{ width: share(planned) }}
+          className="grid place-items-center overflow-hidden border-r-2 border-ink bg-[repeating-linear-gradient(135deg,var(--verdigris-wash)_0_5px,transparent_5px_9px)] text-xs"
+        >
+          {(planned / bought) * shown > NARROW && (
+            <span className="bg-paper/85 px-1 whitespace-nowrap">{text(planned)}</span>
+          )}
         </div>
       )}
       <div className="grid flex-1 place-items-center overflow-hidden bg-paper text-xs text-soft">
-        {(remains / bought) * shown > NARROW && <span className="px-1 whitespace-nowrap">{text(remains)}</span>}
+        {(remains / bought) * shown > NARROW && (
+          <span className="px-1 whitespace-nowrap">{text(remains)}</span>
+        )}
       </div>
     </div>
   )

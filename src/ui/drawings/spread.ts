@@ -9,11 +9,13 @@ export function spread(wanted: readonly number[], gap: number): number[] {
   const count = wanted.length
   const least = Math.min(gap, count > 1 ? 1 / (count - 1) : 1)
   const placed = [...wanted]
-  for (let i = 1; i < count; i += 1) placed[i] = Math.max(placed[i] as number, (placed[i - 1] as number) + least)
+  for (let i = 1; i < count; i += 1)
+    placed[i] = Math.max(placed[i] as number, (placed[i - 1] as number) + least)
   const over = Math.max(0, (placed.at(-1) ?? 0) - 1)
   if (over > 0) {
     placed[count - 1] = 1
-    for (let i = count - 2; i >= 0; i -= 1) placed[i] = Math.min(placed[i] as number, (placed[i + 1] as number) - least)
+    for (let i = count - 2; i >= 0; i -= 1)
+      placed[i] = Math.min(placed[i] as number, (placed[i + 1] as number) - least)
   }
   return placed
 }

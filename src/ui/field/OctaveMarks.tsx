@@ -13,11 +13,26 @@ export const OctaveMarks = memo(function OctaveMarks({ shape }: { shape: FieldSh
     <g aria-hidden stroke="var(--soft)" strokeWidth={1.1 * scale} fill="none">
       {octavesOf(shape.strings).map(({ octave, strings }) => {
         const [treble, bass] = [strings[0] as DrawnString, strings.at(-1) as DrawnString]
-        const label = { x: (treble.x + bass.x) / 2 + out.x * 24 * scale, y: (treble.foot + bass.foot) / 2 + out.y * 24 * scale }
+        const label = {
+          x: (treble.x + bass.x) / 2 + out.x * 24 * scale,
+          y: (treble.foot + bass.foot) / 2 + out.y * 24 * scale,
+        }
         return (
           <g key={octave}>
-            <path d={`M${beside(treble, 5)}L${strings.map((s) => beside(s, 11)).join('L')}L${beside(bass, 5)}`} />
-            <text x={label.x} y={label.y} textAnchor="middle" dominantBaseline="central" fontSize={11 * scale} fill="var(--soft)" stroke="none">{ordinal(octave)}</text>
+            <path
+              d={`M${beside(treble, 5)}L${strings.map((s) => beside(s, 11)).join('L')}L${beside(bass, 5)}`}
+            />
+            <text
+              x={label.x}
+              y={label.y}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fontSize={11 * scale}
+              fill="var(--soft)"
+              stroke="none"
+            >
+              {ordinal(octave)}
+            </text>
           </g>
         )
       })}
@@ -34,7 +49,12 @@ function outward(strings: readonly DrawnString[]): { readonly x: number; readonl
 }
 
 /** Neighbouring strings of one harp octave, shortest first. */
-function octavesOf(strings: readonly DrawnString[]): readonly { octave: number; strings: readonly DrawnString[] }[] {
+function octavesOf(
+  strings: readonly DrawnString[],
+): readonly { octave: number; strings: readonly DrawnString[] }[] {
   const octaves = [...new Set(strings.map((s) => harpOctaveOf(s.position.note)))]
-  return octaves.map((octave) => ({ octave, strings: strings.filter((s) => harpOctaveOf(s.position.note) === octave) }))
+  return octaves.map((octave) => ({
+    octave,
+    strings: strings.filter((s) => harpOctaveOf(s.position.note) === octave),
+  }))
 }

@@ -17,7 +17,19 @@ export const WeightedStrings = memo(function WeightedStrings({ shape, weights }:
         const weight = weights[s.position.number] ?? 0
         if (weight < 0.005) return null
         const share = weight / heaviest
-        return <line key={s.position.number} x1={s.x} x2={s.x} y1={s.pin} y2={s.foot} stroke="var(--verdigris)" strokeWidth={(3 + 9 * share) * scale} opacity={0.15 + 0.55 * share} strokeLinecap="round" />
+        return (
+          <line
+            key={s.position.number}
+            x1={s.x}
+            x2={s.x}
+            y1={s.pin}
+            y2={s.foot}
+            stroke="var(--verdigris)"
+            strokeWidth={(3 + 9 * share) * scale}
+            opacity={0.15 + 0.55 * share}
+            strokeLinecap="round"
+          />
+        )
       })}
     </g>
   )

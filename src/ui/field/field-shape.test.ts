@@ -26,7 +26,10 @@ describe.each(shelf)('$name', (instrument) => {
   test('longer strings lie to the left, spaced as the chart has them, or wider where it says so', () => {
     shape.strings.slice(1).forEach((s, i) => {
       const shorter = shape.strings[i]!
-      expect(shorter.x - s.x).toBeCloseTo((shorter.position.at.tail.x - s.position.at.tail.x) * 1000 * shape.across, 6)
+      expect(shorter.x - s.x).toBeCloseTo(
+        (shorter.position.at.tail.x - s.position.at.tail.x) * 1000 * shape.across,
+        6,
+      )
       expect(shorter.x).toBeGreaterThan(s.x)
     })
   })
@@ -46,24 +49,53 @@ describe.each(shelf)('$name', (instrument) => {
 })
 
 test('only the two long, narrow instruments are drawn wider than life', () => {
-  expect(shelf.filter((instrument) => fieldShape(instrument).across > 1).map((i) => i.slug)).toEqual(['yarrow', 'orris'])
+  expect(shelf.filter((instrument) => fieldShape(instrument).across > 1).map((i) => i.slug)).toEqual([
+    'yarrow',
+    'orris',
+  ])
 })
 
 test('posts, hitch pins and feet are drawn where strings go to them, and nowhere else', () => {
   const posts = shelf.map((instrument) => [instrument.slug, fieldShape(instrument).posts.length])
-  expect(Object.fromEntries(posts)).toEqual({ lovage: 0, sorrel: 0, fennel: 0, bryony: 0, chervil: 0, teasel: 16, bistort: 12, borage: 0, yarrow: 0, orris: 4 })
-  const feet = shelf.map((instrument) => [instrument.slug, fieldShape(instrument).feet.map((foot) => foot.layers.map((layer) => layer.called))] as const)
-  expect(Object.fromEntries(feet.filter(([, layers]) => layers.length > 0))).toEqual({ yarrow: [expect.any(Array), expect.any(Array)] })
+  expect(Object.fromEntries(posts)).toEqual({
+    lovage: 0,
+    sorrel: 0,
+    fennel: 0,
+    bryony: 0,
+    chervil: 0,
+    teasel: 16,
+    bistort: 12,
+    borage: 0,
+    yarrow: 0,
+    orris: 4,
+  })
+  const feet = shelf.map(
+    (instrument) =>
+      [
+        instrument.slug,
+        fieldShape(instrument).feet.map((foot) => foot.layers.map((layer) => layer.called)),
+      ] as const,
+  )
+  expect(Object.fromEntries(feet.filter(([, layers]) => layers.length > 0))).toEqual({
+    yarrow: [expect.any(Array), expect.any(Array)],
+  })
   const yarrow = Object.fromEntries(feet)['yarrow'] ?? []
   expect(yarrow.flat().sort()).toEqual([1, 2, 3, 4, 5, 6, 7])
-  const crossing = shelf.filter((instrument) => fieldShape(instrument).crossPins.length > 0).map((i) => i.slug)
+  const crossing = shelf
+    .filter((instrument) => fieldShape(instrument).crossPins.length > 0)
+    .map((i) => i.slug)
   expect(crossing).toEqual(['orris'])
 })
 
 test('strung the other way round, the same drawing lies mirrored: wood, strings, and feet', () => {
   for (const instrument of shelf) {
-    const [usual, mirrored] = [fieldShape(instrument), fieldShape({ ...instrument, strung: 'the other way round' })]
-    expect(mirrored.strings.map((s) => s.x)).toEqual(usual.strings.map((s) => (s.x === 0 ? expect.closeTo(0) : -s.x)))
+    const [usual, mirrored] = [
+      fieldShape(instrument),
+      fieldShape({ ...instrument, strung: 'the other way round' }),
+    ]
+    expect(mirrored.strings.map((s) => s.x)).toEqual(
+      usual.strings.map((s) => (s.x === 0 ? expect.closeTo(0) : -s.x)),
+    )
     expect(mirrored.viewBox.x).toBeCloseTo(-(usual.viewBox.x + usual.viewBox.width), 6)
     expect(mirrored.viewBox.width).toBeCloseTo(usual.viewBox.width, 6)
     expect(mirrored.wood).toHaveLength(usual.wood.length)
@@ -73,18 +105,29 @@ test('strung the other way round, the same drawing lies mirrored: wood, strings,
 })
 
 describe('marks along a line', () => {
-  test('stay where they are when there is room', () => expect(spread([0.1, 0.5, 0.9], 0.1)).toEqual([0.1, 0.5, 0.9]))
+  test('stay where they are when there is room', () =>
+    expect(spread([0.1, 0.5, 0.9], 0.1)).toEqual([0.1, 0.5, 0.9]))
   test('keep their order and their distance, and stay on the line', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 1, maxLength: 12 }), (places) => {
-      const wanted = [...places].sort((a, b) => a - b)
-      const placed = spread(wanted, 0.06)
-      placed.slice(1).forEach((place, i) => expect(place - placed[i]!).toBeGreaterThanOrEqual(0.06 - 1e-9))
-      expect(placed[0]).toBeGreaterThanOrEqual(-1e-9)
-      expect(placed.at(-1)).toBeLessThanOrEqual(1 + 1e-9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 1, maxLength: 12 }),
+        (places) => {
+          const wanted = [...places].sort((a, b) => a - b)
+          const placed = spread(wanted, 0.06)
+          placed
+            .slice(1)
+            .forEach((place, i) => expect(place - placed[i]!).toBeGreaterThanOrEqual(0.06 - 1e-9))
+          expect(placed[0]).toBeGreaterThanOrEqual(-1e-9)
+          expect(placed.at(-1)).toBeLessThanOrEqual(1 + 1e-9)
+        },
+      ),
+    )
   })
   test('are spread evenly where there are too many', () => {
-    const placed = spread(Array.from({ length: 11 }, () => 0.5), 0.2)
+    const placed = spread(
+      Array.from({ length: 11 }, () => 0.5),
+      0.2,
+    )
     placed.slice(1).forEach((place, i) => expect(place - placed[i]!).toBeCloseTo(0.1, 9))
   })
 })

@@ -2,7 +2,13 @@
  * The shapes of a string field in millimetres of the drawing, y downward, from an instrument's geometry.
  */
 import { curveMonotoneX, line } from 'd3-shape'
-import { gaugeOf, type Family, type Instrument, type Point, type StringPosition } from '@/core/instrument/instrument'
+import {
+  gaugeOf,
+  type Family,
+  type Instrument,
+  type Point,
+  type StringPosition,
+} from '@/core/instrument/instrument'
 import { spacingAt } from '@/core/instrument/neck'
 import { isOnFoot } from '@/core/knots/fastenings'
 import { crossPinsOf, feetOf, SCROLL, type CrossPin, type DrawnFoot } from './head-and-foot'
@@ -20,7 +26,12 @@ export interface DrawnString {
 }
 
 export interface FieldShape {
-  readonly viewBox: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+  readonly viewBox: {
+    readonly x: number
+    readonly y: number
+    readonly width: number
+    readonly height: number
+  }
   readonly strings: readonly DrawnString[]
   /** Outlines of the wood, as SVG paths, back to front. */
   readonly wood: readonly string[]
@@ -47,20 +58,43 @@ export function fieldShape(instrument: Instrument): FieldShape {
     const below = position.freeLength - position.speakingLength - (pin.y - bridge.y)
     return {
       // Strung the other way round, the bass stands where the treble stands elsewhere.
-      position, x: tail.x * MM * across * (instrument.strung === 'as usual' ? 1 : -1), foot: isOnFoot(position) ? flip(tail.y) : flip(tail.y - below), tail: flip(tail.y), bridge: flip(bridge.y), pin: flip(pin.y),
+      position,
+      x: tail.x * MM * across * (instrument.strung === 'as usual' ? 1 : -1),
+      foot: isOnFoot(position) ? flip(tail.y) : flip(tail.y - below),
+      tail: flip(tail.y),
+      bridge: flip(bridge.y),
+      pin: flip(pin.y),
       weight: Math.min(16, spacingAt(instrument, position) * MM) * (0.13 + 0.13 * gaugeOf(position) * MM),
     }
   })
   const longest = instrument.positions.at(-1) as StringPosition
-  const feet = feetOf(instrument, strings, (longest.freeLength - longest.speakingLength - longest.head.pin.toBridge) * MM)
+  const feet = feetOf(
+    instrument,
+    strings,
+    (longest.freeLength - longest.speakingLength - longest.head.pin.toBridge) * MM,
+  )
   const { wood, lines, margin } = woodOf(instrument, strings, feet)
   const xs = strings.map((s) => s.x)
   const bottom = Math.max(...strings.map((s) => s.foot), ...feet.map((f) => f.y + f.radius + 30))
-  const box = { x: Math.min(...xs) - margin.left, y: -margin.top, right: Math.max(...xs) + margin.right, bottom: bottom + margin.bottom }
+  const box = {
+    x: Math.min(...xs) - margin.left,
+    y: -margin.top,
+    right: Math.max(...xs) + margin.right,
+    bottom: bottom + margin.bottom,
+  }
   return {
-    strings, wood, lines, across, feet, crossPins: crossPinsOf(strings),
+    strings,
+    wood,
+    lines,
+    across,
+    feet,
+    crossPins: crossPinsOf(strings),
     viewBox: { x: box.x, y: box.y, width: box.right - box.x, height: box.bottom - box.y },
-    posts: strings.flatMap((s) => (s.position.tail.postDiameter === null || isOnFoot(s.position) ? [] : [{ x: s.x, y: s.foot, r: (s.position.tail.postDiameter * MM) / 2 }])),
+    posts: strings.flatMap((s) =>
+      s.position.tail.postDiameter === null || isOnFoot(s.position)
+        ? []
+        : [{ x: s.x, y: s.foot, r: (s.position.tail.postDiameter * MM) / 2 }],
+    ),
   }
 }
 
@@ -69,12 +103,16 @@ const NARROWEST = 0.2
 
 function widening({ positions }: Instrument): number {
   const xs = positions.map((p) => p.at.tail.x)
-  const height = Math.max(...positions.map((p) => p.at.pin.y)) - Math.min(...positions.map((p) => p.at.tail.y))
+  const height =
+    Math.max(...positions.map((p) => p.at.pin.y)) - Math.min(...positions.map((p) => p.at.tail.y))
   const width = Math.max(...xs) - Math.min(...xs)
   return width <= 0 ? 1 : Math.min(6, Math.max(1, Math.ceil((NARROWEST * height) / width)))
 }
 
-const smooth = line<Point>().x((p) => p.x).y((p) => p.y).curve(curveMonotoneX)
+const smooth = line<Point>()
+  .x((p) => p.x)
+  .y((p) => p.y)
+  .curve(curveMonotoneX)
 
 function along(strings: readonly DrawnString[], y: (s: DrawnString) => number): Point[] {
   return [...strings].sort((a, b) => a.x - b.x).map((s) => ({ x: s.x, y: y(s) }))
@@ -121,7 +159,8 @@ function lyreWood(strings: readonly DrawnString[]) {
   const [end, start] = [treble.x + arm + 18, bass.x - arm - 18]
   return {
     wood: [
-      armOf(bass, -1), armOf(treble, 1),
+      armOf(bass, -1),
+      armOf(treble, 1),
       `M${bass.x - wide},${waist}L${treble.x + wide},${waist}C${treble.x + wide + 26},${foot} ${treble.x + wide * 0.7},${foot + 36} ${(bass.x + treble.x) / 2},${foot + 36}C${bass.x - wide * 0.7},${foot + 36} ${bass.x - wide - 26},${foot} ${bass.x - wide},${waist}Z`,
       `M${start},${bass.pin - 14}L${end},${treble.pin - 14}v38L${start},${bass.pin + 24}Z`,
     ],
@@ -143,7 +182,9 @@ function longWood(strings: readonly DrawnString[], feet: readonly DrawnFoot[]) {
   }
   const [l, r] = [edge(left, -1), edge(right, 1)]
   return {
-    wood: [`M${l.top},${down(0)}H${r.top}C${r.top},${down(0.08)} ${r.waist},${down(0.1)} ${r.waist},${down(0.18)}C${r.waist},${down(0.3)} ${r.hip},${down(0.34)} ${r.hip},${down(0.5)}C${r.hip},${down(0.8)} ${r.end},${down(0.9)} ${r.end},${down(1)}H${l.end}C${l.end},${down(0.9)} ${l.hip},${down(0.8)} ${l.hip},${down(0.5)}C${l.hip},${down(0.34)} ${l.waist},${down(0.3)} ${l.waist},${down(0.18)}C${l.waist},${down(0.1)} ${l.top},${down(0.08)} ${l.top},${down(0)}Z`],
+    wood: [
+      `M${l.top},${down(0)}H${r.top}C${r.top},${down(0.08)} ${r.waist},${down(0.1)} ${r.waist},${down(0.18)}C${r.waist},${down(0.3)} ${r.hip},${down(0.34)} ${r.hip},${down(0.5)}C${r.hip},${down(0.8)} ${r.end},${down(0.9)} ${r.end},${down(1)}H${l.end}C${l.end},${down(0.9)} ${l.hip},${down(0.8)} ${l.hip},${down(0.5)}C${l.hip},${down(0.34)} ${l.waist},${down(0.3)} ${l.waist},${down(0.18)}C${l.waist},${down(0.1)} ${l.top},${down(0.08)} ${l.top},${down(0)}Z`,
+    ],
     lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? ''],
     margin: { left: side + 170, right: side + 190, top: 62, bottom: 52 },
   }
@@ -166,7 +207,11 @@ function scrollWood(strings: readonly DrawnString[]) {
       `M${left - 7},${nut}L${right + 7},${nut}L${right + 9},${shoulder}C${middle + wide},${shoulder + 10} ${middle + wide},${tail - 40} ${middle + wide * 0.9},${foot}Q${middle},${foot + 60} ${middle - wide * 0.9},${foot}C${middle - wide},${tail - 40} ${middle - wide},${shoulder + 10} ${left - 9},${shoulder}Z`,
       `M${cl},${nut}V${head}A${roll},${roll} 0 0 1 ${cr},${head}V${nut}Z`,
     ],
-    lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? '', `M${middle - roll * 0.55},${head - roll * 0.2}a${roll * 0.55},${roll * 0.55} 0 1 1 ${roll * 0.55},${roll * 0.45}a${roll * 0.3},${roll * 0.3} 0 1 1 ${roll * 0.28},${-roll * 0.32}`],
+    lines: [
+      smooth(along(strings, (s) => s.tail)) ?? '',
+      smooth(along(strings, (s) => s.bridge)) ?? '',
+      `M${middle - roll * 0.55},${head - roll * 0.2}a${roll * 0.55},${roll * 0.55} 0 1 1 ${roll * 0.55},${roll * 0.45}a${roll * 0.3},${roll * 0.3} 0 1 1 ${roll * 0.28},${-roll * 0.32}`,
+    ],
     margin: { left: wide + 40, right: wide + 30, top: roll + 66, bottom: 70 },
   }
 }
@@ -190,12 +235,32 @@ function woodOf({ family }: Instrument, strings: readonly DrawnString[], feet: r
   const mirrored = strings.length > 1 && (strings[0] as DrawnString).x < (strings.at(-1) as DrawnString).x
   if (!mirrored) return WOOD[family](strings, feet)
   const turned = (x: number) => -x
-  const { wood, lines, margin } = WOOD[family](strings.map((s) => ({ ...s, x: turned(s.x) })), feet.map((f) => ({ ...f, x: turned(f.x) })))
-  return { wood: wood.map(mirroredPath), lines: lines.map(mirroredPath), margin: { ...margin, left: margin.right, right: margin.left } }
+  const { wood, lines, margin } = WOOD[family](
+    strings.map((s) => ({ ...s, x: turned(s.x) })),
+    feet.map((f) => ({ ...f, x: turned(f.x) })),
+  )
+  return {
+    wood: wood.map(mirroredPath),
+    lines: lines.map(mirroredPath),
+    margin: { ...margin, left: margin.right, right: margin.left },
+  }
 }
 
 /** Places of a coordinate in the arguments of each path command that lie across. */
-const ACROSS: Readonly<Record<string, readonly number[]>> = { M: [0], L: [0], H: [0], V: [], C: [0, 2, 4], Q: [0, 2], A: [5], h: [0], v: [], a: [5], l: [0], m: [0] }
+const ACROSS: Readonly<Record<string, readonly number[]>> = {
+  M: [0],
+  L: [0],
+  H: [0],
+  V: [],
+  C: [0, 2, 4],
+  Q: [0, 2],
+  A: [5],
+  h: [0],
+  v: [],
+  a: [5],
+  l: [0],
+  m: [0],
+}
 
 /** A path with left and right exchanged; an arc then turns the other way. */
 function mirroredPath(path: string): string {
@@ -203,12 +268,27 @@ function mirroredPath(path: string): string {
     const places = ACROSS[command]
     if (!places || rest.trim() === '') return command + rest
     const count = { C: 6, Q: 4, A: 7, a: 7, H: 1, V: 1, h: 1, v: 1 }[command] ?? 2
-    const numbers = rest.trim().split(/[\s,]+/).map(Number)
-    return command + numbers.map((n, i) => (places.includes(i % count) ? -n : count === 7 && i % 7 === 4 ? 1 - n : n)).join(' ')
+    const numbers = rest
+      .trim()
+      .split(/[\s,]+/)
+      .map(Number)
+    return (
+      command +
+      numbers
+        .map((n, i) => (places.includes(i % count) ? -n : count === 7 && i % 7 === 4 ? 1 - n : n))
+        .join(' ')
+    )
   })
 }
 
 const WOOD: Record<Family, (strings: readonly DrawnString[], feet: readonly DrawnFoot[]) => Wood> = {
-  'pedal harp': harpWood, 'lever harp': harpWood, 'lap harp': harpWood, 'wire-strung harp': harpWood,
-  'lap zither': zitherWood, 'loop-end zither': zitherWood, 'long zither': longWood, 'scroll-head zither': scrollWood, lyre: lyreWood,
+  'pedal harp': harpWood,
+  'lever harp': harpWood,
+  'lap harp': harpWood,
+  'wire-strung harp': harpWood,
+  'lap zither': zitherWood,
+  'loop-end zither': zitherWood,
+  'long zither': longWood,
+  'scroll-head zither': scrollWood,
+  lyre: lyreWood,
 }

@@ -39,7 +39,11 @@ const BESIDE = 92
  * @param drawn - every string, shortest first
  * @param below - how far under the bridge the feet stand, mm of the drawing
  */
-export function feetOf(instrument: Instrument, drawn: readonly DrawnString[], below: number): readonly DrawnFoot[] {
+export function feetOf(
+  instrument: Instrument,
+  drawn: readonly DrawnString[],
+  below: number,
+): readonly DrawnFoot[] {
   const groups = new Map<number, readonly StringPosition[]>()
   for (const position of instrument.positions.filter(isOnFoot)) {
     const group = sameLayers(instrument, position)
@@ -49,7 +53,9 @@ export function feetOf(instrument: Instrument, drawn: readonly DrawnString[], be
     const strings = group.map((p) => drawn[p.number - 1] as DrawnString)
     const radius = ((group[0]?.tail.postDiameter ?? 0.018) * MM) / 2
     // What most lies over is wound first.
-    const inward = [...group].sort((a, b) => layersOver(instrument, b).length - layersOver(instrument, a).length)
+    const inward = [...group].sort(
+      (a, b) => layersOver(instrument, b).length - layersOver(instrument, a).length,
+    )
     let out = radius
     const layers = inward.map((p): FootLayer => {
       const width = gaugeOf(p) * MM * HEAVIER
@@ -58,7 +64,10 @@ export function feetOf(instrument: Instrument, drawn: readonly DrawnString[], be
       return { called: p.called.number, radius: out - width / 2, width, from: { x: s.x, y: s.tail } }
     })
     return {
-      layers, radius, reach: BESIDE + (Math.max(...strings.map((s) => s.x)) - Math.min(...strings.map((s) => s.x))), x: strings.reduce((sum, s) => sum + s.x, 0) / strings.length,
+      layers,
+      radius,
+      reach: BESIDE + (Math.max(...strings.map((s) => s.x)) - Math.min(...strings.map((s) => s.x))),
+      x: strings.reduce((sum, s) => sum + s.x, 0) / strings.length,
       y: Math.max(...strings.map((s) => s.tail)) + below,
     }
   })
@@ -78,10 +87,20 @@ export interface CrossPin {
 export function crossPinsOf(drawn: readonly DrawnString[]): readonly CrossPin[] {
   const across = drawn.filter(({ position }) => position.head.pin.setting === 'across a scroll')
   if (across.length === 0) return []
-  const [left, right] = [Math.min(...across.map((s) => s.x)) - SCROLL, Math.max(...across.map((s) => s.x)) + SCROLL]
-  return [...across].sort((a, b) => a.pin - b.pin).map((string, i): CrossPin => ({
-    string, left, right, y: string.pin, radius: string.position.head.pin.diameter * (MM / 2), knob: i % 2 === 0 ? 'right' : 'left',
-  }))
+  const [left, right] = [
+    Math.min(...across.map((s) => s.x)) - SCROLL,
+    Math.max(...across.map((s) => s.x)) + SCROLL,
+  ]
+  return [...across]
+    .sort((a, b) => a.pin - b.pin)
+    .map((string, i): CrossPin => ({
+      string,
+      left,
+      right,
+      y: string.pin,
+      radius: string.position.head.pin.diameter * (MM / 2),
+      knob: i % 2 === 0 ? 'right' : 'left',
+    }))
 }
 
 /** From the outermost string to the outside of a scroll's cheek, mm. */

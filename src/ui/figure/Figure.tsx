@@ -22,9 +22,15 @@ export function Figure({ label, measure, size = 'large', note, working }: Figure
   const shown = showMeasure(measure, unit)
   return (
     <div className="min-w-0">
-      <div className="label flex items-center gap-1">{label}{working && <ShowWorking working={working} />}</div>
+      <div className="label flex items-center gap-1">
+        {label}
+        {working && <ShowWorking working={working} />}
+      </div>
       <div className="flex items-baseline">
-        <span className={`plate-figure ${SIZES[size]} leading-tight`}>{shown.figure}{shown.unit === '°' && '°'}</span>
+        <span className={`plate-figure ${SIZES[size]} leading-tight`}>
+          {shown.figure}
+          {shown.unit === '°' && '°'}
+        </span>
         {shown.unit !== '°' && <span className="ml-1.5 text-sm text-soft">{shown.unit}</span>}
       </div>
       {note && <div className="text-sm text-soft">{note}</div>}

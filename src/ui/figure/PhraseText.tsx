@@ -7,5 +7,13 @@ import { useHouse } from '../units'
 /** A sentence with its figures set apart from the words. */
 export function PhraseText({ phrase }: { phrase: Phrase }) {
   const { unit } = useHouse()
-  return phrase.map((part, i) => (typeof part === 'string' ? part : <strong key={i} className="plate-figure whitespace-nowrap">{measureText(part, unit)}</strong>))
+  return phrase.map((part, i) =>
+    typeof part === 'string' ? (
+      part
+    ) : (
+      <strong key={i} className="plate-figure whitespace-nowrap">
+        {measureText(part, unit)}
+      </strong>
+    ),
+  )
 }

@@ -19,14 +19,23 @@ export function FindBox() {
   const box = useRef<HTMLInputElement>(null)
   const form = useRef<HTMLFormElement>(null)
   const helpId = useId()
-  useHotkeys('/', (event) => { event.preventDefault(); box.current?.focus() }, { useKey: true })
+  useHotkeys(
+    '/',
+    (event) => {
+      event.preventDefault()
+      box.current?.focus()
+    },
+    { useKey: true },
+  )
 
   const putAway = () => {
     setReadings([])
     setProblem(null)
   }
   useEffect(() => {
-    const outside = (event: PointerEvent) => { if (!form.current?.contains(event.target as Node)) putAway() }
+    const outside = (event: PointerEvent) => {
+      if (!form.current?.contains(event.target as Node)) putAway()
+    }
     document.addEventListener('pointerdown', outside)
     return () => document.removeEventListener('pointerdown', outside)
   }, [])
@@ -49,35 +58,73 @@ export function FindBox() {
     const here = atHand ? readHere(text, atHand.instrument) : []
     if (here.length > 0) return take(here)
     const at = atHand ? `&at=${atHand.instrument.slug}` : ''
-    const answer = await send<{ readings: readonly ShelfReading[] }>(`/api/find?name=${encodeURIComponent(text)}${at}`)
+    const answer = await send<{ readings: readonly ShelfReading[] }>(
+      `/api/find?name=${encodeURIComponent(text)}${at}`,
+    )
     if (answer.ok) take(answer.value.readings)
     else setProblem(answer.sentence)
   }
 
   const several = new Set(readings.map(({ slug }) => slug)).size > 1
   return (
-    <form ref={form} onSubmit={submit} onKeyDown={(event) => { if (event.key === 'Escape') putAway() }} className="relative" role="search" aria-label="Find a string">
+    <form
+      ref={form}
+      onSubmit={submit}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') putAway()
+      }}
+      className="relative"
+      role="search"
+      aria-label="Find a string"
+    >
       <label className="flex items-stretch">
         <span className="sr-only">A string’s name or number</span>
         <input
-          ref={box} value={text} onChange={(event) => setText(event.target.value)} className="entry min-h-10 py-1 text-sm" placeholder={atHand ? `On ${atHand.instrument.name}: ${exampleOf(atHand.instrument)}` : 'Fennel 4A, G4 of Lovage'}
-          aria-invalid={problem !== null} aria-describedby={problem || readings.length ? helpId : undefined} autoComplete="off" autoCapitalize="none" spellCheck={false}
+          ref={box}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          className="entry min-h-10 py-1 text-sm"
+          placeholder={
+            atHand
+              ? `On ${atHand.instrument.name}: ${exampleOf(atHand.instrument)}`
+              : 'Fennel 4A, G4 of Lovage'
+          }
+          aria-invalid={problem !== null}
+          aria-describedby={problem || readings.length ? helpId : undefined}
+          autoComplete="off"
+          autoCapitalize="none"
+          spellCheck={false}
         />
-        <button type="submit" className="button -ml-px min-h-10 shrink-0 px-3 py-1 text-sm"><Search size={16} aria-hidden /> Find</button>
+        <button type="submit" className="button -ml-px min-h-10 shrink-0 px-3 py-1 text-sm">
+          <Search size={16} aria-hidden /> Find
+        </button>
       </label>
       <div id={helpId} aria-live="polite">
-        {problem && <p className="sheet absolute inset-x-0 top-full z-40 mt-1 px-4 py-3 text-sm font-semibold text-ochre shadow-lg">{problem}</p>}
+        {problem && (
+          <p className="sheet absolute inset-x-0 top-full z-40 mt-1 px-4 py-3 text-sm font-semibold text-ochre shadow-lg">
+            {problem}
+          </p>
+        )}
         {readings.length > 0 && (
           <div className="sheet absolute right-0 top-full z-40 mt-1 max-h-[70dvh] w-full min-w-72 overflow-y-auto p-4 shadow-lg">
             <p className="font-semibold">Which did you mean by “{text.trim()}”?</p>
             <ul className="ruled mt-2">
               {readings.map((reading) => (
                 <li key={`${reading.slug}${reading.number}`}>
-                  <button type="button" className="min-h-11 w-full text-left hover:underline" onClick={() => choose(reading)}>{several && <strong>{reading.instrument}: </strong>}{reading.means}</button>
+                  <button
+                    type="button"
+                    className="min-h-11 w-full text-left hover:underline"
+                    onClick={() => choose(reading)}
+                  >
+                    {several && <strong>{reading.instrument}: </strong>}
+                    {reading.means}
+                  </button>
                 </li>
               ))}
             </ul>
-            {readings.length >= MOST && <p className="mt-2 text-sm text-soft">There are more: say the instrument too.</p>}
+            {readings.length >= MOST && (
+              <p className="mt-2 text-sm text-soft">There are more: say the instrument too.</p>
+            )}
           </div>
         )}
       </div>
@@ -88,9 +135,12 @@ export function FindBox() {
 /** Names as the players of an instrument say them. */
 function exampleOf({ calledBy, positions }: Instrument): string {
   switch (calledBy) {
-    case 'harp octave': return '4A, A3, 25'
-    case 'number': return '4, last, A4'
-    case 'role': return `${positions.at(-1)?.called.role ?? 'bass'}, 2`
+    case 'harp octave':
+      return '4A, A3, 25'
+    case 'number':
+      return '4, last, A4'
+    case 'role':
+      return `${positions.at(-1)?.called.role ?? 'bass'}, 2`
   }
 }
 

@@ -17,14 +17,29 @@ interface Wiring {
 }
 
 /** The frame of a field: its label above, and below it the hint or, when something is wrong, one sentence. */
-export function Labelled({ label, hint, problem, children }: LabelledProps & { readonly children: (wiring: Wiring) => ReactNode }) {
+export function Labelled({
+  label,
+  hint,
+  problem,
+  children,
+}: LabelledProps & { readonly children: (wiring: Wiring) => ReactNode }) {
   const id = useId()
   const below = problem ?? hint
   return (
     <div>
-      <label htmlFor={id} className="block font-semibold">{label}</label>
-      {children({ id, 'aria-invalid': problem !== undefined, 'aria-describedby': below ? `${id}-help` : undefined })}
-      {below && <p id={`${id}-help`} className={`mt-1 text-sm ${problem ? 'font-semibold text-ochre' : 'text-soft'}`}>{below}</p>}
+      <label htmlFor={id} className="block font-semibold">
+        {label}
+      </label>
+      {children({
+        id,
+        'aria-invalid': problem !== undefined,
+        'aria-describedby': below ? `${id}-help` : undefined,
+      })}
+      {below && (
+        <p id={`${id}-help`} className={`mt-1 text-sm ${problem ? 'font-semibold text-ochre' : 'text-soft'}`}>
+          {below}
+        </p>
+      )}
     </div>
   )
 }

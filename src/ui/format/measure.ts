@@ -13,22 +13,41 @@ const INCH = 0.0254
 
 type Show = (value: number, unit: 'mm' | 'in') => Shown
 
-const fixed = (unit: string, digits: number, scale = 1): Show => (value) => ({ figure: (value * scale).toFixed(digits).replace('-', '−'), unit })
+const fixed =
+  (unit: string, digits: number, scale = 1): Show =>
+  (value) => ({ figure: (value * scale).toFixed(digits).replace('-', '−'), unit })
 
 const SHOW: Record<Quantity, Show> = {
-  length: (value, unit) => (unit === 'mm'
-    ? { figure: lengthFigure(value, { unit: 'mm', digits: Math.abs(value) < 0.02 ? 1 : 0 }), unit: 'mm' }
-    : { figure: value < INCH / 2 ? lengthFigure(value, { unit: 'in', digits: 2 }) : lengthFigure(value, { unit: 'in', fractionOf: 16 }), unit: 'in' }),
-  gauge: (value, unit) => (unit === 'mm'
-    ? { figure: lengthFigure(value, { unit: 'mm', digits: 2 }), unit: 'mm' }
-    : { figure: lengthFigure(value, { unit: 'in', digits: 3 }).replace(/^0/, ''), unit: 'in' }),
+  length: (value, unit) =>
+    unit === 'mm'
+      ? { figure: lengthFigure(value, { unit: 'mm', digits: Math.abs(value) < 0.02 ? 1 : 0 }), unit: 'mm' }
+      : {
+          figure:
+            value < INCH / 2
+              ? lengthFigure(value, { unit: 'in', digits: 2 })
+              : lengthFigure(value, { unit: 'in', fractionOf: 16 }),
+          unit: 'in',
+        },
+  gauge: (value, unit) =>
+    unit === 'mm'
+      ? { figure: lengthFigure(value, { unit: 'mm', digits: 2 }), unit: 'mm' }
+      : { figure: lengthFigure(value, { unit: 'in', digits: 3 }).replace(/^0/, ''), unit: 'in' },
   frequency: fixed('Hz', 1),
   force: fixed('N', 0),
   stress: fixed('MPa', 0, 1e-6),
   angle: (value) => ({ figure: value.toFixed(value < 20 ? 1 : 0), unit: '°' }),
-  turns: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'turn' : 'turns' }),
-  wraps: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'wrap' : 'wraps' }),
-  pins: (value) => ({ figure: trimmed(value.toFixed(1)), unit: trimmed(value.toFixed(1)) === '1' ? 'pin' : 'pins' }),
+  turns: (value) => ({
+    figure: trimmed(value.toFixed(1)),
+    unit: trimmed(value.toFixed(1)) === '1' ? 'turn' : 'turns',
+  }),
+  wraps: (value) => ({
+    figure: trimmed(value.toFixed(1)),
+    unit: trimmed(value.toFixed(1)) === '1' ? 'wrap' : 'wraps',
+  }),
+  pins: (value) => ({
+    figure: trimmed(value.toFixed(1)),
+    unit: trimmed(value.toFixed(1)) === '1' ? 'pin' : 'pins',
+  }),
   strings: (value) => ({ figure: value.toFixed(1), unit: 'strings' }),
   semitones: fixed('semitones', 1),
   cents: (value) => {

@@ -17,8 +17,12 @@ export function RestTimer({ seconds, onOver }: { readonly seconds: number; reado
   }, [running, left, onOver])
   return (
     <p className="flex flex-wrap items-center gap-3">
-      <button type="button" className="button min-h-12" onClick={() => setLeft(seconds)}><Timer size={18} aria-hidden /> {running ? 'Begin the rest again' : `Rest ${seconds} s`}</button>
-      <span role="timer" aria-live="off" className="plate-figure text-2xl">{left === null ? '' : left === 0 ? 'Go on turning.' : `${left} s`}</span>
+      <button type="button" className="button min-h-12" onClick={() => setLeft(seconds)}>
+        <Timer size={18} aria-hidden /> {running ? 'Begin the rest again' : `Rest ${seconds} s`}
+      </button>
+      <span role="timer" aria-live="off" className="plate-figure text-2xl">
+        {left === null ? '' : left === 0 ? 'Go on turning.' : `${left} s`}
+      </span>
     </p>
   )
 }

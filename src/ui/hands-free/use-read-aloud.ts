@@ -5,8 +5,12 @@ import { useBrowserHas } from './use-browser-has'
 
 /** Reads a text aloud in the browser's own voice; `can` is false where there is none. What was being said stops when the page goes. */
 export function useReadAloud() {
-  const can = useBrowserHas(() => 'speechSynthesis' in window && typeof SpeechSynthesisUtterance !== 'undefined')
-  const stop = useCallback(() => { if ('speechSynthesis' in window) window.speechSynthesis.cancel() }, [])
+  const can = useBrowserHas(
+    () => 'speechSynthesis' in window && typeof SpeechSynthesisUtterance !== 'undefined',
+  )
+  const stop = useCallback(() => {
+    if ('speechSynthesis' in window) window.speechSynthesis.cancel()
+  }, [])
   const say = useCallback((text: string) => {
     if (!('speechSynthesis' in window)) return
     window.speechSynthesis.cancel()

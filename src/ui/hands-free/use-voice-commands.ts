@@ -4,7 +4,10 @@ import { useEffect, useRef } from 'react'
 import { useBrowserHas } from './use-browser-has'
 
 interface Heard extends Event {
-  readonly results: { readonly length: number; readonly [i: number]: { readonly [j: number]: { readonly transcript: string } } }
+  readonly results: {
+    readonly length: number
+    readonly [i: number]: { readonly [j: number]: { readonly transcript: string } }
+  }
 }
 
 /** What is used of the Web Speech API's recogniser. */
@@ -18,7 +21,9 @@ interface Recogniser extends EventTarget {
   abort(): void
 }
 
-type RecogniserClass = (new () => Recogniser) & { available?: (options: { langs: string[]; processLocally: boolean }) => Promise<string> }
+type RecogniserClass = (new () => Recogniser) & {
+  available?: (options: { langs: string[]; processLocally: boolean }) => Promise<string>
+}
 
 const recogniser = () => (window as unknown as { SpeechRecognition?: RecogniserClass }).SpeechRecognition
 
@@ -31,7 +36,9 @@ const recogniser = () => (window as unknown as { SpeechRecognition?: RecogniserC
 export function useVoiceCommands(on: boolean, commands: Readonly<Record<string, () => void>>) {
   const can = useBrowserHas(() => recogniser()?.available !== undefined)
   const latest = useRef(commands)
-  useEffect(() => { latest.current = commands })
+  useEffect(() => {
+    latest.current = commands
+  })
   useEffect(() => {
     const Recogniser = recogniser()
     if (!on || !Recogniser?.available) return
@@ -50,7 +57,9 @@ export function useVoiceCommands(on: boolean, commands: Readonly<Record<string, 
       heard.onend = listen
       heard.start()
     }
-    void Recogniser.available({ langs: ['en-GB'], processLocally: true }).then((state) => { if (state === 'available') listen() })
+    void Recogniser.available({ langs: ['en-GB'], processLocally: true }).then((state) => {
+      if (state === 'available') listen()
+    })
     return () => {
       over = true
       heard?.abort()

@@ -15,10 +15,19 @@ export interface ImportMapping<Column extends string> {
 
 export interface ImportResult<Column extends string> {
   readonly problems: readonly { readonly line: number; readonly column: Column; readonly sentence: string }[]
-  readonly preview: readonly { readonly line: number; readonly cells: Readonly<Record<Column, string>>; readonly wrong: boolean }[]
+  readonly preview: readonly {
+    readonly line: number
+    readonly cells: Readonly<Record<Column, string>>
+    readonly wrong: boolean
+  }[]
 }
 
-interface TableImportProps<Column extends string, Table extends ImportedTable, Mapping extends ImportMapping<Column>, Result extends ImportResult<Column>> {
+interface TableImportProps<
+  Column extends string,
+  Table extends ImportedTable,
+  Mapping extends ImportMapping<Column>,
+  Result extends ImportResult<Column>,
+> {
   readonly title: string
   readonly lead: string
   readonly columns: readonly Column[]
@@ -42,12 +51,20 @@ const PREVIEWED = 8
 const TOLD = 40
 
 /** A table out of a file of any make: choose, map, look, and only then take it. */
-export function TableImport<Column extends string, Table extends ImportedTable, Mapping extends ImportMapping<Column>, Result extends ImportResult<Column>>(props: TableImportProps<Column, Table, Mapping, Result>) {
+export function TableImport<
+  Column extends string,
+  Table extends ImportedTable,
+  Mapping extends ImportMapping<Column>,
+  Result extends ImportResult<Column>,
+>(props: TableImportProps<Column, Table, Mapping, Result>) {
   const { title, lead, columns, words, guess, carryOut, takeable, remainder, more, onTake, onClose } = props
   const [file, setFile] = useState<{ readonly name: string; readonly table: Table } | null>(null)
   const [mapping, setMapping] = useState<Mapping | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
-  const result = useMemo(() => (file && mapping ? carryOut(file.table, mapping) : null), [file, mapping, carryOut])
+  const result = useMemo(
+    () => (file && mapping ? carryOut(file.table, mapping) : null),
+    [file, mapping, carryOut],
+  )
 
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
     const chosen = event.target.files?.[0]
@@ -70,11 +87,30 @@ export function TableImport<Column extends string, Table extends ImportedTable, 
       <h2 className="text-xl font-semibold">{title}</h2>
       <p className="text-soft">{lead}</p>
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        <label className="button">Choose a file<input type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" className="sr-only" onChange={choose} /></label>
-        <button type="button" className="button" onClick={onClose}>Leave it</button>
-        {file && <span className="text-sm text-soft">{file.name}: {file.table.rows.length.toLocaleString('en-GB')} rows, {file.table.header.length} columns</span>}
+        <label className="button">
+          Choose a file
+          <input
+            type="file"
+            accept=".csv,.txt,.tsv,text/csv,text/plain"
+            className="sr-only"
+            onChange={choose}
+          />
+        </label>
+        <button type="button" className="button" onClick={onClose}>
+          Leave it
+        </button>
+        {file && (
+          <span className="text-sm text-soft">
+            {file.name}: {file.table.rows.length.toLocaleString('en-GB')} rows, {file.table.header.length}{' '}
+            columns
+          </span>
+        )}
       </div>
-      {problem && <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">{problem}</p>}
+      {problem && (
+        <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">
+          {problem}
+        </p>
+      )}
       {file && mapping && result && (
         <>
           <fieldset className="mt-4 border-t border-ink pt-2">
@@ -82,17 +118,42 @@ export function TableImport<Column extends string, Table extends ImportedTable, 
             <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 md:grid-cols-3">
               {columns.map((column) => (
                 <div key={column} className="grid grid-cols-[1fr_auto] items-center gap-x-2 text-sm">
-                  <label htmlFor={`map-${column}`} className="col-span-2">{words[column]}</label>
+                  <label htmlFor={`map-${column}`} className="col-span-2">
+                    {words[column]}
+                  </label>
                   <select
-                    id={`map-${column}`} className="entry min-h-10 py-1" value={mapping.columns[column] ?? ''}
-                    onChange={(event) => setMapping({ ...mapping, columns: { ...mapping.columns, [column]: event.target.value === '' ? null : Number(event.target.value) } })}
+                    id={`map-${column}`}
+                    className="entry min-h-10 py-1"
+                    value={mapping.columns[column] ?? ''}
+                    onChange={(event) =>
+                      setMapping({
+                        ...mapping,
+                        columns: {
+                          ...mapping.columns,
+                          [column]: event.target.value === '' ? null : Number(event.target.value),
+                        },
+                      })
+                    }
                   >
                     <option value="">not in the file</option>
-                    {file.table.header.map((name, i) => <option key={i} value={i}>{name}</option>)}
+                    {file.table.header.map((name, i) => (
+                      <option key={i} value={i}>
+                        {name}
+                      </option>
+                    ))}
                   </select>
                   {column in mapping.units && mapping.columns[column] !== null && (
-                    <select aria-label={`Unit of ${words[column]}`} className="entry min-h-10 w-20 py-1" value={mapping.units[column]} onChange={(event) => setMapping({ ...mapping, units: { ...mapping.units, [column]: event.target.value } })}>
-                      {props.units.map((unit) => <option key={unit}>{unit}</option>)}
+                    <select
+                      aria-label={`Unit of ${words[column]}`}
+                      className="entry min-h-10 w-20 py-1"
+                      value={mapping.units[column]}
+                      onChange={(event) =>
+                        setMapping({ ...mapping, units: { ...mapping.units, [column]: event.target.value } })
+                      }
+                    >
+                      {props.units.map((unit) => (
+                        <option key={unit}>{unit}</option>
+                      ))}
                     </select>
                   )}
                 </div>
@@ -103,7 +164,14 @@ export function TableImport<Column extends string, Table extends ImportedTable, 
           <Preview columns={columns} words={words} preview={result.preview} />
           <ProblemList words={words} problems={result.problems} />
           <div className="mt-4 flex flex-wrap items-center gap-3 border-t border-ink pt-3">
-            <button type="button" className="button button-main" disabled={count === 0} onClick={() => onTake(result, mapping)}>Take over {count === 1 ? 'one row' : `${count} rows`}</button>
+            <button
+              type="button"
+              className="button button-main"
+              disabled={count === 0}
+              onClick={() => onTake(result, mapping)}
+            >
+              Take over {count === 1 ? 'one row' : `${count} rows`}
+            </button>
             <span className="text-sm text-soft">{remainder(result, file.table)}</span>
           </div>
         </>
@@ -112,34 +180,83 @@ export function TableImport<Column extends string, Table extends ImportedTable, 
   )
 }
 
-function Preview<Column extends string>({ columns, words, preview }: { readonly columns: readonly Column[]; readonly words: Readonly<Record<Column, string>>; readonly preview: ImportResult<Column>['preview'] }) {
+function Preview<Column extends string>({
+  columns,
+  words,
+  preview,
+}: {
+  readonly columns: readonly Column[]
+  readonly words: Readonly<Record<Column, string>>
+  readonly preview: ImportResult<Column>['preview']
+}) {
   return (
-    <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="Preview, to be scrolled sideways">
+    <div
+      className="mt-4 overflow-x-auto"
+      tabIndex={0}
+      role="group"
+      aria-label="Preview, to be scrolled sideways"
+    >
       <table className="w-full text-sm" aria-label="Preview">
         <caption className="text-left font-plate text-lg font-semibold">As it is understood</caption>
-        <thead><tr className="border-b border-ink text-left text-xs text-soft"><th scope="col" className="pr-2 font-normal">line</th>{columns.map((column) => <th key={column} scope="col" className="pr-2 font-normal">{words[column]}</th>)}</tr></thead>
+        <thead>
+          <tr className="border-b border-ink text-left text-xs text-soft">
+            <th scope="col" className="pr-2 font-normal">
+              line
+            </th>
+            {columns.map((column) => (
+              <th key={column} scope="col" className="pr-2 font-normal">
+                {words[column]}
+              </th>
+            ))}
+          </tr>
+        </thead>
         <tbody>
           {preview.slice(0, PREVIEWED).map(({ line, cells, wrong }) => (
             <tr key={line} className={`border-b border-rule ${wrong ? 'bg-ochre-wash' : ''}`}>
               <td className="pr-2 text-soft">{line}</td>
-              {columns.map((column) => <td key={column} className="max-w-40 truncate pr-2 whitespace-nowrap">{cells[column]}</td>)}
+              {columns.map((column) => (
+                <td key={column} className="max-w-40 truncate pr-2 whitespace-nowrap">
+                  {cells[column]}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>
       </table>
-      {preview.length > PREVIEWED && <p className="text-xs text-soft">and {(preview.length - PREVIEWED).toLocaleString('en-GB')} more rows</p>}
+      {preview.length > PREVIEWED && (
+        <p className="text-xs text-soft">
+          and {(preview.length - PREVIEWED).toLocaleString('en-GB')} more rows
+        </p>
+      )}
     </div>
   )
 }
 
-function ProblemList<Column extends string>({ words, problems }: { readonly words: Readonly<Record<Column, string>>; readonly problems: ImportResult<Column>['problems'] }) {
+function ProblemList<Column extends string>({
+  words,
+  problems,
+}: {
+  readonly words: Readonly<Record<Column, string>>
+  readonly problems: ImportResult<Column>['problems']
+}) {
   if (problems.length === 0) return null
   return (
     <div className="mt-4" role="alert">
-      <h3 className="font-semibold text-ochre">{problems.length.toLocaleString('en-GB')} {problems.length === 1 ? 'thing' : 'things'} can’t be read</h3>
+      <h3 className="font-semibold text-ochre">
+        {problems.length.toLocaleString('en-GB')} {problems.length === 1 ? 'thing' : 'things'} can’t be read
+      </h3>
       <ul className="ruled max-h-60 overflow-y-auto text-sm" tabIndex={0}>
-        {problems.slice(0, TOLD).map(({ line, column, sentence }) => <li key={`${line}${column}`} className="py-1"><strong>Line {line}, {words[column].toLowerCase()}:</strong> {sentence}</li>)}
-        {problems.length > TOLD && <li className="py-1 text-soft">and {(problems.length - TOLD).toLocaleString('en-GB')} more</li>}
+        {problems.slice(0, TOLD).map(({ line, column, sentence }) => (
+          <li key={`${line}${column}`} className="py-1">
+            <strong>
+              Line {line}, {words[column].toLowerCase()}:
+            </strong>{' '}
+            {sentence}
+          </li>
+        ))}
+        {problems.length > TOLD && (
+          <li className="py-1 text-soft">and {(problems.length - TOLD).toLocaleString('en-GB')} more</li>
+        )}
       </ul>
     </div>
   )

@@ -19,7 +19,10 @@ const STAYS_MS = 20_000
 export function DoneBar({ children }: { children: ReactNode }) {
   const [done, setDone] = useState<Done | null>(null)
   const router = useRouter()
-  const announce = useCallback<Announce>((sentence, actionId) => setDone({ sentence, actionId: actionId ?? null }), [])
+  const announce = useCallback<Announce>(
+    (sentence, actionId) => setDone({ sentence, actionId: actionId ?? null }),
+    [],
+  )
 
   useEffect(() => {
     if (!done) return
@@ -30,7 +33,10 @@ export function DoneBar({ children }: { children: ReactNode }) {
   const undo = async () => {
     if (!done?.actionId) return
     const answer = await send(`/api/actions/${done.actionId}/undo`, {})
-    setDone({ actionId: null, sentence: answer.ok ? 'Undone. It stays in the history, where it can be done again.' : answer.sentence })
+    setDone({
+      actionId: null,
+      sentence: answer.ok ? 'Undone. It stays in the history, where it can be done again.' : answer.sentence,
+    })
     if (answer.ok) router.refresh()
   }
 
@@ -41,11 +47,20 @@ export function DoneBar({ children }: { children: ReactNode }) {
           <div className="flex items-center justify-center gap-3 bg-ink px-4 py-1.5 text-paper">
             <span className="min-w-0">{done.sentence}</span>
             {done.actionId !== null && (
-              <button type="button" onClick={undo} className="inline-flex min-h-11 items-center gap-2 border border-paper/60 px-3 font-semibold">
+              <button
+                type="button"
+                onClick={undo}
+                className="inline-flex min-h-11 items-center gap-2 border border-paper/60 px-3 font-semibold"
+              >
                 <Undo2 size={18} aria-hidden /> Undo
               </button>
             )}
-            <button type="button" onClick={() => setDone(null)} className="inline-flex size-11 items-center justify-center" aria-label="Put this message away">
+            <button
+              type="button"
+              onClick={() => setDone(null)}
+              className="inline-flex size-11 items-center justify-center"
+              aria-label="Put this message away"
+            >
               <X size={18} aria-hidden />
             </button>
           </div>

@@ -24,11 +24,17 @@ export function KeyList() {
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/40" />
-        <Dialog.Content aria-describedby={undefined} className="sheet fixed top-1/2 left-1/2 z-50 w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="sheet fixed top-1/2 left-1/2 z-50 w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6"
+        >
           <Dialog.Title className="text-xl font-semibold">Keys</Dialog.Title>
           <dl className="ruled mt-3">
             {KEYS.map(([keys, what]) => (
-              <div key={keys} className="grid grid-cols-[11rem_1fr] gap-4 py-2"><dt className="font-semibold">{keys}</dt><dd>{what}</dd></div>
+              <div key={keys} className="grid grid-cols-[11rem_1fr] gap-4 py-2">
+                <dt className="font-semibold">{keys}</dt>
+                <dd>{what}</dd>
+              </div>
             ))}
           </dl>
           <Dialog.Close className="button mt-4">Close</Dialog.Close>

@@ -15,8 +15,14 @@ export function LightSwitch({ light }: { light: 'day' | 'backstage' }) {
     setNow(next)
   }
   return (
-    <button type="button" onClick={change} aria-pressed={now === 'backstage'} className="inline-flex min-h-11 items-center gap-2 px-2 text-sm text-soft hover:text-ink">
-      {now === 'day' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />} <span className="md:max-xl:sr-only">{now === 'day' ? 'Backstage' : 'Daylight'}</span>
+    <button
+      type="button"
+      onClick={change}
+      aria-pressed={now === 'backstage'}
+      className="inline-flex min-h-11 items-center gap-2 px-2 text-sm text-soft hover:text-ink"
+    >
+      {now === 'day' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}{' '}
+      <span className="md:max-xl:sr-only">{now === 'day' ? 'Backstage' : 'Daylight'}</span>
     </button>
   )
 }

@@ -4,7 +4,12 @@
  */
 export type Answer<T> =
   | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly sentence: string; readonly field: string | null; /** False where the program gave none. */ readonly answered: boolean }
+  | {
+      readonly ok: false
+      readonly sentence: string
+      readonly field: string | null
+      /** False where the program gave none. */ readonly answered: boolean
+    }
 
 /** Waits before an action without an answer is sent again, ms. */
 const AGAIN_AFTER = [400, 1500] as const
@@ -16,21 +21,46 @@ const unanswered = new Map<string, string>()
  * @param path - of a route handler
  * @param body - sent as JSON; without one it is only asked
  */
-export async function send<T>(path: string, body?: object, method: 'POST' | 'PATCH' | 'PUT' = 'POST'): Promise<Answer<T>> {
-  if (!body) return await tryOnce<T>(path, {}) ?? { ok: false, sentence: 'The program did not answer. Try again.', field: null, answered: false }
+export async function send<T>(
+  path: string,
+  body?: object,
+  method: 'POST' | 'PATCH' | 'PUT' = 'POST',
+): Promise<Answer<T>> {
+  if (!body)
+    return (
+      (await tryOnce<T>(path, {})) ?? {
+        ok: false,
+        sentence: 'The program did not answer. Try again.',
+        field: null,
+        answered: false,
+      }
+    )
   const json = JSON.stringify(body)
   const asked = `${method} ${path} ${json}`
   const key = unanswered.get(asked) ?? crypto.randomUUID()
   unanswered.set(asked, key)
   for (let tries = 0; ; tries += 1) {
-    const answer = await tryOnce<T>(path, { method, headers: { 'content-type': 'application/json', 'x-action-key': key }, body: json })
+    const answer = await tryOnce<T>(path, {
+      method,
+      headers: { 'content-type': 'application/json', 'x-action-key': key },
+      body: json,
+    })
     if (answer) {
       unanswered.delete(asked)
       return answer
     }
     const wait = AGAIN_AFTER[tries]
-    if (wait === undefined) return { ok: false, sentence: 'The program did not answer, so it is not known whether this was written. Try again: it is the same action, and is not done twice.', field: null, answered: false }
-    await new Promise((resolve) => { setTimeout(resolve, wait) })
+    if (wait === undefined)
+      return {
+        ok: false,
+        sentence:
+          'The program did not answer, so it is not known whether this was written. Try again: it is the same action, and is not done twice.',
+        field: null,
+        answered: false,
+      }
+    await new Promise((resolve) => {
+      setTimeout(resolve, wait)
+    })
   }
 }
 
@@ -40,7 +70,12 @@ async function tryOnce<T>(path: string, init: RequestInit): Promise<Answer<T> | 
     const response = await fetch(path, init)
     const json = (await response.json()) as T & { sentence?: string; field?: string | null }
     if (response.ok) return { ok: true, value: json }
-    return { ok: false, sentence: json.sentence ?? 'That did not go through. Look in the history whether it was written.', field: json.field ?? null, answered: true }
+    return {
+      ok: false,
+      sentence: json.sentence ?? 'That did not go through. Look in the history whether it was written.',
+      field: json.field ?? null,
+      answered: true,
+    }
   } catch {
     return null
   }

@@ -24,16 +24,24 @@ export function useAct() {
   const router = useRouter()
   const announce = useAnnounce()
   const [refused, setRefused] = useState<Refused | null>(null)
-  const act = useCallback(async <T extends { readonly actionId: number }>(path: string, body: object, sentence: string, { method = 'POST' }: ActOptions = {}): Promise<T | null> => {
-    setRefused(null)
-    const answer = await send<T>(path, body, method)
-    if (!answer.ok) {
-      setRefused(answer)
-      return null
-    }
-    announce(sentence, answer.value.actionId)
-    router.refresh()
-    return answer.value
-  }, [router, announce])
+  const act = useCallback(
+    async <T extends { readonly actionId: number }>(
+      path: string,
+      body: object,
+      sentence: string,
+      { method = 'POST' }: ActOptions = {},
+    ): Promise<T | null> => {
+      setRefused(null)
+      const answer = await send<T>(path, body, method)
+      if (!answer.ok) {
+        setRefused(answer)
+        return null
+      }
+      announce(sentence, answer.value.actionId)
+      router.refresh()
+      return answer.value
+    },
+    [router, announce],
+  )
   return { act, refused, refuse: setRefused }
 }

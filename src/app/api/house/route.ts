@@ -4,5 +4,7 @@ import { changeHouse } from '@/data/house'
 import { handle } from '@/data/http/handle'
 
 export function PATCH(request: Request) {
-  return handle(request, HouseRequest, (change) => ({ actionId: changeHouse(store(), { ...change }).actionId }))
+  return handle(request, HouseRequest, (change) => ({
+    actionId: changeHouse(store(), { ...change }).actionId,
+  }))
 }

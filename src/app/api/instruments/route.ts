@@ -8,7 +8,17 @@ import { NewInstrumentRequest } from '@/features/new-instrument/requests'
 
 /** Adds an instrument from its family's preset. */
 export function POST(request: Request) {
-  return handle(request, NewInstrumentRequest, ({ notes, lengths, ...about }) => putOnShelf(store(), fromPreset({
-    about: { ...about, slug: 'new', referenceA: 440 }, notes: readNotes(notes), measured: readLengths(lengths, houseSettings(store()).unit),
-  }, houseSettings(store()).habits.gutTop)))
+  return handle(request, NewInstrumentRequest, ({ notes, lengths, ...about }) =>
+    putOnShelf(
+      store(),
+      fromPreset(
+        {
+          about: { ...about, slug: 'new', referenceA: 440 },
+          notes: readNotes(notes),
+          measured: readLengths(lengths, houseSettings(store()).unit),
+        },
+        houseSettings(store()).habits.gutTop,
+      ),
+    ),
+  )
 }

@@ -8,5 +8,10 @@ export const metadata: Metadata = { title: 'Worked out and measured' }
 
 export default function FittingsPage() {
   const learned = houseLearned(store())
-  return <FittingHistory fittings={pastFittings(store())} learned={learned.kinds.map((kind) => ({ kind, corrections: learned.correctionsFor(kind) }))} />
+  return (
+    <FittingHistory
+      fittings={pastFittings(store())}
+      learned={learned.kinds.map((kind) => ({ kind, corrections: learned.correctionsFor(kind) }))}
+    />
+  )
 }

@@ -12,7 +12,13 @@ export function InstrumentPage(desk: Omit<ComponentProps<typeof InstrumentDesk>,
     <InstrumentDesk
       {...desk}
       askSite={(position, onCancel) => (
-        <SiteChooser key={position.number} slug={desk.view.instrument.slug} position={position} name={leadingNames(position).name} onCancel={onCancel} />
+        <SiteChooser
+          key={position.number}
+          slug={desk.view.instrument.slug}
+          position={position}
+          name={leadingNames(position).name}
+          onCancel={onCancel}
+        />
       )}
     />
   )

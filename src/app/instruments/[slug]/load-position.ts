@@ -9,7 +9,10 @@ export interface StringPageProps {
 }
 
 /** The string that an address such as `/instruments/lovage/bench?string=22` names, the first where it names none; else the not-found page. */
-export async function loadPosition({ params, searchParams }: StringPageProps): Promise<StoredInstrument & { readonly position: StringPosition }> {
+export async function loadPosition({
+  params,
+  searchParams,
+}: StringPageProps): Promise<StoredInstrument & { readonly position: StringPosition }> {
   const { slug } = await params
   const number = Number((await searchParams).string ?? 1)
   return orNotFound(() => {

@@ -23,7 +23,9 @@ export default async function Page({ params, searchParams }: Props) {
   const start = Number.isInteger(asked) && asked >= 1 && asked <= length ? asked : Math.ceil(length / 2)
   return (
     <InstrumentPage
-      view={instrumentView(store(), onDesk)} start={start} now={store().now()}
+      view={instrumentView(store(), onDesk)}
+      start={start}
+      now={store().now()}
       spares={sparesOf(freeShelf(store()), onDesk.instrument, onDesk.habits)}
     />
   )

@@ -7,13 +7,19 @@ import { NamesAs } from '@/ui/units'
 export function JobSheet({ job, stage, children }: { job: Job; stage: Stage; children: ReactNode }) {
   return (
     <NamesAs scheme={job.habits.octaveNames}>
-    <div className="sheet p-4 md:p-6">
-      <JobHeader
-        jobId={job.jobId} instrumentName={job.instrument.name} slug={job.instrument.slug} position={job.position} strings={job.figures.strings.length}
-        stage={stage} hasString={job.coil !== null || job.sameString} finished={job.finishedAt !== null}
-      />
-      {children}
-    </div>
+      <div className="sheet p-4 md:p-6">
+        <JobHeader
+          jobId={job.jobId}
+          instrumentName={job.instrument.name}
+          slug={job.instrument.slug}
+          position={job.position}
+          strings={job.figures.strings.length}
+          stage={stage}
+          hasString={job.coil !== null || job.sameString}
+          finished={job.finishedAt !== null}
+        />
+        {children}
+      </div>
     </NamesAs>
   )
 }

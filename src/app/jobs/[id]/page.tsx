@@ -4,6 +4,13 @@ import { loadJob } from './load-job'
 /** Goes to the stage a job has got to. */
 export default async function JobPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadJob(params)
-  const stage = job.finishedAt !== null ? 'done' : job.coil === null && !job.sameString ? 'coil' : job.doneSteps.length > 0 ? 'steps' : 'figures'
+  const stage =
+    job.finishedAt !== null
+      ? 'done'
+      : job.coil === null && !job.sameString
+        ? 'coil'
+        : job.doneSteps.length > 0
+          ? 'steps'
+          : 'figures'
   redirect(`/jobs/${job.jobId}/${stage}`)
 }

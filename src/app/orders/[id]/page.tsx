@@ -13,5 +13,11 @@ export const metadata: Metadata = { title: 'An order' }
 export default async function OrderPage({ params }: { readonly params: Promise<{ id: string }> }) {
   const { id } = await params
   const order = orNotFound(() => orderView(store(), idFrom(id, `There is no order ${id}.`)))
-  return <OrderSheet order={order} text={orderText(orderById(store(), order.id), houseSettings(store()).name)} answersIn={answersIn(store(), order)} />
+  return (
+    <OrderSheet
+      order={order}
+      text={orderText(orderById(store(), order.id), houseSettings(store()).name)}
+      answersIn={answersIn(store(), order)}
+    />
+  )
 }

@@ -19,8 +19,11 @@ export default async function LabelsPage({ searchParams }: Props) {
   const ids = coils?.split(',').map(Number).filter(Number.isInteger) ?? null
   return (
     <LabelSheet
-      origin={`http://${(await headers()).get('host') ?? 'localhost'}`} unit={houseSettings(store()).unit} packets={packetLabels(store(), ids)}
-      instrument={instruments.find(({ slug }) => slug === positions) ?? null} instruments={instruments.map(({ slug, name }) => ({ slug, name }))}
+      origin={`http://${(await headers()).get('host') ?? 'localhost'}`}
+      unit={houseSettings(store()).unit}
+      packets={packetLabels(store(), ids)}
+      instrument={instruments.find(({ slug }) => slug === positions) ?? null}
+      instruments={instruments.map(({ slug, name }) => ({ slug, name }))}
     />
   )
 }

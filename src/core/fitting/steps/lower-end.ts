@@ -20,12 +20,19 @@ export const tieKnot: StepMaker = (context) => {
   if (!inBox(context)) return null
   const gut = coreMaterial(context.figures.construction).name === 'gut'
   return step({
-    key: 'tie-knot', phase: 'in',
+    key: 'tie-knot',
+    phase: 'in',
     title: 'Tie the end knot',
     todo: [
-      ...(gut ? [say`Work the end supple between your fingers where it will be bent. A white mark is damaged fibre: in the standing part, cut it off.`] : []),
+      ...(gut
+        ? [
+            say`Work the end supple between your fingers where it will be bent. A white mark is damaged fibre: in the standing part, cut it off.`,
+          ]
+        : []),
       ...knotSentences(context),
-      ...(isGlued(context) ? [say`Put the smallest touch of thin cyanoacrylate on the drawn knot, so that it can’t creep open.`] : []),
+      ...(isGlued(context)
+        ? [say`Put the smallest touch of thin cyanoacrylate on the drawn knot, so that it can’t creep open.`]
+        : []),
     ],
     figures: [{ label: 'Knot and tag', measure: measure('length', knotLength(context)) }],
     ...(knotWords(context.position.tail.fastening) as KnotWords),
@@ -37,11 +44,20 @@ export const tieKnot: StepMaker = (context) => {
 function knotSentences(context: FittingContext): readonly Phrase[] {
   const length = measure('length', knotLength(context))
   switch (holdOf(context)) {
-    case 'bead': return [say`Thread its bead, and tie an overhand knot behind it at the end that has no label on it. It takes ${length}, tag and all. The bead is wider than the hole.`]
-    case 'toggle': return [say`Tie the slip knot on its toggle, at the end that has no label on it: draw the sliding loop up on the toggle’s middle. It takes ${length}, tag and all.`]
+    case 'bead':
+      return [
+        say`Thread its bead, and tie an overhand knot behind it at the end that has no label on it. It takes ${length}, tag and all. The bead is wider than the hole.`,
+      ]
+    case 'toggle':
+      return [
+        say`Tie the slip knot on its toggle, at the end that has no label on it: draw the sliding loop up on the toggle’s middle. It takes ${length}, tag and all.`,
+      ]
     default: {
       const { fastening } = context.position.tail
-      return [say`Tie the ${fastening} knot (${tailFacts(fastening).usedFor}) at the end that has no label on it. It takes ${length}, tag and all.`, anchorSentence(context)]
+      return [
+        say`Tie the ${fastening} knot (${tailFacts(fastening).usedFor}) at the end that has no label on it. It takes ${length}, tag and all.`,
+        anchorSentence(context),
+      ]
     }
   }
 }
@@ -49,21 +65,37 @@ function knotSentences(context: FittingContext): readonly Phrase[] {
 /** What the anchor is there for, in a sentence that stands behind a colon or alone. */
 function anchorBecause({ figures, position, habits }: FittingContext): Phrase {
   const bore = measure('gauge', position.tail.eyeletBore ?? 0)
-  const rule = { 'from the D above middle C': 'the house gives thin strings one, from the D above middle C up', 'all but the lowest gut': 'the house gives one to all but the lowest gut', 'below a gauge': 'the house gives one to strings as thin as this', 'by knot against eyelet': 'the house goes by the knot against its eyelet' }[habits.thin]
+  const rule = {
+    'from the D above middle C': 'the house gives thin strings one, from the D above middle C up',
+    'all but the lowest gut': 'the house gives one to all but the lowest gut',
+    'below a gauge': 'the house gives one to strings as thin as this',
+    'by knot against eyelet': 'the house goes by the knot against its eyelet',
+  }[habits.thin]
   switch (figures.anchor) {
-    case 'tied round it': return say`this knot is tied round its anchor and is nothing without it.`
-    case 'rule and knot': return say`${rule}, and this knot is not clearly wider than its eyelet of ${bore}.`
-    case 'rule': return say`${rule}. The knot might hold by its width, but a knot that pulls through costs a string, and an anchor costs nothing.`
-    default: return say`this knot is not clearly wider than its eyelet of ${bore}.`
+    case 'tied round it':
+      return say`this knot is tied round its anchor and is nothing without it.`
+    case 'rule and knot':
+      return say`${rule}, and this knot is not clearly wider than its eyelet of ${bore}.`
+    case 'rule':
+      return say`${rule}. The knot might hold by its width, but a knot that pulls through costs a string, and an anchor costs nothing.`
+    default:
+      return say`this knot is not clearly wider than its eyelet of ${bore}.`
   }
 }
 
 function anchorSentence(context: FittingContext): Phrase {
   const { figures, position, habits } = context
-  if (!figures.needsAnchor) return say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`
-  const thick = figures.anchor !== 'tied round it' && coreMaterial(figures.construction).name === 'gut' && only(context).gauge > THICK_GUT
+  if (!figures.needsAnchor)
+    return say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`
+  const thick =
+    figures.anchor !== 'tied round it' &&
+    coreMaterial(figures.construction).name === 'gut' &&
+    only(context).gauge > THICK_GUT
   const goes = anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)
-  return [...say`${goes}${thick ? ', once the knot is inside the body: gut so thick can’t be bent round it before' : ''}: `, ...anchorBecause(context)]
+  return [
+    ...say`${goes}${thick ? ', once the knot is inside the body: gut so thick can’t be bent round it before' : ''}: `,
+    ...anchorBecause(context),
+  ]
 }
 
 export const throughBoard: StepMaker = (context) => {
@@ -71,14 +103,29 @@ export const throughBoard: StepMaker = (context) => {
   const inside = context.habits.threading === 'from inside, knot first'
   const hold = holdOf(context)
   const smooth = say`Where it curls, stop and smooth it before you draw on; never pull a kink through.`
-  const falls = hold !== 'knot' ? say`The ${hold} slips off on the way: keep a light pull on the string.` : context.figures.needsAnchor ? say`The anchor falls out on the way: keep it level, and keep a light pull on the string.` : say`Feeding in jerks lifts the eyelet: keep a light pull on the string.`
+  const falls =
+    hold !== 'knot'
+      ? say`The ${hold} slips off on the way: keep a light pull on the string.`
+      : context.figures.needsAnchor
+        ? say`The anchor falls out on the way: keep it level, and keep a light pull on the string.`
+        : say`Feeding in jerks lifts the eyelet: keep a light pull on the string.`
   return step({
-    key: 'through-board', phase: 'in',
+    key: 'through-board',
+    phase: 'in',
     title: inside ? 'Thread it up from inside' : 'Thread it down from the front',
     todo: inside
-      ? [say`Reach in through the access hole and feed the free end up through ${hold === 'knot' ? 'the eyelet. Hold the eyelet down from the front; feeding can lift it.' : 'its hole.'}`, smooth]
-      : [say`Feed one end down through ${hold === 'knot' ? 'the eyelet' : 'its hole'} and bring it out of the access hole, to be knotted there.`, smooth],
-    right: hold === 'knot' ? say`The eyelet sits flat on the board and the string runs free in it.` : say`The string runs free in its hole.`,
+      ? [
+          say`Reach in through the access hole and feed the free end up through ${hold === 'knot' ? 'the eyelet. Hold the eyelet down from the front; feeding can lift it.' : 'its hole.'}`,
+          smooth,
+        ]
+      : [
+          say`Feed one end down through ${hold === 'knot' ? 'the eyelet' : 'its hole'} and bring it out of the access hole, to be knotted there.`,
+          smooth,
+        ],
+    right:
+      hold === 'knot'
+        ? say`The eyelet sits flat on the board and the string runs free in it.`
+        : say`The string runs free in its hole.`,
     mistake: falls,
     picture: 'through',
   })
@@ -87,7 +134,8 @@ export const throughBoard: StepMaker = (context) => {
 export const seat: StepMaker = (context) => {
   if (!inBox(context)) return null
   return step({
-    key: 'seat', phase: 'in',
+    key: 'seat',
+    phase: 'in',
     title: 'Seat the knot against the board',
     todo: [
       context.habits.knotSet === 'hard pull at once'
@@ -96,7 +144,9 @@ export const seat: StepMaker = (context) => {
       say`Keep it under pull until the pin has taken over, or clamp the string above the board with the rubber-faced clip.`,
     ],
     right: say`The string does not creep when you lean on it.`,
-    mistake: context.figures.needsAnchor ? say`Letting go here: the anchor drops out and the knot falls through.` : say`Letting go here: the string slides back into the box.`,
+    mistake: context.figures.needsAnchor
+      ? say`Letting go here: the anchor drops out and the knot falls through.`
+      : say`Letting go here: the string slides back into the box.`,
     picture: 'seat',
   })
 }
@@ -105,11 +155,15 @@ export const hookLoop: StepMaker = (context) => {
   if (holdOf(context) !== 'loop') return null
   const through = context.position.tail.fastening === 'loop through itself'
   return step({
-    key: 'hook-loop', phase: 'in',
+    key: 'hook-loop',
+    phase: 'in',
     title: through ? 'Draw the loop up' : 'Hook the loop on',
     todo: [
       ...(through
-        ? [say`Draw the loop under the bridge: fish it out with fine pliers or a hook.`, say`Pass the string through its own loop, and pull it up.`]
+        ? [
+            say`Draw the loop under the bridge: fish it out with fine pliers or a hook.`,
+            say`Pass the string through its own loop, and pull it up.`,
+          ]
         : [say`Hook the loop over its hitch pin and push it down to the wood.`]),
       say`Bring the string over the bridge to its pin, and keep it under a light pull from here on.`,
       ...(context.above.length > 0 ? [say`It runs under ${strings(context.above)}.`] : []),
@@ -124,7 +178,8 @@ export const pegCord: StepMaker = (context) => {
   if (holdOf(context) !== 'foot') return null
   const { total } = context.figures.cut
   return step({
-    key: 'peg-cord', phase: 'in',
+    key: 'peg-cord',
+    phase: 'in',
     title: 'Catch it in the peg’s cord',
     todo: [
       say`Cut ${measure('length', total)}, and tie the small stopper loop at its end. Pass it through the cord of its peg. The cord stays on the peg: its length sets the stop.`,
@@ -141,16 +196,23 @@ export const pegCord: StepMaker = (context) => {
 export const wrapFoot: StepMaker = (context) => {
   if (holdOf(context) !== 'foot') return null
   const { quarterTurn } = only(context).key
-  const below = quarterTurn === null ? say`The peg brings it up from slack in a quarter turn.` : say`A quarter turn of the peg brings it up by ${measure('semitones', quarterTurn)}: wrap it no further below pitch than that.`
+  const below =
+    quarterTurn === null
+      ? say`The peg brings it up from slack in a quarter turn.`
+      : say`A quarter turn of the peg brings it up by ${measure('semitones', quarterTurn)}: wrap it no further below pitch than that.`
   return step({
-    key: 'wrap-foot', phase: 'wind',
+    key: 'wrap-foot',
+    phase: 'wind',
     title: 'Wrap it on its foot',
     todo: [
       say`Pull the string down hard toward its foot, to somewhat below pitch.`,
       below,
       say`Lay the first turns on the foot close to the board and under full pull, the later ones over them, and tuck the end under. The lower string goes on before the higher.`,
     ],
-    figures: quarterTurn === null ? [] : [{ label: 'Below pitch, at most', measure: measure('semitones', quarterTurn) }],
+    figures:
+      quarterTurn === null
+        ? []
+        : [{ label: 'Below pitch, at most', measure: measure('semitones', quarterTurn) }],
     right: say`The turns lie tight and the string holds its pitch when you let go.`,
     mistake: say`Wrapping it at pitch or above: it cannot be let down once other layers press it tight.`,
     picture: 'foot',

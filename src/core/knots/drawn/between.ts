@@ -29,17 +29,33 @@ export function pointsFor(open: Polyline): number {
 /** What hangs below the board. */
 export function hanging({ curve, rod }: Drawn, points: number): Hanging {
   const under = below(curve)
-  return { curve: resample(under, points), up: Math.max(0, 1 - lengthOf(under) / lengthOf(curve)), rod: rod && rod.at }
+  return {
+    curve: resample(under, points),
+    up: Math.max(0, 1 - lengthOf(under) / lengthOf(curve)),
+    rod: rod && rod.at,
+  }
 }
 
 function below(curve: Polyline): Polyline {
-  return [HANGS_FROM, ...curve.slice(Math.max(1, curve.findIndex(([, y]) => y < HANGS_FROM[1])))]
+  return [
+    HANGS_FROM,
+    ...curve.slice(
+      Math.max(
+        1,
+        curve.findIndex(([, y]) => y < HANGS_FROM[1]),
+      ),
+    ),
+  ]
 }
 
 /** The state at a share of the way from one to the next, 0 to 1; at both ends too what packing has brought too near is parted. */
 export function between(a: Hanging, b: Hanging, t: number, rod: Rod | null): Hanging {
   const at = a.rod && b.rod && (blend([a.rod], [b.rod], t)[0] as Vec3)
-  return { curve: parted(blend(a.curve, b.curve, t), rod && at && { ...rod, at }), up: a.up + (b.up - a.up) * t, rod: at }
+  return {
+    curve: parted(blend(a.curve, b.curve, t), rod && at && { ...rod, at }),
+    up: a.up + (b.up - a.up) * t,
+    rod: at,
+  }
 }
 
 /** The same in a mirror that lies in the plane of the drawing. */

@@ -19,18 +19,32 @@ const LARGEST = 15
 const rounded = (v: number) => Math.round(v * 1000) / 1000
 
 export function pack({ curve, up, rod }: Hanging): PackedState {
-  const widest = curve.slice(1).reduce((most, p, i) => Math.max(most, ...p.map((v, k) => Math.abs(v - (curve[i] as Vec3)[k as 0 | 1 | 2]))), 0)
+  const widest = curve
+    .slice(1)
+    .reduce(
+      (most, p, i) => Math.max(most, ...p.map((v, k) => Math.abs(v - (curve[i] as Vec3)[k as 0 | 1 | 2]))),
+      0,
+    )
   const unit = Math.ceil((widest / LARGEST) * 1.04 * 1e5) / 1e5
   let bytes = ''
   // Each step goes from where the last one led, so that what is rounded off does not add up.
   const at: [number, number, number] = [...HANGS_FROM]
   for (const point of curve.slice(1)) {
-    const step = point.map((v, k) => Math.max(-LARGEST, Math.min(LARGEST, Math.round((v - (at[k] as number)) / unit)))) as [number, number, number]
-    step.forEach((s, k) => { at[k] = (at[k] as number) + s * unit })
+    const step = point.map((v, k) =>
+      Math.max(-LARGEST, Math.min(LARGEST, Math.round((v - (at[k] as number)) / unit))),
+    ) as [number, number, number]
+    step.forEach((s, k) => {
+      at[k] = (at[k] as number) + s * unit
+    })
     const bits = ((step[0] + 16) << 10) | ((step[1] + 16) << 5) | (step[2] + 16)
     bytes += String.fromCharCode(bits >> 8, bits & 255)
   }
-  return { unit, steps: btoa(bytes), up: rounded(up), rod: rod && [rounded(rod[0]), rounded(rod[1]), rounded(rod[2])] }
+  return {
+    unit,
+    steps: btoa(bytes),
+    up: rounded(up),
+    rod: rod && [rounded(rod[0]), rounded(rod[1]), rounded(rod[2])],
+  }
 }
 
 /** The state as it was kept; its first point lies in the hole. */

@@ -7,9 +7,27 @@ import { quarterTurned } from '../ties/ways/path'
 import { SLIP_LOOP_PIECES } from '../ties/ways/slip-loops'
 
 const turned = (piece: Polyline) => quarterTurned(piece, -1, [0, -7.5], [0, -6])
-const STRING: Polyline = [[7.6, -20, 0], [7.4, -14, 0], [7.2, -8.6, -0.4], ...turned(SLIP_LOOP_PIECES.flat()), [-1.6, -13.4, -1], [-2.6, -17, 0], [-2.8, -20, 0]]
+const STRING: Polyline = [
+  [7.6, -20, 0],
+  [7.4, -14, 0],
+  [7.2, -8.6, -0.4],
+  ...turned(SLIP_LOOP_PIECES.flat()),
+  [-1.6, -13.4, -1],
+  [-2.6, -17, 0],
+  [-2.8, -20, 0],
+]
 /** From the peg in front of the loop, through it, and up again behind. */
-const CORD: Polyline = [[-1.4, 13, 3.4], [-1, 9.5, 3.6], [-0.4, 6, 3.6], [0, 3.8, 3], [0.1, 3, 1.4], [0.2, 3.6, -0.6], [0.6, 6.4, -1], [1.2, 9.5, -0.6], [1.6, 13, 0]]
+const CORD: Polyline = [
+  [-1.4, 13, 3.4],
+  [-1, 9.5, 3.6],
+  [-0.4, 6, 3.6],
+  [0, 3.8, 3],
+  [0.1, 3, 1.4],
+  [0.2, 3.6, -0.6],
+  [0.6, 6.4, -1],
+  [1.2, 9.5, -0.6],
+  [1.6, 13, 0],
+]
 
 const STRING_LAID = resample(smooth(STRING, 12), 220)
 const CORD_LAID = smooth(CORD, 12)
@@ -17,7 +35,9 @@ const CORD_LAID = smooth(CORD, 12)
 export const PEG_CORD_STAGES: readonly { readonly says: string }[] = [
   { says: 'Tie a small stopper loop at the string’s end: a slip loop, its bight toward the peg.' },
   { says: 'Pass the peg’s cord through the stopper loop, from in front, and back up to the peg.' },
-  { says: 'Turn the peg until the cord is drawn up and the stopper loop is caught. Look at it again while the foot is wrapped.' },
+  {
+    says: 'Turn the peg until the cord is drawn up and the stopper loop is caught. Look at it again while the foot is wrapped.',
+  },
 ]
 
 /** How string and cord lie when so many stages are done. */
@@ -33,6 +53,7 @@ export function pegCordState(at: number): TyingState {
     parts: shown.map((_, i) => (i < 40 ? 'standing part' : i > 190 ? 'tag' : 'working end')),
     fresh: at <= 1 ? [0, shown.length - 1] : [0, 0],
     fixtures: [{ kind: 'tuning pin', at: [0, 14.4, 1.6], axis: [1, 0, 0], radius: 1.6, half: 7, since: 0 }],
-    leads: 'working end', whole: true,
+    leads: 'working end',
+    whole: true,
   }
 }

@@ -22,7 +22,11 @@ export interface WoundPin {
 export type Tail = 'free' | 'kinked' | 'hitched' | { readonly tuckedAt: number }
 
 /** A place on the pin: along it, round it in radians from the hole's lower mouth, and from its axis. */
-interface OnPin { readonly x: number; readonly round: number; readonly out: number }
+interface OnPin {
+  readonly x: number
+  readonly round: number
+  readonly out: number
+}
 
 const LYING = 0.56
 const APART = 1.13
@@ -39,43 +43,98 @@ const inSpace = ({ x, round, out }: OnPin): Vec3 => [x, -out * Math.cos(round), 
  *
  * @returns the curve, and the points of it at which the standing part ends and the tail begins
  */
-export function woundString({ radius, turns, runs, bent, tail }: WoundPin): { readonly curve: Polyline; readonly standingTo: number; readonly tailFrom: number } {
+export function woundString({ radius, turns, runs, bent, tail }: WoundPin): {
+  readonly curve: Polyline
+  readonly standingTo: number
+  readonly tailFrom: number
+} {
   const tucked = typeof tail === 'object' ? bent : 0
   const tailPlaces = tailOf(radius, tail, bent)
   const angle = 2 * Math.PI * turns
   const contact = Math.max(0, angle - Math.PI / 2)
-  const wraps = supported(Array.from({ length: Math.ceil(contact / STEP) + 1 }, (_, i): OnPin => {
-    const round = Math.min(contact, i * STEP)
-    return { x: along(runs, round / (2 * Math.PI), tucked), round, out: radius + LYING }
-  }), { tail: smooth(tailPlaces.map(inSpace), 6), radius, angle })
+  const wraps = supported(
+    Array.from({ length: Math.ceil(contact / STEP) + 1 }, (_, i): OnPin => {
+      const round = Math.min(contact, i * STEP)
+      return { x: along(runs, round / (2 * Math.PI), tucked), round, out: radius + LYING }
+    }),
+    { tail: smooth(tailPlaces.map(inSpace), 6), radius, angle },
+  )
   const turned = (p: OnPin) => inSpace({ ...p, round: p.round - angle })
-  const hangs: OnPin = { x: 0, round: 0, out: Math.max(radius + 0.1, tail === 'free' ? 0 : clearBelow(smooth(tailPlaces.map(inSpace), 6), 0, angle)) }
-  const first = turned(wraps.length > 1 ? wraps[wraps.length - 1] as OnPin : hangs)
-  const below: Polyline = Array.from({ length: BELOW_POINTS }, (_, i) => 1 - i / BELOW_POINTS).map((t): Vec3 => [first[0], first[1] - (first[1] + BELOW) * t, first[2]])
+  const hangs: OnPin = {
+    x: 0,
+    round: 0,
+    out: Math.max(
+      radius + 0.1,
+      tail === 'free' ? 0 : clearBelow(smooth(tailPlaces.map(inSpace), 6), 0, angle),
+    ),
+  }
+  const first = turned(wraps.length > 1 ? (wraps[wraps.length - 1] as OnPin) : hangs)
+  const below: Polyline = Array.from({ length: BELOW_POINTS }, (_, i) => 1 - i / BELOW_POINTS).map(
+    (t): Vec3 => [first[0], first[1] - (first[1] + BELOW) * t, first[2]],
+  )
   const wound = wraps.length > 1 ? [...wraps].reverse().map(turned) : [turned(hangs)]
-  const hole: readonly OnPin[] = [0.7, 0.55, 0.3, -0.1, -0.45, -0.8].map((share) => ({ x: 0, round: share < 0 ? Math.PI : 0, out: radius * Math.abs(share) }))
+  const hole: readonly OnPin[] = [0.7, 0.55, 0.3, -0.1, -0.45, -0.8].map((share) => ({
+    x: 0,
+    round: share < 0 ? Math.PI : 0,
+    out: radius * Math.abs(share),
+  }))
   const points = [...below, ...wound, ...hole.map(turned), ...tailPlaces.map(turned)]
   const curve = smooth(apartFrom(points), 2)
   const share = (i: number) => Math.round((i * (curve.length - 1)) / (points.length - 1))
-  return { curve, standingTo: share(below.length), tailFrom: share(below.length + wound.length + hole.length) }
+  return {
+    curve,
+    standingTo: share(below.length),
+    tailFrom: share(below.length + wound.length + hole.length),
+  }
 }
 
 /** Points that lie on top of each other are one. */
-const apartFrom = (points: Polyline) => points.filter((p, i) => i === 0 || norm(minus(p, points[i - 1] as Vec3)) > 0.05)
+const apartFrom = (points: Polyline) =>
+  points.filter((p, i) => i === 0 || norm(minus(p, points[i - 1] as Vec3)) > 0.05)
 
 /** Where along the pin the string lies after so many turns from its hole; the wood is at the negative end. */
 function along(runs: Runs, turns: number, tucked: number): number {
   const between = (places: readonly (readonly [at: number, x: number])[]) => {
     const next = places.findIndex(([at]) => at >= turns)
     if (next <= 0) return (places[next === 0 ? 0 : places.length - 1] as readonly [number, number])[1]
-    const [[a, xa], [b, xb]] = [places[next - 1], places[next]] as [readonly [number, number], readonly [number, number]]
+    const [[a, xa], [b, xb]] = [places[next - 1], places[next]] as [
+      readonly [number, number],
+      readonly [number, number],
+    ]
     return xa + ((xb - xa) * (turns - a)) / (b - a)
   }
   switch (runs) {
     // What crosses over the hole does so on the side that the tail does not come out of. A tail that has been tucked comes up between the first wrap and the second.
-    case 'toward the wood': return between([[0, 0], [0.45, -1.2], [1, -1.5 - tucked * 0.3], [1.45, -2.24 - tucked * 2], [9, -2.24 - tucked * 2 - 7.55 * 1.08]])
-    case 'second crossed': return between([[0, 0], [0.45, -1.2], [1, -1.9], [1.5, -1.5], [2, 0], [2.45, 1.2], [2.65, 1.2], [3.45, -2.6], [9, -8.6]])
-    case 'above, below, above': return between([[0, 0], [0.45, 1.2], [0.7, 1.22], [1.3, -1.2], [1.7, -1.22], [2.45, 2.28], [9, 9.4]])
+    case 'toward the wood':
+      return between([
+        [0, 0],
+        [0.45, -1.2],
+        [1, -1.5 - tucked * 0.3],
+        [1.45, -2.24 - tucked * 2],
+        [9, -2.24 - tucked * 2 - 7.55 * 1.08],
+      ])
+    case 'second crossed':
+      return between([
+        [0, 0],
+        [0.45, -1.2],
+        [1, -1.9],
+        [1.5, -1.5],
+        [2, 0],
+        [2.45, 1.2],
+        [2.65, 1.2],
+        [3.45, -2.6],
+        [9, -8.6],
+      ])
+    case 'above, below, above':
+      return between([
+        [0, 0],
+        [0.45, 1.2],
+        [0.7, 1.22],
+        [1.3, -1.2],
+        [1.7, -1.22],
+        [2.45, 2.28],
+        [9, 9.4],
+      ])
   }
 }
 
@@ -93,10 +152,16 @@ function supported(places: readonly OnPin[], { tail, radius, angle }: Under): re
   // What is lifted lifts what lies over it: a few times over, until all of it rests.
   for (let pass = 0; pass < PASSES; pass += 1) {
     const spots = lying.map(inSpace)
-    const raw = lying.map((place, i) => Math.max(place.out, restsOn(place, tail, tail.length), restsOn(place, spots, i - gap)))
+    const raw = lying.map((place, i) =>
+      Math.max(place.out, restsOn(place, tail, tail.length), restsOn(place, spots, i - gap)),
+    )
     const last = lying.length - 1
-    if (last > 0) raw[last] = Math.max(raw[last] as number, clearBelow([...tail, ...spots.slice(0, Math.max(0, last - gap))], (lying[last] as OnPin).x, angle))
-    lying = evenly(raw, Math.round(1.1 / (radius * STEP))).map((out, i) => ({ ...lying[i] as OnPin, out }))
+    if (last > 0)
+      raw[last] = Math.max(
+        raw[last] as number,
+        clearBelow([...tail, ...spots.slice(0, Math.max(0, last - gap))], (lying[last] as OnPin).x, angle),
+      )
+    lying = evenly(raw, Math.round(1.1 / (radius * STEP))).map((out, i) => ({ ...(lying[i] as OnPin), out }))
   }
   return lying
 }
@@ -119,9 +184,12 @@ function restsOn({ x, round }: OnPin, points: Polyline, count: number): number {
 
 /** Lifted a little before it has to be and a little longer, and evenly: a string bends no more sharply than it must. */
 function evenly(raw: readonly number[], reach: number): readonly number[] {
-  const window = (values: readonly number[], i: number, by: number) => values.slice(Math.max(0, i - by), i + by + 1)
+  const window = (values: readonly number[], i: number, by: number) =>
+    values.slice(Math.max(0, i - by), i + by + 1)
   const lifted = raw.map((_, i) => Math.max(...window(raw, i, 2 * reach)))
-  return raw.map((_, i) => window(lifted, i, reach).reduce((sum, v) => sum + v, 0) / window(lifted, i, reach).length)
+  return raw.map(
+    (_, i) => window(lifted, i, reach).reduce((sum, v) => sum + v, 0) / window(lifted, i, reach).length,
+  )
 }
 
 /** How far from the pin's axis the string must hang, straight down, to clear what lies beside and behind it. */
@@ -150,8 +218,20 @@ function fading(value: number, bound: number): number {
 
 /** Out of the hole, over to the side of the pin's end and down in front, behind the standing string, and back on the wood's side. */
 const HITCH: readonly (readonly [x: number, round: number, out: number])[] = [
-  [0, 0, 0.3], [0, 0, 1.2], [0.2, 0.12, 1.5], [0.7, 0.45, 1.1], [1.15, 0.95, 0.7], [1.3, 1.6, LYING + 0.04], [1.3, 2.3, LYING + 0.04], [1.25, 2.9, LYING + 0.12], [0.95, 3.38, LYING + 0.12], [0, 3.8, LYING + 0.06],
-  [-1.15, 3.98, LYING + 0.08], [-2.4, 3.82, LYING + 0.26], [-3.2, 3.3, LYING + 0.75], [-3.4, 2.8, LYING + 1.25],
+  [0, 0, 0.3],
+  [0, 0, 1.2],
+  [0.2, 0.12, 1.5],
+  [0.7, 0.45, 1.1],
+  [1.15, 0.95, 0.7],
+  [1.3, 1.6, LYING + 0.04],
+  [1.3, 2.3, LYING + 0.04],
+  [1.25, 2.9, LYING + 0.12],
+  [0.95, 3.38, LYING + 0.12],
+  [0, 3.8, LYING + 0.06],
+  [-1.15, 3.98, LYING + 0.08],
+  [-2.4, 3.82, LYING + 0.26],
+  [-3.2, 3.3, LYING + 0.75],
+  [-3.4, 2.8, LYING + 1.25],
 ]
 /** As much of it as is led when it is only put through. */
 const THROUGH = 0.16
@@ -170,12 +250,37 @@ function hitched(radius: number, bent: number): readonly OnPin[] {
 /** From the hole's upper mouth to the tail's end. */
 function tailOf(radius: number, tail: Tail, bent: number): readonly OnPin[] {
   if (tail === 'hitched') return hitched(radius, bent)
-  const straight: readonly OnPin[] = [1, 2, 3, 4, 5].map((i) => ({ x: 0, round: Math.PI, out: radius + 0.3 + 0.9 * i }))
-  const over: readonly OnPin[] = tail === 'free' ? straight
-    : tail === 'kinked' ? [[0.1, 0.12], [0.3, 0.4], [0.5, 0.75], [0.8, 1.05], [1.2, 1.3]].map(([x, by], i) => ({ x: x as number, round: Math.PI + (by as number) * (3 / radius), out: radius + LYING + Math.max(0, i - 2) * 0.8 }))
-      : [0.5, 1.3, 2.1, 2.95, 3.1].map((x, i) => ({ x: -x, round: Math.PI + (tail.tuckedAt * Math.PI) / 180 * Math.min(1, x / 2), out: radius + LYING + (i > 2 ? (i - 2.4) * 1.2 : 0) }))
+  const straight: readonly OnPin[] = [1, 2, 3, 4, 5].map((i) => ({
+    x: 0,
+    round: Math.PI,
+    out: radius + 0.3 + 0.9 * i,
+  }))
+  const over: readonly OnPin[] =
+    tail === 'free'
+      ? straight
+      : tail === 'kinked'
+        ? [
+            [0.1, 0.12],
+            [0.3, 0.4],
+            [0.5, 0.75],
+            [0.8, 1.05],
+            [1.2, 1.3],
+          ].map(([x, by], i) => ({
+            x: x as number,
+            round: Math.PI + (by as number) * (3 / radius),
+            out: radius + LYING + Math.max(0, i - 2) * 0.8,
+          }))
+        : [0.5, 1.3, 2.1, 2.95, 3.1].map((x, i) => ({
+            x: -x,
+            round: Math.PI + ((tail.tuckedAt * Math.PI) / 180) * Math.min(1, x / 2),
+            out: radius + LYING + (i > 2 ? (i - 2.4) * 1.2 : 0),
+          }))
   return straight.map((p, i) => {
     const o = over[i] as OnPin
-    return { x: p.x + (o.x - p.x) * bent, round: p.round + (o.round - p.round) * bent, out: p.out + (o.out - p.out) * bent }
+    return {
+      x: p.x + (o.x - p.x) * bent,
+      round: p.round + (o.round - p.round) * bent,
+      out: p.out + (o.out - p.out) * bent,
+    }
   })
 }

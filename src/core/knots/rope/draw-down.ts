@@ -63,7 +63,8 @@ export function drawDown({ curve, rod, stop }: Draw): readonly Drawn[] {
     }
     if (strainOf(p, n, rest) < TAUT) {
       moved += 1
-      for (let i = 0; i < n && (p[3 * i + 1] as number) > 0.6; i += 1) p[3 * i + 1] = (p[3 * i + 1] as number) + STRIDE
+      for (let i = 0; i < n && (p[3 * i + 1] as number) > 0.6; i += 1)
+        p[3 * i + 1] = (p[3 * i + 1] as number) + STRIDE
     }
     stiffen(p, n)
     for (let sweep = 0; sweep < SWEEPS; sweep += 1) {
@@ -80,19 +81,30 @@ export function drawDown({ curve, rod, stop }: Draw): readonly Drawn[] {
 
 function stateNow(p: Float64Array, n: number, rod: Rod | null, at: readonly number[]): Drawn {
   return {
-    curve: Array.from({ length: n }, (_, i): Vec3 => [p[3 * i] as number, p[3 * i + 1] as number, p[3 * i + 2] as number]),
+    curve: Array.from({ length: n }, (_, i): Vec3 => [
+      p[3 * i] as number,
+      p[3 * i + 1] as number,
+      p[3 * i + 2] as number,
+    ]),
     rod: rod && { ...rod, at: [at[0] as number, at[1] as number, at[2] as number] },
   }
 }
 
 /** Bends give way a little toward straight. */
 function stiffen(p: Float64Array, n: number): void {
-  for (let j = 3; j < 3 * (n - 1); j += 1) p[j] = (p[j] as number) + STIFFNESS * (((p[j - 3] as number) + (p[j + 3] as number)) / 2 - (p[j] as number))
+  for (let j = 3; j < 3 * (n - 1); j += 1)
+    p[j] =
+      (p[j] as number) + STIFFNESS * (((p[j - 3] as number) + (p[j + 3] as number)) / 2 - (p[j] as number))
 }
 
 function strainOf(p: Float64Array, n: number, rest: number): number {
   let length = 0
-  for (let i = 0; i + 1 < n; i += 1) length += Math.hypot((p[3 * i + 3] as number) - (p[3 * i] as number), (p[3 * i + 4] as number) - (p[3 * i + 1] as number), (p[3 * i + 5] as number) - (p[3 * i + 2] as number))
+  for (let i = 0; i + 1 < n; i += 1)
+    length += Math.hypot(
+      (p[3 * i + 3] as number) - (p[3 * i] as number),
+      (p[3 * i + 4] as number) - (p[3 * i + 1] as number),
+      (p[3 * i + 5] as number) - (p[3 * i + 2] as number),
+    )
   return length / (rest * (n - 1)) - 1
 }
 
@@ -118,12 +130,13 @@ function hold(p: Float64Array, i: number, rest: number, n: number): void {
 function gather(p: Float64Array, n: number, pairs: number[]): void {
   pairs.length = 0
   const reach = (APART + 0.6) ** 2
-  for (let i = 0; i < n; i += 1) for (let j = i + NEIGHBOURS; j < n; j += 1) {
-    const dx = (p[3 * i] as number) - (p[3 * j] as number)
-    const dy = (p[3 * i + 1] as number) - (p[3 * j + 1] as number)
-    const dz = (p[3 * i + 2] as number) - (p[3 * j + 2] as number)
-    if (dx * dx + dy * dy + dz * dz < reach) pairs.push(3 * i, 3 * j)
-  }
+  for (let i = 0; i < n; i += 1)
+    for (let j = i + NEIGHBOURS; j < n; j += 1) {
+      const dx = (p[3 * i] as number) - (p[3 * j] as number)
+      const dy = (p[3 * i + 1] as number) - (p[3 * j + 1] as number)
+      const dz = (p[3 * i + 2] as number) - (p[3 * j + 2] as number)
+      if (dx * dx + dy * dy + dz * dz < reach) pairs.push(3 * i, 3 * j)
+    }
 }
 
 /** The string is pushed off the rod, and the rod is drawn along. It is kept from slipping out: as far as this goes it has no end. */

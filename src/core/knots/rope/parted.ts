@@ -30,12 +30,17 @@ export function parted(curve: Polyline, rod: Rod | null): Polyline {
   const pairs = pairsNear(p, along)
   const clear = rod ? rod.radius + 0.5 : 0
   const endless = rod && { ...rod, half: Infinity }
-  const beside = endless ? curve.flatMap((point, i) => (clearOfRod([point], endless) < NEAR ? [3 * i] : [])) : []
+  const beside = endless
+    ? curve.flatMap((point, i) => (clearOfRod([point], endless) < NEAR ? [3 * i] : []))
+    : []
   for (let round = 0, moved = true; moved && round < ROUNDS; round += 1) {
     moved = false
-    for (let k = 0; k < pairs.length; k += 2) moved = pushPair(p, pairs[k] as number, pairs[k + 1] as number, APART) > CLOSE || moved
+    for (let k = 0; k < pairs.length; k += 2)
+      moved = pushPair(p, pairs[k] as number, pairs[k + 1] as number, APART) > CLOSE || moved
     if (rod) for (const i of beside) moved = pushOff(p, i, rod, clear) || moved
-    if (moved) for (let i = 0; i + 1 < curve.length; i += 1) hold(p, 3 * i, ((along[i + 1] as number) - (along[i] as number)) * STRETCH)
+    if (moved)
+      for (let i = 0; i + 1 < curve.length; i += 1)
+        hold(p, 3 * i, ((along[i + 1] as number) - (along[i] as number)) * STRETCH)
   }
   return curve.map((_, i): Vec3 => [p[3 * i] as number, p[3 * i + 1] as number, p[3 * i + 2] as number])
 }
@@ -47,14 +52,16 @@ function pairsNear(p: Float64Array, along: readonly number[]): readonly number[]
   let widest = 0
   for (let i = 1; i < n; i += 1) widest = Math.max(widest, (along[i] as number) - (along[i - 1] as number))
   const pairs: number[] = []
-  for (let i = 0; i < n; i += 1) for (let j = i + 1; j < n; j += 1) {
-    const dx = at(3 * j) - at(3 * i)
-    const dy = at(3 * j + 1) - at(3 * i + 1)
-    const dz = at(3 * j + 2) - at(3 * i + 2)
-    const d = dx * dx + dy * dy + dz * dz
-    if (d > FAR * FAR) j += Math.floor((FAR - NEAR) / widest)
-    else if (d < NEAR * NEAR && (along[j] as number) - (along[i] as number) > NEIGHBOURS) pairs.push(3 * i, 3 * j)
-  }
+  for (let i = 0; i < n; i += 1)
+    for (let j = i + 1; j < n; j += 1) {
+      const dx = at(3 * j) - at(3 * i)
+      const dy = at(3 * j + 1) - at(3 * i + 1)
+      const dz = at(3 * j + 2) - at(3 * i + 2)
+      const d = dx * dx + dy * dy + dz * dz
+      if (d > FAR * FAR) j += Math.floor((FAR - NEAR) / widest)
+      else if (d < NEAR * NEAR && (along[j] as number) - (along[i] as number) > NEIGHBOURS)
+        pairs.push(3 * i, 3 * j)
+    }
   return pairs
 }
 

@@ -13,7 +13,17 @@ import { measureKnot } from './measure'
 import { parted } from './parted'
 import { across, clearOfRod, turnsRound } from './rod'
 
-const SMALL: Polyline = smooth([[0, 5, 0], [0, 1, 0], ...overhand(0, -8.4).map(([x, y, z]): Vec3 => [-x, y, z]), [3.4, -1.4, 0], [7, -3, 0], [9, -5, 0]], 10)
+const SMALL: Polyline = smooth(
+  [
+    [0, 5, 0],
+    [0, 1, 0],
+    ...overhand(0, -8.4).map(([x, y, z]): Vec3 => [-x, y, z]),
+    [3.4, -1.4, 0],
+    [7, -3, 0],
+    [9, -5, 0],
+  ],
+  10,
+)
 
 test('an overhand drawn down stays an overhand, touches but never passes through itself, and gives up string', () => {
   const all = drawDown({ curve: SMALL, rod: null, stop: 0 })
@@ -35,7 +45,18 @@ test('an overhand drawn down stays an overhand, touches but never passes through
   const states = all.map((state) => hanging(state, 200))
   const kept = thinned(states, null)
   expect(kept.length).toBeLessThan(all.length)
-  kept.slice(1).forEach((next, i) => expect(leadsTo(kept[i] as (typeof kept)[number], next, null, knotHanging((kept[0] as (typeof kept)[number]).curve))).toBe(true))
+  kept
+    .slice(1)
+    .forEach((next, i) =>
+      expect(
+        leadsTo(
+          kept[i] as (typeof kept)[number],
+          next,
+          null,
+          knotHanging((kept[0] as (typeof kept)[number]).curve),
+        ),
+      ).toBe(true),
+    )
   for (const state of kept) {
     const back = unpack(pack(state))
     back.curve.forEach((p, i) => p.forEach((v, k) => expect(v).toBeCloseTo(state.curve[i]?.[k] as number, 1)))
@@ -59,8 +80,17 @@ test('a string is moved off a rod that it has come into', () => {
 })
 
 test('turns round a rod are counted along it, whichever way it leans', () => {
-  const helix: Polyline = Array.from({ length: 121 }, (_, i): Vec3 => [2 * Math.cos(i / 10), 2 * Math.sin(i / 10), i / 40])
+  const helix: Polyline = Array.from({ length: 121 }, (_, i): Vec3 => [
+    2 * Math.cos(i / 10),
+    2 * Math.sin(i / 10),
+    i / 40,
+  ])
   expect(turnsRound(helix, { at: [0, 0, 0], axis: [0, 0, 1] })).toBeCloseTo(12 / (2 * Math.PI), 6)
   expect(Math.abs(turnsRound(helix, { at: [20, 0, 0], axis: [0, 0, 1] }))).toBeLessThan(0.1)
-  for (const axis of [[1, 0, 0], [0, 1, 0], [0.6, 0, 0.8]] as Vec3[]) for (const u of across(axis)) expect(u[0] * axis[0] + u[1] * axis[1] + u[2] * axis[2]).toBeCloseTo(0, 9)
+  for (const axis of [
+    [1, 0, 0],
+    [0, 1, 0],
+    [0.6, 0, 0.8],
+  ] as Vec3[])
+    for (const u of across(axis)) expect(u[0] * axis[0] + u[1] * axis[1] + u[2] * axis[2]).toBeCloseTo(0, 9)
 })

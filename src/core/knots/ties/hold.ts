@@ -10,7 +10,13 @@ import { bightOf, centreline } from './state'
 import { rodOf, type Tie } from './tie'
 
 /** Knots that a fastening here can be, by their polynomials. */
-const NAMES: ReadonlyMap<string, string> = new Map([['1', 'no knot at all'], ['1,-1,1', 'an overhand'], ['-1,3,-1', 'a figure of eight'], ['1,-1,1,-1,1', 'an overhand with one more turn'], ['-1,3,-3,3,-1', 'a knot of six crossings']])
+const NAMES: ReadonlyMap<string, string> = new Map([
+  ['1', 'no knot at all'],
+  ['1,-1,1', 'an overhand'],
+  ['-1,3,-1', 'a figure of eight'],
+  ['1,-1,1,-1,1', 'an overhand with one more turn'],
+  ['-1,3,-3,3,-1', 'a knot of six crossings'],
+])
 
 export interface Hold {
   readonly crossings: number
@@ -41,8 +47,13 @@ export function holdOfTie(tie: Pick<Tie, 'way' | 'onBight' | 'fixtures' | 'stand
   const toBight = tie.onBight ? alexander(codeOf(curve.slice(0, bightOf(curve)))) : null
   const rod = rodOf(tie)
   return {
-    crossings: code.length / 2, code, whole, toBight,
-    writhe: writhe(code), wholeWord: word(whole), toBightWord: toBight && word(toBight),
+    crossings: code.length / 2,
+    code,
+    whole,
+    toBight,
+    writhe: writhe(code),
+    wholeWord: word(whole),
+    toBightWord: toBight && word(toBight),
     turnsRound: rod && Math.round(Math.abs(turnsRound(curve, rod))),
     keepsOpen: rod && keptOpen(tie, rod),
   }
@@ -53,13 +64,22 @@ function keptOpen({ way, standingTo }: Pick<Tie, 'way' | 'standingTo'>, rod: Rod
   return round(way.slice(0, standingTo + 1)) > round(way.slice(standingTo)) ? 'standing part' : 'working end'
 }
 
-const word = (polynomial: Polynomial) => NAMES.get(polynomial.join()) ?? `a knot with the polynomial ${polynomial.join(', ')}`
+const word = (polynomial: Polynomial) =>
+  NAMES.get(polynomial.join()) ?? `a knot with the polynomial ${polynomial.join(', ')}`
 
 /** Whether two ties are each other's image in a mirror that lies in the plane of the drawing: every crossing the other way. */
 export function areMirrorImages(a: Pick<Tie, 'way'>, b: Pick<Tie, 'way'>): boolean {
   const [first, second] = [codeOf(centreline(a)), codeOf(centreline(b))]
-  return first.length === second.length && first.every((m, i) => {
-    const other = second[i]
-    return other !== undefined && m.crossing === other.crossing && m.over !== other.over && m.sign === -other.sign
-  })
+  return (
+    first.length === second.length &&
+    first.every((m, i) => {
+      const other = second[i]
+      return (
+        other !== undefined &&
+        m.crossing === other.crossing &&
+        m.over !== other.over &&
+        m.sign === -other.sign
+      )
+    })
+  )
 }

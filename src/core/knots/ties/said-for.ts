@@ -9,10 +9,18 @@ export interface Onlooker {
 
 /** In front without an `of` stands alone; behind takes its noun at once. */
 const NOUN = '(?= (?:the|both|its|itself|them|what)\\b)'
-const WORDS = new RegExp(`\\b(left|right|in front of|in front|behind${NOUN}|behind|toward you|away from you)\\b`, 'g')
+const WORDS = new RegExp(
+  `\\b(left|right|in front of|in front|behind${NOUN}|behind|toward you|away from you)\\b`,
+  'g',
+)
 
 const ACROSS: Readonly<Record<string, string>> = { left: 'right', right: 'left' }
-const DEEP: Readonly<Record<string, string>> = { 'in front of': 'behind', 'in front': 'behind', 'toward you': 'away from you', 'away from you': 'toward you' }
+const DEEP: Readonly<Record<string, string>> = {
+  'in front of': 'behind',
+  'in front': 'behind',
+  'toward you': 'away from you',
+  'away from you': 'toward you',
+}
 
 /** A sentence written for the right hand, seen from outside, as it is for someone else. From inside, right and left and front and back are exchanged; the left hand's is the mirror image. */
 export function saidFor(says: string, { inside, hand }: Onlooker): string {

@@ -1,7 +1,18 @@
 /**
  * How the string lies at any moment of the tying: stage by stage, and smoothly between one stage and the next.
  */
-import { alongOf, blend, minus, norm, plus, resample, smooth, times, type Polyline, type Vec3 } from '../topology/curve'
+import {
+  alongOf,
+  blend,
+  minus,
+  norm,
+  plus,
+  resample,
+  smooth,
+  times,
+  type Polyline,
+  type Vec3,
+} from '../topology/curve'
 import { between, type Hanging } from '../drawn/between'
 import { rodOf, type Fixture, type Led, type Tie, type TieStage } from './tie'
 
@@ -58,7 +69,15 @@ export function stateOf(tie: Tie, at: number, drawn: readonly Hanging[] | null):
   if (stage.shift) {
     const from = before?.shift ?? plus(stage.shift, [0, 0, 2])
     const curve = blend([from], [stage.shift], t)[0] as Vec3
-    return { ...laid(tie, fixtures, centreline(tie).map((p) => plus(p, curve)), tie.way.length - 1), whole: true }
+    return {
+      ...laid(
+        tie,
+        fixtures,
+        centreline(tie).map((p) => plus(p, curve)),
+        tie.way.length - 1,
+      ),
+      whole: true,
+    }
   }
   if (stage.bight) return bightState(tie, fixtures, { ...stage, bight: stage.bight }, t)
   const skips = tie.stages.slice(k + 1).find(({ bight }) => bight)?.bight ?? null
@@ -70,7 +89,10 @@ export function stateOf(tie: Tie, at: number, drawn: readonly Hanging[] | null):
 
 const same = (i: number) => i
 
-interface Way { readonly way: Polyline; readonly index: (i: number) => number }
+interface Way {
+  readonly way: Polyline
+  readonly index: (i: number) => number
+}
 const SHORTENED = new WeakMap<Polyline, Way>()
 
 /** The way without a bight that is put through later; a way has one at most. */
@@ -78,7 +100,10 @@ function shortened(way: Polyline, [from, to]: readonly [number, number]): Way {
   const known = SHORTENED.get(way)
   if (known) return known
   const gone = to - from - 1
-  const short: Way = { way: [...way.slice(0, from + 1), ...way.slice(to)], index: (i) => (i <= from ? i : Math.max(from, i - gone)) }
+  const short: Way = {
+    way: [...way.slice(0, from + 1), ...way.slice(to)],
+    index: (i) => (i <= from ? i : Math.max(from, i - gone)),
+  }
   SHORTENED.set(way, short)
   return short
 }
@@ -103,7 +128,11 @@ interface Leading {
   readonly index: (i: number) => number
 }
 
-function ledState(tie: Tie, fixtures: readonly Fixture[], { way, start, reached, index }: Leading): TyingState {
+function ledState(
+  tie: Tie,
+  fixtures: readonly Fixture[],
+  { way, start, reached, index }: Leading,
+): TyingState {
   const fine = fineOf(way)
   const at = Math.round(reached * PER_SPAN)
   const standing = tie.leads === 'standing part'
@@ -114,40 +143,79 @@ function ledState(tie: Tie, fixtures: readonly Fixture[], { way, start, reached,
     curve: fine.slice(from, to + 1),
     parts: Array.from({ length: to + 1 - from }, (_, i) => part(from + i)),
     fresh: standing ? [0, Math.max(0, Math.min(began, to) - from)] : [Math.min(began, to), to],
-    cord: null, fixtures, leads: tie.leads, whole: standing ? from === 0 : to >= fine.length - 1,
+    cord: null,
+    fixtures,
+    leads: tie.leads,
+    whole: standing ? from === 0 : to >= fine.length - 1,
   }
 }
 
-const partsBy = (standingTo: number, tagFrom: number) => (i: number): Part => (i <= standingTo ? 'standing part' : i >= tagFrom ? 'tag' : 'working end')
+const partsBy =
+  (standingTo: number, tagFrom: number) =>
+  (i: number): Part =>
+    i <= standingTo ? 'standing part' : i >= tagFrom ? 'tag' : 'working end'
 
 /** Points of the open knot, as {@link stateOf} lays it, from where two ways part to where they meet again; none where they are one. */
 export function whereTheyDiffer(a: Pick<Tie, 'way'>, b: Pick<Tie, 'way'>): TyingState['fresh'] {
-  const apart = a.way.flatMap((p, i) => { const q = b.way[i]; return q && norm(minus(p, q)) > 1e-6 ? [i] : [] })
-  return apart.length === 0 ? NONE : [((apart[0] as number) - 0.5) * PER_SPAN, ((apart[apart.length - 1] as number) + 0.5) * PER_SPAN]
+  const apart = a.way.flatMap((p, i) => {
+    const q = b.way[i]
+    return q && norm(minus(p, q)) > 1e-6 ? [i] : []
+  })
+  return apart.length === 0
+    ? NONE
+    : [((apart[0] as number) - 0.5) * PER_SPAN, ((apart[apart.length - 1] as number) + 0.5) * PER_SPAN]
 }
 
 /** A bight put through: its bend travels along the legs that it leaves behind. */
-function bightState(tie: Tie, fixtures: readonly Fixture[], { bight: [from, to], reaches }: TieStage & { readonly bight: readonly [number, number] }, t: number): TyingState {
+function bightState(
+  tie: Tie,
+  fixtures: readonly Fixture[],
+  { bight: [from, to], reaches }: TieStage & { readonly bight: readonly [number, number] },
+  t: number,
+): TyingState {
   const half = (to - from) / 2
   const leg = (i: number, end: number, step: 1 | -1) => {
     const at = t * i
     const whole = Math.min(half - 1, Math.floor(at))
-    return blend([tie.way[end + step * whole] as Vec3], [tie.way[end + step * (whole + 1)] as Vec3], at - whole)[0] as Vec3
+    return blend(
+      [tie.way[end + step * whole] as Vec3],
+      [tie.way[end + step * (whole + 1)] as Vec3],
+      at - whole,
+    )[0] as Vec3
   }
   const legs = (end: number, step: 1 | -1) => Array.from({ length: half }, (_, i) => leg(i, end, step))
   const bend = times(plus(leg(half, from, 1), leg(half, to, -1)), 0.5)
-  const way = [...tie.way.slice(0, from), ...legs(from, 1), bend, ...legs(to, -1).reverse(), ...tie.way.slice(to + 1, reaches + 1)]
+  const way = [
+    ...tie.way.slice(0, from),
+    ...legs(from, 1),
+    bend,
+    ...legs(to, -1).reverse(),
+    ...tie.way.slice(to + 1, reaches + 1),
+  ]
   // Before it is put through, the points of each leg lie on top of each other.
   const apart = way.filter((p, i) => i === 0 || norm(minus(p, way[i - 1] as Vec3)) > 0.05)
   const gone = way.length - apart.length
-  const state = ledState(tie, fixtures, { way: apart, start: 0, reached: apart.length - 1, index: (i) => (i <= from ? i : i >= to ? i - gone : from) })
+  const state = ledState(tie, fixtures, {
+    way: apart,
+    start: 0,
+    reached: apart.length - 1,
+    index: (i) => (i <= from ? i : i >= to ? i - gone : from),
+  })
   return { ...state, fresh: [from * PER_SPAN, (to - gone) * PER_SPAN] }
 }
 
 function laid(tie: Tie, fixtures: readonly Fixture[], curve: Polyline, last: number): TyingState {
   const share = (i: number) => (i * last) / (curve.length - 1)
   const part = partsBy(tie.standingTo, tie.tagFrom)
-  return { curve, parts: curve.map((_, i) => part(share(i))), fresh: [0, curve.length - 1], cord: null, fixtures, leads: tie.leads, whole: true }
+  return {
+    curve,
+    parts: curve.map((_, i) => part(share(i))),
+    fresh: [0, curve.length - 1],
+    cord: null,
+    fixtures,
+    leads: tie.leads,
+    whole: true,
+  }
 }
 
 /** Nothing new is laid while it is drawn down. */
@@ -155,21 +223,44 @@ const NONE: TyingState['fresh'] = [-1, -1]
 /** The string above its hole, as much of it as is shown. */
 const ABOVE: Polyline = [12, 10.4, 8.8, 7.2, 5.6, 4, 2.4].map((y) => [0, y, 0])
 
-function drawnState(tie: Tie, fixtures: readonly Fixture[], drawn: readonly Hanging[] | null, t: number): TyingState {
+function drawnState(
+  tie: Tie,
+  fixtures: readonly Fixture[],
+  drawn: readonly Hanging[] | null,
+  t: number,
+): TyingState {
   const part = partsBy(...partShares(tie))
   if (!drawn || drawn.length === 0) {
     const curve = centreline(tie)
-    return { curve, parts: curve.map((_, i) => part(i / (curve.length - 1))), fresh: NONE, fixtures, cord: null, leads: tie.leads, whole: true }
+    return {
+      curve,
+      parts: curve.map((_, i) => part(i / (curve.length - 1))),
+      fresh: NONE,
+      fixtures,
+      cord: null,
+      leads: tie.leads,
+      whole: true,
+    }
   }
   const place = t * (drawn.length - 1)
   const from = Math.min(drawn.length - 2, Math.floor(place))
   const rod = rodOf(tie)
-  const { curve, up, rod: at } = between(drawn[from] as Hanging, drawn[from + 1] as Hanging, place - from, rod)
+  const {
+    curve,
+    up,
+    rod: at,
+  } = between(drawn[from] as Hanging, drawn[from + 1] as Hanging, place - from, rod)
   return {
     curve: [...ABOVE, ...curve],
-    parts: [...ABOVE.map((): Part => 'standing part'), ...curve.map((_, i) => part(up + ((1 - up) * i) / (curve.length - 1)))],
+    parts: [
+      ...ABOVE.map((): Part => 'standing part'),
+      ...curve.map((_, i) => part(up + ((1 - up) * i) / (curve.length - 1))),
+    ],
     fixtures: fixtures.map((fixture) => (at && fixture.kind === rod?.kind ? { ...fixture, at } : fixture)),
-    fresh: NONE, cord: null, leads: tie.leads, whole: true,
+    fresh: NONE,
+    cord: null,
+    leads: tie.leads,
+    whole: true,
   }
 }
 

@@ -21,12 +21,18 @@ const MOST = 9
  * @param state - when the stage is done
  * @param hand - the left hand ties the mirror image
  */
-export function tellCrossings({ curve, parts, fresh, leads }: TyingState, view: View, hand: 'right' | 'left'): readonly ToldCrossing[] {
+export function tellCrossings(
+  { curve, parts, fresh, leads }: TyingState,
+  view: View,
+  hand: 'right' | 'left',
+): readonly ToldCrossing[] {
   const [from, to] = fresh
   const isFresh = (at: number) => at >= from && at <= to
   const met = leads === 'standing part' ? (at: number) => -at : (at: number) => at
   const told = crossingsOf(seenFrom(hand === 'left' ? mirrored(curve) : curve, view))
-    .map((c) => (met(c.over) > met(c.under) ? { c, led: c.over, other: c.under } : { c, led: c.under, other: c.over }))
+    .map((c) =>
+      met(c.over) > met(c.under) ? { c, led: c.over, other: c.under } : { c, led: c.under, other: c.over },
+    )
     .filter(({ led }) => isFresh(led))
     .sort((a, b) => met(a.led) - met(b.led))
   if (told.length > MOST) return []
@@ -34,6 +40,10 @@ export function tellCrossings({ curve, parts, fresh, leads }: TyingState, view: 
   return told.map(({ c, led, other }) => {
     const [what, against] = [nameOf(led), nameOf(other)]
     const which = what !== against ? `the ${against}` : isFresh(other) ? 'itself' : 'what was laid before'
-    return { x: c.x, y: c.y, says: `The ${what} passes ${c.over === led ? 'in front of' : 'behind'} ${which}.` }
+    return {
+      x: c.x,
+      y: c.y,
+      says: `The ${what} passes ${c.over === led ? 'in front of' : 'behind'} ${which}.`,
+    }
   })
 }

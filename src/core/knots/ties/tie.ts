@@ -19,7 +19,8 @@ export interface TieStage {
   readonly shift?: Vec3
 }
 
-export type FixtureKind = 'anchor' | 'toggle' | 'bead' | 'hitch pin' | 'post' | 'bar' | 'foot' | 'tuning pin' | 'neck'
+export type FixtureKind =
+  'anchor' | 'toggle' | 'bead' | 'hitch pin' | 'post' | 'bar' | 'foot' | 'tuning pin' | 'neck'
 
 export interface Fixture extends Rod {
   readonly kind: FixtureKind
@@ -54,7 +55,14 @@ const LEAN = (50 * Math.PI) / 180
 /** A short rod that leans through a bight. */
 export function anchorAt(at: Vec3, since: number, place: AnchorPlace): Fixture {
   const side = place === 'behind the bight' ? -1 : 1
-  return { kind: 'anchor', at, axis: [Math.sin(LEAN), 0, side * Math.cos(LEAN)], radius: 0.9, half: 2.2, since }
+  return {
+    kind: 'anchor',
+    at,
+    axis: [Math.sin(LEAN), 0, side * Math.cos(LEAN)],
+    radius: 0.9,
+    half: 2.2,
+    since,
+  }
 }
 
 /** What the string draws along when it is drawn down; null where nothing is put into the knot. */
@@ -69,4 +77,6 @@ export function placesOf(tie: Pick<Tie, 'fixtures'>): readonly AnchorPlace[] {
 }
 
 /** Ties that are another one in a mirror that lies in the plane of the drawing, so that all that is worked out for it holds for them. */
-export const MIRRORED: Readonly<Partial<Record<TailFastening, TailFastening>>> = { 'two-loop, crossed, behind': 'two-loop, crossed' }
+export const MIRRORED: Readonly<Partial<Record<TailFastening, TailFastening>>> = {
+  'two-loop, crossed, behind': 'two-loop, crossed',
+}

@@ -26,18 +26,32 @@ const moments = (stages: number) => Array.from({ length: stages * 6 }, (_, i) =>
 
 test('there is a way of tying for every fastening of both ends', () => {
   expect(FASTENINGS).toHaveLength(TAIL_FASTENINGS.length + HEAD_FASTENINGS.length)
-  for (const fastening of FASTENINGS) expect(tyingOf(fastening, { place: 'behind the bight' }).stages.length).toBeGreaterThanOrEqual(3)
+  for (const fastening of FASTENINGS)
+    expect(tyingOf(fastening, { place: 'behind the bight' }).stages.length).toBeGreaterThanOrEqual(3)
 })
 
 describe.each(ANCHOR_PLACES)('with the anchor %s', (place) => {
-  test.each(FASTENINGS.filter((fastening) => place === 'behind the bight' || (isTail(fastening) && placesOf(tieOf(fastening)).includes(place))))('%s can be tied: at no moment does it pass through itself or what it goes round', (fastening) => {
+  test.each(
+    FASTENINGS.filter(
+      (fastening) =>
+        place === 'behind the bight' || (isTail(fastening) && placesOf(tieOf(fastening)).includes(place)),
+    ),
+  )('%s can be tied: at no moment does it pass through itself or what it goes round', (fastening) => {
     const tying = tyingOf(fastening, { place, drawn })
     for (const at of moments(tying.stages.length)) {
       const { curve, fixtures, cord } = tying.stateAt(at)
       expect(nearest(curve).distance).toBeGreaterThanOrEqual(1)
       // Through a bead's hole and a pin's the string goes as it should.
-      for (const rod of fixtures.filter(({ kind }) => !['bead', 'tuning pin', 'neck'].includes(kind))) expect(clearOfRod(curve, rod)).toBeGreaterThanOrEqual(0.45)
-      if (cord) expect(Math.min(...cord.map((p) => Math.min(...curve.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2])))))).toBeGreaterThanOrEqual(1)
+      for (const rod of fixtures.filter(({ kind }) => !['bead', 'tuning pin', 'neck'].includes(kind)))
+        expect(clearOfRod(curve, rod)).toBeGreaterThanOrEqual(0.45)
+      if (cord)
+        expect(
+          Math.min(
+            ...cord.map((p) =>
+              Math.min(...curve.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]))),
+            ),
+          ),
+        ).toBeGreaterThanOrEqual(1)
     }
   })
 })
@@ -45,30 +59,41 @@ describe.each(ANCHOR_PLACES)('with the anchor %s', (place) => {
 test.each(HEAD_FASTENINGS)('%s can be wound on a thin pin and on a thick one', (fastening) => {
   for (const pinRadius of [3.2, 6]) {
     const tying = tyingOf(fastening, { place: 'behind the bight', pinRadius })
-    for (const at of moments(tying.stages.length)) expect(nearest(tying.stateAt(at).curve).distance).toBeGreaterThanOrEqual(1)
+    for (const at of moments(tying.stages.length))
+      expect(nearest(tying.stateAt(at).curve).distance).toBeGreaterThanOrEqual(1)
   }
 })
 
 test('one moment leads to the next without a jump', () => {
   for (const fastening of FASTENINGS) {
     const tying = tyingOf(fastening, { place: 'behind the bight', drawn })
-    fc.assert(fc.property(fc.double({ min: 0.05, max: tying.stages.length - 0.01, noNaN: true }), (at) => {
-      const thin = (curve: Polyline) => curve.filter((_, i) => i % 3 === 0)
-      const [a, b] = [thin(tying.stateAt(at).curve), thin(tying.stateAt(at + 0.005).curve)]
-      const far = (from: Polyline, to: Polyline) => Math.max(...from.map((p) => Math.min(...to.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2])))))
-      expect(Math.max(far(a, b), far(b, a))).toBeLessThan(2.4)
-    }), { numRuns: 3 })
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: tying.stages.length - 0.01, noNaN: true }), (at) => {
+        const thin = (curve: Polyline) => curve.filter((_, i) => i % 3 === 0)
+        const [a, b] = [thin(tying.stateAt(at).curve), thin(tying.stateAt(at + 0.005).curve)]
+        const far = (from: Polyline, to: Polyline) =>
+          Math.max(
+            ...from.map((p) => Math.min(...to.map((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2])))),
+          )
+        expect(Math.max(far(a, b), far(b, a))).toBeLessThan(2.4)
+      }),
+      { numRuns: 3 },
+    )
   }
 })
 
-test.each(TAIL_FASTENINGS.filter((fastening) => tieOf(fastening).drawnTo !== null))('%s is the same knot at every moment of its being drawn down', (fastening) => {
-  const tie = tieOf(fastening)
-  const open = alexander(gaussCode(crossingsOf(seenFrom(centreline(tie), ASKEW))))
-  for (const place of placesOf(tie)) {
-    const tying = tyingOf(fastening, { place, drawn })
-    for (let at = tie.stages.length - 0.93; at <= tie.stages.length; at += 0.07) expect(alexander(gaussCode(crossingsOf(seenFrom(tying.stateAt(at).curve, ASKEW))))).toEqual(open)
-  }
-})
+test.each(TAIL_FASTENINGS.filter((fastening) => tieOf(fastening).drawnTo !== null))(
+  '%s is the same knot at every moment of its being drawn down',
+  (fastening) => {
+    const tie = tieOf(fastening)
+    const open = alexander(gaussCode(crossingsOf(seenFrom(centreline(tie), ASKEW))))
+    for (const place of placesOf(tie)) {
+      const tying = tyingOf(fastening, { place, drawn })
+      for (let at = tie.stages.length - 0.93; at <= tie.stages.length; at += 0.07)
+        expect(alexander(gaussCode(crossingsOf(seenFrom(tying.stateAt(at).curve, ASKEW))))).toEqual(open)
+    }
+  },
+)
 
 test('an overhand on a bead is an overhand, and no longer when one of its crossings is flipped', () => {
   const { whole, code } = holdOfTie(tieOf('overhand on a bead'))
@@ -76,12 +101,28 @@ test('an overhand on a bead is an overhand, and no longer when one of its crossi
   for (const crossing of [1, 2, 3]) expect(alexander(flipped(code, crossing))).toEqual([1])
 })
 
-test.each(['two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'third loop', 'slip loop', 'slip knot on a toggle'] as const)('%s is no knot at all once its bight is drawn back: jam, anchor or board hold it', (fastening) => {
-  expect(holdOfTie(tieOf(fastening)).whole).toEqual([1])
-})
+test.each([
+  'two-loop, open bight',
+  'two-loop, crossed',
+  'two-loop, crossed, behind',
+  'third loop',
+  'slip loop',
+  'slip knot on a toggle',
+] as const)(
+  '%s is no knot at all once its bight is drawn back: jam, anchor or board hold it',
+  (fastening) => {
+    expect(holdOfTie(tieOf(fastening)).whole).toEqual([1])
+  },
+)
 
 test('what the standing part draws tight on the bight is an overhand, with one more turn in the third loop', () => {
-  for (const fastening of ['two-loop, open bight', 'two-loop, crossed', 'two-loop, crossed, behind', 'slip loop'] as const) expect(holdOfTie(tieOf(fastening)).toBight).toEqual([1, -1, 1])
+  for (const fastening of [
+    'two-loop, open bight',
+    'two-loop, crossed',
+    'two-loop, crossed, behind',
+    'slip loop',
+  ] as const)
+    expect(holdOfTie(tieOf(fastening)).toBight).toEqual([1, -1, 1])
   expect(holdOfTie(tieOf('third loop')).toBight).toEqual([1, -1, 1, -1, 1])
 })
 
@@ -89,7 +130,8 @@ test('flipping the crossing that holds a knot on its bight lets it go', () => {
   const tie = tieOf('two-loop, open bight')
   const code = codeOf(centreline(tie).slice(0, bightOf(centreline(tie))))
   expect(alexander(code)).toEqual([1, -1, 1])
-  for (let crossing = 1; crossing <= code.length / 2; crossing += 1) expect(alexander(flipped(code, crossing))).toEqual([1])
+  for (let crossing = 1; crossing <= code.length / 2; crossing += 1)
+    expect(alexander(flipped(code, crossing))).toEqual([1])
 })
 
 test('a half knot stays an overhand and a twisted loop a figure of eight under the hitch over the anchor', () => {
@@ -113,11 +155,19 @@ test('the crossed knot and its form behind are mirror images in the plane of the
 })
 
 test('each common mistake is told from the right knot by what it holds, or by what its anchor is in', () => {
-  const told = KNOTS.flatMap((fastening) => mistakesOf(fastening, 'behind the bight').map(({ title, tie }) => ({ fastening, title, wrong: holdOfTie(tie), right: holdOfTie(tieOf(fastening)) })))
+  const told = KNOTS.flatMap((fastening) =>
+    mistakesOf(fastening, 'behind the bight').map(({ title, tie }) => ({
+      fastening,
+      title,
+      wrong: holdOfTie(tie),
+      right: holdOfTie(tieOf(fastening)),
+    })),
+  )
   expect(told.length).toBeGreaterThanOrEqual(6)
   for (const { title, wrong, right } of told) {
     expect(wrong.whole).toEqual([1])
-    if (title.startsWith('The anchor')) expect([right.keepsOpen, wrong.keepsOpen]).toEqual(['working end', 'standing part'])
+    if (title.startsWith('The anchor'))
+      expect([right.keepsOpen, wrong.keepsOpen]).toEqual(['working end', 'standing part'])
     else {
       expect(wrong.toBight).toEqual([1])
       expect(codeText(wrong.code)).not.toBe(codeText(right.code))
@@ -128,21 +178,29 @@ test('each common mistake is told from the right knot by what it holds, or by wh
 })
 
 test('mistakes pass nowhere through themselves, and differ only where they are made', () => {
-  for (const fastening of TAIL_FASTENINGS) for (const { tie } of mistakesOf(fastening, 'behind the bight')) {
-    const open = stateOf(tie, tie.stages.length, null)
-    expect(nearest(open.curve).distance).toBeGreaterThanOrEqual(0.99)
-    const [from, to] = whereTheyDiffer(tie, tieOf(fastening))
-    expect(to - from).toBeLessThan(open.curve.length * 0.6)
-  }
+  for (const fastening of TAIL_FASTENINGS)
+    for (const { tie } of mistakesOf(fastening, 'behind the bight')) {
+      const open = stateOf(tie, tie.stages.length, null)
+      expect(nearest(open.curve).distance).toBeGreaterThanOrEqual(0.99)
+      const [from, to] = whereTheyDiffer(tie, tieOf(fastening))
+      expect(to - from).toBeLessThan(open.curve.length * 0.6)
+    }
 })
 
 test('an anchor is gone round once, and a peg’s cord is linked with its string', () => {
-  for (const fastening of ['two-loop, open bight', 'slip loop'] as const) expect(holdOfTie(tieOf(fastening)).turnsRound).toBe(1)
+  for (const fastening of ['two-loop, open bight', 'slip loop'] as const)
+    expect(holdOfTie(tieOf(fastening)).turnsRound).toBe(1)
   const rod = rodOf(tieOf('half knot and anchor'))
   expect(rod && Math.abs(turnsRound(centreline(tieOf('half knot and anchor')), rod))).toBeCloseTo(2, 0)
   const { curve, cord } = tyingOf('peg cord', { place: 'behind the bight' }).stateAt(3)
   expect(cord && Math.abs(linkingNumber(curve, cord))).toBe(1)
-  expect(cord && linkingNumber(curve, cord.map(([x, y, z]) => [x, y, z + 20]))).toBe(0)
+  expect(
+    cord &&
+      linkingNumber(
+        curve,
+        cord.map(([x, y, z]) => [x, y, z + 20]),
+      ),
+  ).toBe(0)
 })
 
 test('seen from inside the box, or in the mirror for the left hand, each is the same knot', () => {
@@ -160,17 +218,28 @@ test('a stage says what passes before what, and from inside the opposite', () =>
   expect(said(FROM_OUTSIDE)[0]).toBe('The working end passes in front of the standing part.')
   expect(said(FROM_INSIDE)[0]).toBe('The working end passes behind the standing part.')
   const open = tyingOf('two-loop, open bight', { place: 'behind the bight' })
-  expect(tellCrossings(open.stateAt(2), FROM_OUTSIDE, 'right').map((c) => c.says)).toEqual(['The standing part passes behind the working end.', 'The standing part passes behind the working end.'])
+  expect(tellCrossings(open.stateAt(2), FROM_OUTSIDE, 'right').map((c) => c.says)).toEqual([
+    'The standing part passes behind the working end.',
+    'The standing part passes behind the working end.',
+  ])
 })
 
 test('words are turned with the eye: from inside front and back and both sides change places, for the left hand only the sides', () => {
   const says = 'Lead it up, to the left, and down behind both legs, so that it comes out toward you.'
   expect(saidFor(says, { inside: false, hand: 'right' })).toBe(says)
-  expect(saidFor(says, { inside: false, hand: 'left' })).toBe('Lead it up, to the right, and down behind both legs, so that it comes out toward you.')
-  expect(saidFor(says, { inside: true, hand: 'right' })).toBe('Lead it up, to the right, and down in front of both legs, so that it comes out away from you.')
-  expect(saidFor(says, { inside: true, hand: 'left' })).toBe('Lead it up, to the left, and down in front of both legs, so that it comes out away from you.')
-  for (const fastening of FASTENINGS) for (const { says: stage } of tyingOf(fastening, { place: 'behind the bight' }).stages) for (const hand of ['right', 'left'] as const) {
-    // Twice turned is as it was.
-    expect(saidFor(saidFor(stage, { inside: true, hand }), { inside: true, hand })).toBe(stage)
-  }
+  expect(saidFor(says, { inside: false, hand: 'left' })).toBe(
+    'Lead it up, to the right, and down behind both legs, so that it comes out toward you.',
+  )
+  expect(saidFor(says, { inside: true, hand: 'right' })).toBe(
+    'Lead it up, to the right, and down in front of both legs, so that it comes out away from you.',
+  )
+  expect(saidFor(says, { inside: true, hand: 'left' })).toBe(
+    'Lead it up, to the left, and down in front of both legs, so that it comes out away from you.',
+  )
+  for (const fastening of FASTENINGS)
+    for (const { says: stage } of tyingOf(fastening, { place: 'behind the bight' }).stages)
+      for (const hand of ['right', 'left'] as const) {
+        // Twice turned is as it was.
+        expect(saidFor(saidFor(stage, { inside: true, hand }), { inside: true, hand })).toBe(stage)
+      }
 })

@@ -22,7 +22,9 @@ export function alexander(closed: GaussCode): Polynomial {
   const matrix = Array.from({ length: size - 1 }, () => Array.from({ length: size - 1 }, (): Poly => []))
   for (let row = 0; row < size - 1; row += 1) {
     const { over, into, out, sign } = arcOf[row] as ArcsAt
-    const add = (arc: number, poly: Poly) => { if (arc < size - 1) (matrix[row] as Poly[])[arc] = sum((matrix[row] as Poly[])[arc] as Poly, poly) }
+    const add = (arc: number, poly: Poly) => {
+      if (arc < size - 1) (matrix[row] as Poly[])[arc] = sum((matrix[row] as Poly[])[arc] as Poly, poly)
+    }
     add(over, [1n, -1n])
     add(into, sign > 0 ? [0n, 1n] : [-1n])
     add(out, sign > 0 ? [-1n] : [0n, 1n])
@@ -62,7 +64,8 @@ function arcs(code: GaussCode): readonly ArcsAt[] {
 
 type Poly = readonly bigint[]
 
-const sum = (a: Poly, b: Poly): Poly => trim(Array.from({ length: Math.max(a.length, b.length) }, (_, i) => (a[i] ?? 0n) + (b[i] ?? 0n)))
+const sum = (a: Poly, b: Poly): Poly =>
+  trim(Array.from({ length: Math.max(a.length, b.length) }, (_, i) => (a[i] ?? 0n) + (b[i] ?? 0n)))
 const negative = (a: Poly): Poly => a.map((c) => -c)
 
 function trim(a: readonly bigint[]): Poly {
@@ -74,7 +77,11 @@ function trim(a: readonly bigint[]): Poly {
 function product(a: Poly, b: Poly): Poly {
   if (a.length === 0 || b.length === 0) return []
   const result = Array.from({ length: a.length + b.length - 1 }, () => 0n)
-  a.forEach((x, i) => b.forEach((y, j) => { result[i + j] = (result[i + j] as bigint) + x * y }))
+  a.forEach((x, i) =>
+    b.forEach((y, j) => {
+      result[i + j] = (result[i + j] as bigint) + x * y
+    }),
+  )
   return trim(result)
 }
 
@@ -85,7 +92,9 @@ function quotient(a: Poly, b: Poly): Poly {
   for (let i = result.length - 1; i >= 0; i -= 1) {
     const c = (rest[i + b.length - 1] as bigint) / (b[b.length - 1] as bigint)
     result[i] = c
-    b.forEach((y, j) => { rest[i + j] = (rest[i + j] as bigint) - c * y })
+    b.forEach((y, j) => {
+      rest[i + j] = (rest[i + j] as bigint) - c * y
+    })
   }
   return trim(result)
 }
@@ -99,14 +108,17 @@ function determinant(matrix: Poly[][]): Poly {
     const pivot = matrix.findIndex((row, i) => i >= k && (row[k] as Poly).length > 0)
     if (pivot < 0) return []
     if (pivot !== k) {
-      [matrix[k], matrix[pivot]] = [matrix[pivot] as Poly[], matrix[k] as Poly[]]
+      ;[matrix[k], matrix[pivot]] = [matrix[pivot] as Poly[], matrix[k] as Poly[]]
       sign = -sign
     }
     const top = matrix[k] as Poly[]
     for (let i = k + 1; i < n; i += 1) {
       const row = matrix[i] as Poly[]
       for (let j = k + 1; j < n; j += 1) {
-        row[j] = quotient(sum(product(row[j] as Poly, top[k] as Poly), negative(product(row[k] as Poly, top[j] as Poly))), last)
+        row[j] = quotient(
+          sum(product(row[j] as Poly, top[k] as Poly), negative(product(row[k] as Poly, top[j] as Poly))),
+          last,
+        )
       }
     }
     last = top[k] as Poly

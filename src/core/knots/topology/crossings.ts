@@ -48,7 +48,8 @@ export function crossingsOf(curve: Polyline): readonly Crossing[] {
   const z = Float64Array.from(curve, (p) => p[2])
   const at = (of: Float64Array, i: number) => of[i] as number
   let widest = 0
-  for (let i = 0; i + 1 < n; i += 1) widest = Math.max(widest, Math.hypot(at(x, i + 1) - at(x, i), at(y, i + 1) - at(y, i)))
+  for (let i = 0; i + 1 < n; i += 1)
+    widest = Math.max(widest, Math.hypot(at(x, i + 1) - at(x, i), at(y, i + 1) - at(y, i)))
   const found: Crossing[] = []
   for (let i = 0; i + 1 < n; i += 1) {
     const ax = at(x, i)
@@ -74,7 +75,14 @@ export function crossingsOf(curve: Polyline): readonly Crossing[] {
       if (u < 0 || u >= 1) continue
       const gap = at(z, i) + (at(z, i + 1) - at(z, i)) * t - (at(z, j) + (at(z, j + 1) - at(z, j)) * u)
       const first = gap > 0
-      found.push({ over: first ? i + t : j + u, under: first ? j + u : i + t, x: ax + rx * t, y: ay + ry * t, sign: (first ? turn : -turn) > 0 ? 1 : -1, gap: Math.abs(gap) })
+      found.push({
+        over: first ? i + t : j + u,
+        under: first ? j + u : i + t,
+        x: ax + rx * t,
+        y: ay + ry * t,
+        sign: (first ? turn : -turn) > 0 ? 1 : -1,
+        gap: Math.abs(gap),
+      })
     }
   }
   return found.sort((p, q) => Math.min(p.over, p.under) - Math.min(q.over, q.under))

@@ -12,7 +12,11 @@ export const plus = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] 
 export const times = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k]
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
 export const norm = (a: Vec3): number => Math.hypot(a[0], a[1], a[2])
-const between = (a: Vec3, b: Vec3, t: number): Vec3 => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t]
+const between = (a: Vec3, b: Vec3, t: number): Vec3 => [
+  a[0] + (b[0] - a[0]) * t,
+  a[1] + (b[1] - a[1]) * t,
+  a[2] + (b[2] - a[2]) * t,
+]
 
 /**
  * A smooth curve through points: the centripetal Catmull-Rom spline, which neither loops nor overshoots between them.
@@ -26,15 +30,26 @@ export function smooth(points: Polyline, perSpan: number): Polyline {
   if (n < 2) throw new RangeError(`A curve: expected at least two points, got ${n}.`)
   const first = points[0] as Vec3
   const last = points[n - 1] as Vec3
-  const at = (i: number): Vec3 => (i < 0 ? minus(times(first, 2), points[1] as Vec3) : i >= n ? minus(times(last, 2), points[n - 2] as Vec3) : points[i] as Vec3)
+  const at = (i: number): Vec3 =>
+    i < 0
+      ? minus(times(first, 2), points[1] as Vec3)
+      : i >= n
+        ? minus(times(last, 2), points[n - 2] as Vec3)
+        : (points[i] as Vec3)
   const curve: Vec3[] = [first]
   for (let i = 0; i + 1 < n; i += 1) {
     const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
-    const knots = [0, Math.sqrt(norm(minus(b, a))), Math.sqrt(norm(minus(c, b))), Math.sqrt(norm(minus(d, c)))]
+    const knots = [
+      0,
+      Math.sqrt(norm(minus(b, a))),
+      Math.sqrt(norm(minus(c, b))),
+      Math.sqrt(norm(minus(d, c))),
+    ]
     const [t0, t1] = [0, knots[1] as number]
     const t2 = t1 + (knots[2] as number)
     const t3 = t2 + (knots[3] as number)
-    const mix = (p: Vec3, q: Vec3, from: number, to: number, t: number) => between(p, q, to === from ? 0 : (t - from) / (to - from))
+    const mix = (p: Vec3, q: Vec3, from: number, to: number, t: number) =>
+      between(p, q, to === from ? 0 : (t - from) / (to - from))
     for (let step = 1; step <= perSpan; step += 1) {
       const t = t1 + ((t2 - t1) * step) / perSpan
       const a1 = mix(a, b, t0, t1, t)
@@ -49,7 +64,8 @@ export function smooth(points: Polyline, perSpan: number): Polyline {
 /** How far along the curve each of its points lies from the first, in gauges. */
 export function alongOf(curve: Polyline): readonly number[] {
   const along = [0]
-  for (let i = 1; i < curve.length; i += 1) along.push((along[i - 1] as number) + norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3)))
+  for (let i = 1; i < curve.length; i += 1)
+    along.push((along[i - 1] as number) + norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3)))
   return along
 }
 
@@ -64,9 +80,15 @@ export function lengthOf(curve: Polyline): number {
 export function upTo(curve: Polyline, share: number): Polyline {
   const along = alongOf(curve)
   const wanted = share * (along[along.length - 1] as number)
-  const next = Math.max(1, along.findIndex((far) => far >= wanted))
+  const next = Math.max(
+    1,
+    along.findIndex((far) => far >= wanted),
+  )
   const [a, b] = [along[next - 1] as number, along[next] as number]
-  return [...curve.slice(0, next), between(curve[next - 1] as Vec3, curve[next] as Vec3, b === a ? 1 : Math.max(0, wanted - a) / (b - a))]
+  return [
+    ...curve.slice(0, next),
+    between(curve[next - 1] as Vec3, curve[next] as Vec3, b === a ? 1 : Math.max(0, wanted - a) / (b - a)),
+  ]
 }
 
 /** The same curve with its points evenly spaced along it. */

@@ -14,7 +14,12 @@ export type GaussCode = readonly Meeting[]
 
 /** The code of one curve's crossings. */
 export function gaussCode(crossings: readonly Crossing[]): GaussCode {
-  const met = crossings.flatMap((c, i) => [{ at: c.over, i, over: true, sign: c.sign }, { at: c.under, i, over: false, sign: c.sign }]).sort((a, b) => a.at - b.at)
+  const met = crossings
+    .flatMap((c, i) => [
+      { at: c.over, i, over: true, sign: c.sign },
+      { at: c.under, i, over: false, sign: c.sign },
+    ])
+    .sort((a, b) => a.at - b.at)
   const numbers = new Map<number, number>()
   return met.map(({ i, over, sign }) => {
     if (!numbers.has(i)) numbers.set(i, numbers.size + 1)
@@ -24,7 +29,9 @@ export function gaussCode(crossings: readonly Crossing[]): GaussCode {
 
 /** `O1+ U2- …`, as it is usually written. */
 export function codeText(code: GaussCode): string {
-  return code.map(({ crossing, over, sign }) => `${over ? 'O' : 'U'}${crossing}${sign > 0 ? '+' : '-'}`).join(' ')
+  return code
+    .map(({ crossing, over, sign }) => `${over ? 'O' : 'U'}${crossing}${sign > 0 ? '+' : '-'}`)
+    .join(' ')
 }
 
 /** The sum of the signs: how much the diagram winds about itself. */
@@ -62,7 +69,11 @@ function loose(code: GaussCode): readonly number[] {
     // Met side by side on the other part as well, in either direction.
     const other = code.findIndex((m, k) => k !== i && m.crossing === a.crossing)
     if (at(other + 1).crossing === b.crossing && other + 1 !== i) return [a.crossing, b.crossing]
-    if (at(other - 1).crossing === b.crossing && (other - 1 + code.length) % code.length !== (i + 1) % code.length) return [a.crossing, b.crossing]
+    if (
+      at(other - 1).crossing === b.crossing &&
+      (other - 1 + code.length) % code.length !== (i + 1) % code.length
+    )
+      return [a.crossing, b.crossing]
   }
   return []
 }

@@ -35,7 +35,11 @@ export function useDrag(onMove: (to: Spot, from: Spot) => void) {
       // At once, and not when the scheduler comes to it: the figures follow the hand within a frame.
       flushSync(() => onMove(to, from))
     },
-    onPointerUp: () => { last.current = null },
-    onPointerCancel: () => { last.current = null },
+    onPointerUp: () => {
+      last.current = null
+    },
+    onPointerCancel: () => {
+      last.current = null
+    },
   }
 }

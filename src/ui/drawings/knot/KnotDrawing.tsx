@@ -28,37 +28,85 @@ const THICK = 1
 const BRIDGE = 1.25
 const NOTHING: readonly ToldCrossing[] = []
 
-const path = (points: Polyline) => `M${points.map(([x, y]) => `${x.toFixed(2)},${(-y).toFixed(2)}`).join('L')}`
+const path = (points: Polyline) =>
+  `M${points.map(([x, y]) => `${x.toFixed(2)},${(-y).toFixed(2)}`).join('L')}`
 
 /** A state of the tying as a clean line with gaps where it passes behind: the same curve that its crossings are counted on. */
-export function KnotDrawing({ state, frame, view, hand, title, board, tight = false, told = NOTHING, named = true, className }: KnotDrawingProps) {
+export function KnotDrawing({
+  state,
+  frame,
+  view,
+  hand,
+  title,
+  board,
+  tight = false,
+  told = NOTHING,
+  named = true,
+  className,
+}: KnotDrawingProps) {
   const curve = asSeen(state.curve, view, hand)
-  const rods = state.fixtures.map((rod): Fixture => ({ ...rod, at: asSeen([rod.at], view, hand)[0] as Vec3, axis: asSeen([rod.axis], view, hand)[0] as Vec3 }))
+  const rods = state.fixtures.map((rod): Fixture => ({
+    ...rod,
+    at: asSeen([rod.at], view, hand)[0] as Vec3,
+    axis: asSeen([rod.axis], view, hand)[0] as Vec3,
+  }))
   const { behind, before } = layers(curve, rods)
   const looks = { parts: state.parts, fresh: state.fresh, curve }
   const [first, last] = [curve[0] as Vec3, curve[curve.length - 1] as Vec3]
   return (
-    <svg viewBox={`${frame.left} ${frame.top} ${frame.width} ${frame.height}`} className={className} role="img" aria-label={title} fontSize={1.05}>
+    <svg
+      viewBox={`${frame.left} ${frame.top} ${frame.width} ${frame.height}`}
+      className={className}
+      role="img"
+      aria-label={title}
+      fontSize={1.05}
+    >
       {board && <Board bore={board.bore} />}
-      {tight ? <Tight {...looks} rods={rods} /> : (
+      {tight ? (
+        <Tight {...looks} rods={rods} />
+      ) : (
         <>
           <Runs {...looks} runs={behind} />
           {state.cord && <Cord curve={asSeen(state.cord, view, hand)} against={curve} front={false} />}
-          {rods.map((rod, i) => <RodDrawing key={i} rod={rod} />)}
+          {rods.map((rod, i) => (
+            <RodDrawing key={i} rod={rod} />
+          ))}
           <Runs {...looks} runs={before} />
           {state.cord && <Cord curve={asSeen(state.cord, view, hand)} against={curve} front />}
         </>
       )}
-      {named && <g fill="var(--ink)" stroke="var(--paper)" strokeWidth={0.35} paintOrder="stroke">
-        {state.whole && <EndName at={first} says={first[1] < -4 ? 'to the string' : 'to the pin'} frame={frame} />}
-        {!state.whole && state.leads === 'standing part' && <EndName at={first} says="standing part" frame={frame} />}
-        {state.parts[state.parts.length - 1] === 'tag' ? <EndName at={last} says="tag" frame={frame} /> : state.leads === 'working end' && <EndName at={last} says="working end" frame={frame} />}
-        {rods.slice(0, 1).map((rod) => <text key={rod.kind} x={nameOfRodAt(rod)[0]} y={-nameOfRodAt(rod)[1] + rod.radius + 1.9} textAnchor="middle" fontSize={0.95}>{rod.kind}</text>)}
-      </g>}
+      {named && (
+        <g fill="var(--ink)" stroke="var(--paper)" strokeWidth={0.35} paintOrder="stroke">
+          {state.whole && (
+            <EndName at={first} says={first[1] < -4 ? 'to the string' : 'to the pin'} frame={frame} />
+          )}
+          {!state.whole && state.leads === 'standing part' && (
+            <EndName at={first} says="standing part" frame={frame} />
+          )}
+          {state.parts[state.parts.length - 1] === 'tag' ? (
+            <EndName at={last} says="tag" frame={frame} />
+          ) : (
+            state.leads === 'working end' && <EndName at={last} says="working end" frame={frame} />
+          )}
+          {rods.slice(0, 1).map((rod) => (
+            <text
+              key={rod.kind}
+              x={nameOfRodAt(rod)[0]}
+              y={-nameOfRodAt(rod)[1] + rod.radius + 1.9}
+              textAnchor="middle"
+              fontSize={0.95}
+            >
+              {rod.kind}
+            </text>
+          ))}
+        </g>
+      )}
       {told.map((c, i) => (
         <g key={i} transform={`translate(${c.x + 1.15} ${-c.y - 1.15})`}>
           <circle r={0.72} fill="var(--paper)" stroke="var(--ink)" strokeWidth={0.09} />
-          <text textAnchor="middle" y={0.33} fontSize={0.95} fontWeight={650} fill="var(--ink)">{i + 1}</text>
+          <text textAnchor="middle" y={0.33} fontSize={0.95} fontWeight={650} fill="var(--ink)">
+            {i + 1}
+          </text>
         </g>
       ))}
     </svg>
@@ -68,7 +116,15 @@ export function KnotDrawing({ state, frame, view, hand, title, board, tight = fa
 /** What an end is called, kept inside the picture. */
 function EndName({ at: [x, y], says, frame }: { at: Vec3; says: string; frame: Frame }) {
   const toLeft = x > frame.left + frame.width * 0.62
-  return <text x={x + (toLeft ? -0.9 : 0.9)} y={Math.min(Math.max(-y + 0.4, frame.top + 1.3), frame.top + frame.height - 0.5)} textAnchor={toLeft ? 'end' : 'start'}>{says}</text>
+  return (
+    <text
+      x={x + (toLeft ? -0.9 : 0.9)}
+      y={Math.min(Math.max(-y + 0.4, frame.top + 1.3), frame.top + frame.height - 0.5)}
+      textAnchor={toLeft ? 'end' : 'start'}
+    >
+      {says}
+    </text>
+  )
 }
 
 function Board({ bore }: { bore: number }) {
@@ -76,16 +132,29 @@ function Board({ bore }: { bore: number }) {
   return (
     <g stroke="var(--wood-line)" strokeWidth={0.1} fill="var(--wood)">
       <path d={`M-13,-1.3H${-half}V0H-13ZM${half},-1.3H13V0H${half}Z`} />
-      <path d={`M${-half - 1},0H${-half}V-1.6H${-half - 1}ZM${half},0H${half + 1}V-1.6H${half}Z`} fill="var(--wire-light)" />
+      <path
+        d={`M${-half - 1},0H${-half}V-1.6H${-half - 1}ZM${half},0H${half + 1}V-1.6H${half}Z`}
+        fill="var(--wire-light)"
+      />
     </g>
   )
 }
 
-interface Run { readonly from: number; readonly to: number }
-interface Looks { readonly curve: Polyline; readonly parts: readonly Part[]; readonly fresh: readonly [number, number] }
+interface Run {
+  readonly from: number
+  readonly to: number
+}
+interface Looks {
+  readonly curve: Polyline
+  readonly parts: readonly Part[]
+  readonly fresh: readonly [number, number]
+}
 
 /** Pieces of the curve that pass behind a rod, and all the others. */
-function layers(curve: Polyline, rods: readonly Fixture[]): { readonly behind: readonly Run[]; readonly before: readonly Run[] } {
+function layers(
+  curve: Polyline,
+  rods: readonly Fixture[],
+): { readonly behind: readonly Run[]; readonly before: readonly Run[] } {
   const isBehind = curve.map((p) => rods.some((rod) => passesBehind(p, rod)))
   const runs: { from: number; to: number; behind: boolean }[] = []
   isBehind.forEach((behind, i) => {
@@ -107,21 +176,40 @@ function passesBehind([x, y, z]: Vec3, { at, axis, radius, half }: Fixture): boo
 }
 
 function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
-  const spacing = curve.length > 1 ? Math.hypot(...[0, 1, 2].map((k) => ((curve[1] as Vec3)[k] as number) - ((curve[0] as Vec3)[k] as number))) || 0.3 : 0.3
+  const spacing =
+    curve.length > 1
+      ? Math.hypot(
+          ...[0, 1, 2].map((k) => ((curve[1] as Vec3)[k] as number) - ((curve[0] as Vec3)[k] as number)),
+        ) || 0.3
+      : 0.3
   const reach = Math.max(2, Math.round(BRIDGE / Math.max(0.12, spacing)))
   const holds = (at: number) => runs.find(({ from, to }) => at >= from && at <= to)
   const crossings = crossingsOf(curve)
   return (
     <g fill="none" strokeLinecap="butt" strokeLinejoin="round">
-      {runs.map(({ from, to }) => <Piece key={from} from={from} to={to} curve={curve} parts={parts} fresh={fresh} />)}
+      {runs.map(({ from, to }) => (
+        <Piece key={from} from={from} to={to} curve={curve} parts={parts} fresh={fresh} />
+      ))}
       {crossings.map(({ over, under }) => {
         const run = holds(over)
         if (!run || !holds(under)) return null
-        const [from, to] = [Math.max(run.from, Math.floor(over) - reach), Math.min(run.to, Math.ceil(over) + reach)]
-        const inner = [Math.max(run.from, Math.floor(over) - reach + 2), Math.min(run.to, Math.ceil(over) + reach - 2)] as const
+        const [from, to] = [
+          Math.max(run.from, Math.floor(over) - reach),
+          Math.min(run.to, Math.ceil(over) + reach),
+        ]
+        const inner = [
+          Math.max(run.from, Math.floor(over) - reach + 2),
+          Math.min(run.to, Math.ceil(over) + reach - 2),
+        ] as const
         return (
           <g key={`${over} ${under}`}>
-            {inner[1] > inner[0] && <path d={path(curve.slice(inner[0], inner[1] + 1))} stroke="var(--paper)" strokeWidth={THICK * 1.7} />}
+            {inner[1] > inner[0] && (
+              <path
+                d={path(curve.slice(inner[0], inner[1] + 1))}
+                stroke="var(--paper)"
+                strokeWidth={THICK * 1.7}
+              />
+            )}
             <Piece from={from} to={to} curve={curve} parts={parts} fresh={fresh} />
           </g>
         )
@@ -142,23 +230,46 @@ function Piece({ from, to, curve, parts, fresh }: Run & Looks) {
   return (
     <>
       <path d={path(curve.slice(from, to + 1))} stroke="var(--ink)" strokeWidth={THICK} />
-      {pieces.filter((p) => p.to > p.from).map((p) => {
-        const d = path(curve.slice(p.from, p.to + 1))
-        return (
-          <g key={p.from}>
-            <path d={d} stroke={p.isFresh ? 'var(--verdigris)' : 'var(--verdigris-wash)'} strokeWidth={THICK * 0.66} />
-            {p.part === 'working end' && <path d={d} stroke={p.isFresh ? 'var(--paper)' : 'var(--ink)'} strokeWidth={0.11} strokeDasharray="0.55 0.75" />}
-            {p.part === 'tag' && <path d={d} stroke={p.isFresh ? 'var(--paper)' : 'var(--ink)'} strokeWidth={THICK * 0.66} strokeDasharray="0.12 0.6" />}
-          </g>
-        )
-      })}
+      {pieces
+        .filter((p) => p.to > p.from)
+        .map((p) => {
+          const d = path(curve.slice(p.from, p.to + 1))
+          return (
+            <g key={p.from}>
+              <path
+                d={d}
+                stroke={p.isFresh ? 'var(--verdigris)' : 'var(--verdigris-wash)'}
+                strokeWidth={THICK * 0.66}
+              />
+              {p.part === 'working end' && (
+                <path
+                  d={d}
+                  stroke={p.isFresh ? 'var(--paper)' : 'var(--ink)'}
+                  strokeWidth={0.11}
+                  strokeDasharray="0.55 0.75"
+                />
+              )}
+              {p.part === 'tag' && (
+                <path
+                  d={d}
+                  stroke={p.isFresh ? 'var(--paper)' : 'var(--ink)'}
+                  strokeWidth={THICK * 0.66}
+                  strokeDasharray="0.12 0.6"
+                />
+              )}
+            </g>
+          )
+        })}
     </>
   )
 }
 
 /** Drawn down: pieces in the order of their distance from the eye, rods among them. */
 function Tight({ curve, parts, rods }: Looks & { rods: readonly Fixture[] }) {
-  const order = curve.map((p, i) => ({ i, z: p[2] })).slice(1).sort((a, b) => a.z - b.z)
+  const order = curve
+    .map((p, i) => ({ i, z: p[2] }))
+    .slice(1)
+    .sort((a, b) => a.z - b.z)
   const hidden = order.filter(({ i }) => rods.some((rod) => passesBehind(curve[i] as Vec3, rod)))
   const shown = order.filter((o) => !hidden.includes(o))
   const piece = ({ i }: { i: number }) => {
@@ -167,18 +278,37 @@ function Tight({ curve, parts, rods }: Looks & { rods: readonly Fixture[] }) {
     return (
       <g key={i}>
         <path d={path(curve.slice(Math.max(0, i - 1), i + 1))} stroke="var(--ink)" strokeWidth={THICK} />
-        <path d={d} stroke={part === 'working end' ? 'var(--verdigris)' : 'var(--verdigris-wash)'} strokeWidth={THICK * 0.7} />
+        <path
+          d={d}
+          stroke={part === 'working end' ? 'var(--verdigris)' : 'var(--verdigris-wash)'}
+          strokeWidth={THICK * 0.7}
+        />
       </g>
     )
   }
-  return <g fill="none">{hidden.map(piece)}{rods.map((rod, i) => <RodDrawing key={i} rod={rod} />)}{shown.map(piece)}</g>
+  return (
+    <g fill="none">
+      {hidden.map(piece)}
+      {rods.map((rod, i) => (
+        <RodDrawing key={i} rod={rod} />
+      ))}
+      {shown.map(piece)}
+    </g>
+  )
 }
 
 /** A cord that takes hold of the string: what of it lies behind the string, or before it. */
 function Cord({ curve, against, front }: { curve: Polyline; against: Polyline; front: boolean }) {
   const middle = against.reduce((sum, p) => sum + p[2], 0) / against.length
-  const pieces = curve.map((p, i) => ({ i, p })).filter(({ p }) => (p[2] > middle) === front)
+  const pieces = curve.map((p, i) => ({ i, p })).filter(({ p }) => p[2] > middle === front)
   if (pieces.length < 2) return null
-  const d = path(curve.slice((pieces[0] as { i: number }).i, (pieces[pieces.length - 1] as { i: number }).i + 1))
-  return <g fill="none" strokeLinecap="round"><path d={d} stroke="var(--ink)" strokeWidth={THICK * 0.8} /><path d={d} stroke="var(--gut-light)" strokeWidth={THICK * 0.55} /></g>
+  const d = path(
+    curve.slice((pieces[0] as { i: number }).i, (pieces[pieces.length - 1] as { i: number }).i + 1),
+  )
+  return (
+    <g fill="none" strokeLinecap="round">
+      <path d={d} stroke="var(--ink)" strokeWidth={THICK * 0.8} />
+      <path d={d} stroke="var(--gut-light)" strokeWidth={THICK * 0.55} />
+    </g>
+  )
 }

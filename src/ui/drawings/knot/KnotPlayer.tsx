@@ -1,7 +1,16 @@
 'use client'
 
 import dynamic from 'next/dynamic'
-import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore, type KeyboardEvent, type PointerEvent } from 'react'
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type KeyboardEvent,
+  type PointerEvent,
+} from 'react'
 import type { Part, TyingState } from '@/core/knots/ties/state'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { Vec3 } from '@/core/knots/topology/curve'
@@ -32,14 +41,37 @@ const STEP = 15
 const PER_PIXEL = 0.5
 
 /** A fastening tied before the eye, to be turned by dragging or by keys; where there is no WebGL, the same stage as a drawing. */
-export function KnotPlayer({ tying, stage, hand, inside, slow, title, look = USUAL_LOOK, className }: KnotPlayerProps) {
+export function KnotPlayer({
+  tying,
+  stage,
+  hand,
+  inside,
+  slow,
+  title,
+  look = USUAL_LOOK,
+  className,
+}: KnotPlayerProps) {
   const canShow = useSyncExternalStore(never, hasWebGl, () => null)
-  const still = useSyncExternalStore(never, () => window.matchMedia('(prefers-reduced-motion: reduce)').matches, () => true)
+  const still = useSyncExternalStore(
+    never,
+    () => window.matchMedia('(prefers-reduced-motion: reduce)').matches,
+    () => true,
+  )
   const frame = useMemo(() => frameOf(tying, FROM_OUTSIDE, hand), [tying, hand])
   const palette = useTints()
-  const tints = useMemo(() => palette && ({
-    string: palette[look.tint], fresh: palette.verdigris, ink: palette.ink, light: palette.paper, wood: palette.wood, wire: palette['wire-light'], anchor: palette['gut-light'],
-  }), [palette, look.tint])
+  const tints = useMemo(
+    () =>
+      palette && {
+        string: palette[look.tint],
+        fresh: palette.verdigris,
+        ink: palette.ink,
+        light: palette.paper,
+        wood: palette.wood,
+        wire: palette['wire-light'],
+        anchor: palette['gut-light'],
+      },
+    [palette, look.tint],
+  )
   const [motion] = useState(() => new Motion(stage))
   const names = useRef<HTMLDivElement>(null)
   const pressed = useRef<{ x: number; y: number } | null>(null)
@@ -53,7 +85,10 @@ export function KnotPlayer({ tying, stage, hand, inside, slow, title, look = USU
   }
   const onMove = (event: PointerEvent) => {
     if (!pressed.current) return
-    motion.turnBy((event.clientX - pressed.current.x) * PER_PIXEL, (event.clientY - pressed.current.y) * PER_PIXEL)
+    motion.turnBy(
+      (event.clientX - pressed.current.x) * PER_PIXEL,
+      (event.clientY - pressed.current.y) * PER_PIXEL,
+    )
     pressed.current = { x: event.clientX, y: event.clientY }
   }
   const onKey = (event: KeyboardEvent) => {
@@ -63,35 +98,93 @@ export function KnotPlayer({ tying, stage, hand, inside, slow, title, look = USU
     event.stopPropagation()
     motion.turnBy(...by)
   }
-  const onMoved = useCallback((state: TyingState) => {
-    const box = names.current
-    if (!box) return
-    const zoom = Math.min(box.clientWidth / frame.width, box.clientHeight / frame.height)
-    const placed: DOMRect[] = []
-    for (const label of box.children) if (label instanceof HTMLElement) place(label, state, motion, { placed, zoom, hand, middle: -(frame.top + frame.height / 2), box, isTight: tying.drawsDown && motion.at > tying.stages.length - 0.8 })
-  }, [motion, frame, hand, tying])
+  const onMoved = useCallback(
+    (state: TyingState) => {
+      const box = names.current
+      if (!box) return
+      const zoom = Math.min(box.clientWidth / frame.width, box.clientHeight / frame.height)
+      const placed: DOMRect[] = []
+      for (const label of box.children)
+        if (label instanceof HTMLElement)
+          place(label, state, motion, {
+            placed,
+            zoom,
+            hand,
+            middle: -(frame.top + frame.height / 2),
+            box,
+            isTight: tying.drawsDown && motion.at > tying.stages.length - 0.8,
+          })
+    },
+    [motion, frame, hand, tying],
+  )
 
   if (canShow === null || tints === null) return <div className={className} />
   if (!canShow) {
-    return <KnotDrawing state={tying.stateAt(stage + 1)} frame={frame} view={inside ? FROM_INSIDE : FROM_OUTSIDE} hand={hand} title={title} board={tying.throughBoard ? { bore: look.bore } : null} tight={tying.drawsDown && stage === tying.stages.length - 1} className={className} />
+    return (
+      <KnotDrawing
+        state={tying.stateAt(stage + 1)}
+        frame={frame}
+        view={inside ? FROM_INSIDE : FROM_OUTSIDE}
+        hand={hand}
+        title={title}
+        board={tying.throughBoard ? { bore: look.bore } : null}
+        tight={tying.drawsDown && stage === tying.stages.length - 1}
+        className={className}
+      />
+    )
   }
   return (
     <div
-      role="group" aria-label={`${title} Turn it by dragging, or with Shift and the arrow keys.`} tabIndex={0} onKeyDown={onKey}
+      role="group"
+      aria-label={`${title} Turn it by dragging, or with Shift and the arrow keys.`}
+      tabIndex={0}
+      onKeyDown={onKey}
       className={`relative touch-none select-none cursor-grab active:cursor-grabbing ${className ?? ''}`}
-      onPointerDown={(event) => { hold({ x: event.clientX, y: event.clientY }); event.currentTarget.setPointerCapture(event.pointerId) }}
-      onPointerMove={onMove} onPointerUp={() => hold(null)} onPointerCancel={() => hold(null)}
+      onPointerDown={(event) => {
+        hold({ x: event.clientX, y: event.clientY })
+        event.currentTarget.setPointerCapture(event.pointerId)
+      }}
+      onPointerMove={onMove}
+      onPointerUp={() => hold(null)}
+      onPointerCancel={() => hold(null)}
     >
-      <KnotScene bore={look.bore} tying={tying} motion={motion} frame={frame} hand={hand} tints={tints} surface={look.surface} openness={look.openness} onMoved={onMoved} />
-      <div ref={names} aria-hidden className="pointer-events-none absolute inset-0 overflow-hidden text-sm font-semibold">
-        {LABELS.map((name) => <span key={name} data-name={name} className="absolute left-0 top-0 whitespace-nowrap bg-paper/85 px-1 leading-tight">{name}</span>)}
+      <KnotScene
+        bore={look.bore}
+        tying={tying}
+        motion={motion}
+        frame={frame}
+        hand={hand}
+        tints={tints}
+        surface={look.surface}
+        openness={look.openness}
+        onMoved={onMoved}
+      />
+      <div
+        ref={names}
+        aria-hidden
+        className="pointer-events-none absolute inset-0 overflow-hidden text-sm font-semibold"
+      >
+        {LABELS.map((name) => (
+          <span
+            key={name}
+            data-name={name}
+            className="absolute left-0 top-0 whitespace-nowrap bg-paper/85 px-1 leading-tight"
+          >
+            {name}
+          </span>
+        ))}
       </div>
     </div>
   )
 }
 
 const LABELS = ['standing part', 'working end', 'tag', 'rod'] as const
-const TURNS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, -STEP], ArrowDown: [0, STEP] }
+const TURNS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-STEP, 0],
+  ArrowRight: [STEP, 0],
+  ArrowUp: [0, -STEP],
+  ArrowDown: [0, STEP],
+}
 
 interface Placing {
   readonly zoom: number
@@ -104,12 +197,20 @@ interface Placing {
 }
 
 /** Puts a name beside what it names. */
-function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState, { turn, tilt }: Motion, { zoom, hand, middle, box, isTight, placed }: Placing): void {
+function place(
+  label: HTMLElement,
+  { curve, parts, fixtures, leads }: TyingState,
+  { turn, tilt }: Motion,
+  { zoom, hand, middle, box, isTight, placed }: Placing,
+): void {
   const name = label.dataset.name
   const rod = fixtures[0]
   const at = name === 'rod' ? rod && nameOfRodAt(rod) : nameAt(curve, parts, name as Part, leads)
   // Drawn down or wound, only its ends are named: a name would hide what matters.
-  label.hidden = !at || (isTight && name !== 'tag' && name !== 'standing part') || (name === 'working end' && rod?.kind === 'tuning pin' && parts.includes('tag'))
+  label.hidden =
+    !at ||
+    (isTight && name !== 'tag' && name !== 'standing part') ||
+    (name === 'working end' && rod?.kind === 'tuning pin' && parts.includes('tag'))
   if (!at || label.hidden) return
   if (rod && name === 'rod') label.textContent = rod.kind
   const [x, y] = asSeen([[at[0], at[1], at[2]]], { turn, tilt }, hand)[0] as Vec3
@@ -123,7 +224,13 @@ function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState
   const across = Math.max(2, Math.min(box.clientWidth - width - 2, beside))
   let down = Math.max(2, Math.min(box.clientHeight - height - 2, top - height / 2))
   for (const other of placed) {
-    if (across < other.right && across + width > other.left && down < other.bottom && down + height > other.top) down = other.bottom + 1
+    if (
+      across < other.right &&
+      across + width > other.left &&
+      down < other.bottom &&
+      down + height > other.top
+    )
+      down = other.bottom + 1
   }
   placed.push(new DOMRect(across, down, width, height))
   label.style.transform = `translate(${across}px, ${down}px)`
@@ -133,11 +240,17 @@ function place(label: HTMLElement, { curve, parts, fixtures, leads }: TyingState
  * Where a part is named: the standing part where it leaves the picture, or at its tip while it is led; the tag near its end;
  * the working end at its tip or, once the tag is laid, well before it.
  */
-function nameAt(curve: TyingState['curve'], parts: readonly Part[], part: Part, leads: TyingState['leads']): Vec3 | undefined {
+function nameAt(
+  curve: TyingState['curve'],
+  parts: readonly Part[],
+  part: Part,
+  leads: TyingState['leads'],
+): Vec3 | undefined {
   const of = parts.flatMap((p, i) => (p === part ? [i] : []))
   if (of.length < 3) return undefined
   const led = leads === 'standing part' && (curve[0] as Vec3)[1] < 6
-  const share = part === 'standing part' ? (led ? 0 : 0.12) : part === 'tag' ? 0.8 : parts.includes('tag') ? 0.25 : 1
+  const share =
+    part === 'standing part' ? (led ? 0 : 0.12) : part === 'tag' ? 0.8 : parts.includes('tag') ? 0.25 : 1
   return curve[of[Math.round((of.length - 1) * share)] as number]
 }
 
@@ -145,7 +258,11 @@ const never = () => () => undefined
 let webGl: boolean | null = null
 function hasWebGl(): boolean {
   if (webGl === null) {
-    try { webGl = document.createElement('canvas').getContext('webgl2') !== null } catch { webGl = false }
+    try {
+      webGl = document.createElement('canvas').getContext('webgl2') !== null
+    } catch {
+      webGl = false
+    }
   }
   return webGl
 }

@@ -36,7 +36,14 @@ interface SceneProps {
 /** A fastening in space, turned by whoever looks at it. Pictures are made only while something moves. */
 export default function KnotScene(props: SceneProps) {
   return (
-    <Canvas orthographic frameloop="demand" dpr={1} gl={{ antialias: false, alpha: false, stencil: false }} camera={{ position: [0, 0, 60], near: 1, far: 140 }} aria-hidden>
+    <Canvas
+      orthographic
+      frameloop="demand"
+      dpr={1}
+      gl={{ antialias: false, alpha: false, stencil: false }}
+      camera={{ position: [0, 0, 60], near: 1, far: 140 }}
+      aria-hidden
+    >
       <Scene {...props} />
     </Canvas>
   )
@@ -66,7 +73,11 @@ class Pace {
 }
 
 /** The whole frame fits in the picture. */
-function fit(eye: OrthographicCamera, size: { readonly width: number; readonly height: number }, frame: Frame): void {
+function fit(
+  eye: OrthographicCamera,
+  size: { readonly width: number; readonly height: number },
+  frame: Frame,
+): void {
   const zoom = Math.min(size.width / frame.width, size.height / frame.height)
   if (eye.zoom === zoom) return
   eye.zoom = zoom
@@ -86,10 +97,27 @@ function Scene({ tying, motion, frame, hand, tints, surface, openness, bore, onM
   const laid = useRef<{ at: number; tying: Tying; hand: Hand; state: TyingState } | null>(null)
   const skin = useMemo(() => stringMaterial(tints, surface), [tints, surface])
   const cordSkin = useMemo(() => stringMaterial({ ...tints, string: tints.anchor }, 'twisted'), [tints])
-  const solids = useMemo(() => ({ wood: solidMaterial(tints.wood), wire: solidMaterial(tints.wire), anchor: solidMaterial(tints.anchor) }), [tints])
+  const solids = useMemo(
+    () => ({
+      wood: solidMaterial(tints.wood),
+      wire: solidMaterial(tints.wire),
+      anchor: solidMaterial(tints.anchor),
+    }),
+    [tints],
+  )
   const fixtures = useMemo(() => tying.stateAt(tying.stages.length).fixtures, [tying])
-  useEffect(() => () => { for (const geometry of [string, cord]) geometry.dispose() }, [string, cord])
-  useEffect(() => () => { for (const material of [skin, cordSkin, ...Object.values(solids)]) material.dispose() }, [skin, cordSkin, solids])
+  useEffect(
+    () => () => {
+      for (const geometry of [string, cord]) geometry.dispose()
+    },
+    [string, cord],
+  )
+  useEffect(
+    () => () => {
+      for (const material of [skin, cordSkin, ...Object.values(solids)]) material.dispose()
+    },
+    [skin, cordSkin, solids],
+  )
   useEffect(() => motion.watch(invalidate), [motion, invalidate])
   useEffect(() => invalidate(), [invalidate, tints, hand, tying, openness, bore, frame])
 
@@ -100,14 +128,26 @@ function Scene({ tying, motion, frame, hand, tints, surface, openness, bore, onM
     // Looked at from around the middle of what is shown.
     const rotation = new Euler((tilt * Math.PI) / 180, (-turn * Math.PI) / 180, 0, 'XYZ')
     group.current?.rotation.copy(rotation)
-    group.current?.position.copy(new Vector3(0, -(frame.top + frame.height / 2), 0).applyEuler(rotation).negate())
+    group.current?.position.copy(
+      new Vector3(0, -(frame.top + frame.height / 2), 0).applyEuler(rotation).negate(),
+    )
     const last = laid.current
     if (last?.at !== at || last.tying !== tying || last.hand !== hand) {
       const state = tying.stateAt(at)
       const flip = hand === 'left' ? mirrored : (curve: TyingState['curve']) => curve
       const tight = tying.drawsDown ? Math.max(0, at - tying.stages.length + 1) : 0
-      layTube(string, { ...state, curve: flip(state.curve), radius: 0.5 / (openness + (1 - openness) * tight) })
-      if (state.cord) layTube(cord, { curve: flip(state.cord), parts: state.cord.map(() => 'standing part'), fresh: [-1, -1], radius: 0.42 })
+      layTube(string, {
+        ...state,
+        curve: flip(state.curve),
+        radius: 0.5 / (openness + (1 - openness) * tight),
+      })
+      if (state.cord)
+        layTube(cord, {
+          curve: flip(state.cord),
+          parts: state.cord.map(() => 'standing part'),
+          fresh: [-1, -1],
+          radius: 0.42,
+        })
       cord.setDrawRange(0, state.cord ? Infinity : 0)
       rods.current?.children.forEach((child, i) => {
         const rod = state.fixtures[i]
@@ -129,7 +169,20 @@ function Scene({ tying, motion, frame, hand, tints, surface, openness, bore, onM
         <mesh geometry={cord} material={cordSkin} frustumCulled={false} />
         <group ref={rods}>
           {fixtures.map(({ kind, axis, radius, half }, i) => (
-            <mesh key={i} material={GRAINY.has(kind) ? solids.wood : kind === 'anchor' || kind === 'toggle' ? solids.anchor : solids.wire} quaternion={new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), new Vector3((hand === 'left' ? -1 : 1) * axis[0], axis[1], axis[2]).normalize())}>
+            <mesh
+              key={i}
+              material={
+                GRAINY.has(kind)
+                  ? solids.wood
+                  : kind === 'anchor' || kind === 'toggle'
+                    ? solids.anchor
+                    : solids.wire
+              }
+              quaternion={new Quaternion().setFromUnitVectors(
+                new Vector3(0, 1, 0),
+                new Vector3((hand === 'left' ? -1 : 1) * axis[0], axis[1], axis[2]).normalize(),
+              )}
+            >
               <cylinderGeometry args={[radius, radius, 2 * half, 28]} />
             </mesh>
           ))}
@@ -149,9 +202,19 @@ function Board({ bore, wood, metal }: { bore: number; wood: ShaderMaterial; meta
   const behind = BOARD.deep / 2 - hole
   return (
     <group position={[0, BOARD.thick / 2, 0]}>
-      {[-1, 1].map((side) => <mesh key={side} position={[side * (hole + beside / 2), 0, 0]} material={wood}><boxGeometry args={[beside, BOARD.thick, BOARD.deep]} /></mesh>)}
-      {[-1, 1].map((side) => <mesh key={side} position={[0, 0, side * (hole + behind / 2)]} material={wood}><boxGeometry args={[2 * hole, BOARD.thick, behind]} /></mesh>)}
-      <mesh position={[0, BOARD.thick / 2 + 0.04, 0]} rotation={[-Math.PI / 2, 0, 0]} material={metal}><ringGeometry args={[bore / 2, hole + 0.7, 28]} /></mesh>
+      {[-1, 1].map((side) => (
+        <mesh key={side} position={[side * (hole + beside / 2), 0, 0]} material={wood}>
+          <boxGeometry args={[beside, BOARD.thick, BOARD.deep]} />
+        </mesh>
+      ))}
+      {[-1, 1].map((side) => (
+        <mesh key={side} position={[0, 0, side * (hole + behind / 2)]} material={wood}>
+          <boxGeometry args={[2 * hole, BOARD.thick, behind]} />
+        </mesh>
+      ))}
+      <mesh position={[0, BOARD.thick / 2 + 0.04, 0]} rotation={[-Math.PI / 2, 0, 0]} material={metal}>
+        <ringGeometry args={[bore / 2, hole + 0.7, 28]} />
+      </mesh>
     </group>
   )
 }

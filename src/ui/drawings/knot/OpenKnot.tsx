@@ -8,7 +8,13 @@ import { KnotDrawing } from './KnotDrawing'
 import { lookOf } from './string-look'
 
 /** The lower end of a string as it is tied, open, for paper. */
-export function OpenKnot({ context: { figures, habits, position }, className }: { context: FittingContext; className?: string }) {
+export function OpenKnot({
+  context: { figures, habits, position },
+  className,
+}: {
+  context: FittingContext
+  className?: string
+}) {
   const { fastening, eyeletBore } = position.tail
   const tying = tyingOf(fastening, { place: habits.anchorPlace })
   const open = tying.stages.length - (tying.drawsDown ? 1 : 0)
@@ -17,8 +23,13 @@ export function OpenKnot({ context: { figures, habits, position }, className }: 
   const fixtures = state.fixtures.filter(({ kind }) => kind !== 'anchor' || figures.needsAnchor)
   return (
     <KnotDrawing
-      state={{ ...state, fixtures, fresh: [-1, -1] }} frame={frameOf(tying, FROM_OUTSIDE, habits.hand)} view={FROM_OUTSIDE} hand={habits.hand} title={`${fastening}, still open`}
-      board={tying.throughBoard ? { bore: lookOf(figures.construction, eyeletBore).bore } : null} className={className ?? ''}
+      state={{ ...state, fixtures, fresh: [-1, -1] }}
+      frame={frameOf(tying, FROM_OUTSIDE, habits.hand)}
+      view={FROM_OUTSIDE}
+      hand={habits.hand}
+      title={`${fastening}, still open`}
+      board={tying.throughBoard ? { bore: lookOf(figures.construction, eyeletBore).bore } : null}
+      className={className ?? ''}
     />
   )
 }

@@ -30,7 +30,9 @@ export function asSeen(curve: Polyline, view: View, hand: Hand): Polyline {
 export function frameOf(tying: Tying, view: View, hand: Hand): Frame {
   const points = tying.stages.flatMap((_, i) => {
     const state = tying.stateAt(i + 1)
-    const rods = state.fixtures.flatMap(({ at, axis, half, radius }): Vec3[] => [-half, half].flatMap((by) => [-radius, radius].map((r) => plus(plus(at, times(axis, by)), [0, r, 0]))))
+    const rods = state.fixtures.flatMap(({ at, axis, half, radius }): Vec3[] =>
+      [-half, half].flatMap((by) => [-radius, radius].map((r) => plus(plus(at, times(axis, by)), [0, r, 0]))),
+    )
     return asSeen([...state.curve.filter((_, k) => k % 4 === 0), ...(state.cord ?? []), ...rods], view, hand)
   })
   const [xs, ys] = [points.map((p) => p[0]), points.map((p) => -p[1])]

@@ -27,7 +27,8 @@ export function lookOf(construction: Construction, eyeletBore: number | null): S
   const { light, surface } = textureOf(construction)
   const { modulus } = coreMaterial(construction)
   return {
-    tint: light as StringTint, surface,
+    tint: light as StringTint,
+    surface,
     openness: 1 + Math.max(0, WIDER * Math.log10(modulus / SUPPLE)),
     bore: eyeletBore === null ? USUAL_LOOK.bore : Math.min(5, eyeletBore / outerGauge(construction)),
   }

@@ -15,9 +15,18 @@ export interface StringTints {
 
 const SURFACES: Record<Texture['surface'], number> = { clear: 0, bright: 0, twisted: 1, ribbed: 2 }
 
-export function stringMaterial({ string, fresh, ink, light }: StringTints, surface: Texture['surface']): ShaderMaterial {
+export function stringMaterial(
+  { string, fresh, ink, light }: StringTints,
+  surface: Texture['surface'],
+): ShaderMaterial {
   return new ShaderMaterial({
-    uniforms: { string: { value: new Color(string) }, fresh: { value: new Color(fresh) }, ink: { value: new Color(ink) }, light: { value: new Color(light) }, surface: { value: SURFACES[surface] } },
+    uniforms: {
+      string: { value: new Color(string) },
+      fresh: { value: new Color(fresh) },
+      ink: { value: new Color(ink) },
+      light: { value: new Color(light) },
+      surface: { value: SURFACES[surface] },
+    },
     vertexShader: /* glsl */ `
       attribute vec4 place;
       varying vec3 vNormal;

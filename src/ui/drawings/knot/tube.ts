@@ -15,16 +15,21 @@ const PART: Record<Part, number> = { 'standing part': 0, 'working end': 1, tag: 
 export function tubeGeometry(): BufferGeometry {
   const geometry = new BufferGeometry()
   const count = RINGS * (ROUND + 1)
-  const attribute = (name: string, size: number) => geometry.setAttribute(name, new BufferAttribute(new Float32Array(count * size), size).setUsage(DynamicDrawUsage))
+  const attribute = (name: string, size: number) =>
+    geometry.setAttribute(
+      name,
+      new BufferAttribute(new Float32Array(count * size), size).setUsage(DynamicDrawUsage),
+    )
   attribute('position', 3)
   attribute('normal', 3)
   // Along the string in gauges, round it 0 to 1, which part it belongs to, and whether the present stage has laid it.
   attribute('place', 4)
   const faces: number[] = []
-  for (let i = 0; i + 1 < RINGS; i += 1) for (let k = 0; k < ROUND; k += 1) {
-    const a = i * (ROUND + 1) + k
-    faces.push(a, a + 1, a + ROUND + 1, a + 1, a + ROUND + 2, a + ROUND + 1)
-  }
+  for (let i = 0; i + 1 < RINGS; i += 1)
+    for (let k = 0; k < ROUND; k += 1) {
+      const a = i * (ROUND + 1) + k
+      faces.push(a, a + 1, a + ROUND + 1, a + 1, a + ROUND + 2, a + ROUND + 1)
+    }
   geometry.setIndex(faces)
   return geometry
 }
@@ -40,7 +45,9 @@ interface Lay {
  * Lays the skin round a curve: rings across its direction that turn no more than they must (parallel transport).
  */
 export function layTube(geometry: BufferGeometry, { curve, parts, fresh, radius }: Lay): void {
-  const [position, normal, place] = ['position', 'normal', 'place'].map((name) => geometry.getAttribute(name) as BufferAttribute) as [BufferAttribute, BufferAttribute, BufferAttribute]
+  const [position, normal, place] = ['position', 'normal', 'place'].map(
+    (name) => geometry.getAttribute(name) as BufferAttribute,
+  ) as [BufferAttribute, BufferAttribute, BufferAttribute]
   const last = curve.length - 1
   let side: Vec3 = [0, 0, 1]
   let along = 0
@@ -54,7 +61,11 @@ export function layTube(geometry: BufferGeometry, { curve, parts, fresh, radius 
     before = p
     const off = side[0] * direction[0] + side[1] * direction[1] + side[2] * direction[2]
     side = unit([side[0] - off * direction[0], side[1] - off * direction[1], side[2] - off * direction[2]])
-    const other: Vec3 = [direction[1] * side[2] - direction[2] * side[1], direction[2] * side[0] - direction[0] * side[2], direction[0] * side[1] - direction[1] * side[0]]
+    const other: Vec3 = [
+      direction[1] * side[2] - direction[2] * side[1],
+      direction[2] * side[0] - direction[0] * side[2],
+      direction[0] * side[1] - direction[1] * side[0],
+    ]
     const here = Math.round(at)
     const part = PART[parts[here] as Part]
     const isFresh = here >= fresh[0] && here <= fresh[1] ? 1 : 0
@@ -72,7 +83,11 @@ export function layTube(geometry: BufferGeometry, { curve, parts, fresh, radius 
 }
 
 const less = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]]
-const mix = (a: Vec3, b: Vec3, t: number): Vec3 => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t]
+const mix = (a: Vec3, b: Vec3, t: number): Vec3 => [
+  a[0] + (b[0] - a[0]) * t,
+  a[1] + (b[1] - a[1]) * t,
+  a[2] + (b[2] - a[2]) * t,
+]
 function unit(a: Vec3): Vec3 {
   const length = Math.hypot(...a) || 1
   return [a[0] / length, a[1] / length, a[2] / length]

@@ -8,8 +8,12 @@ export function useDrawn(): DrawnStates | null {
   const [drawn, setDrawn] = useState<DrawnStates | null>(null)
   useEffect(() => {
     let gone = false
-    void import('@/core/knots/drawn/states.json').then((states) => { if (!gone) setDrawn(states.default as unknown as DrawnStates) })
-    return () => { gone = true }
+    void import('@/core/knots/drawn/states.json').then((states) => {
+      if (!gone) setDrawn(states.default as unknown as DrawnStates)
+    })
+    return () => {
+      gone = true
+    }
   }, [])
   return drawn
 }

@@ -10,7 +10,10 @@ interface Path {
 export async function POST(request: Request, { params }: Path) {
   const { slug } = await params
   const asked = new URL(request.url).searchParams
-  const number = (name: string, otherwise: number) => (/^\d{1,9}$/.test(asked.get(name) ?? '') ? Number(asked.get(name)) : otherwise)
+  const number = (name: string, otherwise: number) =>
+    /^\d{1,9}$/.test(asked.get(name) ?? '') ? Number(asked.get(name)) : otherwise
   const csv = await request.text()
-  return answerTo(() => ({ ticket: handIn(store(), slug, csv, number('seed', 1), Date.now(), number('delay', 1500)) }))
+  return answerTo(() => ({
+    ticket: handIn(store(), slug, csv, number('seed', 1), Date.now(), number('delay', 1500)),
+  }))
 }

@@ -7,7 +7,9 @@ import { InstrumentFileRequest } from '@/features/new-instrument/requests'
 
 /** Adds an instrument from its open file. */
 export function POST(request: Request) {
-  return handle(request, InstrumentFileRequest, ({ text }) => putOnShelf(store(), fromInstrumentFile(parsed(text))))
+  return handle(request, InstrumentFileRequest, ({ text }) =>
+    putOnShelf(store(), fromInstrumentFile(parsed(text))),
+  )
 }
 
 function parsed(text: string): unknown {

@@ -13,9 +13,17 @@ export default async function InstrumentHabitsPage({ params }: { params: Promise
   const { instrument, habits, ownHabits } = orNotFound(() => instrumentBySlug(store(), slug))
   return (
     <div className="sheet p-4 md:p-6">
-      <Link href={`/instruments/${slug}`} className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"><ArrowLeft size={15} aria-hidden /> {instrument.name}</Link>
+      <Link
+        href={`/instruments/${slug}`}
+        className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
+      >
+        <ArrowLeft size={15} aria-hidden /> {instrument.name}
+      </Link>
       <h1 className="text-2xl font-semibold">How {instrument.name} is strung</h1>
-      <p className="mt-1 mb-5 max-w-prose text-soft">What is chosen here holds for {instrument.name} alone; the rest is as the house does. The maker’s string chart comes first.</p>
+      <p className="mt-1 mb-5 max-w-prose text-soft">
+        What is chosen here holds for {instrument.name} alone; the rest is as the house does. The maker’s
+        string chart comes first.
+      </p>
       <HabitsSheet whose={{ of: 'instrument', slug }} habits={habits} own={ownHabits} otherwise="the house" />
     </div>
   )

@@ -9,5 +9,13 @@ export const metadata: Metadata = { title: 'Job card' }
 
 export default async function CardPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadStrungJob(params)
-  return <JobCard context={job.context} steps={job.steps} from={job.coil?.label ?? 'the string that came off'} jobId={job.jobId} date={dayText(store().now(), houseSettings(store()).timeZone)} />
+  return (
+    <JobCard
+      context={job.context}
+      steps={job.steps}
+      from={job.coil?.label ?? 'the string that came off'}
+      jobId={job.jobId}
+      date={dayText(store().now(), houseSettings(store()).timeZone)}
+    />
+  )
 }

@@ -15,8 +15,18 @@ export default async function CoilPage({ params }: { params: Promise<{ id: strin
   return (
     <JobSheet job={job} stage="coil">
       <CoilChoice
-        jobId={job.jobId} chosenId={job.coil?.id ?? null} onNeedList={job.onNeedList} canPutBack={job.canPutBack} askedMake={job.position.askedMake}
-        offers={offersAt(freeShelf(store(), job.jobId), job.instrument, job.position, job.habits, job.corrections)}
+        jobId={job.jobId}
+        chosenId={job.coil?.id ?? null}
+        onNeedList={job.onNeedList}
+        canPutBack={job.canPutBack}
+        askedMake={job.position.askedMake}
+        offers={offersAt(
+          freeShelf(store(), job.jobId),
+          job.instrument,
+          job.position,
+          job.habits,
+          job.corrections,
+        )}
         orderLines={orderLinesFor(job.instrument, job.position, job.habits, houseSettings(store()).unit)}
       />
     </JobSheet>

@@ -20,8 +20,21 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
   return (
     <JobSheet job={job} stage="done">
       <OutcomeSheet
-        outcome={outcome} jobId={jobId} others={othersOf(job)} now={store().now()} tolerance={retuneAtCents} holdsWithin={holdsWithinCents} concertHours={concertHours}
-        coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft, bought: job.coil.boughtLength, cuts: job.coil.cuts.map((cut) => cut.length) }}
+        outcome={outcome}
+        jobId={jobId}
+        others={othersOf(job)}
+        now={store().now()}
+        tolerance={retuneAtCents}
+        holdsWithin={holdsWithinCents}
+        concertHours={concertHours}
+        coil={
+          job.coil && {
+            label: job.coil.label,
+            left: job.coil.lengthLeft,
+            bought: job.coil.boughtLength,
+            cuts: job.coil.cuts.map((cut) => cut.length),
+          }
+        }
       />
     </JobSheet>
   )
@@ -29,5 +42,7 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
 
 /** Strings that are done together with this one and are still open. */
 function othersOf(job: Job) {
-  return jobsTogether(store(), job.jobId).filter((one) => one.finishedAt === null).map((one) => ({ jobId: one.jobId, number: one.position.number }))
+  return jobsTogether(store(), job.jobId)
+    .filter((one) => one.finishedAt === null)
+    .map((one) => ({ jobId: one.jobId, number: one.position.number }))
 }

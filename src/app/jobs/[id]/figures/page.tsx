@@ -14,11 +14,22 @@ export default async function FiguresPage({ params }: { params: Promise<{ id: st
   const job = await loadStrungJob(params)
   const covered = coveredChoice(store(), job)
   const strings = jobsTogether(store(), job.jobId).map((one) => ({
-    jobId: one.jobId, number: one.position.number, called: one.position.called.number, name: leadingNames(one.position, one.habits.octaveNames).name, from: one.coil?.label ?? (one.sameString ? 'the same string' : null), broke: one.site !== null,
+    jobId: one.jobId,
+    number: one.position.number,
+    called: one.position.called.number,
+    name: leadingNames(one.position, one.habits.octaveNames).name,
+    from: one.coil?.label ?? (one.sameString ? 'the same string' : null),
+    broke: one.site !== null,
   }))
   return (
     <JobSheet job={job} stage="figures">
-      <FittingFiguresSheet jobId={job.jobId} instrument={job.instrument} figures={job.figures} habits={job.habits} begun={job.doneSteps.length > 0} />
+      <FittingFiguresSheet
+        jobId={job.jobId}
+        instrument={job.instrument}
+        figures={job.figures}
+        habits={job.habits}
+        begun={job.doneSteps.length > 0}
+      />
       {covered && <CoveredSheet jobId={job.jobId} position={job.position} {...covered} />}
       <TogetherSheet jobId={job.jobId} instrument={job.instrument} strings={strings} />
     </JobSheet>

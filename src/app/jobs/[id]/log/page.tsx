@@ -14,8 +14,13 @@ export default async function LogPage({ params }: { params: Promise<{ id: string
     <JobSheet job={job} stage="log">
       <h2 className="mt-4 text-xl font-semibold">Log the fitting</h2>
       <LogForm
-        jobId={job.jobId} predictedCut={job.figures.cut.total} predictedWraps={windsOnPin(job.position) ? job.figures.strings[0]?.wraps ?? job.habits.wraps : null} measured={job.measured}
-        gauge={outerGauge(job.figures.construction)} coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft }} parks={ruleOfTail(job.context) === 'parked'}
+        jobId={job.jobId}
+        predictedCut={job.figures.cut.total}
+        predictedWraps={windsOnPin(job.position) ? (job.figures.strings[0]?.wraps ?? job.habits.wraps) : null}
+        measured={job.measured}
+        gauge={outerGauge(job.figures.construction)}
+        coil={job.coil && { label: job.coil.label, left: job.coil.lengthLeft }}
+        parks={ruleOfTail(job.context) === 'parked'}
       />
     </JobSheet>
   )

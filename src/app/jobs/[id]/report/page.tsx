@@ -15,5 +15,13 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
   if (job.finishedAt === null) redirect(`/jobs/${job.jobId}`)
   const finished = jobsTogether(store(), job.jobId).flatMap((one) => jobOutcome(store(), one.jobId) ?? [])
   const { unit, holdsWithinCents } = houseSettings(store())
-  return <ServiceReport instrument={job.instrument} strings={finished.map((one) => reportedString(one, unit))} minutes={serviceMinutes(finished.map((one) => one.job))} now={store().now()} holdsWithin={holdsWithinCents} />
+  return (
+    <ServiceReport
+      instrument={job.instrument}
+      strings={finished.map((one) => reportedString(one, unit))}
+      minutes={serviceMinutes(finished.map((one) => one.job))}
+      now={store().now()}
+      holdsWithin={holdsWithinCents}
+    />
+  )
 }

@@ -13,7 +13,11 @@ export default async function StepsPage({ params }: { params: Promise<{ id: stri
   const together = jobsTogether(store(), job.jobId)
   return (
     <JobSheet job={job} stage="steps">
-      <StepByStep key={together.map(({ jobId }) => jobId).join()} instrument={job.instrument} jobs={together.map(jobView)} />
+      <StepByStep
+        key={together.map(({ jobId }) => jobId).join()}
+        instrument={job.instrument}
+        jobs={together.map(jobView)}
+      />
     </JobSheet>
   )
 }

@@ -10,5 +10,11 @@ export const metadata: Metadata = { title: 'A supplier' }
 export default async function SupplierPage({ params }: { readonly params: Promise<{ slug: string }> }) {
   const { slug } = await params
   const supplier = orNotFound(() => supplierBySlug(store(), slug))
-  return <SupplierSheet supplier={supplier} items={catalogue(store(), supplier.id)} currency={houseSettings(store()).currency} />
+  return (
+    <SupplierSheet
+      supplier={supplier}
+      items={catalogue(store(), supplier.id)}
+      currency={houseSettings(store()).currency}
+    />
+  )
 }

@@ -19,11 +19,24 @@ export function path<Pieces extends readonly Polyline[]>(...pieces: Pieces): Pat
 }
 
 /** Down from the pin and through the board. */
-export const DOWN: Polyline = [[0, 12, 0], [0, 6, 0], [0, 1, 0]]
+export const DOWN: Polyline = [
+  [0, 12, 0],
+  [0, 6, 0],
+  [0, 1, 0],
+]
 
 /** Turned in the plane of the drawing by quarter turns to the left about one point and set down at another. */
-export function quarterTurned(piece: Polyline, quarters: 1 | -1, about: readonly [number, number], to: readonly [number, number]): Polyline {
-  return piece.map(([x, y, z]): Vec3 => [to[0] - quarters * (y - about[1]), to[1] + quarters * (x - about[0]), z])
+export function quarterTurned(
+  piece: Polyline,
+  quarters: 1 | -1,
+  about: readonly [number, number],
+  to: readonly [number, number],
+): Polyline {
+  return piece.map(([x, y, z]): Vec3 => [
+    to[0] - quarters * (y - about[1]),
+    to[1] + quarters * (x - about[0]),
+    z,
+  ])
 }
 
 /** An overhand in the open about a point: the (2, 3) torus knot cut at its top, its two ends led out. It begins on the right. */

@@ -7,5 +7,7 @@ interface Path {
 
 export async function POST(request: Request, { params }: Path) {
   const { id } = await params
-  return handle(request, Nothing, () => ({ actionId: store().undo(idFrom(id, `There is no action ${id} to undo.`)).actionId }))
+  return handle(request, Nothing, () => ({
+    actionId: store().undo(idFrom(id, `There is no action ${id} to undo.`)).actionId,
+  }))
 }

@@ -4,4 +4,6 @@ import { store } from '@/data/database'
 import { CorrectRequest } from '@/features/stores/requests'
 import { byId } from '../../../by-id'
 
-export const POST = byId('coil', CorrectRequest, (id, { label, place, lengthLeft, unit }) => correctCoil(store(), id, { label, place, lengthLeft: parseLength(lengthLeft, unit) }))
+export const POST = byId('coil', CorrectRequest, (id, { label, place, lengthLeft, unit }) =>
+  correctCoil(store(), id, { label, place, lengthLeft: parseLength(lengthLeft, unit) }),
+)

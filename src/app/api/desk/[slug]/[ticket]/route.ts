@@ -12,6 +12,9 @@ export async function GET(request: Request, { params }: Path) {
   const accepted = new URL(request.url).searchParams.getAll('accepted')
   return answerTo(() => {
     const state = deskState(store(), slug, ticket, Date.now())
-    return { ...state, delivery: state.stage === 'acknowledged' ? deliveryNote(store(), slug, ticket, accepted) : [] }
+    return {
+      ...state,
+      delivery: state.stage === 'acknowledged' ? deliveryNote(store(), slug, ticket, accepted) : [],
+    }
   })
 }

@@ -22,20 +22,30 @@ export async function GET(request: Request, { params }: Path) {
   const json = new URL(request.url).searchParams.get('as') === 'json'
   return fileAnswer(`${slug}-chart.${json ? 'json' : 'csv'}`, json ? 'application/json' : 'text/csv', () => {
     const { instrument } = instrumentBySlug(store(), slug)
-    return json ? `${JSON.stringify(toInstrumentFile(instrument), null, 1)}\n` : chartCsv(instrument.positions.map(chartLine))
+    return json
+      ? `${JSON.stringify(toInstrumentFile(instrument), null, 1)}\n`
+      : chartCsv(instrument.positions.map(chartLine))
   })
 }
 
 /** Changes the chart; lines in millimetres, as a table's cells. */
 export async function PATCH(request: Request, { params }: Path) {
   const { slug } = await params
-  return handle(request, ChartRequest, ({ lines }) => changeChart(store(), instrumentBySlug(store(), slug), lines.map(lineFrom)))
+  return handle(request, ChartRequest, ({ lines }) =>
+    changeChart(store(), instrumentBySlug(store(), slug), lines.map(lineFrom)),
+  )
 }
 
 function lineFrom(cells: Cells) {
   const { line, problems } = readCells(cells, IN_MM)
   const [column, sentence] = Object.entries(problems)[0] ?? []
-  if (sentence !== undefined) throw new Refusal(400, `String ${cells.number}: ${sentence}`, `${cells.number}.${column}`)
-  if (!line || !isWhole(line)) throw new Refusal(400, `String ${cells.number} is not whole yet: it needs a material, a gauge and both lengths.`, `${cells.number}.gauge`)
+  if (sentence !== undefined)
+    throw new Refusal(400, `String ${cells.number}: ${sentence}`, `${cells.number}.${column}`)
+  if (!line || !isWhole(line))
+    throw new Refusal(
+      400,
+      `String ${cells.number} is not whole yet: it needs a material, a gauge and both lengths.`,
+      `${cells.number}.gauge`,
+    )
   return line
 }

@@ -3,4 +3,6 @@ import { chooseCovered } from '@/data/jobs-together'
 import { CoveredRequest } from '@/features/jobs/requests'
 import { byId } from '../../../by-id'
 
-export const POST = byId('job', CoveredRequest, (jobId, { way }) => ({ actionId: chooseCovered(store(), jobId, way).actionId }))
+export const POST = byId('job', CoveredRequest, (jobId, { way }) => ({
+  actionId: chooseCovered(store(), jobId, way).actionId,
+}))

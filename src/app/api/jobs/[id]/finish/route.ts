@@ -6,6 +6,10 @@ import { byId } from '../../../by-id'
 
 export const POST = byId('job', FinishRequest, (jobId, { cut, unit, wraps, gauge }) => {
   const read = (text: string | undefined) => (text === undefined ? null : lengthOf(text, unit))
-  const { actionId, result } = finishJob(store(), jobId, { cut: read(cut), wraps: wraps ?? null, gauge: read(gauge) })
+  const { actionId, result } = finishJob(store(), jobId, {
+    cut: read(cut),
+    wraps: wraps ?? null,
+    gauge: read(gauge),
+  })
   return { actionId, fittedId: result.fittedId }
 })

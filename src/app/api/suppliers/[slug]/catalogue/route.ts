@@ -12,11 +12,15 @@ interface Path {
 /** The catalogue as CSV. */
 export async function GET(_: Request, { params }: Path) {
   const { slug } = await params
-  return fileAnswer(`${slug}.csv`, 'text/csv', () => catalogueCsv(catalogue(store(), supplierBySlug(store(), slug).id)))
+  return fileAnswer(`${slug}.csv`, 'text/csv', () =>
+    catalogueCsv(catalogue(store(), supplierBySlug(store(), slug).id)),
+  )
 }
 
 /** Puts a catalogue in the place of the old one. */
 export async function PUT(request: Request, { params }: Path) {
   const { slug } = await params
-  return handle(request, CatalogueRequest, ({ rows, units }) => replaceCatalogue(store(), slug, fromRows(rows, units)))
+  return handle(request, CatalogueRequest, ({ rows, units }) =>
+    replaceCatalogue(store(), slug, fromRows(rows, units)),
+  )
 }

@@ -10,7 +10,12 @@ interface Path {
 
 export async function POST(request: Request, { params }: Path) {
   const { slug } = await params
-  return handle(request, TermsRequest, ({ rate, postage, freeOver, leadDays }) => changeTerms(store(), slug, {
-    rate, leadDays, postageMinor: parseMoney(postage), freeOverMinor: freeOver.trim() === '' ? null : parseMoney(freeOver),
-  }))
+  return handle(request, TermsRequest, ({ rate, postage, freeOver, leadDays }) =>
+    changeTerms(store(), slug, {
+      rate,
+      leadDays,
+      postageMinor: parseMoney(postage),
+      freeOverMinor: freeOver.trim() === '' ? null : parseMoney(freeOver),
+    }),
+  )
 }
