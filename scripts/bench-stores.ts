@@ -3,8 +3,8 @@
  */
 import type { Page } from '@playwright/test'
 import { seeded } from '@/core/random/seeded'
-import { addCoil } from '@/data/coils'
-import type { Store } from '@/data/database'
+import { addCoil } from '@/data/stores/coils'
+import type { Store } from '@/data/store/database'
 import { onDemo } from './on-demo'
 
 const COILS = 2000

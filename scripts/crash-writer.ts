@@ -1,6 +1,6 @@
 /** Books coils in and cuts them without end, one action each, and says the id of each action once it is finished. */
-import { addCoil, cutCoil } from '@/data/coils'
-import { openStore } from '@/data/database'
+import { addCoil, cutCoil } from '@/data/stores/coils'
+import { openStore } from '@/data/store/database'
 const store = openStore({ folder: process.argv[2]! })
 for (;;) {
   const { actionId } = store.act({ kind: 'test', summary: 'Booked in and cut' }, () => {

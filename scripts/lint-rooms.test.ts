@@ -5,7 +5,7 @@ import path from 'node:path'
 
 const CASES = {
   'src/core/zz-component.ts': "import { Figure } from '@/ui/figure/Figure'\nexport const wrong = Figure\n",
-  'src/core/zz-data.ts': "import { store } from '../data/database'\nexport const wrong = store\n",
+  'src/core/zz-data.ts': "import { store } from '../data/store/database'\nexport const wrong = store\n",
   'src/core/zz-package.ts': "import { useState } from 'react'\nexport const wrong = useState\n",
   'src/core/zz-clock.ts': 'export const wrong = Date.now() + Math.random() + window.innerWidth\n',
   'src/features/today/zz-feature.ts':

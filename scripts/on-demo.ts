@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { chromium, type Browser } from '@playwright/test'
-import { openStore, type Store } from '@/data/database'
+import { openStore, type Store } from '@/data/store/database'
 import { prepare } from '@/data/demo/prepare'
 import { CHROMIUM, DEMO_DATE, end, freePort, serve } from './serve'
 

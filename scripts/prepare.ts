@@ -1,6 +1,6 @@
 /** Migrates the data folder, and loads the demo where there is nothing yet. */
 import path from 'node:path'
-import { openStore } from '@/data/database'
+import { openStore } from '@/data/store/database'
 import { prepare } from '@/data/demo/prepare'
 
 const folder = process.env.TAUT_DATA ?? path.join(process.cwd(), 'data')

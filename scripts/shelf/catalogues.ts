@@ -7,7 +7,7 @@ import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { seeded } from '@/core/random/seeded'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
-import type { CatalogueItem } from '@/data/catalogue/catalogue-cells'
+import type { CatalogueItem } from '@/core/stores/catalogue-cells'
 import type { SupplierLine } from '@/data/demo/shelf-files'
 import { kindOf, MAKERS } from './makers'
 

@@ -6,7 +6,7 @@ import { gaugeOf } from '@/core/instrument/instrument'
 import { monotoneCurve } from '@/core/instrument/monotone-curve'
 import { materialWord } from '@/core/strings/construction'
 import { readShelf } from '@/data/demo/shelf-files'
-import { fromInstrumentFile, toInstrumentFile } from '@/data/instrument-file'
+import { fromInstrumentFile, toInstrumentFile } from '@/data/instruments/instrument-file'
 import { shelfFiles } from './write'
 
 const { instruments } = readShelf('demo')

@@ -6,7 +6,7 @@ import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
 import { outerGauge } from '@/core/strings/construction'
-import { constructionColumns } from '@/data/construction-columns'
+import { constructionColumns } from '@/data/store/construction-columns'
 import { seeded } from '@/core/random/seeded'
 import { kindOf, MAKERS } from './makers'
 

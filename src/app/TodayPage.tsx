@@ -1,6 +1,6 @@
 'use client'
 
-import type { TodayView } from '@/data/today'
+import type { TodayView } from '@/data/views/today'
 import { RetuneRow } from '@/features/settling/RetuneRow'
 import { TailRow } from '@/features/tails/TailRow'
 import { TodaySheet } from '@/features/today/TodaySheet'

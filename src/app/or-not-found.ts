@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation'
-import { isRefusal } from '@/data/refusal'
+import { isRefusal } from '@/boundary/refusal'
 
 /** What is looked up, or the page that says there is nothing here. */
 export function orNotFound<T>(lookUp: () => T): T {

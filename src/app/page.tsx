@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { houseSettings } from '@/data/house'
-import { todayView } from '@/data/today'
+import { store } from '@/data/store/database'
+import { houseSettings } from '@/data/house/house'
+import { todayView } from '@/data/views/today'
 import { TodayPage } from './TodayPage'
 
 export const metadata: Metadata = { title: 'Today · Taut Pinset' }

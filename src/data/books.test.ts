@@ -1,16 +1,16 @@
 /** Books that add up: orders against their needs, deliveries, parked tails, pieces cut too short, what is sent twice. */
 import { parseMoney } from '@/core/stores/money'
 import { massPerLength } from '@/core/strings/construction'
-import { addCoil, coilById, discardCoil, shelf } from './coils'
-import { freeShelf } from './cutting'
-import type { Store } from './database'
+import { addCoil, coilById, discardCoil, shelf } from './stores/coils'
+import { freeShelf } from './stores/cutting'
+import type { Store } from './store/database'
 import { eachOnDemo } from './demo/each-on-demo'
-import { instrumentBySlug, positionId } from './instruments'
-import { chooseCoil, finishJob, jobById, logBreak } from './jobs'
-import { openReplacement } from './jobs-together'
-import { keepMeasure, logMishap, markStepOfAll } from './job-steps'
-import { addNeeds, openNeeds } from './need-list'
-import { once } from './once'
+import { instrumentBySlug, positionId } from './instruments/instruments'
+import { chooseCoil, finishJob, jobById, logBreak } from './jobs/jobs'
+import { openReplacement } from './jobs/jobs-together'
+import { keepMeasure, logMishap, markStepOfAll } from './jobs/job-steps'
+import { addNeeds, openNeeds } from './buying/need-list'
+import { once } from './store/once'
 import {
   markSent,
   orderById,
@@ -20,13 +20,13 @@ import {
   takeAnswer,
   toSend,
   type OrderLine,
-} from './orders'
-import { openTails, trimTail } from './parked-tails'
-import { answeredRequests, jobs } from './schema'
-import { logReading, settlingStrings } from './settling'
-import { catalogue, replaceCatalogue } from './suppliers'
-import { allSupplies, moveSupply, shortSupplies, wantSupply } from './supplies'
-import { todayView } from './today'
+} from './buying/orders'
+import { openTails, trimTail } from './fitted/parked-tails'
+import { answeredRequests, jobs } from './store/schema'
+import { logReading, settlingStrings } from './fitted/settling'
+import { catalogue, replaceCatalogue } from './buying/suppliers'
+import { allSupplies, moveSupply, shortSupplies, wantSupply } from './stores/supplies'
+import { todayView } from './views/today'
 
 let store: Store
 eachOnDemo(

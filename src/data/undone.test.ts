@@ -5,20 +5,28 @@ import { MISHAPS } from '@/core/fitting/mishaps'
 import { seeded } from '@/core/random/seeded'
 import { sitesFor } from '@/core/wear/break-sites'
 import { withLine, chartLine, type WholeLine } from '@/core/chart/chart-line'
-import { actionsLog } from './actions-log'
-import { buyingBench } from './buying'
-import { changeChart } from './charts/change-chart'
-import { chooseCoil, finishJob, jobById, logBreak, openJobs, putOnNeedList, putSameStringBack } from './jobs'
-import { addToJob, chooseCovered, openReplacement, takeFromJob } from './jobs-together'
-import { keepMeasure, logMishap, markStep, markStepOfAll } from './job-steps'
-import { addCoil, correctCoil, discardCoil, shelf } from './coils'
-import { cuttingBench, takeCuttingPlan } from './cutting'
-import type { Store } from './database'
+import { actionsLog } from './views/actions-log'
+import { buyingBench } from './views/buying-bench'
+import { changeChart } from './instruments/charts/change-chart'
+import {
+  chooseCoil,
+  finishJob,
+  jobById,
+  logBreak,
+  openJobs,
+  putOnNeedList,
+  putSameStringBack,
+} from './jobs/jobs'
+import { addToJob, chooseCovered, openReplacement, takeFromJob } from './jobs/jobs-together'
+import { keepMeasure, logMishap, markStep, markStepOfAll } from './jobs/job-steps'
+import { addCoil, correctCoil, discardCoil, shelf } from './stores/coils'
+import { cuttingBench, takeCuttingPlan } from './stores/cutting'
+import type { Store } from './store/database'
 import { eachOnDemo } from './demo/each-on-demo'
-import { measureKnotOfOwn, setHabits } from './habits'
-import { changeHouse } from './house'
-import { allInstruments, type StoredInstrument } from './instruments'
-import { addNeeds, dropNeed, openNeeds, suggestedNeeds } from './need-list'
+import { measureKnotOfOwn, setHabits } from './house/habits'
+import { changeHouse } from './house/house'
+import { allInstruments, type StoredInstrument } from './instruments/instruments'
+import { addNeeds, dropNeed, openNeeds, suggestedNeeds } from './buying/need-list'
 import {
   allOrders,
   cancelOrder,
@@ -28,14 +36,14 @@ import {
   placeOrders,
   receive,
   takeAnswer,
-} from './orders'
-import { openTails, trimTail } from './parked-tails'
-import { isRefusal } from './refusal'
-import { putOnShelf } from './put-on-shelf'
-import { journaled } from './schema'
-import { logReading, settlingStrings } from './settling'
-import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './suppliers'
-import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply, wantSupply } from './supplies'
+} from './buying/orders'
+import { openTails, trimTail } from './fitted/parked-tails'
+import { isRefusal } from '@/boundary/refusal'
+import { putOnShelf } from './instruments/put-on-shelf'
+import { journaled } from './store/schema'
+import { logReading, settlingStrings } from './fitted/settling'
+import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './buying/suppliers'
+import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply, wantSupply } from './stores/supplies'
 
 let store: Store
 eachOnDemo(

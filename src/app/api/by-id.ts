@@ -1,4 +1,5 @@
-import { handle, idFrom } from '@/data/http/handle'
+import { handle } from '@/app/api/handle'
+import { idFrom } from '@/boundary/handle'
 
 interface Path {
   readonly params: Promise<{ id: string }>

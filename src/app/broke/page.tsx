@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { shelfView } from '@/data/shelf-view'
+import { store } from '@/data/store/database'
+import { shelfView } from '@/data/views/shelf-view'
 import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'
 
 export const metadata: Metadata = { title: 'A string broke' }

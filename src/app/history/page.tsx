@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { actionsLog } from '@/data/actions-log'
-import { store } from '@/data/database'
+import { actionsLog } from '@/data/views/actions-log'
+import { store } from '@/data/store/database'
 import { HistorySheet } from '@/features/history/HistorySheet'
 
 export const metadata: Metadata = { title: 'History' }

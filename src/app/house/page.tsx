@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { houseSettings } from '@/data/house'
+import { store } from '@/data/store/database'
+import { houseSettings } from '@/data/house/house'
 import { HouseForm } from '@/features/house/HouseForm'
 
 export const metadata: Metadata = { title: 'House' }

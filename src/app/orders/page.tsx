@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
-import { buyingBench } from '@/data/buying'
-import { store } from '@/data/database'
-import { openNeeds, suggestedNeeds } from '@/data/need-list'
-import { allOrders } from '@/data/orders'
-import { allSupplies, shortSupplies } from '@/data/supplies'
+import { buyingBench } from '@/data/views/buying-bench'
+import { store } from '@/data/store/database'
+import { openNeeds, suggestedNeeds } from '@/data/buying/need-list'
+import { allOrders } from '@/data/buying/orders'
+import { allSupplies, shortSupplies } from '@/data/stores/supplies'
 import { OrdersSheet } from '@/features/orders/OrdersSheet'
 
 export const metadata: Metadata = { title: 'Need list and orders' }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { coilRows } from '@/data/stores-view'
+import { store } from '@/data/store/database'
+import { coilRows } from '@/data/views/stores-view'
 import { StoresSheet } from '@/features/stores/StoresSheet'
 
 export const metadata: Metadata = { title: 'Stores' }

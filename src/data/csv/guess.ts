@@ -1,8 +1,7 @@
 /**
  * Which column of a file is which, and what its bare numbers are counted in: guesses, which are then the person's to change.
  */
-export const FILE_UNITS = ['mm', 'cm', 'm', 'in', 'thou'] as const
-export type FileUnit = (typeof FILE_UNITS)[number]
+import type { FileUnit } from '@/core/units/file-unit'
 
 interface ColumnWords<Column extends string> {
   /** The header that each column leaves this program with. */

@@ -3,9 +3,9 @@
  */
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
 import path from 'node:path'
-import { houseSettings } from '../house'
-import { openStore } from '../database'
-import { house } from '../schema'
+import { houseSettings } from '../house/house'
+import { openStore } from '../store/database'
+import { house } from '../store/schema'
 import { loadShelf } from './load-shelf'
 import { readShelf } from './shelf-files'
 
@@ -34,9 +34,14 @@ export function prepare(folder: string, demoFolder: string, demoDate: string | u
   const store = openStore({ folder: aside, machine: () => at, syncAtClose: true })
   store.act({ kind: 'house', summary: 'The house set up' }, () => {
     const { habits, ...row } = houseSettings(store)
-    store.rows.insert(house).values({ id: 1, ...row, habits: JSON.stringify(habits) }).run()
+    store.rows
+      .insert(house)
+      .values({ id: 1, ...row, habits: JSON.stringify(habits) })
+      .run()
   })
-  loadShelf(store, files, today, (time) => { at = time })
+  loadShelf(store, files, today, (time) => {
+    at = time
+  })
   store.close()
   mkdirSync(folder, { recursive: true })
   for (const name of [file, `${file}-wal`, `${file}-shm`]) {

@@ -22,7 +22,16 @@ const spoil = (name: string, change: (text: string) => string) => {
 test('the shelf reads whole: largest instrument first, every coil with its gauge', () => {
   const { instruments, coils, history, occasions } = readShelf(demo)
   expect(instruments.map((i) => [i.name, i.positions.length])).toEqual([
-    ['Lovage', 47], ['Sorrel', 36], ['Fennel', 31], ['Bryony', 26], ['Chervil', 22], ['Teasel', 16], ['Bistort', 12], ['Borage', 9], ['Yarrow', 7], ['Orris', 4],
+    ['Lovage', 47],
+    ['Sorrel', 36],
+    ['Fennel', 31],
+    ['Bryony', 26],
+    ['Chervil', 22],
+    ['Teasel', 16],
+    ['Bistort', 12],
+    ['Borage', 9],
+    ['Yarrow', 7],
+    ['Orris', 4],
   ])
   expect(coils.length).toBeGreaterThan(60)
   expect(coils.every((coil) => coil.gaugeMm > 0.2 && coil.lengthMm >= 300)).toBe(true)
@@ -35,9 +44,17 @@ test.each([
   ['coils.csv', (text: string) => text.replace('gut,1.24', 'cheese,1.24'), 'coils.csv, row 1'],
   ['coils.csv', (text: string) => text.replace('gut,1.24', 'gut,thick'), 'got "thick"'],
   ['history.json', (text: string) => text.replace('"do": "new set"', '"do": "dance"'), 'history.json, row 1'],
-  ['history.json', (text: string) => text.replace('"site": "lever or disc"', '"site": "the moon"'), 'got "the moon"'],
+  [
+    'history.json',
+    (text: string) => text.replace('"site": "lever or disc"', '"site": "the moon"'),
+    'got "the moon"',
+  ],
   ['occasions.json', (text: string) => text.replace('17:30', 'dusk'), 'occasions.json, row 1'],
-  ['instruments/teasel.json', (text: string) => text.replace('"family": "lap zither"', '"family": "kettle"'), 'at family'],
+  [
+    'instruments/teasel.json',
+    (text: string) => text.replace('"family": "lap zither"', '"family": "kettle"'),
+    'at family',
+  ],
 ])('a wrong %s names its row', (name, change, place) => {
   spoil(name, change)
   expect(() => readShelf(demo)).toThrow(place)

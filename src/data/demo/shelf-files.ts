@@ -5,7 +5,19 @@ import 'reflect-metadata'
 import { readFileSync, readdirSync } from 'node:fs'
 import path from 'node:path'
 import { plainToInstance } from 'class-transformer'
-import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsNumber, IsOptional, IsPositive, Matches, Max, Min, validateSync } from 'class-validator'
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsOptional,
+  IsPositive,
+  Matches,
+  Max,
+  Min,
+  validateSync,
+} from 'class-validator'
 import Papa from 'papaparse'
 import type { Instrument, StringColour, TensionClass } from '@/core/instrument/instrument'
 import { CURRENCIES } from '@/core/stores/money'
@@ -13,11 +25,11 @@ import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
 import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES, type BreakSite } from '@/core/wear/break-sites'
-import type { CatalogueItem } from '../catalogue/catalogue-cells'
-import { guessCatalogueMapping, mapCatalogue } from '../catalogue/catalogue-file'
-import type { ConstructionColumns } from '../construction-columns'
+import type { CatalogueItem } from '@/core/stores/catalogue-cells'
+import { guessCatalogueMapping, mapCatalogue } from '../buying/catalogue/catalogue-file'
+import type { ConstructionColumns } from '../store/construction-columns'
 import { readTable } from '../csv/read-table'
-import { fromInstrumentFile } from '../instrument-file'
+import { fromInstrumentFile } from '../instruments/instrument-file'
 
 export class CoilLine implements ConstructionColumns {
   @IsNotEmpty() label!: string
@@ -95,23 +107,40 @@ export interface ShelfFiles {
  */
 export function readShelf(folder: string): ShelfFiles {
   const text = (name: string) => readFileSync(path.join(folder, name), 'utf8')
-  const names = readdirSync(path.join(folder, 'instruments')).filter((name) => name.endsWith('.json')).sort()
-  const csv = Papa.parse<Record<string, string>>(text('coils.csv'), { header: true, skipEmptyLines: true, dynamicTyping: true, transform: (value) => (value === '' ? null : value) as string })
+  const names = readdirSync(path.join(folder, 'instruments'))
+    .filter((name) => name.endsWith('.json'))
+    .sort()
+  const csv = Papa.parse<Record<string, string>>(text('coils.csv'), {
+    header: true,
+    skipEmptyLines: true,
+    dynamicTyping: true,
+    transform: (value) => (value === '' ? null : value) as string,
+  })
   const suppliers = checked('suppliers.json', SupplierLine, JSON.parse(text('suppliers.json')))
   return {
-    instruments: names.map((name) => fromInstrumentFile(JSON.parse(text(path.join('instruments', name))))).sort((a, b) => b.positions.length - a.positions.length),
+    instruments: names
+      .map((name) => fromInstrumentFile(JSON.parse(text(path.join('instruments', name)))))
+      .sort((a, b) => b.positions.length - a.positions.length),
     coils: checked('coils.csv', CoilLine, csv.data),
     history: checked('history.json', HistoryLine, JSON.parse(text('history.json'))),
     occasions: checked('occasions.json', OccasionLine, JSON.parse(text('occasions.json'))),
     suppliers,
-    catalogues: new Map(suppliers.map(({ slug }) => [slug, catalogueIn(`catalogues/${slug}.csv`, text(`catalogues/${slug}.csv`))])),
+    catalogues: new Map(
+      suppliers.map(({ slug }) => [
+        slug,
+        catalogueIn(`catalogues/${slug}.csv`, text(`catalogues/${slug}.csv`)),
+      ]),
+    ),
     supplies: checked('supplies.json', SupplyLine, JSON.parse(text('supplies.json'))),
   }
 }
 
 function catalogueIn(file: string, text: string): readonly CatalogueItem[] {
   const table = readTable(text)
-  const { items, problems: [problem] } = mapCatalogue(table, guessCatalogueMapping(table))
+  const {
+    items,
+    problems: [problem],
+  } = mapCatalogue(table, guessCatalogueMapping(table))
   if (problem) throw new RangeError(`${file}, line ${problem.line}: ${problem.sentence}`)
   return items
 }
@@ -120,7 +149,10 @@ function checked<T extends object>(file: string, line: new () => T, rows: readon
   return rows.map((row, i) => {
     const read = plainToInstance(line, row)
     const [error] = validateSync(read)
-    if (error) throw new RangeError(`${file}, row ${i + 1}: ${Object.values(error.constraints ?? {})[0]}, got ${JSON.stringify(error.value)}.`)
+    if (error)
+      throw new RangeError(
+        `${file}, row ${i + 1}: ${Object.values(error.constraints ?? {})[0]}, got ${JSON.stringify(error.value)}.`,
+      )
     return read
   })
 }

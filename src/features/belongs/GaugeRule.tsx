@@ -1,6 +1,6 @@
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { spread } from '@/ui/drawings/spread'
+import { spread } from '@/drawings/spread'
 
 export interface GaugeMark {
   readonly label: string

@@ -1,7 +1,7 @@
 'use client'
 
-import { Handle } from '@/ui/drawings/drag/Handle'
-import { useDrag, type Spot } from '@/ui/drawings/drag/use-drag'
+import { Handle } from '@/drawings/drag/Handle'
+import { useDrag, type Spot } from '@/drawings/drag/use-drag'
 
 interface KeyWheelProps {
   /** Degrees that the key was turned. */

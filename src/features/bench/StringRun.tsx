@@ -1,8 +1,8 @@
 'use client'
 
 import { measure } from '@/core/measure'
-import { Handle } from '@/ui/drawings/drag/Handle'
-import { useDrag } from '@/ui/drawings/drag/use-drag'
+import { Handle } from '@/drawings/drag/Handle'
+import { useDrag } from '@/drawings/drag/use-drag'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
 

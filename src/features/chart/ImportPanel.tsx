@@ -3,9 +3,9 @@
 import { useCallback } from 'react'
 import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
-import { mapRows, type MappedRows } from '@/data/charts/map-rows'
-import { guessMapping, type Mapping } from '@/data/charts/mapping'
-import { FILE_UNITS } from '@/data/csv/guess'
+import { mapRows, type MappedRows } from '@/data/instruments/charts/map-rows'
+import { guessMapping, type Mapping } from '@/data/instruments/charts/mapping'
+import { FILE_UNITS } from '@/core/units/file-unit'
 import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import { TableImport } from '@/ui/import/TableImport'
 

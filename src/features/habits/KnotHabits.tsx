@@ -2,9 +2,9 @@
 import type { Habits } from '@/core/fitting/habits'
 import { FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { tyingOf } from '@/core/knots/tying'
-import { frameOf } from '@/ui/drawings/knot/frame'
-import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
-import { USUAL_LOOK } from '@/ui/drawings/knot/string-look'
+import { frameOf } from '@/drawings/knot/frame'
+import { KnotDrawing } from '@/drawings/knot/KnotDrawing'
+import { USUAL_LOOK } from '@/drawings/knot/string-look'
 import { INK, STRING } from './strokes'
 
 const WOOD = { fill: 'var(--wood)', stroke: 'var(--wood-line)' } as const

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { restsOn, type Corrections, type FittingKind } from '@/core/fitting/corrections'
 import { measure } from '@/core/measure'
-import type { PastFitting } from '@/data/fitting-history'
+import type { PastFitting } from '@/data/views/fitting-history'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'

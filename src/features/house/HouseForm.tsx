@@ -5,12 +5,12 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm } from 'react-hook-form'
 import { CURRENCIES } from '@/core/stores/money'
-import type { House } from '@/data/house'
+import type { House } from '@/data/house/house'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
-import { HouseRequest } from './requests'
+import { HouseRequest } from '@/boundary/requests/house'
 
 /** The house's units, tolerances and stores. */
 export function HouseForm({ house }: { house: House }) {

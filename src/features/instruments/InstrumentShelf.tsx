@@ -1,8 +1,8 @@
 'use client'
 
 import Link from 'next/link'
-import type { ShelfEntry } from '@/data/shelf-view'
-import { InstrumentSketch } from '@/ui/field/InstrumentSketch'
+import type { ShelfEntry } from '@/data/views/shelf-view'
+import { InstrumentSketch } from '@/drawings/field/InstrumentSketch'
 import { useLeadingNames } from '@/ui/units'
 
 interface InstrumentShelfProps {

@@ -15,7 +15,7 @@ import {
 } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
-import type { PositionView } from '@/data/instrument-view'
+import type { PositionView } from '@/data/views/instrument-view'
 import { Figure } from '@/ui/figure/Figure'
 import { MarginBar } from '@/ui/figure/MarginBar'
 import { measureText } from '@/ui/format/measure'

@@ -13,7 +13,7 @@ import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
-import { FinishRequest } from './requests'
+import { FinishRequest } from '@/boundary/requests/jobs'
 
 interface LogFormProps {
   readonly jobId: number

@@ -7,7 +7,7 @@ import { lengthFigure } from '@/core/units/length'
 import { Labelled } from '@/ui/form/Labelled'
 import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
-import { measuredProblem, readMeasured } from './measured'
+import { measuredProblem, readMeasured } from '@/boundary/measured'
 
 const ASKS: Record<Asked, { readonly label: string; readonly hint: string }> = {
   turns: { label: 'Turns of the pin given', hint: 'While letting it down. Half turns will do.' },

@@ -2,9 +2,9 @@
 
 import Link from 'next/link'
 import { measure } from '@/core/measure'
-import type { JobOutcome } from '@/data/job-outcome'
-import { CoilBar } from '@/ui/drawings/CoilBar'
-import { DriftCurve } from '@/ui/drawings/DriftCurve'
+import type { JobOutcome } from '@/data/views/job-outcome'
+import { CoilBar } from '@/drawings/CoilBar'
+import { DriftCurve } from '@/drawings/DriftCurve'
 import { Figure } from '@/ui/figure/Figure'
 import { nearText } from '@/ui/format/time'
 import { usePageTurner } from '@/ui/shell/use-page-turner'

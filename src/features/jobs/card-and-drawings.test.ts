@@ -9,7 +9,7 @@ import { fittingContext, fittingSteps } from '@/core/fitting/steps'
 import { positionAt, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import { readShelf } from '@/data/demo/shelf-files'
-import { StepDrawing } from '@/ui/drawings/step/StepDrawing'
+import { StepDrawing } from '@/drawings/step/StepDrawing'
 import { measureText } from '@/ui/format/measure'
 import { JobCard } from './JobCard'
 

@@ -7,9 +7,9 @@ import { stateOf, whereTheyDiffer } from '@/core/knots/ties/state'
 import type { AnchorPlace, Tie } from '@/core/knots/ties/tie'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { tyingOf } from '@/core/knots/tying'
-import { frameOf, type Hand } from '@/ui/drawings/knot/frame'
-import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
-import { USUAL_LOOK } from '@/ui/drawings/knot/string-look'
+import { frameOf, type Hand } from '@/drawings/knot/frame'
+import { KnotDrawing } from '@/drawings/knot/KnotDrawing'
+import { USUAL_LOOK } from '@/drawings/knot/string-look'
 
 interface MistakesProps {
   readonly tie: Tie

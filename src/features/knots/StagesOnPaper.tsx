@@ -4,8 +4,8 @@ import { memo } from 'react'
 import { saidFor } from '@/core/knots/ties/said-for'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { Tying } from '@/core/knots/tying'
-import { frameOf, type Hand } from '@/ui/drawings/knot/frame'
-import { KnotDrawing } from '@/ui/drawings/knot/KnotDrawing'
+import { frameOf, type Hand } from '@/drawings/knot/frame'
+import { KnotDrawing } from '@/drawings/knot/KnotDrawing'
 
 interface StagesOnPaperProps {
   readonly tying: Tying

@@ -4,8 +4,8 @@
 import { knotsFor, type KnotChoice } from '@/core/fitting/choose-knot'
 import type { TailFastening } from '@/core/knots/fastenings'
 import { outerGauge } from '@/core/strings/construction'
-import type { Job } from '@/data/jobs'
-import { lookOf, type StringLook } from '@/ui/drawings/knot/string-look'
+import type { Job } from '@/data/jobs/jobs'
+import { lookOf, type StringLook } from '@/drawings/knot/string-look'
 
 export interface StringToTie {
   readonly jobId: number

@@ -4,8 +4,8 @@ import { isHarp, soldByClass, type Instrument } from '@/core/instrument/instrume
 import { measure } from '@/core/measure'
 import { specAt } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
-import type { PacketLabel } from '@/data/stores-view'
-import { QrDrawing } from '@/ui/drawings/QrDrawing'
+import type { PacketLabel } from '@/data/views/stores-view'
+import { QrDrawing } from '@/drawings/QrDrawing'
 import { measureText } from '@/ui/format/measure'
 import { PrintButton } from '@/ui/shell/PrintButton'
 

@@ -8,14 +8,14 @@ import { FAMILIES, STRUNG, type Instrument } from '@/core/instrument/instrument'
 import { fromPreset, readNotes } from '@/core/instrument/presets'
 import { readLengths } from '@/core/instrument/read-lengths'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
-import { InstrumentSketch } from '@/ui/field/InstrumentSketch'
+import { InstrumentSketch } from '@/drawings/field/InstrumentSketch'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { Labelled } from '@/ui/form/Labelled'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useHouse, type HouseView } from '@/ui/units'
-import { TENSION_CLASSES, type NewInstrumentRequest } from './requests'
+import { TENSION_CLASSES, type NewInstrumentRequest } from '@/boundary/requests/new-instrument'
 
 type Field = keyof NewInstrumentRequest
 

@@ -10,7 +10,7 @@ import { Entry } from '@/ui/form/Entry'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
-import { BookInRequest, PLAIN_MATERIALS } from './requests'
+import { BookInRequest, PLAIN_MATERIALS } from '@/boundary/requests/stores'
 
 /** Books a plain string in: what its packet says. */
 export function BookInForm() {

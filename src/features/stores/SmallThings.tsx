@@ -2,7 +2,7 @@
 
 import type { FormEvent } from 'react'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
-import type { AnchorGut, Supply } from '@/data/supplies'
+import type { AnchorGut, Supply } from '@/data/stores/supplies'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'

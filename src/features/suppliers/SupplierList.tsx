@@ -1,6 +1,6 @@
 import Link from 'next/link'
 import { moneyText } from '@/core/stores/money'
-import type { Supplier } from '@/data/suppliers'
+import type { Supplier } from '@/data/buying/suppliers'
 
 /** Who sells strings, and on which terms. */
 export function SupplierList({ suppliers }: { readonly suppliers: readonly Supplier[] }) {

@@ -5,16 +5,16 @@ import Link from 'next/link'
 import { useState, type FormEvent } from 'react'
 import { moneyText } from '@/core/stores/money'
 import { lengthFigure } from '@/core/units/length'
-import { CATALOGUE_COLUMNS, type CatalogueColumn } from '@/data/catalogue/catalogue-cells'
+import { CATALOGUE_COLUMNS, type CatalogueColumn } from '@/core/stores/catalogue-cells'
 import {
   guessCatalogueMapping,
   mapCatalogue,
   type CatalogueMapping,
   type MappedCatalogue,
-} from '@/data/catalogue/catalogue-file'
-import { FILE_UNITS } from '@/data/csv/guess'
+} from '@/data/buying/catalogue/catalogue-file'
+import { FILE_UNITS } from '@/core/units/file-unit'
 import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
-import type { StoredItem, Supplier } from '@/data/suppliers'
+import type { StoredItem, Supplier } from '@/data/buying/suppliers'
 import { Entry } from '@/ui/form/Entry'
 import { TableImport } from '@/ui/import/TableImport'
 import { useAct } from '@/ui/shell/use-act'

@@ -2,8 +2,8 @@
 
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import type { Settling } from '@/data/settling'
-import type { TodayView } from '@/data/today'
+import type { Settling } from '@/data/fitted/settling'
+import type { TodayView } from '@/data/views/today'
 import { dayText, daysAhead, distanceText, nearText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 

@@ -1,6 +1,6 @@
 import type { Clue } from '@/core/identify/clue'
 import type { Construction } from '@/core/strings/construction'
-import { StringBody } from '@/ui/field/StringBody'
+import { StringBody } from '@/drawings/field/StringBody'
 
 const LOOKS: Readonly<Record<string, Construction>> = {
   grain: { kind: 'plain', material: 'gut', gauge: 1e-3 },

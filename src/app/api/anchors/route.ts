@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { bookAnchors } from '@/data/supplies'
-import { AnchorsRequest } from '@/features/stores/requests'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { bookAnchors } from '@/data/stores/supplies'
+import { AnchorsRequest } from '@/boundary/requests/stores'
 
 /** Books in the anchors that a broken string of thick gut makes. */
 export function POST(request: Request) {

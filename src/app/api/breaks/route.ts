@@ -1,8 +1,8 @@
-import { BreakRequest } from '@/features/breaks/requests'
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { instrumentBySlug } from '@/data/instruments'
-import { logBreak } from '@/data/jobs'
+import { BreakRequest } from '@/boundary/requests/breaks'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { instrumentBySlug } from '@/data/instruments/instruments'
+import { logBreak } from '@/data/jobs/jobs'
 
 export function POST(request: Request) {
   return handle(request, BreakRequest, ({ instrument, string, site }) => {

@@ -1,8 +1,8 @@
-import { BookInRequest } from '@/features/stores/requests'
-import { addCoil } from '@/data/coils'
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { lengthOf } from '@/data/http/length-text'
+import { BookInRequest } from '@/boundary/requests/stores'
+import { addCoil } from '@/data/stores/coils'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { lengthOf } from '@/boundary/length-text'
 
 export function POST(request: Request) {
   return handle(

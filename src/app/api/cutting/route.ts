@@ -1,7 +1,7 @@
-import { takeCuttingPlan } from '@/data/cutting'
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { CuttingRequest } from '@/features/cutting/requests'
+import { takeCuttingPlan } from '@/data/stores/cutting'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { CuttingRequest } from '@/boundary/requests/cutting'
 
 /** Carries a cutting plan out. */
 export function POST(request: Request) {

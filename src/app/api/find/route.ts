@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { findString } from '@/data/find-string'
-import { answerTo } from '@/data/http/handle'
+import { store } from '@/data/store/database'
+import { findString } from '@/data/instruments/find-string'
+import { answerTo } from '@/boundary/handle'
 
 /** Which strings a name can mean: `?name=A3`, on the instrument at hand with `&at=lovage`. */
 export async function GET(request: Request) {

@@ -1,8 +1,8 @@
-import { HabitRequest } from '@/features/habits/requests'
-import { store } from '@/data/database'
-import { setHabits, type HabitScope } from '@/data/habits'
-import { handle } from '@/data/http/handle'
-import { Refusal } from '@/data/refusal'
+import { HabitRequest } from '@/boundary/requests/habits'
+import { store } from '@/data/store/database'
+import { setHabits, type HabitScope } from '@/data/house/habits'
+import { handle } from '@/app/api/handle'
+import { Refusal } from '@/boundary/refusal'
 
 export function POST(request: Request) {
   return handle(request, HabitRequest, (asked) => {

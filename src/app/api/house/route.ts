@@ -1,7 +1,7 @@
-import { HouseRequest } from '@/features/house/requests'
-import { store } from '@/data/database'
-import { changeHouse } from '@/data/house'
-import { handle } from '@/data/http/handle'
+import { HouseRequest } from '@/boundary/requests/house'
+import { store } from '@/data/store/database'
+import { changeHouse } from '@/data/house/house'
+import { handle } from '@/app/api/handle'
 
 export function PATCH(request: Request) {
   return handle(request, HouseRequest, (change) => ({

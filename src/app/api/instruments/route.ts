@@ -1,10 +1,10 @@
 import { fromPreset, readNotes } from '@/core/instrument/presets'
 import { readLengths } from '@/core/instrument/read-lengths'
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { houseSettings } from '@/data/house'
-import { putOnShelf } from '@/data/put-on-shelf'
-import { NewInstrumentRequest } from '@/features/new-instrument/requests'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { houseSettings } from '@/data/house/house'
+import { putOnShelf } from '@/data/instruments/put-on-shelf'
+import { NewInstrumentRequest } from '@/boundary/requests/new-instrument'
 
 /** Adds an instrument from its family's preset. */
 export function POST(request: Request) {

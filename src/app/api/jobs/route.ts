@@ -1,8 +1,8 @@
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { instrumentBySlug } from '@/data/instruments'
-import { openReplacement } from '@/data/jobs-together'
-import { StringRequest } from '@/data/http/string-request'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { instrumentBySlug } from '@/data/instruments/instruments'
+import { openReplacement } from '@/data/jobs/jobs-together'
+import { StringRequest } from '@/boundary/string-request'
 
 export function POST(request: Request) {
   return handle(request, StringRequest, ({ instrument, string }) => {

@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { measureKnotOfOwn } from '@/data/habits'
-import { handle } from '@/data/http/handle'
-import { KnotMeasuredRequest } from '@/features/knots/requests'
+import { store } from '@/data/store/database'
+import { measureKnotOfOwn } from '@/data/house/habits'
+import { handle } from '@/app/api/handle'
+import { KnotMeasuredRequest } from '@/boundary/requests/knots'
 
 export function POST(request: Request) {
   return handle(request, KnotMeasuredRequest, ({ fastening, gauges }) => {

@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { addNeeds } from '@/data/need-list'
-import { NeedsRequest } from '@/features/orders/requests'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { addNeeds } from '@/data/buying/need-list'
+import { NeedsRequest } from '@/boundary/requests/orders'
 
 /** Puts strings on the need list. */
 export function POST(request: Request) {

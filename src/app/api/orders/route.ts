@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { placeOrders } from '@/data/orders'
-import { PlaceRequest } from '@/features/orders/requests'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { placeOrders } from '@/data/buying/orders'
+import { PlaceRequest } from '@/boundary/requests/orders'
 
 /** Writes a plan down as orders. */
 export function POST(request: Request) {

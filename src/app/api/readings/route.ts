@@ -1,7 +1,7 @@
-import { ReadingRequest } from '@/features/settling/requests'
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { logReading } from '@/data/settling'
+import { ReadingRequest } from '@/boundary/requests/settling'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { logReading } from '@/data/fitted/settling'
 
 export function POST(request: Request) {
   return handle(request, ReadingRequest, (reading) => {

@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { addSupply } from '@/data/supplies'
-import { SupplyRequest } from '@/features/stores/requests'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { addSupply } from '@/data/stores/supplies'
+import { SupplyRequest } from '@/boundary/requests/stores'
 
 export function POST(request: Request) {
   return handle(request, SupplyRequest, (supply) => addSupply(store(), supply))

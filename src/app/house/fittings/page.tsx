@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { pastFittings } from '@/data/fitting-history'
-import { houseLearned } from '@/data/jobs'
+import { store } from '@/data/store/database'
+import { pastFittings } from '@/data/views/fitting-history'
+import { houseLearned } from '@/data/jobs/jobs'
 import { FittingHistory } from '@/features/house/FittingHistory'
 
 export const metadata: Metadata = { title: 'Worked out and measured' }

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
-import { store } from '@/data/database'
-import { instrumentBySlug } from '@/data/instruments'
+import { store } from '@/data/store/database'
+import { instrumentBySlug } from '@/data/instruments/instruments'
 import { NamesAs } from '@/ui/units'
 import { orNotFound } from '../../or-not-found'
 

@@ -1,6 +1,6 @@
 import { positionAt, type StringPosition } from '@/core/instrument/instrument'
-import { store } from '@/data/database'
-import { instrumentBySlug, positionId, type StoredInstrument } from '@/data/instruments'
+import { store } from '@/data/store/database'
+import { instrumentBySlug, positionId, type StoredInstrument } from '@/data/instruments/instruments'
 import { orNotFound } from '../../or-not-found'
 
 export interface StringPageProps {

@@ -1,6 +1,6 @@
 import { notFound, redirect } from 'next/navigation'
-import { store } from '@/data/database'
-import { jobById, type Job } from '@/data/jobs'
+import { store } from '@/data/store/database'
+import { jobById, type Job } from '@/data/jobs/jobs'
 import { orNotFound } from '../../or-not-found'
 
 type Params = Promise<{ id: string }>

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { allSuppliers } from '@/data/suppliers'
+import { store } from '@/data/store/database'
+import { allSuppliers } from '@/data/buying/suppliers'
 import { SupplierList } from '@/features/suppliers/SupplierList'
 
 export const metadata: Metadata = { title: 'Suppliers' }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { cuttingBench } from '@/data/cutting'
-import { store } from '@/data/database'
+import { cuttingBench } from '@/data/stores/cutting'
+import { store } from '@/data/store/database'
 import { CuttingSheet } from '@/features/cutting/CuttingSheet'
 
 export const metadata: Metadata = { title: 'Cutting plan' }

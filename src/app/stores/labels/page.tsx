@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
 import { headers } from 'next/headers'
-import { store } from '@/data/database'
-import { houseSettings } from '@/data/house'
-import { allInstruments } from '@/data/instruments'
-import { packetLabels } from '@/data/stores-view'
+import { store } from '@/data/store/database'
+import { houseSettings } from '@/data/house/house'
+import { allInstruments } from '@/data/instruments/instruments'
+import { packetLabels } from '@/data/views/stores-view'
 import { LabelSheet } from '@/features/labels/LabelSheet'
 
 export const metadata: Metadata = { title: 'Labels' }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { allSupplies, anchorGut } from '@/data/supplies'
+import { store } from '@/data/store/database'
+import { allSupplies, anchorGut } from '@/data/stores/supplies'
 import { SmallThings } from '@/features/stores/SmallThings'
 
 export const metadata: Metadata = { title: 'Anchors, beads, glue' }

@@ -1,9 +1,9 @@
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { fromInstrumentFile } from '@/data/instrument-file'
-import { putOnShelf } from '@/data/put-on-shelf'
-import { Refusal } from '@/data/refusal'
-import { InstrumentFileRequest } from '@/features/new-instrument/requests'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { fromInstrumentFile } from '@/data/instruments/instrument-file'
+import { putOnShelf } from '@/data/instruments/put-on-shelf'
+import { Refusal } from '@/boundary/refusal'
+import { InstrumentFileRequest } from '@/boundary/requests/new-instrument'
 
 /** Adds an instrument from its open file. */
 export function POST(request: Request) {

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { instrumentBySlug } from '@/data/instruments'
+import { store } from '@/data/store/database'
+import { instrumentBySlug } from '@/data/instruments/instruments'
 import { ChartDesk } from '@/features/chart/ChartDesk'
 import { orNotFound } from '../../../or-not-found'
 

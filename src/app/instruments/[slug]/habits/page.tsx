@@ -1,8 +1,8 @@
 import { ArrowLeft } from 'lucide-react'
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { store } from '@/data/database'
-import { instrumentBySlug } from '@/data/instruments'
+import { store } from '@/data/store/database'
+import { instrumentBySlug } from '@/data/instruments/instruments'
 import { HabitsSheet } from '@/features/habits/HabitsSheet'
 import { orNotFound } from '../../../or-not-found'
 

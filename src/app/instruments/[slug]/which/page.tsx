@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { openJobNumbers } from '@/data/instrument-view'
-import { instrumentBySlug } from '@/data/instruments'
+import { store } from '@/data/store/database'
+import { openJobNumbers } from '@/data/views/instrument-view'
+import { instrumentBySlug } from '@/data/instruments/instruments'
 import { WhichString } from '@/features/which/WhichString'
 import { orNotFound } from '../../../or-not-found'
 

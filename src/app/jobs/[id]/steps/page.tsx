@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { jobsTogether } from '@/data/jobs-together'
+import { store } from '@/data/store/database'
+import { jobsTogether } from '@/data/jobs/jobs-together'
 import { jobView } from '@/features/jobs/job-view'
 import { StepByStep } from '@/features/jobs/StepByStep'
 import { JobSheet } from '../JobSheet'

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { houseSettings } from '@/data/house'
-import { catalogue, supplierBySlug } from '@/data/suppliers'
+import { store } from '@/data/store/database'
+import { houseSettings } from '@/data/house/house'
+import { catalogue, supplierBySlug } from '@/data/buying/suppliers'
 import { SupplierSheet } from '@/features/suppliers/SupplierSheet'
 import { orNotFound } from '../../../or-not-found'
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/database'
-import { idFrom } from '@/data/http/handle'
-import { coilView } from '@/data/stores-view'
+import { store } from '@/data/store/database'
+import { idFrom } from '@/boundary/handle'
+import { coilView } from '@/data/views/stores-view'
 import { CoilSheet } from '@/features/stores/CoilSheet'
 import { orNotFound } from '../../../or-not-found'
 

@@ -1,5 +1,6 @@
-import { store } from '@/data/database'
-import { handle, idFrom, Nothing } from '@/data/http/handle'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { idFrom, Nothing } from '@/boundary/handle'
 
 interface Path {
   readonly params: Promise<{ id: string }>

@@ -1,6 +1,6 @@
-import { discardCoil } from '@/data/coils'
-import { store } from '@/data/database'
-import { Nothing } from '@/data/http/handle'
+import { discardCoil } from '@/data/stores/coils'
+import { store } from '@/data/store/database'
+import { Nothing } from '@/boundary/handle'
 import { byId } from '../../../by-id'
 
 export const POST = byId('coil', Nothing, (id) => discardCoil(store(), id))

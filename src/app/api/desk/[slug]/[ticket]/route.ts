@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { deliveryNote, deskState } from '@/data/desk'
-import { answerTo } from '@/data/http/handle'
+import { store } from '@/data/store/database'
+import { deliveryNote, deskState } from '@/data/buying/desk'
+import { answerTo } from '@/boundary/handle'
 
 interface Path {
   readonly params: Promise<{ slug: string; ticket: string }>

@@ -1,14 +1,14 @@
 import { chartLine, isWhole } from '@/core/chart/chart-line'
 import { readCells, type Cells, type ColumnUnits } from '@/core/chart/cells'
-import { changeChart } from '@/data/charts/change-chart'
-import { chartCsv } from '@/data/charts/chart-csv'
-import { store } from '@/data/database'
-import { fileAnswer } from '@/data/http/file-answer'
-import { handle } from '@/data/http/handle'
-import { toInstrumentFile } from '@/data/instrument-file'
-import { instrumentBySlug } from '@/data/instruments'
-import { Refusal } from '@/data/refusal'
-import { ChartRequest } from '@/features/chart/requests'
+import { changeChart } from '@/data/instruments/charts/change-chart'
+import { chartCsv } from '@/data/instruments/charts/chart-csv'
+import { store } from '@/data/store/database'
+import { fileAnswer } from '@/boundary/file-answer'
+import { handle } from '@/app/api/handle'
+import { toInstrumentFile } from '@/data/instruments/instrument-file'
+import { instrumentBySlug } from '@/data/instruments/instruments'
+import { Refusal } from '@/boundary/refusal'
+import { ChartRequest } from '@/boundary/requests/chart'
 
 interface Path {
   readonly params: Promise<{ slug: string }>

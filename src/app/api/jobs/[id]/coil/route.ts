@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { chooseCoil } from '@/data/jobs'
-import { CoilRequest } from '@/features/jobs/requests'
+import { store } from '@/data/store/database'
+import { chooseCoil } from '@/data/jobs/jobs'
+import { CoilRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', CoilRequest, (jobId, { coilId }) => ({

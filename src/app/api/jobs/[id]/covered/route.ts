@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { chooseCovered } from '@/data/jobs-together'
-import { CoveredRequest } from '@/features/jobs/requests'
+import { store } from '@/data/store/database'
+import { chooseCovered } from '@/data/jobs/jobs-together'
+import { CoveredRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', CoveredRequest, (jobId, { way }) => ({

@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { lengthOf } from '@/data/http/length-text'
-import { finishJob } from '@/data/jobs'
-import { FinishRequest } from '@/features/jobs/requests'
+import { store } from '@/data/store/database'
+import { lengthOf } from '@/boundary/length-text'
+import { finishJob } from '@/data/jobs/jobs'
+import { FinishRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', FinishRequest, (jobId, { cut, unit, wraps, gauge }) => {

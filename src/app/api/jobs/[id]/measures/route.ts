@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { keepMeasure } from '@/data/job-steps'
-import { readMeasured } from '@/features/jobs/measured'
-import { MeasureRequest } from '@/features/jobs/requests'
+import { store } from '@/data/store/database'
+import { keepMeasure } from '@/data/jobs/job-steps'
+import { readMeasured } from '@/boundary/measured'
+import { MeasureRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', MeasureRequest, (jobId, { what, text, unit }) => {

@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { logMishap } from '@/data/job-steps'
-import { MishapRequest } from '@/features/jobs/requests'
+import { store } from '@/data/store/database'
+import { logMishap } from '@/data/jobs/job-steps'
+import { MishapRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', MishapRequest, (jobId, { step, mishap }) => {

@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { markStepOfAll } from '@/data/job-steps'
-import { StepRequest } from '@/features/jobs/requests'
+import { store } from '@/data/store/database'
+import { markStepOfAll } from '@/data/jobs/job-steps'
+import { StepRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', StepRequest, (jobId, { step, done, jobs }) => {

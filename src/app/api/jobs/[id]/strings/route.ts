@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { addToJob } from '@/data/jobs-together'
-import { StringsRequest } from '@/features/jobs/requests'
+import { store } from '@/data/store/database'
+import { addToJob } from '@/data/jobs/jobs-together'
+import { StringsRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 
 export const POST = byId('job', StringsRequest, (jobId, { strings }) => ({

@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { Nothing } from '@/data/http/handle'
-import { dropNeed } from '@/data/need-list'
+import { store } from '@/data/store/database'
+import { Nothing } from '@/boundary/handle'
+import { dropNeed } from '@/data/buying/need-list'
 import { byId } from '../../../by-id'
 
 export const POST = byId('need', Nothing, (id) => dropNeed(store(), id))

@@ -1,8 +1,8 @@
-import { store } from '@/data/database'
-import { deskState } from '@/data/desk'
-import { Nothing } from '@/data/http/handle'
-import { orderById, takeAnswer } from '@/data/orders'
-import { Refusal } from '@/data/refusal'
+import { store } from '@/data/store/database'
+import { deskState } from '@/data/buying/desk'
+import { Nothing } from '@/boundary/handle'
+import { orderById, takeAnswer } from '@/data/buying/orders'
+import { Refusal } from '@/boundary/refusal'
 import { byId } from '../../../by-id'
 
 /** Asks the desk for its answer and takes it down. */

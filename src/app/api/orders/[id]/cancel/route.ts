@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { Nothing } from '@/data/http/handle'
-import { cancelOrder } from '@/data/orders'
+import { store } from '@/data/store/database'
+import { Nothing } from '@/boundary/handle'
+import { cancelOrder } from '@/data/buying/orders'
 import { byId } from '../../../by-id'
 
 export const POST = byId('order', Nothing, (id) => cancelOrder(store(), id))

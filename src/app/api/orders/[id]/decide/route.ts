@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { decideSubstitution } from '@/data/orders'
-import { DecideRequest } from '@/features/orders/requests'
+import { store } from '@/data/store/database'
+import { decideSubstitution } from '@/data/buying/orders'
+import { DecideRequest } from '@/boundary/requests/orders'
 import { byId } from '../../../by-id'
 
 export const POST = byId('order', DecideRequest, (id, { lineId, accept }) =>

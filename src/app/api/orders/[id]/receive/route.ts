@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { receive } from '@/data/orders'
-import { ReceiveRequest } from '@/features/orders/requests'
+import { store } from '@/data/store/database'
+import { receive } from '@/data/buying/orders'
+import { ReceiveRequest } from '@/boundary/requests/orders'
 import { byId } from '../../../by-id'
 
 export const POST = byId('order', ReceiveRequest, (id, { arrived, place }) =>

@@ -1,8 +1,8 @@
-import { store } from '@/data/database'
-import { handIn } from '@/data/desk'
-import { Nothing } from '@/data/http/handle'
-import { orderCsv } from '@/data/order-sheet'
-import { markSent, toSend } from '@/data/orders'
+import { store } from '@/data/store/database'
+import { handIn } from '@/data/buying/desk'
+import { Nothing } from '@/boundary/handle'
+import { orderCsv } from '@/data/buying/order-sheet'
+import { markSent, toSend } from '@/data/buying/orders'
 import { byId } from '../../../by-id'
 
 /** Sends an order to its supplier's desk. */

@@ -1,9 +1,9 @@
-import { store } from '@/data/database'
-import { houseSettings } from '@/data/house'
-import { idFrom } from '@/data/http/handle'
-import { fileAnswer } from '@/data/http/file-answer'
-import { orderCsv, orderText } from '@/data/order-sheet'
-import { orderById } from '@/data/orders'
+import { store } from '@/data/store/database'
+import { houseSettings } from '@/data/house/house'
+import { idFrom } from '@/boundary/handle'
+import { fileAnswer } from '@/boundary/file-answer'
+import { orderCsv, orderText } from '@/data/buying/order-sheet'
+import { orderById } from '@/data/buying/orders'
 
 interface Path {
   readonly params: Promise<{ id: string }>

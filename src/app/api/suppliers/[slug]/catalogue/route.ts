@@ -1,9 +1,9 @@
-import { catalogueCsv, fromRows } from '@/data/catalogue/catalogue-file'
-import { store } from '@/data/database'
-import { fileAnswer } from '@/data/http/file-answer'
-import { handle } from '@/data/http/handle'
-import { catalogue, replaceCatalogue, supplierBySlug } from '@/data/suppliers'
-import { CatalogueRequest } from '@/features/suppliers/requests'
+import { catalogueCsv, fromRows } from '@/data/buying/catalogue/catalogue-file'
+import { store } from '@/data/store/database'
+import { fileAnswer } from '@/boundary/file-answer'
+import { handle } from '@/app/api/handle'
+import { catalogue, replaceCatalogue, supplierBySlug } from '@/data/buying/suppliers'
+import { CatalogueRequest } from '@/boundary/requests/suppliers'
 
 interface Path {
   readonly params: Promise<{ slug: string }>

@@ -1,8 +1,8 @@
 import { parseMoney } from '@/core/stores/money'
-import { store } from '@/data/database'
-import { handle } from '@/data/http/handle'
-import { changeTerms } from '@/data/suppliers'
-import { TermsRequest } from '@/features/suppliers/requests'
+import { store } from '@/data/store/database'
+import { handle } from '@/app/api/handle'
+import { changeTerms } from '@/data/buying/suppliers'
+import { TermsRequest } from '@/boundary/requests/suppliers'
 
 interface Path {
   readonly params: Promise<{ slug: string }>

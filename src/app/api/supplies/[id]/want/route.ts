@@ -1,6 +1,6 @@
-import { store } from '@/data/database'
-import { wantSupply } from '@/data/supplies'
-import { WantRequest } from '@/features/orders/requests'
+import { store } from '@/data/store/database'
+import { wantSupply } from '@/data/stores/supplies'
+import { WantRequest } from '@/boundary/requests/orders'
 import { byId } from '../../../by-id'
 
 /** Puts a small thing on the need list, or takes it off. */

@@ -1,7 +1,7 @@
-import { store } from '@/data/database'
-import { lengthOf } from '@/data/http/length-text'
-import { trimTail } from '@/data/parked-tails'
-import { TrimRequest } from '@/features/tails/requests'
+import { store } from '@/data/store/database'
+import { lengthOf } from '@/boundary/length-text'
+import { trimTail } from '@/data/fitted/parked-tails'
+import { TrimRequest } from '@/boundary/requests/tails'
 import { byId } from '../../../by-id'
 
 /** Logs that a parked tail was trimmed, and books what is left of the packet that hung by it. */

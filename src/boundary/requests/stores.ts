@@ -1,0 +1,100 @@
+import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
+import type { StringColour, TensionClass } from '@/core/instrument/instrument'
+import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
+import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
+import { MATERIALS, type Material } from '@/core/strings/materials'
+import { COIL, GAUGE, IsLengthText } from '../length-text'
+
+export const PLAIN_MATERIALS = MATERIALS.filter((material) => material !== 'copper')
+
+export class BookInRequest {
+  @IsNotEmpty({ message: 'Give the coil a label that is written on its packet.' })
+  label!: string
+
+  @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
+  unit!: 'mm' | 'in'
+
+  @IsIn(PLAIN_MATERIALS, { message: `The material is one of ${PLAIN_MATERIALS.join(', ')}.` })
+  material!: Material
+
+  @IsLengthText(GAUGE)
+  gauge!: string
+
+  @IsLengthText(COIL)
+  length!: string
+
+  @IsIn(['natural', 'red', 'black', 'blue'], { message: 'The colour is natural, red, black or blue.' })
+  colour!: StringColour
+
+  @IsIn(['concert', 'lever', 'folk', 'wire'], {
+    message: 'The tension class is concert, lever, folk or wire.',
+  })
+  tensionClass!: TensionClass
+
+  @IsIn(STRING_ENDS, { message: 'The end is plain, a loop or a ball.' })
+  end: StringEnd = 'plain'
+
+  @IsOptional()
+  @IsString({ message: 'The maker is text.' })
+  maker?: string
+
+  @IsOptional()
+  @IsString({ message: 'The line is text.' })
+  line?: string
+
+  @IsOptional()
+  @IsString({ message: 'The place is text.' })
+  place?: string
+}
+
+export class CorrectRequest {
+  @MaxLength(80)
+  @IsNotEmpty({ message: 'The coil needs its label.' })
+  @IsString()
+  label!: string
+
+  @MaxLength(80)
+  @IsString()
+  place!: string
+
+  @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
+  unit!: 'mm' | 'in'
+
+  @IsLengthText(COIL)
+  lengthLeft!: string
+}
+
+export class SupplyRequest {
+  @IsIn(SUPPLY_KINDS, { message: 'Say whether it is an anchor, a bead, glue or something else.' })
+  kind!: SupplyKind
+
+  @MaxLength(60)
+  @IsNotEmpty({ message: 'Say what it is.' })
+  @IsString()
+  name!: string
+
+  @MaxLength(60)
+  @IsString()
+  place!: string
+
+  @Max(100_000)
+  @Min(0, { message: 'There can’t be fewer than none.' })
+  @IsInt({ message: 'Expected a whole number.' })
+  count!: number
+
+  @Max(100_000)
+  @Min(0, { message: 'There can’t be fewer than none.' })
+  @IsInt({ message: 'Expected a whole number.' })
+  least!: number
+}
+
+export class MoveRequest {
+  @Max(10_000)
+  @Min(-10_000)
+  @IsInt({ message: 'Expected a whole number.' })
+  by!: number
+}
+
+export class AnchorsRequest {
+  @IsInt() fittedId!: number
+}

@@ -1,0 +1,70 @@
+/**
+ * What the house has set: units, habits, tolerances.
+ */
+import { DEFAULT_HABITS, type HabitChange, type Habits } from '@/core/fitting/habits'
+import type { Store } from '../store/database'
+import { house } from '../store/schema'
+
+export interface House {
+  readonly name: string
+  readonly unit: 'mm' | 'in'
+  readonly timeZone: string
+  readonly habits: Habits
+  /** A settling string is brought back when it has fallen so far, cents. */
+  readonly retuneAtCents: number
+  /** What counts as in tune before people, cents. */
+  readonly holdsWithinCents: number
+  /** ISO 4217. */
+  readonly currency: string
+  /** Cuts of each charted string to have on the shelf. */
+  readonly leastSpares: number
+  /** How long a concert lasts, h. */
+  readonly concertHours: number
+}
+
+const STARTING: House = {
+  name: 'The Lantern Shelf',
+  unit: 'mm',
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  habits: DEFAULT_HABITS,
+  retuneAtCents: 15,
+  holdsWithinCents: 5,
+  currency: 'EUR',
+  leastSpares: 1,
+  concertHours: 2,
+}
+
+/** The house's settings; what was never set keeps its default. */
+export function houseSettings(store: Store): House {
+  const row = store.rows.select().from(house).get()
+  if (!row) return STARTING
+  return {
+    name: row.name,
+    unit: row.unit,
+    timeZone: row.timeZone,
+    habits: { ...DEFAULT_HABITS, ...habitChange(row.habits) },
+    retuneAtCents: row.retuneAtCents,
+    holdsWithinCents: row.holdsWithinCents,
+    currency: row.currency,
+    leastSpares: row.leastSpares,
+    concertHours: row.concertHours,
+  }
+}
+
+/** Habits as they stand in a row: only those that were set. */
+export function habitChange(json: string): HabitChange {
+  return JSON.parse(json) as HabitChange
+}
+
+/** Changes settings, as one action. */
+export function changeHouse(store: Store, change: Partial<House>, summary = 'House settings changed') {
+  const next = { ...houseSettings(store), ...change }
+  const row = { ...next, habits: JSON.stringify(next.habits) }
+  return store.act({ kind: 'house', summary }, () => {
+    store.rows
+      .insert(house)
+      .values({ id: 1, ...row })
+      .onConflictDoUpdate({ target: house.id, set: row })
+      .run()
+  })
+}

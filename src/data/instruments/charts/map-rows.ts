@@ -1,0 +1,123 @@
+/**
+ * Carries a mapping out on a table: lines for the chart, and what is wrong, row by row.
+ */
+import {
+  CHART_COLUMNS,
+  cellsOf,
+  readCells,
+  type Cells,
+  type ChartColumn,
+  type ReadLine,
+} from '@/core/chart/cells'
+import type { ChartLine } from '@/core/chart/chart-line'
+import { unguarded } from '../../csv/formula-guard'
+import type { Mapping } from './mapping'
+import type { TextTable } from '../../csv/read-table'
+
+export interface RowProblem {
+  /** Line of the file. */
+  readonly line: number
+  readonly column: ChartColumn
+  readonly sentence: string
+}
+
+export interface MappedRows {
+  /** Rows that can be taken, by number. */
+  readonly lines: readonly ChartLine[]
+  readonly problems: readonly RowProblem[]
+  /** Cells of every row as they were understood, for the preview. */
+  readonly preview: readonly { readonly line: number; readonly cells: Cells; readonly wrong: boolean }[]
+}
+
+/**
+ * @param table - the file
+ * @param mapping - column by column
+ * @param chart - the chart it goes into: what the file doesn't say stays as it is there
+ */
+export function mapRows(table: TextTable, mapping: Mapping, chart: readonly ChartLine[]): MappedRows {
+  const byNumber = new Map(chart.map((line) => [line.number, line]))
+  const problems: RowProblem[] = []
+  const taken = new Map<number, number>()
+  const lines: ChartLine[] = []
+  const preview = table.rows.map((row, i) => {
+    const line = table.lines[i] as number
+    const number = numberOf(row, i, table.rows.length, mapping)
+    const base = byNumber.get(Number(number))
+    const cells = cellsFrom(row, number, mapping, base)
+    const read = atRest(readCells(cells, mapping.units), mapping, base)
+    const wrong: RowProblem[] = isElsewhere(number, base)
+      ? [
+          {
+            line,
+            column: 'number',
+            sentence: `The chart has strings 1 to ${chart.length}; there is no string ${number.trim()}.`,
+          },
+        ]
+      : Object.entries(read.problems).map(([column, sentence]) => ({
+          line,
+          column: column as ChartColumn,
+          sentence,
+        }))
+    if (wrong.length === 0 && read.line && taken.has(read.line.number))
+      wrong.push({
+        line,
+        column: 'number',
+        sentence: `String ${read.line.number} stands on line ${taken.get(read.line.number)} already.`,
+      })
+    if (read.line && wrong.length === 0) {
+      taken.set(read.line.number, line)
+      lines.push(read.line)
+    }
+    problems.push(...wrong)
+    return { line, cells, wrong: wrong.length > 0 }
+  })
+  return { lines: lines.sort((a, b) => a.number - b.number), problems, preview }
+}
+
+/** A row of a string that the chart doesn't have: that alone is told of it, for the rest could only be wrong too. */
+function isElsewhere(number: string, base: ChartLine | undefined): boolean {
+  return base === undefined && /^\d+$/.test(number.trim())
+}
+
+/** A bare letter is the string's letter: its accidental at rest is the chart's. */
+function atRest(read: ReadLine, { letters }: Mapping, base: ChartLine | undefined): ReadLine {
+  const note = read.line?.note
+  const isBare =
+    note !== undefined &&
+    base !== undefined &&
+    note.accidental === 0 &&
+    note.letter === base.note.letter &&
+    note.octave === base.note.octave
+  return read.line && isBare && letters === 'as tuned at rest'
+    ? { ...read, line: { ...read.line, note: base.note } }
+    : read
+}
+
+function numberOf(
+  row: readonly string[],
+  index: number,
+  count: number,
+  { columns, startsAt }: Mapping,
+): string {
+  if (columns.number !== null) return row[columns.number] ?? ''
+  return String(startsAt === 'the shortest' ? index + 1 : count - index)
+}
+
+/** Cells of a row; what the file leaves empty, or has no column for, is filled from the chart. A label and a make may be empty. */
+function cellsFrom(
+  row: readonly string[],
+  number: string,
+  { columns, units }: Mapping,
+  base: ChartLine | undefined,
+): Cells {
+  const had = base ? cellsOf(base, 'mm') : null
+  return Object.fromEntries(
+    CHART_COLUMNS.map((column) => {
+      if (column === 'number') return [column, number]
+      const index = columns[column]
+      const text = index === null ? '' : unguarded(row[index] ?? '')
+      if (text !== '' || ((column === 'label' || column === 'asked') && index !== null)) return [column, text]
+      return [column, had && had[column] !== '' ? `${had[column]}${column in units ? ' mm' : ''}` : '']
+    }),
+  ) as unknown as Cells
+}

@@ -1,0 +1,220 @@
+/**
+ * Instruments in the tables, to and from the core's.
+ */
+import { asc, eq, inArray } from 'drizzle-orm'
+import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
+import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { calledAs, type Calling } from '@/core/instrument/called'
+import { parseNote, scientificWord } from '@/core/pitch/note'
+import { constructionColumns, constructionFrom } from '../store/construction-columns'
+import type { Store } from '../store/database'
+import { habitChange, houseSettings } from '../house/house'
+import { inMm, metres } from '../store/millimetres'
+import { found, Refusal } from '@/boundary/refusal'
+import { coverings, instruments, positions } from '../store/schema'
+
+type PositionRow = typeof positions.$inferSelect
+
+/** An instrument with the row ids that its positions have in the tables. */
+export interface StoredInstrument {
+  readonly id: number
+  readonly instrument: Instrument
+  /** By position number. */
+  readonly positionIds: ReadonlyMap<number, number>
+  /** The house's habits, changed by its own. */
+  readonly habits: Habits
+  readonly ownHabits: HabitChange
+}
+
+/** All instruments, in the order they were added. */
+export function allInstruments(store: Store): readonly StoredInstrument[] {
+  return store.rows
+    .select()
+    .from(instruments)
+    .orderBy(asc(instruments.id))
+    .all()
+    .map((row) => withPositions(store, row))
+}
+
+/**
+ * @param slug - as in the address of its page
+ * @throws Refusal 404 when there is no such instrument
+ */
+export function instrumentBySlug(store: Store, slug: string): StoredInstrument {
+  const row = store.rows.select().from(instruments).where(eq(instruments.slug, slug)).get()
+  return withPositions(store, found(row, `There is no instrument called “${slug}” on the shelf.`))
+}
+
+/** The instrument that a position belongs to, and that position. */
+export function byPositionId(
+  store: Store,
+  positionId: number,
+): StoredInstrument & { readonly position: StringPosition } {
+  const row = found(
+    store.rows.select().from(positions).where(eq(positions.id, positionId)).get(),
+    `There is no string position ${positionId}.`,
+  )
+  const owner = found(
+    store.rows.select().from(instruments).where(eq(instruments.id, row.instrumentId)).get(),
+    'The string’s instrument is gone.',
+  )
+  const stored = withPositions(store, owner)
+  return {
+    ...stored,
+    position: stored.instrument.positions.find((p) => p.number === row.number) as StringPosition,
+  }
+}
+
+/**
+ * The row id of a position.
+ *
+ * @throws Refusal 404 with a sentence when the instrument has no such string
+ */
+export function positionId({ instrument, positionIds }: StoredInstrument, number: number): number {
+  const id = positionIds.get(number)
+  if (id === undefined) {
+    throw new Refusal(
+      404,
+      `${instrument.name} has strings 1 to ${instrument.positions.length}; there is no string ${number}.`,
+      'string',
+    )
+  }
+  return id
+}
+
+/** Adds an instrument with all its positions; belongs inside an action. Returns its row id. */
+export function addInstrument(store: Store, instrument: Instrument): number {
+  const { positions: strings, coverings: layers, ...about } = instrument
+  const { id } = store.rows.insert(instruments).values(about).returning({ id: instruments.id }).get()
+  const ids = new Map(
+    strings.map((p) => [
+      p.number,
+      store.rows.insert(positions).values(positionRow(id, p)).returning({ id: positions.id }).get().id,
+    ]),
+  )
+  for (const { over, under } of layers) {
+    store.rows
+      .insert(coverings)
+      .values({ overId: ids.get(over) as number, underId: ids.get(under) as number })
+      .run()
+  }
+  return id
+}
+
+function withPositions(store: Store, row: typeof instruments.$inferSelect): StoredInstrument {
+  const { id, habits, ...about } = row
+  const ownHabits = habitChange(habits)
+  const rows = store.rows
+    .select()
+    .from(positions)
+    .where(eq(positions.instrumentId, id))
+    .orderBy(asc(positions.number))
+    .all()
+  const numbers = new Map(rows.map((p) => [p.id, p.number]))
+  const layers = store.rows
+    .select()
+    .from(coverings)
+    .where(inArray(coverings.overId, [...numbers.keys()]))
+    .all()
+  return {
+    id,
+    instrument: {
+      ...about,
+      positions: rows.map((p) => positionFrom(p, row, rows.length)),
+      coverings: layers
+        .map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number }))
+        .sort((a, b) => a.over - b.over || a.under - b.under),
+    },
+    positionIds: new Map(rows.map((p) => [p.number, p.id])),
+    habits: habitsFor(houseSettings(store).habits, ownHabits, {}),
+    ownHabits,
+  }
+}
+
+/** A position's columns. */
+export function positionRow(instrumentId: number, p: StringPosition): typeof positions.$inferInsert {
+  const { pin } = p.head
+  return {
+    instrumentId,
+    number: p.number,
+    makerLabel: p.makerLabel,
+    role: p.called.role,
+    askedMake: p.askedMake,
+    note: scientificWord(p.note),
+    colour: p.colour,
+    ...constructionColumns(p.construction),
+    speakingMm: inMm(p.speakingLength),
+    freeMm: inMm(p.freeLength),
+    mechanism: p.mechanism,
+    piece: p.piece,
+    headFastening: p.head.fastening,
+    tailFastening: p.tail.fastening,
+    boardMm: inMm(p.tail.boardThickness),
+    eyeletBoreMm: nullable(p.tail.eyeletBore, inMm),
+    postMm: nullable(p.tail.postDiameter, inMm),
+    pinSetting: pin.setting,
+    turnedBy: pin.turnedBy,
+    pinMm: inMm(pin.diameter),
+    gearRatio: pin.gearRatio,
+    tightens: pin.tightens,
+    threadMm: nullable(pin.threadPitch, inMm),
+    pinHeightMm: inMm(pin.height),
+    heightDatum: pin.heightDatum,
+    holeToEndMm: inMm(pin.holeToEnd),
+    bridgeHeightMm: inMm(pin.bridgeHeight),
+    toBridgeMm: inMm(pin.toBridge),
+    tailX: inMm(p.at.tail.x),
+    tailY: inMm(p.at.tail.y),
+    bridgeX: inMm(p.at.bridge.x),
+    bridgeY: inMm(p.at.bridge.y),
+    pinX: inMm(p.at.pin.x),
+    pinY: inMm(p.at.pin.y),
+  }
+}
+
+function positionFrom(row: PositionRow, calling: Calling, strings: number): StringPosition {
+  return {
+    number: row.number,
+    called: calledAs(calling, row.number, strings, row.role),
+    makerLabel: row.makerLabel,
+    askedMake: row.askedMake,
+    note: parseNote(row.note),
+    colour: row.colour,
+    construction: constructionFrom(row),
+    speakingLength: metres(row.speakingMm),
+    freeLength: metres(row.freeMm),
+    mechanism: row.mechanism,
+    piece: row.piece,
+    head: {
+      fastening: row.headFastening,
+      pin: {
+        setting: row.pinSetting,
+        turnedBy: row.turnedBy,
+        diameter: metres(row.pinMm),
+        gearRatio: row.gearRatio,
+        tightens: row.tightens,
+        threadPitch: nullable(row.threadMm, metres),
+        height: metres(row.pinHeightMm),
+        heightDatum: row.heightDatum,
+        holeToEnd: metres(row.holeToEndMm),
+        bridgeHeight: metres(row.bridgeHeightMm),
+        toBridge: metres(row.toBridgeMm),
+      },
+    },
+    tail: {
+      fastening: row.tailFastening,
+      boardThickness: metres(row.boardMm),
+      eyeletBore: nullable(row.eyeletBoreMm, metres),
+      postDiameter: nullable(row.postMm, metres),
+    },
+    at: {
+      tail: { x: metres(row.tailX), y: metres(row.tailY) },
+      bridge: { x: metres(row.bridgeX), y: metres(row.bridgeY) },
+      pin: { x: metres(row.pinX), y: metres(row.pinY) },
+    },
+  }
+}
+
+function nullable(value: number | null, convert: (value: number) => number): number | null {
+  return value === null ? null : convert(value)
+}

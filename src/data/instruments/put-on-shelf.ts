@@ -1,0 +1,37 @@
+/**
+ * Puts an instrument on the shelf as an action of its own, under an address that no other has.
+ */
+import { eq } from 'drizzle-orm'
+import type { Instrument } from '@/core/instrument/instrument'
+import type { Store } from '../store/database'
+import { addInstrument } from './instruments'
+import { Refusal } from '@/boundary/refusal'
+import { instruments } from '../store/schema'
+
+/** Words of an address that lead elsewhere. */
+const TAKEN = ['new']
+
+/**
+ * @throws Refusal 409 when another instrument has that name, 400 when the name has no letter to make an address of
+ */
+export function putOnShelf(
+  store: Store,
+  instrument: Instrument,
+): { readonly actionId: number; readonly slug: string; readonly name: string } {
+  const name = instrument.name.trim()
+  const slug = name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+  if (!/^[a-z]/.test(slug)) throw new Refusal(400, 'The name must begin with a letter from A to Z.', 'name')
+  const there =
+    TAKEN.includes(slug) ||
+    store.rows.select({ id: instruments.id }).from(instruments).where(eq(instruments.slug, slug)).get() !==
+      undefined
+  if (there) throw new Refusal(409, `There is an instrument called “${name}” already.`, 'name')
+  const { actionId } = store.act({ kind: 'shelf', summary: `${name} put on the shelf` }, () =>
+    addInstrument(store, { ...instrument, slug, name }),
+  )
+  return { actionId, slug, name }
+}

@@ -1,0 +1,34 @@
+/**
+ * Which positions each string on the shelf is exactly right for.
+ */
+import { soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { keysFilledBy, specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
+import type { Store } from '../store/database'
+import { allInstruments } from '../instruments/instruments'
+
+export interface Served {
+  readonly instrument: Instrument
+  readonly position: StringPosition
+}
+
+/** Positions by what they ask for. */
+export function positionsBySpec(store: Store): (spec: StringSpec) => readonly Served[] {
+  const bySpec = new Map<string, Served[]>()
+  for (const { instrument } of allInstruments(store)) {
+    for (const position of instrument.positions) {
+      const key = specKey(specAt(position, soldByClass(instrument)))
+      const served = bySpec.get(key)
+      if (served) served.push({ instrument, position })
+      else bySpec.set(key, [{ instrument, position }])
+    }
+  }
+  return (spec) => keysFilledBy(spec).flatMap((key) => bySpec.get(key) ?? [])
+}
+
+/** Positions in a few words: `Lovage 22, 23`. */
+export function servedWords(served: readonly Served[]): string {
+  const byInstrument = new Map<string, number[]>()
+  for (const { instrument, position } of served)
+    byInstrument.set(instrument.name, [...(byInstrument.get(instrument.name) ?? []), position.called.number])
+  return [...byInstrument].map(([name, numbers]) => `${name} ${numbers.join(', ')}`).join('; ')
+}

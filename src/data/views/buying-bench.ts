@@ -1,0 +1,66 @@
+/**
+ * What the order plan needs to know: the open needs, the catalogues, the terms, and by when things must be here.
+ */
+import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/order-plan'
+import { FIRST_TUNED, readyFrom, STARTING_TAU } from '@/core/settle/drift'
+import { coreMaterial } from '@/core/strings/construction'
+import type { Store } from '../store/database'
+import { houseSettings } from '../house/house'
+import { openNeeds, type Need } from '../buying/need-list'
+import { occasionsAhead } from './today'
+import { allSuppliers, catalogue, offersOf, type Supplier } from '../buying/suppliers'
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+/** Time to fit what has come, before it starts settling, h. */
+const TO_FIT = 24
+
+export interface BuyingDate {
+  readonly name: string
+  readonly at: number
+}
+
+export interface BuyingBench {
+  /** On the list and not on order. */
+  readonly needs: readonly (BuyNeed & { readonly string: string; readonly settlesHours: number })[]
+  readonly offers: readonly (CatalogueOffer & { readonly part: string; readonly name: string })[]
+  readonly suppliers: readonly (Supplier & SupplierTerms)[]
+  readonly dates: readonly BuyingDate[]
+  readonly currency: string
+}
+
+/** Everything the plan is reckoned from, as it stands now. */
+export function buyingBench(store: Store): BuyingBench {
+  const { holdsWithinCents, concertHours, currency } = houseSettings(store)
+  const items = catalogue(store)
+  const offers = offersOf(items)
+  return {
+    needs: openNeeds(store)
+      .filter(({ toOrder }) => toOrder > 0)
+      .map((need) => ({
+        ...buyNeed(need),
+        string: need.string,
+        settlesHours: settlesHours(need, holdsWithinCents, concertHours),
+      })),
+    offers: offers.map((offer, i) => ({ ...offer, part: items[i]?.part ?? '', name: items[i]?.name ?? '' })),
+    suppliers: allSuppliers(store).map((supplier) => ({
+      ...supplier,
+      arrivesAt: store.now() + supplier.leadDays * DAY,
+    })),
+    dates: occasionsAhead(store),
+    currency,
+  }
+}
+
+function buyNeed({ id, spec, length, toOrder }: Need): BuyNeed {
+  return { id, spec, length, quantity: toOrder, by: null }
+}
+
+/** From its arrival until it holds through a concert, h: a day to fit it, then its settling. */
+function settlesHours({ spec }: Need, tolerance: number, concertHours: number): number {
+  const { drift } = coreMaterial(spec.construction)
+  return (
+    TO_FIT +
+    Math.max(FIRST_TUNED, readyFrom({ perDecade: drift, tau: STARTING_TAU }, tolerance, concertHours))
+  )
+}

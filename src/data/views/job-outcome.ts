@@ -1,0 +1,35 @@
+/**
+ * What came of a finished job: the coil after its cut, the string on its positions, and its settling.
+ */
+import { eq } from 'drizzle-orm'
+import type { Store } from '../store/database'
+import { stringsOnNow } from '../fitted/fitted'
+import { jobById, type Job } from '../jobs/jobs'
+import { fittings } from '../store/schema'
+import { settlingOf, type Settling } from '../fitted/settling'
+
+export interface JobOutcome {
+  readonly job: Job
+  readonly cutMm: number | null
+  readonly wraps: number | null
+  readonly predictedCutMm: number | null
+  readonly predictedWraps: number | null
+  /** One for each position the string serves; empty when it has ended since. */
+  readonly settling: readonly Settling[]
+}
+
+/** The outcome of a job; null while it is not finished. */
+export function jobOutcome(store: Store, jobId: number): JobOutcome | null {
+  const job = jobById(store, jobId)
+  const fitting = store.rows.select().from(fittings).where(eq(fittings.jobId, jobId)).get()
+  if (job.finishedAt === null || !fitting) return null
+  const fitted = stringsOnNow(store).find((string) => string.id === fitting.fittedId)
+  return {
+    job,
+    cutMm: fitting.cutMm,
+    wraps: fitting.wraps,
+    predictedCutMm: fitting.predictedCutMm,
+    predictedWraps: fitting.predictedWraps,
+    settling: fitted ? fitted.positionIds.map((positionId) => settlingOf(store, fitted, positionId)) : [],
+  }
+}

@@ -1,0 +1,50 @@
+/**
+ * What an owner is told of finished jobs.
+ */
+import type { Mishap } from '@/core/fitting/mishaps'
+import { leadingNames } from '@/core/instrument/names'
+import { materialWord, outerGauge } from '@/core/strings/construction'
+import { formatLength } from '@/core/units/length'
+import { siteFacts, siteWord } from '@/core/wear/break-sites'
+import type { JobOutcome } from './job-outcome'
+import type { Job } from '../jobs/jobs'
+import { metres } from '../store/millimetres'
+
+const MINUTE = 60_000
+
+/** One string of a finished job, in the words of a report. */
+export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, unit: 'mm' | 'in') {
+  const { position, site, coil, figures, habits } = job
+  const gauge = formatLength(outerGauge(figures.construction), { unit, digits: unit === 'mm' ? 2 : 3 })
+  return {
+    number: position.number,
+    called: position.called.number,
+    ...leadingNames(position, habits.octaveNames),
+    why:
+      site === null
+        ? 'was taken off while it was sound'
+        : siteFacts(site).broke
+          ? `broke ${siteWord(site, position).toLowerCase()}`
+          : siteWord(site, position).toLowerCase().replace(/^the /, ''),
+    suspect: site === null ? null : `First suspect there: ${siteFacts(site).suspect.toLowerCase()}`,
+    string: `${materialWord(figures.construction)}, ${gauge}`,
+    make: coil ? `${coil.maker} ${coil.line}`.trim() : '',
+    cut: cutMm === null ? null : metres(cutMm),
+    wraps,
+    anchor: figures.needsAnchor,
+    finishedAt: job.finishedAt ?? 0,
+    nextAt: settling[0]?.nextAt ?? null,
+    readyAt: settling[0]?.readyAt ?? null,
+    mishaps: job.mishaps.map(({ mishap, lost }): { mishap: Mishap; lost: number | null } => ({
+      mishap,
+      lost,
+    })),
+  }
+}
+
+/** Minutes from the first step marked to the last fitting logged; null where no step was marked. */
+export function serviceMinutes(jobs: readonly Job[]): number | null {
+  const from = jobs.flatMap((job) => job.workedFrom ?? [])
+  const to = jobs.flatMap((job) => job.finishedAt ?? [])
+  return from.length === 0 || to.length === 0 ? null : (Math.max(...to) - Math.min(...from)) / MINUTE
+}
