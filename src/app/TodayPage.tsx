@@ -15,7 +15,7 @@ export function TodayPage({ view, now, tolerance }: { view: TodayView; now: numb
       tailRow={(tail) => <TailRow key={tail.id} tail={tail} now={now} />}
       retuneRow={(settling) => (
         <RetuneRow
-          key={`${settling.fitted.id}-${settling.positionId}`}
+          key={`${settling.fittedId}-${settling.positionId}`}
           settling={settling}
           now={now}
           tolerance={tolerance}

@@ -2,14 +2,17 @@ import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 import { todayView } from '@/data/views/today'
+import { textOf, type Asked } from './asked'
 import { TodayPage } from './TodayPage'
 
 export const metadata: Metadata = { title: 'Today · Taut Pinset' }
 
-export default function Page() {
+/** `?all=yes` shows every line of every list. */
+export default async function Page({ searchParams }: { readonly searchParams: Asked }) {
+  const whole = textOf(await searchParams, 'all') !== ''
   return (
     <TodayPage
-      view={todayView(store())}
+      view={todayView(store(), whole)}
       now={store().now()}
       tolerance={houseSettings(store()).retuneAtCents}
     />

@@ -1,8 +1,8 @@
 /** Books that add up: orders against their needs, deliveries, parked tails, pieces cut too short, what is sent twice. */
 import { parseMoney } from '@/core/stores/money'
 import { massPerLength } from '@/core/strings/construction'
-import { addCoil, coilById, discardCoil, shelf } from './stores/coils'
-import { freeShelf } from './stores/cutting'
+import { addCoil, coilById, discardCoil, openCoils, withCuts } from './stores/coils'
+import { freeCoils } from './stores/set-aside'
 import type { Store } from './store/database'
 import { eachOnDemo } from './demo/each-on-demo'
 import { instrumentBySlug, positionId } from './instruments/instruments'
@@ -136,7 +136,7 @@ describe('orders and their needs', () => {
   test('a line told twice in one delivery is refused, and nothing of it is booked', () => {
     const order = ordered(need(22, 2), 2, 2)
     const lineId = order.lines[0]!.id
-    const before = shelf(store).length
+    const before = openCoils(store).length
     expect(
       sentence(() =>
         receive(
@@ -150,7 +150,7 @@ describe('orders and their needs', () => {
         ),
       ),
     ).toContain('told twice')
-    expect(shelf(store)).toHaveLength(before)
+    expect(openCoils(store)).toHaveLength(before)
   })
   test('a set comes with what it held when it was ordered, whatever the catalogue says today', () => {
     const set = catalogue(store).find(({ setOf }) => setOf !== null)!
@@ -214,8 +214,8 @@ describe('coils', () => {
   }
   test('what is set aside for one job is not free for another', () => {
     const { coilId, jobId } = setAsideOn22()
-    expect(freeShelf(store).find(({ id }) => id === coilId)!.lengthLeft).toBeLessThan(0.3)
-    expect(freeShelf(store, jobId).find(({ id }) => id === coilId)!.lengthLeft).toBeCloseTo(0.9, 9)
+    expect(freeCoils(store).find(({ id }) => id === coilId)!.lengthLeft).toBeLessThan(0.3)
+    expect(freeCoils(store, jobId).find(({ id }) => id === coilId)!.lengthLeft).toBeCloseTo(0.9, 9)
   })
   test('one that was thrown away can’t be chosen', () => {
     const { jobId, coilId } = setAsideOn22()
@@ -246,7 +246,7 @@ describe('coils', () => {
     chooseCoil(store, jobId, coilId)
     keepMeasure(store, jobId, 'cut', 7)
     logMishap(store, jobId, 'mark', 'cut too short')
-    const piece = shelf(store).find(({ label }) => label === 'Looped, cut too short')!
+    const piece = openCoils(store).find(({ label }) => label === 'Looped, cut too short')!
     expect(piece).toMatchObject({ end: 'loop', boughtLength: 0.9 })
     expect(coilById(store, coilId)).toMatchObject({ lengthLeft: 0, end: 'plain' })
     expect(jobById(store, jobId).coil).toBeNull()
@@ -275,14 +275,16 @@ describe('parked tails', () => {
   }
   test('a tail stays on Today until it is trimmed, and only then is the rest of its packet booked', () => {
     const coilId = fitted(null)
-    const tail = todayView(store).tails.find(({ coil }) => coil?.label === 'Long')!
+    const tail = todayView(store).tails.shown.find(({ coil }) => coil?.label === 'Long')!
     expect(tail).toMatchObject({ name: '3rd-octave G', ended: false })
-    expect(shelf(store).some(({ id }) => id === coilId)).toBe(false)
+    expect(openCoils(store).some(({ id }) => id === coilId)).toBe(false)
     expect(sentence(() => discardCoil(store, coilId))).toContain('hangs on a neck')
     expect(sentence(() => trimTail(store, tail.id, null))).toContain('Say how much is left of Long')
     expect(sentence(() => trimTail(store, tail.id, 1.5))).toContain('less must be left')
     const { actionId } = trimTail(store, tail.id, 0.8)
-    expect(coilById(store, coilId)).toMatchObject({ lengthLeft: 0.8, cuts: [{ length: 0.7 }] })
+    expect(withCuts(store, [coilById(store, coilId)])).toMatchObject([
+      { lengthLeft: 0.8, cuts: [{ length: 0.7 }] },
+    ])
     expect(openTails(store).some(({ id }) => id === tail.id)).toBe(false)
     store.undo(actionId)
     expect(openTails(store).some(({ id }) => id === tail.id)).toBe(true)
@@ -307,7 +309,7 @@ describe('settling', () => {
     expect(told.kind).toBe('rise')
     for (const cents of [300, -1200, 299])
       logReading(store, { fittedId: wire.fitted.id, positionId: wire.positionId, cents, broughtBack: true })
-    const after = todayView(store).settling.find((s) => s.positionId === wire.positionId)!
+    const after = settlingStrings(store).find((s) => s.positionId === wire.positionId)!
     expect(after.readings.map(({ kind }) => kind).slice(-4)).toEqual(['rise', 'rise', 'slip', 'rise'])
     for (const at of [after.nextAt ?? 0, after.readyAt, ...after.planAt])
       expect(Number.isNaN(new Date(at).getTime())).toBe(false)

@@ -1,11 +1,11 @@
 import QRCode from 'qrcode'
 
-/** A code that a phone's camera opens as an address; dark squares as one path, so that it prints sharp at any size. */
+/** A code that a phone's camera opens as an address; dark squares in a row as one stroke, so that it prints sharp at any size. */
 export function QrDrawing({ address, className }: { readonly address: string; readonly className?: string }) {
   const { size, data } = QRCode.create(address, { errorCorrectionLevel: 'M' }).modules
-  const squares = Array.from({ length: size * size }, (_, i) =>
-    data[i] ? `M${i % size},${Math.floor(i / size)}h1v1h-1z` : '',
-  ).join('')
+  const rows = Array.from({ length: size }, (_, y) => runs(data.subarray(y * size, (y + 1) * size), y)).join(
+    '',
+  )
   return (
     <svg
       viewBox={`-2 -2 ${size + 4} ${size + 4}`}
@@ -15,7 +15,20 @@ export function QrDrawing({ address, className }: { readonly address: string; re
       shapeRendering="crispEdges"
     >
       <rect x={-2} y={-2} width={size + 4} height={size + 4} fill="#fff" />
-      <path d={squares} fill="#000" />
+      <path d={rows} stroke="#000" />
     </svg>
   )
+}
+
+/** The dark squares of a row as strokes of their middle line. */
+function runs(row: Uint8Array, y: number): string {
+  let path = ''
+  for (let x = 0; x < row.length; x += 1) {
+    if (!row[x]) continue
+    let end = x
+    while (row[end]) end += 1
+    path += `M${x} ${y + 0.5}h${end - x}`
+    x = end
+  }
+  return path
 }

@@ -1,4 +1,5 @@
 /** The plans by a real solver, against every other way there is. */
+import { worthCutting } from '@/core/stores/worth-cutting'
 import { seeded } from '@/core/random/seeded'
 import { CUT_COST, KERF, planCuts, type CoilLeft, type CutJob } from '@/core/stores/cut-plan'
 import {
@@ -91,6 +92,36 @@ describe('cutting', () => {
       )
     }
   }, 180_000)
+
+  test('what is left out beforehand changes no plan: kinds of many like coils cost the same with all of them', async () => {
+    const random = seeded(3)
+    for (let round = 0; round < 12; round += 1) {
+      const coils: CoilLeft[] = Array.from({ length: 40 }, (_, i) => ({
+        id: i + 1,
+        left: Math.round(4 + random() * 30) / 10,
+        opened: random() < 0.4,
+        most: i % 4 === 3 ? 1 : null,
+      }))
+      // Coils of one kind serve the same strings, each kind some of them.
+      const jobs: CutJob[] = Array.from({ length: 7 }, (_, id) => ({
+        id,
+        options: [0, 1, 2, 3].flatMap((kind) => {
+          if (random() < 0.4) return []
+          const length = 0.5 + 0.1 * kind + 0.07 * id
+          return coils
+            .filter(({ id: coilId }) => (coilId - 1) % 4 === kind)
+            .map(
+              ({ id: coilId }) => ({ coilId, length, grade: kind === 0 ? 'exact' : 'next gauge' }) as const,
+            )
+        }),
+      }))
+      const worth = worthCutting(jobs, coils)
+      expect(worth.length).toBeLessThan(coils.length)
+      const [whole, less] = [await planCuts(jobs, coils, solve), await planCuts(jobs, worth, solve)]
+      expect([less.gap, whole.gap]).toEqual([0, 0])
+      expect(less.cost).toBeCloseTo(whole.cost, 6)
+    }
+  }, 120_000)
 
   test('a remainder that just does is cut before a longer one, and a fresh coil last', async () => {
     const job = (id: number): CutJob => ({

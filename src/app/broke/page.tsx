@@ -1,16 +1,14 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/store/database'
-import { shelfView } from '@/data/views/shelf-view'
-import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'
+import type { Asked } from '../asked'
+import { shelfPage } from '../instruments/shelf-page'
 
 export const metadata: Metadata = { title: 'A string broke' }
 
-export default function BrokePage() {
-  return (
-    <InstrumentShelf
-      title="A string broke"
-      lead="On which instrument? You pick the string next, and then say where it gave way."
-      instruments={shelfView(store())}
-    />
+export default function BrokePage({ searchParams }: { readonly searchParams: Asked }) {
+  return shelfPage(
+    '/broke',
+    'A string broke',
+    'On which instrument? You pick the string next, and then say where it gave way.',
+    searchParams,
   )
 }

@@ -1,16 +1,14 @@
 import type { Metadata } from 'next'
-import { store } from '@/data/store/database'
-import { shelfView } from '@/data/views/shelf-view'
-import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'
+import type { Asked } from '../asked'
+import { shelfPage } from './shelf-page'
 
 export const metadata: Metadata = { title: 'Instruments' }
 
-export default function InstrumentsPage() {
-  return (
-    <InstrumentShelf
-      title="Instruments"
-      lead="Each is drawn by its own strings. Open one to see, measure or replace a string."
-      instruments={shelfView(store())}
-    />
+export default function InstrumentsPage({ searchParams }: { readonly searchParams: Asked }) {
+  return shelfPage(
+    '/instruments',
+    'Instruments',
+    'Each is drawn by its own strings. Open one to see, measure or replace a string.',
+    searchParams,
   )
 }

@@ -2,21 +2,56 @@ import type { Metadata } from 'next'
 import { buyingBench } from '@/data/views/buying-bench'
 import { store } from '@/data/store/database'
 import { openNeeds, suggestedNeeds } from '@/data/buying/need-list'
-import { allOrders } from '@/data/buying/orders'
+import { closedOrders, openOrders, type Order } from '@/data/buying/orders'
 import { allSupplies, shortSupplies } from '@/data/stores/supplies'
+import type { OrderInList } from '@/features/orders/OrderList'
 import { OrdersSheet } from '@/features/orders/OrdersSheet'
+import { textOf, type Asked } from '../asked'
 
 export const metadata: Metadata = { title: 'Need list and orders' }
 
-export default function OrdersPage() {
+/** Closed orders on a page. */
+const SHOWN = 20
+
+/** Suggestions that are told before all are asked for. */
+const SUGGESTED = 15
+
+/** `?before=` shows the closed orders before one. */
+export default async function OrdersPage({ searchParams }: { readonly searchParams: Asked }) {
+  const params = await searchParams
+  const text = textOf(params, 'before')
+  const before = /^\d{1,9}$/.test(text) ? Number(text) : null
+  const closed = closedOrders(store(), SHOWN + 1, before)
+  const supplies = allSupplies(store())
+  const needs = openNeeds(store())
+  const suggested = suggestedNeeds(store(), needs)
   return (
     <OrdersSheet
-      needs={openNeeds(store())}
-      suggested={suggestedNeeds(store())}
-      bench={buyingBench(store())}
-      orders={allOrders(store())}
-      wanted={allSupplies(store()).filter(({ wanted }) => wanted > 0)}
+      needs={needs}
+      suggested={{
+        shown: textOf(params, 'suggested') === 'all' ? suggested : suggested.slice(0, SUGGESTED),
+        all: suggested.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })),
+      }}
+      bench={buyingBench(store(), needs)}
+      orders={openOrders(store()).map(asLine)}
+      closed={closed.slice(0, SHOWN).map(asLine)}
+      earlier={closed.length > SHOWN ? (closed[SHOWN - 1]?.id ?? null) : null}
+      isLater={before !== null}
+      wanted={supplies.filter(({ wanted }) => wanted > 0)}
       short={shortSupplies(store())}
     />
   )
+}
+
+/** An order as a line of a list. */
+function asLine({ id, supplier, state, lines, openedAt, goodsMinor, postageMinor }: Order): OrderInList {
+  return {
+    id,
+    supplier: supplier.name,
+    state,
+    lines: lines.length,
+    openedAt,
+    totalMinor: goodsMinor + postageMinor,
+    currency: supplier.currency,
+  }
 }

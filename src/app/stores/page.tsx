@@ -1,10 +1,28 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { coilRows } from '@/data/views/stores-view'
+import { COIL_ORDERS, coilsPage } from '@/data/views/stores-view'
 import { StoresSheet } from '@/features/stores/StoresSheet'
+import { oneOf, pageOf, textOf, type Asked } from '../asked'
 
 export const metadata: Metadata = { title: 'Stores' }
 
-export default function StoresPage() {
-  return <StoresSheet coils={coilRows(store())} />
+/** `?look=` narrows the coils, `?by=` says in which order, `?page=` where one is. */
+export default async function StoresPage({ searchParams }: { readonly searchParams: Asked }) {
+  const params = await searchParams
+  const filter = {
+    look: textOf(params, 'look'),
+    material: textOf(params, 'material'),
+    opened: textOf(params, 'opened'),
+    by: oneOf(COIL_ORDERS, textOf(params, 'by')) ?? '',
+    down: textOf(params, 'down'),
+  }
+  const view = coilsPage(store(), {
+    look: filter.look,
+    material: filter.material === '' ? null : filter.material,
+    openedOnly: filter.opened !== '',
+    by: oneOf(COIL_ORDERS, filter.by) ?? 'material',
+    down: filter.down !== '',
+    page: pageOf(params),
+  })
+  return <StoresSheet view={view} filter={filter} page={Math.min(pageOf(params), view.pages - 1)} />
 }

@@ -1,6 +1,6 @@
 /** What a house learns in levels, against one mean over everything and against no correction at all, on simulated houses. */
 import { seeded } from '../random/seeded'
-import { learn, NO_CORRECTIONS, type FittingKind, type Measured } from './corrections'
+import { learn, summedUp, NO_CORRECTIONS, type FittingKind, type Measured } from './corrections'
 
 const kind = (family: string, own: number): FittingKind => ({
   family,
@@ -44,7 +44,7 @@ test('over two hundred simulated houses the levels come nearer than one mean, an
   const squares = { levels: 0, mean: 0, none: 0 }
   for (let i = 0; i < 200; i += 1) {
     const { truth, fittings } = simulatedHouse(random)
-    const { correctionsFor } = learn(fittings)
+    const { correctionsFor } = learn(summedUp(fittings))
     const mean = fittings.reduce((sum, f) => sum + f.wraps! - 3, 0) / (fittings.length + 3)
     for (const [at, off] of truth) {
       squares.levels += (correctionsFor(at).wraps.by - off) ** 2
@@ -67,7 +67,9 @@ test('a harp’s gut says little of a zither’s steel, and many fittings come n
     predictedCut: 0.6,
     cut: 0.6 + off / 50,
   })
-  const learned = learn([...Array.from({ length: 40 }, () => fitting(harp, 0.6)), fitting(zither, -0.2)])
+  const learned = learn(
+    summedUp([...Array.from({ length: 40 }, () => fitting(harp, 0.6)), fitting(zither, -0.2)]),
+  )
   expect(learned.correctionsFor(harp).wraps.by).toBeGreaterThan(0.55)
   expect(learned.correctionsFor(zither).wraps.by).toBeLessThan(0.25)
   expect(learned.correctionsFor(zither).wraps.from).toEqual({ kind: 1, family: 1, house: 41 })
@@ -75,7 +77,7 @@ test('a harp’s gut says little of a zither’s steel, and many fittings come n
 })
 
 test('nothing fitted corrects nothing; a slip of the pen says nothing', () => {
-  expect(learn([]).correctionsFor(kind('lyre', 1))).toEqual(NO_CORRECTIONS)
+  expect(learn(summedUp([])).correctionsFor(kind('lyre', 1))).toEqual(NO_CORRECTIONS)
   const slip: Measured = { kind: kind('lyre', 1), predictedWraps: 3, wraps: 30, predictedCut: 0.6, cut: 1.2 }
-  expect(learn([slip]).correctionsFor(slip.kind)).toEqual(NO_CORRECTIONS)
+  expect(learn(summedUp([slip])).correctionsFor(slip.kind)).toEqual(NO_CORRECTIONS)
 })

@@ -49,7 +49,7 @@ export const NO_CORRECTIONS: Corrections = { wraps: NONE, cut: NONE }
 /** Fittings whose errors scatter as widely as kinds differ from one another: a kind with so many leans half on its family. */
 const SCATTER = 3
 /** An error further out than this is a slip of the pen, not a habit: wraps, and m. */
-const SANE = { wraps: 3, cut: 0.15 } as const
+export const SANE = { wraps: 3, cut: 0.15 } as const
 
 /** What was learned, ready to be asked for any kind. */
 export interface Learned {
@@ -58,37 +58,74 @@ export interface Learned {
   readonly kinds: readonly FittingKind[]
 }
 
-/**
- * Learns from a house's fittings by partial pooling. Levels are taken to differ from the one above as widely as each other,
- * and single fittings to scatter {@link SCATTER} times as widely in variance.
- *
- * @param fittings - of one house; those that lack a figure are left out for it
- */
-export function learn(fittings: readonly Measured[]): Learned {
-  const wraps = levels(fittings.flatMap((f) => error(f.kind, f.wraps, f.predictedWraps, SANE.wraps)))
-  const cut = levels(fittings.flatMap((f) => error(f.kind, f.cut, f.predictedCut, SANE.cut)))
-  const counts = new Map<string, { kind: FittingKind; count: number }>()
-  for (const { kind } of fittings)
-    counts.set(keyOf(kind), { kind, count: (counts.get(keyOf(kind))?.count ?? 0) + 1 })
-  const kinds = [...counts.values()].sort((a, b) => b.count - a.count).map(({ kind }) => kind)
-  return { kinds, correctionsFor: (kind) => ({ wraps: wraps(kind), cut: cut(kind) }) }
+/** How far the fittings of one kind came out from what was worked out, summed up; errors beyond {@link SANE} left out. */
+export interface SummedKind {
+  readonly kind: FittingKind
+  readonly fittings: number
+  /** Sum of the errors: wraps, and m. */
+  readonly wraps: Summed
+  readonly cut: Summed
 }
 
-interface Off {
-  readonly kind: FittingKind
+interface Summed {
+  readonly count: number
   readonly off: number
 }
 
-function error(
-  kind: FittingKind,
-  measured: number | null,
-  predicted: number | null,
-  sane: number,
-): readonly Off[] {
-  if (measured === null || predicted === null) return []
-  const off = measured - predicted
-  return Math.abs(off) <= sane ? [{ kind, off }] : []
+/** Sums a house's fittings up by their kind; those that lack a figure are left out for it. */
+export function summedUp(fittings: readonly Measured[]): readonly SummedKind[] {
+  return gathered(
+    fittings.map((f) => ({
+      kind: f.kind,
+      fittings: 1,
+      wraps: error(f.wraps, f.predictedWraps, SANE.wraps),
+      cut: error(f.cut, f.predictedCut, SANE.cut),
+    })),
+  )
 }
+
+/** One sum for each kind. */
+export function gathered(parts: readonly SummedKind[]): readonly SummedKind[] {
+  const kinds = new Map<string, SummedKind>()
+  for (const part of parts) {
+    const had = kinds.get(keyOf(part.kind))
+    kinds.set(
+      keyOf(part.kind),
+      had
+        ? {
+            kind: part.kind,
+            fittings: had.fittings + part.fittings,
+            wraps: plus(had.wraps, part.wraps),
+            cut: plus(had.cut, part.cut),
+          }
+        : part,
+    )
+  }
+  return [...kinds.values()]
+}
+
+/**
+ * Learns from what a house's fittings came to, by partial pooling. Levels are taken to differ from the one above as widely
+ * as each other, and single fittings to scatter {@link SCATTER} times as widely in variance.
+ *
+ * @param kinds - each once
+ */
+export function learn(kinds: readonly SummedKind[]): Learned {
+  const wraps = levels(kinds.map(({ kind, wraps: sum }) => ({ kind, sum })))
+  const cut = levels(kinds.map(({ kind, cut: sum }) => ({ kind, sum })))
+  return {
+    kinds: [...kinds].sort((a, b) => b.fittings - a.fittings).map(({ kind }) => kind),
+    correctionsFor: (kind) => ({ wraps: wraps(kind), cut: cut(kind) }),
+  }
+}
+
+function error(measured: number | null, predicted: number | null, sane: number): Summed {
+  if (measured === null || predicted === null) return { count: 0, off: 0 }
+  const off = measured - predicted
+  return Math.abs(off) <= sane ? { count: 1, off } : { count: 0, off: 0 }
+}
+
+const plus = (a: Summed, b: Summed): Summed => ({ count: a.count + b.count, off: a.off + b.off })
 
 const keyOf = ({ instrument, head, tail }: FittingKind) => `${instrument}|${head}|${tail}`
 
@@ -97,14 +134,7 @@ interface Group {
   readonly mean: number
 }
 
-function grouped(all: readonly Off[], key: (kind: FittingKind) => string): ReadonlyMap<string, Group> {
-  const groups = new Map<string, { count: number; sum: number }>()
-  for (const { kind, off } of all) {
-    const group = groups.get(key(kind)) ?? { count: 0, sum: 0 }
-    groups.set(key(kind), { count: group.count + 1, sum: group.sum + off })
-  }
-  return new Map([...groups].map(([name, { count, sum }]) => [name, { count, mean: sum / count }]))
-}
+const groupOf = ({ count, off }: Summed): Group => ({ count, mean: off / count })
 
 /** How much a group says of the level above it: a single fitting little, many fittings no more than one group can. */
 const weight = ({ count }: Group) => count / (count + SCATTER)
@@ -118,23 +148,28 @@ function levelMean(groups: readonly Group[], above: number): number {
   )
 }
 
-function levels(all: readonly Off[]): (kind: FittingKind) => Correction {
-  const kinds = grouped(all, keyOf)
-  const kindsOf = new Map<string, Set<string>>()
-  for (const { kind } of all)
-    kindsOf.set(kind.family, (kindsOf.get(kind.family) ?? new Set<string>()).add(keyOf(kind)))
-  const groupsOf = (family: string) => [...(kindsOf.get(family) ?? [])].map((key) => kinds.get(key) as Group)
-  const families = grouped(all, ({ family }) => family)
+function levels(
+  all: readonly { readonly kind: FittingKind; readonly sum: Summed }[],
+): (kind: FittingKind) => Correction {
+  const measured = all.filter(({ sum }) => sum.count > 0)
+  const kinds = new Map(measured.map(({ kind, sum }) => [keyOf(kind), groupOf(sum)]))
+  const groupsOf = new Map<string, Group[]>()
+  const familySums = new Map<string, Summed>()
+  for (const { kind, sum } of measured) {
+    groupsOf.set(kind.family, [...(groupsOf.get(kind.family) ?? []), kinds.get(keyOf(kind)) as Group])
+    familySums.set(kind.family, plus(familySums.get(kind.family) ?? { count: 0, off: 0 }, sum))
+  }
   // 1. The house, from its families: each counts as one, however much of it is fitted.
-  const house = levelMean([...families.values()], 0)
+  const house = levelMean([...familySums.values()].map(groupOf), 0)
+  const count = measured.reduce((sum, one) => sum + one.sum.count, 0)
   // 2. Each family from its kinds, leaning on the house; each kind from its fittings, leaning on its family.
   return (kind) => {
-    const family = levelMean(groupsOf(kind.family), house)
+    const family = levelMean(groupsOf.get(kind.family) ?? [], house)
     const own = kinds.get(keyOf(kind))
     const share = own ? weight(own) : 0
     return {
       by: share * (own?.mean ?? 0) + (1 - share) * family,
-      from: { kind: own?.count ?? 0, family: families.get(kind.family)?.count ?? 0, house: all.length },
+      from: { kind: own?.count ?? 0, family: familySums.get(kind.family)?.count ?? 0, house: count },
     }
   }
 }

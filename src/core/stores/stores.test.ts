@@ -3,7 +3,7 @@ import { fittingFigures } from '../fitting/figures'
 import { DEFAULT_HABITS } from '../fitting/habits'
 import { positionAt, type Instrument } from '../instrument/instrument'
 import { fitOf } from './fits'
-import { offersFor, type ShelfCoil } from './offers'
+import { offersFor, sortedOut, type ShelfCoil } from './offers'
 import type { StringSpec } from './string-spec'
 
 const lovage = readShelf('demo').instruments.find((i) => i.slug === 'lovage') as Instrument
@@ -54,14 +54,14 @@ test('offers: a remainder long enough first, then fresh coils, stand-ins after t
   })
   const cut = fittingFigures(lovage, G, DEFAULT_HABITS).cut.total
   const offers = offersFor(
-    [
+    sortedOut([
       coil(1, 1.4, false),
       coil(2, 0.3, true),
       coil(3, 1.95, true),
       coil(4, 0.7, true),
       coil(5, 0.65, true, gut(1.28)),
       coil(6, 5, false, gut(2)),
-    ],
+    ]),
     G,
     'concert',
     () => cut,

@@ -7,7 +7,7 @@ export const SUPPLY_KINDS = ['anchor', 'bead', 'glue', 'other'] as const
 export type SupplyKind = (typeof SUPPLY_KINDS)[number]
 
 /** Gut from this gauge on makes anchors, m: thinner, it draws into the knot instead of holding it. */
-const ANCHOR_GAUGE = 1.6e-3
+export const ANCHOR_GAUGE = 1.6e-3
 /** Length of one anchor, m. */
 const ANCHOR_LENGTH = 0.02
 /** Share of a broken string that is sound enough. */

@@ -4,21 +4,29 @@
 import { and, asc, eq, isNull, ne } from 'drizzle-orm'
 import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
-import { fitOf } from '@/core/stores/fits'
-import { cutsIn } from '@/core/stores/offers'
+import { bestOffer, cutsIn, fitting, type SortedOut } from '@/core/stores/offers'
 import { specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
 import type { Coil } from '../stores/coils'
-import { freeShelf } from '../stores/cutting'
+import { FREE_FROM, freeStores } from '../stores/set-aside'
 import { constructionFrom, specColumns } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
 import { houseSettings } from '../house/house'
 import { allInstruments, byPositionId, positionId, type StoredInstrument } from '../instruments/instruments'
-import { jobById, openJobs, stringOf } from '../jobs/jobs'
+import { jobsOnStrings, openJobs } from '../jobs/open-jobs'
+import { stringOf } from '../jobs/string-of'
 import { inMm, metres } from '../store/millimetres'
 import { orderLinesFor, type OrderLine } from './order-lines'
 import { found, Refusal } from '@/boundary/refusal'
-import { needs, orderedNeeds, orderLines, orders } from '../store/schema'
-import { offersAt } from '../stores/spares'
+import {
+  coverings,
+  house,
+  instruments,
+  needs,
+  orderedNeeds,
+  orderLines,
+  orders,
+  positions,
+} from '../store/schema'
 
 export interface Need {
   readonly id: number
@@ -121,20 +129,24 @@ export interface SuggestedNeed {
  * What the shelf can't do: broken strings that nothing fits, and charted strings of which fewer cuts are left than the
  * house wants. Strings alike in everything are one; the longest stands for them.
  */
-export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
+export function suggestedNeeds(store: Store, onList = openNeeds(store)): readonly SuggestedNeed[] {
   const { leastSpares } = houseSettings(store)
-  const coils = freeShelf(store)
-  const onList = openNeeds(store)
-  const broken = openJobs(store).flatMap((open): SuggestedNeed[] => {
-    if (open.coilId !== null || open.sameString || onList.some(({ jobId }) => jobId === open.id)) return []
-    const job = jobById(store, open.id)
-    const [best] = offersAt(coils, job.instrument, job.position, job.habits, job.corrections)
+  const stores = freeStores(store)
+  const broken = jobsOnStrings(store).flatMap((job): SuggestedNeed[] => {
+    const { row, instrument, position, habits, corrections } = job
+    if (row.coilId !== null || row.sameString || onList.some(({ jobId }) => jobId === row.id)) return []
+    const best = bestOffer(
+      stores,
+      position,
+      soldByClass(instrument),
+      (construction) => fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+    )
     if (best && best.leaves >= 0) return []
     return [
       {
-        positionId: open.positionId,
-        jobId: open.id,
-        string: stringOf(job, job.position),
+        positionId: row.positionId,
+        jobId: row.id,
+        string: stringOf(job, position),
         why: 'broken, and nothing on the shelf fits',
         quantity: 1,
       },
@@ -143,8 +155,8 @@ export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
   const listed = new Map<string, number>()
   for (const need of onList.filter(({ jobId }) => jobId === null))
     listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity - need.met)
-  const short = longestOfEach(allInstruments(store)).flatMap(({ stored, position, key }): SuggestedNeed[] => {
-    const quantity = leastSpares - cutsOnShelf(coils, stored, position) - (listed.get(key) ?? 0)
+  const short = cutsOfEach(store, stores).flatMap(({ stored, position, key, there }): SuggestedNeed[] => {
+    const quantity = leastSpares - there - (listed.get(key) ?? 0)
     return quantity <= 0
       ? []
       : [
@@ -160,31 +172,54 @@ export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
   return [...broken, ...short]
 }
 
-function longestOfEach(shelfOfInstruments: readonly StoredInstrument[]) {
-  const longest = new Map<
-    string,
-    { readonly stored: StoredInstrument; readonly position: StringPosition; readonly key: string }
-  >()
-  for (const stored of shelfOfInstruments) {
-    for (const position of stored.instrument.positions) {
-      const key = specKey(specAt(position, soldByClass(stored.instrument)))
-      const had = longest.get(key)
-      if (!had || had.position.freeLength < position.freeLength) longest.set(key, { stored, position, key })
+interface Longest {
+  readonly stored: StoredInstrument
+  readonly position: StringPosition
+  readonly key: string
+  /** m */
+  readonly cut: number
+}
+
+/** For each string that a chart asks for the longest place where it goes, with its cut. Charts and habits alone decide it. */
+function longestOfEach(store: Store): readonly Longest[] {
+  return store.kept.get('longest of each', [instruments, positions, coverings, house], () => {
+    const longest = new Map<string, Omit<Longest, 'cut'>>()
+    for (const stored of allInstruments(store)) {
+      for (const position of stored.instrument.positions) {
+        const key = specKey(specAt(position, soldByClass(stored.instrument)))
+        const had = longest.get(key)
+        if (!had || had.position.freeLength < position.freeLength) longest.set(key, { stored, position, key })
+      }
     }
-  }
-  return [...longest.values()]
+    return [...longest.values()].map((one) => ({
+      ...one,
+      cut: fittingFigures(one.stored.instrument, one.position, one.stored.habits).cut.total,
+    }))
+  })
+}
+
+/** How many strings of each kind can be cut from what is there. The stores are kept; so is this, as long as they are. */
+function cutsOfEach(store: Store, stores: SortedOut<Coil>) {
+  return store.kept.get('cuts of each', FREE_FROM, () =>
+    longestOfEach(store).map((one) => ({
+      ...one,
+      there: cutsThere(stores, one.stored, one.position, one.cut),
+    })),
+  )
 }
 
 /** Strings that can be cut for a position from what is exactly right. */
-function cutsOnShelf(
-  coils: readonly Coil[],
-  { instrument, habits }: StoredInstrument,
+function cutsThere(
+  stores: SortedOut<Coil>,
+  { instrument }: StoredInstrument,
   position: StringPosition,
+  cut: number,
 ): number {
-  const cut = fittingFigures(instrument, position, habits).cut.total
-  return coils
-    .filter((coil) => fitOf(coil, position, soldByClass(instrument)).grade === 'exact')
-    .reduce((sum, coil) => sum + cutsIn(coil, cut, specAt(position, soldByClass(instrument)).end), 0)
+  const { end } = specAt(position, soldByClass(instrument))
+  return fitting(stores, position, soldByClass(instrument))
+    .filter(({ fit }) => fit.grade === 'exact')
+    .flatMap(({ coils }) => coils)
+    .reduce((sum, coil) => sum + cutsIn(coil, cut, end), 0)
 }
 
 /**

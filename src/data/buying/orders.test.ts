@@ -6,18 +6,19 @@ import { planOrder } from '@/core/stores/order-plan'
 import { highsSolver } from '@/workers/solver'
 import { buyingBench } from '../views/buying-bench'
 import { catalogueCsv, guessCatalogueMapping, mapCatalogue } from './catalogue/catalogue-file'
-import { coilById, correctCoil, cutCoil, discardCoil, shelf } from '../stores/coils'
+import { coilById, correctCoil, cutCoil, discardCoil, openCoils } from '../stores/coils'
 import { readTable } from '../csv/read-table'
 import { openStore, type Store } from '../store/database'
 import { eachOnDemo } from '../demo/each-on-demo'
 import { readShelf } from '../demo/shelf-files'
 import { deliveryNote, deskState, handIn } from './desk'
 import { instrumentBySlug } from '../instruments/instruments'
-import { chooseCoil, logBreak, openJobs } from '../jobs/jobs'
+import { chooseCoil, logBreak } from '../jobs/jobs'
+import { openJobs } from '../jobs/open-jobs'
 import { addNeeds, dropNeed, openNeeds, suggestedNeeds } from './need-list'
 import { orderCsv, orderText } from './order-sheet'
 import {
-  allOrders,
+  openOrders,
   cancelOrder,
   decideSubstitution,
   markSent,
@@ -120,7 +121,7 @@ test('an answer brings one substitution, a delivery fills the shelf and closes t
   decideSubstitution(store, id, substitute.id, true)
   expect(() => decideSubstitution(store, id, substitute.id, false)).toThrow('decided already')
   const lines = orderById(store, id).lines.filter((line) => outstanding(line) > 0)
-  const before = { coils: shelf(store).length, needs: openNeeds(store).length }
+  const before = { coils: openCoils(store).length, needs: openNeeds(store).length }
   const { actionId, result } = receive(
     store,
     id,
@@ -128,14 +129,14 @@ test('an answer brings one substitution, a delivery fills the shelf and closes t
     'Shelf',
   )
   expect(result.coilIds.length).toBeGreaterThanOrEqual(lines.length)
-  expect(shelf(store).length).toBe(before.coils + result.coilIds.length)
+  expect(openCoils(store).length).toBe(before.coils + result.coilIds.length)
   expect(openNeeds(store).length).toBeLessThan(before.needs)
   expect(orderById(store, id).state).toBe('closed')
   expect(new Set(result.coilIds.map((coilId) => coilById(store, coilId).label)).size).toBe(
     result.coilIds.length,
   )
   store.undo(actionId)
-  expect([shelf(store).length, openNeeds(store).length, orderById(store, id).state]).toEqual([
+  expect([openCoils(store).length, openNeeds(store).length, orderById(store, id).state]).toEqual([
     before.coils,
     before.needs,
     'acknowledged',
@@ -159,7 +160,7 @@ test('a set comes as its parts, each with its own gauge', async () => {
 test('a delivery larger than the order is refused with a sentence, and nothing of it is written', async () => {
   const id = await answered()
   const [first, second] = orderById(store, id).lines.filter((line) => outstanding(line) > 0)
-  const coilsBefore = shelf(store).length
+  const coilsBefore = openCoils(store).length
   expect(() =>
     receive(
       store,
@@ -171,7 +172,7 @@ test('a delivery larger than the order is refused with a sentence, and nothing o
       '',
     ),
   ).toThrow(/came, and \d+ (was|were) still to come/)
-  expect(shelf(store).length).toBe(coilsBefore)
+  expect(openCoils(store).length).toBe(coilsBefore)
   expect(() =>
     store.act({ kind: 'x', summary: 'x' }, () =>
       store.rows.$client.prepare('UPDATE order_line SET received = packs + 1 WHERE id = ?').run(first!.id),
@@ -190,7 +191,7 @@ test('a refused substitute and an order given up free their strings to be planne
     false,
   )
   expect(waiting()).toBeGreaterThan(before)
-  for (const { id: one, state } of allOrders(store)) if (state !== 'closed') cancelOrder(store, one)
+  for (const { id: one, state } of openOrders(store)) if (state !== 'closed') cancelOrder(store, one)
   expect(waiting()).toBe(openNeeds(store).length)
   expect(() => cancelOrder(store, id)).toThrow('is closed')
 })
@@ -242,7 +243,9 @@ test('the desk refuses what it can’t read or does not sell, and its note holds
 
 test('two people can’t cut one coil below nothing, and a coil set aside can’t be thrown away', () => {
   const other = openStore({ folder: work, demoDate: '2026-11-24T10:00' })
-  const coil = shelf(store).find(({ lengthLeft, opened }) => opened && lengthLeft > 0.5 && lengthLeft < 0.9)!
+  const coil = openCoils(store).find(
+    ({ lengthLeft, opened }) => opened && lengthLeft > 0.5 && lengthLeft < 0.9,
+  )!
   store.act({ kind: 'x', summary: 'Cut' }, () => cutCoil(store, coil.id, coil.lengthLeft - 0.1, null))
   expect(() =>
     other.act({ kind: 'x', summary: 'Cut' }, () => cutCoil(other, coil.id, coil.lengthLeft - 0.1, null)),
@@ -252,7 +255,7 @@ test('two people can’t cut one coil below nothing, and a coil set aside can’
   ).toThrow('coil_never_below_zero')
   other.close()
   const { jobId } = logBreak(store, instrumentBySlug(store, 'lovage'), 20, 'mid-length').result
-  const fits = shelf(store).find(
+  const fits = openCoils(store).find(
     ({ construction, lengthLeft }) =>
       JSON.stringify(construction) ===
         JSON.stringify(instrumentBySlug(store, 'lovage').instrument.positions[19]!.construction) &&
@@ -264,7 +267,7 @@ test('two people can’t cut one coil below nothing, and a coil set aside can’
 })
 
 test('a coil is set right with both figures in the history; more than was bought is refused', () => {
-  const [coil] = shelf(store)
+  const [coil] = openCoils(store)
   expect(() =>
     correctCoil(store, coil!.id, { label: 'X', place: '', lengthLeft: coil!.boughtLength + 0.1 }),
   ).toThrow('it can’t have more left')

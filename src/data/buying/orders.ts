@@ -1,7 +1,7 @@
 /**
  * Orders: from the plan to the packets on the shelf. Each function here is one action.
  */
-import { asc, desc, eq, inArray, like, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, like, lt, sql } from 'drizzle-orm'
 import { postageOf, type Fill } from '@/core/stores/order-plan'
 import type { DeskLine } from '@/core/stores/desk'
 import { STAND_IN } from '@/core/stores/fits'
@@ -11,10 +11,13 @@ import { massPerLength } from '@/core/strings/construction'
 import type { SoldPacket } from '@/core/stores/catalogue-cells'
 import { addCoil } from '../stores/coils'
 import type { Done, Store } from '../store/database'
+import { grouped } from '../store/grouped'
+import { inChunks } from '../store/in-chunks'
 import { openNeeds, type Need } from './need-list'
 import { found, Refusal } from '@/boundary/refusal'
 import { coils, needs, orderedNeeds, orderLines, orders, suppliers, type OrderState } from '../store/schema'
 import {
+  allSuppliers,
   catalogue,
   contentsOf,
   packetColumns,
@@ -207,14 +210,33 @@ function needWords({ lines, instrument }: Need): string {
   return `${told.get('Say it') ?? ''} (${told.get('Note') ?? ''}); ${instrument}, ${told.get('Instrument') ?? ''}`
 }
 
-/** All orders, the latest first. */
-export function allOrders(store: Store): readonly Order[] {
-  return store.rows
-    .select()
-    .from(orders)
-    .orderBy(desc(orders.id))
-    .all()
-    .map((row) => orderFrom(store, row))
+const OPEN_STATES: readonly OrderState[] = ['to send', 'sent', 'acknowledged', 'delivered']
+
+/** Orders that are not closed, the latest first. */
+export function openOrders(store: Store): readonly Order[] {
+  return ordersFrom(
+    store,
+    store.rows
+      .select()
+      .from(orders)
+      .where(inArray(orders.state, [...OPEN_STATES]))
+      .orderBy(desc(orders.id))
+      .all(),
+  )
+}
+
+/** Some of the closed orders, the latest first: those before one, or the very latest. */
+export function closedOrders(store: Store, most: number, before: number | null): readonly Order[] {
+  return ordersFrom(
+    store,
+    store.rows
+      .select()
+      .from(orders)
+      .where(and(eq(orders.state, 'closed'), before === null ? undefined : lt(orders.id, before)))
+      .orderBy(desc(orders.id))
+      .limit(most)
+      .all(),
+  )
 }
 
 /** One order; Refusal 404 when there is none. */
@@ -225,40 +247,53 @@ export function orderById(store: Store, id: number): Order {
   )
 }
 
-function orderFrom(store: Store, row: typeof orders.$inferSelect): Order {
-  const supplier = found(
-    store.rows.select().from(suppliers).where(eq(suppliers.id, row.supplierId)).get(),
-    'The order’s supplier is gone.',
+type OrderRow = typeof orders.$inferSelect
+
+const orderFrom = (store: Store, row: OrderRow): Order => ordersFrom(store, [row])[0] as Order
+
+function ordersFrom(store: Store, rows: readonly OrderRow[]): readonly Order[] {
+  const by = new Map(allSuppliers(store).map((supplier) => [supplier.id, supplier]))
+  const lines = grouped(
+    inChunks(
+      rows.map(({ id }) => id),
+      (ids) =>
+        store.rows
+          .select()
+          .from(orderLines)
+          .where(inArray(orderLines.orderId, [...ids]))
+          .orderBy(asc(orderLines.id))
+          .all(),
+    ),
+    (line) => line.orderId,
   )
-  const lines = store.rows
-    .select()
-    .from(orderLines)
-    .where(eq(orderLines.orderId, row.id))
-    .orderBy(asc(orderLines.id))
-    .all()
-    .map((line): OrderLine => ({
-      ...packetFrom(line),
-      id: line.id,
-      packs: line.packs,
-      forStrings: JSON.parse(line.forStrings) as string[],
-      answer: line.answer,
-      replacesId: line.replacesId,
-      received: line.received,
-      holds: heldIn(line.holds),
-    }))
-  const goodsMinor = lines
-    .filter(({ replacesId }) => replacesId === null)
-    .reduce((sum, line) => sum + line.priceMinor * line.packs, 0)
+  return rows.map(({ id, supplierId, state, openedAt, sentAt, ticket, postageMinor }) => {
+    const own = (lines.get(id) ?? []).map(lineFrom)
+    return {
+      id,
+      supplier: found(by.get(supplierId), 'The order’s supplier is gone.'),
+      state,
+      openedAt,
+      sentAt,
+      ticket,
+      postageMinor,
+      lines: own,
+      goodsMinor: own
+        .filter(({ replacesId }) => replacesId === null)
+        .reduce((sum, line) => sum + line.priceMinor * line.packs, 0),
+    }
+  })
+}
+
+function lineFrom(line: typeof orderLines.$inferSelect): OrderLine {
   return {
-    id: row.id,
-    supplier,
-    state: row.state,
-    openedAt: row.openedAt,
-    sentAt: row.sentAt,
-    ticket: row.ticket,
-    postageMinor: row.postageMinor,
-    lines,
-    goodsMinor,
+    ...packetFrom(line),
+    id: line.id,
+    packs: line.packs,
+    forStrings: JSON.parse(line.forStrings) as string[],
+    answer: line.answer,
+    replacesId: line.replacesId,
+    received: line.received,
+    holds: heldIn(line.holds),
   }
 }
 

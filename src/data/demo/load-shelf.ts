@@ -6,8 +6,8 @@ import { windsOnPin } from '@/core/fitting/head-way'
 import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
-import { offersFor } from '@/core/stores/offers'
-import { addCoil, shelf } from '../stores/coils'
+import { offersFor, sortedOut } from '@/core/stores/offers'
+import { addCoil, openCoils } from '../stores/coils'
 import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { fitString, stringsOn } from '../fitted/fitted'
@@ -17,7 +17,8 @@ import {
   positionId,
   type StoredInstrument,
 } from '../instruments/instruments'
-import { chooseCoil, finishJob, jobById, logBreak, openJobs, putOnNeedList } from '../jobs/jobs'
+import { chooseCoil, finishJob, jobById, logBreak, putOnNeedList } from '../jobs/jobs'
+import { openJobs } from '../jobs/open-jobs'
 import { metres } from '../store/millimetres'
 import { openTails, trimTail } from '../fitted/parked-tails'
 import { occasions } from '../store/schema'
@@ -166,8 +167,11 @@ function mend(
   const job = jobById(store, openJobOn(store, stored, string))
   const cutOf = (construction: typeof job.position.construction) =>
     fittingFigures(job.instrument, job.position, job.habits, construction, job.corrections).cut.total
-  const [best] = offersFor(shelf(store), job.position, soldByClass(job.instrument), (coil) =>
-    cutOf(coil.construction),
+  const [best] = offersFor(
+    sortedOut(openCoils(store)),
+    job.position,
+    soldByClass(job.instrument),
+    (construction) => cutOf(construction),
   )
   const coilId =
     best && best.leaves >= 0 && best.fit.grade === 'exact'

@@ -1,11 +1,12 @@
 /**
  * Fitted strings: which one is on a position now, and what has been on it.
  */
-import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { and, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import type { Stretching } from '@/core/settle/stretching'
 import type { Construction } from '@/core/strings/construction'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
+import { inChunks } from '../store/in-chunks'
 import { fittedPositions, fittedStrings, parkedTails } from '../store/schema'
 
 export interface FittedString {
@@ -80,7 +81,28 @@ export function endStringsOn(store: Store, positionIds: readonly number[], at: n
 
 /** One fitted string, whether it is still on or not. */
 export function fittedById(store: Store, id: number): FittedString | null {
-  return read(store, eq(fittedStrings.id, id))[0] ?? null
+  const row = store
+    .prepared('fitted string by id', (rows) =>
+      rows
+        .select()
+        .from(fittedStrings)
+        .where(eq(fittedStrings.id, sql.placeholder('id')))
+        .prepare(),
+    )
+    .get({ id })
+  if (!row) return null
+  const places = store.prepared('positions of a fitted string', (rows) =>
+    rows
+      .select({ positionId: fittedPositions.positionId })
+      .from(fittedPositions)
+      .where(eq(fittedPositions.fittedId, sql.placeholder('id')))
+      .orderBy(fittedPositions.id)
+      .prepare(),
+  )
+  return fittedFrom(
+    row,
+    places.all({ id }).map(({ positionId }) => positionId),
+  )
 }
 
 /** Strings on an instrument now. */
@@ -88,9 +110,14 @@ export function stringsOn(store: Store, instrumentId: number): readonly FittedSt
   return read(store, and(eq(fittedStrings.instrumentId, instrumentId), isNull(fittedStrings.endedAt)))
 }
 
-/** Every string on every instrument now. */
-export function stringsOnNow(store: Store): readonly FittedString[] {
-  return read(store, isNull(fittedStrings.endedAt))
+/** Strings that are on now and were fitted after a moment, ms. */
+export function fittedSince(store: Store, after: number): readonly FittedString[] {
+  return read(store, and(isNull(fittedStrings.endedAt), gt(fittedStrings.fittedAt, after)))
+}
+
+/** Some strings by their row ids, whether they are still on or not. */
+export function fittedByIds(store: Store, ids: readonly number[]): readonly FittedString[] {
+  return inChunks(ids, (some) => read(store, inArray(fittedStrings.id, [...some])))
 }
 
 function read(store: Store, where: ReturnType<typeof and>): readonly FittedString[] {
@@ -106,7 +133,11 @@ function read(store: Store, where: ReturnType<typeof and>): readonly FittedStrin
   for (const { fittedId, positionId } of places) {
     served.set(fittedId, [...(served.get(fittedId) ?? []), positionId])
   }
-  return strings.map((row) => ({
+  return strings.map((row) => fittedFrom(row, served.get(row.id) ?? []))
+}
+
+function fittedFrom(row: typeof fittedStrings.$inferSelect, positionIds: readonly number[]): FittedString {
+  return {
     id: row.id,
     instrumentId: row.instrumentId,
     construction: constructionFrom(row),
@@ -115,6 +146,6 @@ function read(store: Store, where: ReturnType<typeof and>): readonly FittedStrin
     moved: row.moved,
     stretchCycles: row.stretchCycles,
     stretchedBy: row.stretchedBy,
-    positionIds: served.get(row.id) ?? [],
-  }))
+    positionIds,
+  }
 }

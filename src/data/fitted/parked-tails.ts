@@ -6,11 +6,11 @@ import type { Habits } from '@/core/fitting/habits'
 import { leadingNames, withThe } from '@/core/instrument/names'
 import { coilById, cutCoil } from '../stores/coils'
 import type { Done, Store } from '../store/database'
-import { fittedById } from './fitted'
+import { fittedById, fittedByIds, type FittedString } from './fitted'
 import { byPositionId } from '../instruments/instruments'
-import { DUST, inMm } from '../store/millimetres'
+import { DUST, inMm, metres } from '../store/millimetres'
 import { found, Refusal } from '@/boundary/refusal'
-import { fittings, parkedTails } from '../store/schema'
+import { coils, fittings, parkedTails } from '../store/schema'
 
 const HOUR = 3_600_000
 /** When a parked tail is due: after some hours, or after a week and a half of settling, h. */
@@ -36,25 +36,33 @@ export interface ParkedTail {
 
 /** Tails that wait to be trimmed, the one due first first. */
 export function openTails(store: Store): readonly ParkedTail[] {
-  return store.rows
-    .select()
+  const rows = store.rows
+    .select({ tail: parkedTails, coil: { label: coils.label, leftMm: coils.leftMm } })
     .from(parkedTails)
+    .leftJoin(coils, eq(coils.id, parkedTails.coilId))
     .where(isNull(parkedTails.trimmedAt))
     .orderBy(asc(parkedTails.parkedAt))
     .all()
-    .flatMap((row) => {
-      const tail = tailFrom(store, row)
-      return tail ? [tail] : []
-    })
+  const fitted = new Map(
+    fittedByIds(
+      store,
+      rows.map(({ tail }) => tail.fittedId),
+    ).map((string) => [string.id, string]),
+  )
+  return rows
+    .flatMap(({ tail, coil }) => tailFrom(store, tail, fitted.get(tail.fittedId), coil) ?? [])
     .sort((a, b) => a.dueAt - b.dueAt)
 }
 
-function tailFrom(store: Store, row: typeof parkedTails.$inferSelect): ParkedTail | null {
-  const fitted = fittedById(store, row.fittedId)
+function tailFrom(
+  store: Store,
+  row: typeof parkedTails.$inferSelect,
+  fitted: FittedString | undefined,
+  coil: { readonly label: string; readonly leftMm: number } | null,
+): ParkedTail | null {
   const positionId = fitted?.positionIds[0]
   if (!fitted || positionId === undefined) return null
   const { instrument, position, habits } = byPositionId(store, positionId)
-  const coil = row.coilId === null ? null : coilById(store, row.coilId)
   return {
     id: row.id,
     parkedAt: row.parkedAt,
@@ -64,7 +72,7 @@ function tailFrom(store: Store, row: typeof parkedTails.$inferSelect): ParkedTai
     instrumentName: instrument.name,
     slug: instrument.slug,
     number: position.number,
-    coil: coil && { label: coil.label, lengthLeft: coil.lengthLeft },
+    coil: coil && { label: coil.label, lengthLeft: metres(coil.leftMm) },
   }
 }
 
@@ -80,8 +88,12 @@ export function trimTail(store: Store, id: number, left: number | null): Done<vo
     `There is no parked tail ${id}.`,
   )
   if (row.trimmedAt !== null) throw new Refusal(409, 'That tail is trimmed already.')
-  const tail = found(tailFrom(store, row) ?? undefined, 'The string of that tail is gone.')
   const { coilId } = row
+  const coil = coilId === null ? undefined : store.rows.select().from(coils).where(eq(coils.id, coilId)).get()
+  const tail = found(
+    tailFrom(store, row, fittedById(store, row.fittedId) ?? undefined, coil ?? null) ?? undefined,
+    'The string of that tail is gone.',
+  )
   if (coilId !== null && left === null)
     throw new Refusal(
       400,

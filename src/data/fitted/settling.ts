@@ -1,7 +1,7 @@
 /**
  * Strings that are settling: their readings, their own drift, and when to retune them next.
  */
-import { asc, eq } from 'drizzle-orm'
+import { asc, inArray } from 'drizzle-orm'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import {
@@ -24,9 +24,11 @@ import {
 import { helped } from '@/core/settle/stretching'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Done, Store } from '../store/database'
-import { stringsOnNow, type FittedString } from './fitted'
-import { houseSettings } from '../house/house'
-import { byPositionId } from '../instruments/instruments'
+import { fittedById, fittedSince, type FittedString } from './fitted'
+import { grouped } from '../store/grouped'
+import { inChunks } from '../store/in-chunks'
+import { houseSettings, type House } from '../house/house'
+import { byPositionId, type PositionOnShelf } from '../instruments/instruments'
 import { found, Refusal } from '@/boundary/refusal'
 import { readings } from '../store/schema'
 
@@ -69,11 +71,27 @@ export interface Settling {
 
 /** Every settling string of the house, the one due first first. A wire that is two strings is tuned at both. */
 export function settlingStrings(store: Store): readonly Settling[] {
+  const fitted = fittedSince(store, store.now() - SETTLED * HOUR)
+  return settlingOfAll(store, fitted).sort((a, b) => byNext(a, b) || a.positionId - b.positionId)
+}
+
+/** Settling of each string at each of its positions; their readings are read together. */
+function settlingOfAll(store: Store, strings: readonly FittedString[]): Settling[] {
+  const house = houseSettings(store)
   const now = store.now()
-  return stringsOnNow(store)
-    .filter((fitted) => (now - fitted.fittedAt) / HOUR < SETTLED)
-    .flatMap((fitted) => fitted.positionIds.map((positionId) => settlingOf(store, fitted, positionId)))
-    .sort((a, b) => byNext(a, b) || a.positionId - b.positionId)
+  const logged = readingsOf(store, strings)
+  return strings.flatMap((fitted) =>
+    fitted.positionIds.map((positionId) =>
+      settlingFrom(
+        byPositionId(store, positionId),
+        fitted,
+        positionId,
+        logged.get(fitted.id) ?? [],
+        house,
+        now,
+      ),
+    ),
+  )
 }
 
 /** The one due first first; what holds comes last. */
@@ -89,11 +107,27 @@ function startingLaw({ construction, moved: wasOn, stretchedBy, stretchCycles }:
 
 /** One fitted string's settling at one of its positions. */
 export function settlingOf(store: Store, fitted: FittedString, positionId: number): Settling {
-  const { instrument, position, habits } = byPositionId(store, positionId)
-  const house = houseSettings(store)
-  const now = store.now()
+  const rows = readingsOf(store, [fitted]).get(fitted.id) ?? []
+  return settlingFrom(
+    byPositionId(store, positionId),
+    fitted,
+    positionId,
+    rows,
+    houseSettings(store),
+    store.now(),
+  )
+}
+
+function settlingFrom(
+  { instrument, position, habits }: PositionOnShelf,
+  fitted: FittedString,
+  positionId: number,
+  rows: readonly ReadingRow[],
+  house: House,
+  now: number,
+): Settling {
   const start = startingLaw(fitted)
-  const logged = loggedReadings(store, fitted, positionId, start)
+  const logged = loggedReadings(rows, fitted, positionId, start)
   const law = refitDrift(
     start,
     logged.filter(({ kind }) => kind === 'settling'),
@@ -136,19 +170,35 @@ function tunedLast(logged: readonly Pick<LoggedReading, 'age' | 'cents' | 'broug
   return last ? { tuned: last.age, left: last.broughtBack ? 0 : last.cents } : { tuned: FIRST_TUNED, left: 0 }
 }
 
-function loggedReadings(
+type ReadingRow = typeof readings.$inferSelect
+
+/** Readings of strings by string, in order. */
+function readingsOf(
   store: Store,
+  strings: readonly FittedString[],
+): ReadonlyMap<number, readonly ReadingRow[]> {
+  return grouped(
+    inChunks(
+      strings.map(({ id }) => id),
+      (ids) =>
+        store.rows
+          .select()
+          .from(readings)
+          .where(inArray(readings.fittedId, [...ids]))
+          .orderBy(asc(readings.at), asc(readings.id))
+          .all(),
+    ),
+    (row) => row.fittedId,
+  )
+}
+
+function loggedReadings(
+  rows: readonly ReadingRow[],
   fitted: FittedString,
   positionId: number,
   law: DriftLaw,
 ): readonly LoggedReading[] {
   const logged: LoggedReading[] = []
-  const rows = store.rows
-    .select()
-    .from(readings)
-    .where(eq(readings.fittedId, fitted.id))
-    .orderBy(asc(readings.at), asc(readings.id))
-    .all()
   for (const row of rows) {
     if (row.positionId !== positionId) continue
     const { tuned, left } = tunedLast(logged)
@@ -182,8 +232,9 @@ export function logReading(
   store: Store,
   { fittedId, positionId, cents, broughtBack }: NewReading,
 ): Done<Verdict & { nextAt: number | null }> {
+  const there = fittedById(store, fittedId)
   const fitted = found(
-    stringsOnNow(store).find((f) => f.id === fittedId),
+    there?.endedAt === null ? there : undefined,
     'That string is no longer on the instrument.',
   )
   if (!fitted.positionIds.includes(positionId))

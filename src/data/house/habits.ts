@@ -8,7 +8,8 @@ import type { TailFastening } from '@/core/knots/fastenings'
 import type { Done, Store } from '../store/database'
 import { changeHouse, houseSettings } from './house'
 import { instrumentBySlug } from '../instruments/instruments'
-import { jobById, stringOf, unfinished } from '../jobs/jobs'
+import { jobById, unfinished } from '../jobs/jobs'
+import { stringOf } from '../jobs/string-of'
 import { instruments, jobs } from '../store/schema'
 
 /** Where a habit holds. */

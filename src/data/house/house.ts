@@ -36,6 +36,10 @@ const STARTING: House = {
 
 /** The house's settings; what was never set keeps its default. */
 export function houseSettings(store: Store): House {
+  return store.kept.get('house', [house], () => readHouse(store))
+}
+
+function readHouse(store: Store): House {
   const row = store.rows.select().from(house).get()
   if (!row) return STARTING
   return {

@@ -1,17 +1,18 @@
 /**
  * Instruments in the tables, to and from the core's.
  */
-import { asc, eq, inArray } from 'drizzle-orm'
+import { asc } from 'drizzle-orm'
 import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { calledAs, type Calling } from '@/core/instrument/called'
+import { found, Refusal } from '@/boundary/refusal'
 import { parseNote, scientificWord } from '@/core/pitch/note'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { habitChange, houseSettings } from '../house/house'
+import { grouped } from '../store/grouped'
 import { inMm, metres } from '../store/millimetres'
-import { found, Refusal } from '@/boundary/refusal'
-import { coverings, instruments, positions } from '../store/schema'
+import { coverings, house, instruments, positions } from '../store/schema'
 
 type PositionRow = typeof positions.$inferSelect
 
@@ -26,14 +27,44 @@ export interface StoredInstrument {
   readonly ownHabits: HabitChange
 }
 
+/** One position with its instrument. */
+export interface PositionOnShelf extends StoredInstrument {
+  readonly position: StringPosition
+}
+
+/** Everything on the shelf, with ways to each. */
+interface Shelf {
+  readonly all: readonly StoredInstrument[]
+  readonly bySlug: ReadonlyMap<string, StoredInstrument>
+  readonly byPosition: ReadonlyMap<number, PositionOnShelf>
+}
+
+/** The shelf as it stands; read again only when a chart or a habit was written. Its size does not grow with the years. */
+function shelf(store: Store): Shelf {
+  return store.kept.get('shelf', [instruments, positions, coverings, house], () => {
+    const common = houseSettings(store).habits
+    const all = readInstruments(store).map((one) => ({
+      ...one,
+      habits: habitsFor(common, one.ownHabits, {}),
+    }))
+    return {
+      all,
+      bySlug: new Map(all.map((one) => [one.instrument.slug, one])),
+      byPosition: new Map(
+        all.flatMap((one) =>
+          one.instrument.positions.map((position) => [
+            one.positionIds.get(position.number) as number,
+            { ...one, position },
+          ]),
+        ),
+      ),
+    }
+  })
+}
+
 /** All instruments, in the order they were added. */
 export function allInstruments(store: Store): readonly StoredInstrument[] {
-  return store.rows
-    .select()
-    .from(instruments)
-    .orderBy(asc(instruments.id))
-    .all()
-    .map((row) => withPositions(store, row))
+  return shelf(store).all
 }
 
 /**
@@ -41,28 +72,12 @@ export function allInstruments(store: Store): readonly StoredInstrument[] {
  * @throws Refusal 404 when there is no such instrument
  */
 export function instrumentBySlug(store: Store, slug: string): StoredInstrument {
-  const row = store.rows.select().from(instruments).where(eq(instruments.slug, slug)).get()
-  return withPositions(store, found(row, `There is no instrument called “${slug}” on the shelf.`))
+  return found(shelf(store).bySlug.get(slug), `There is no instrument called “${slug}” on the shelf.`)
 }
 
 /** The instrument that a position belongs to, and that position. */
-export function byPositionId(
-  store: Store,
-  positionId: number,
-): StoredInstrument & { readonly position: StringPosition } {
-  const row = found(
-    store.rows.select().from(positions).where(eq(positions.id, positionId)).get(),
-    `There is no string position ${positionId}.`,
-  )
-  const owner = found(
-    store.rows.select().from(instruments).where(eq(instruments.id, row.instrumentId)).get(),
-    'The string’s instrument is gone.',
-  )
-  const stored = withPositions(store, owner)
-  return {
-    ...stored,
-    position: stored.instrument.positions.find((p) => p.number === row.number) as StringPosition,
-  }
+export function byPositionId(store: Store, positionId: number): PositionOnShelf {
+  return found(shelf(store).byPosition.get(positionId), `There is no string position ${positionId}.`)
 }
 
 /**
@@ -101,34 +116,43 @@ export function addInstrument(store: Store, instrument: Instrument): number {
   return id
 }
 
-function withPositions(store: Store, row: typeof instruments.$inferSelect): StoredInstrument {
-  const { id, habits, ...about } = row
-  const ownHabits = habitChange(habits)
-  const rows = store.rows
-    .select()
-    .from(positions)
-    .where(eq(positions.instrumentId, id))
-    .orderBy(asc(positions.number))
-    .all()
-  const numbers = new Map(rows.map((p) => [p.id, p.number]))
-  const layers = store.rows
-    .select()
-    .from(coverings)
-    .where(inArray(coverings.overId, [...numbers.keys()]))
-    .all()
-  return {
-    id,
-    instrument: {
-      ...about,
-      positions: rows.map((p) => positionFrom(p, row, rows.length)),
-      coverings: layers
-        .map((l) => ({ over: numbers.get(l.overId) as number, under: numbers.get(l.underId) as number }))
-        .sort((a, b) => a.over - b.over || a.under - b.under),
-    },
-    positionIds: new Map(rows.map((p) => [p.number, p.id])),
-    habits: habitsFor(houseSettings(store).habits, ownHabits, {}),
-    ownHabits,
-  }
+type WithoutHabits = Omit<StoredInstrument, 'habits'>
+
+/** Reads instruments as they are kept, from charts that did not change since they were read as they were. */
+function readInstruments(store: Store): readonly WithoutHabits[] {
+  return store.kept.get('instruments', [instruments, positions, coverings], () => {
+    const strings = grouped(
+      store.rows.select().from(positions).orderBy(asc(positions.number)).all(),
+      (p) => p.instrumentId,
+    )
+    const owner = new Map([...strings.values()].flat().map((p) => [p.id, p]))
+    const layers = grouped(
+      store.rows.select().from(coverings).all(),
+      (l) => owner.get(l.overId)?.instrumentId,
+    )
+    return store.rows
+      .select()
+      .from(instruments)
+      .orderBy(asc(instruments.id))
+      .all()
+      .map((row) => {
+        const { id, habits, ...about } = row
+        const rows = strings.get(id) ?? []
+        const number = (position: number) => owner.get(position)?.number as number
+        return {
+          id,
+          instrument: {
+            ...about,
+            positions: rows.map((p) => positionFrom(p, row, rows.length)),
+            coverings: (layers.get(id) ?? [])
+              .map((l) => ({ over: number(l.overId), under: number(l.underId) }))
+              .sort((a, b) => a.over - b.over || a.under - b.under),
+          },
+          positionIds: new Map(rows.map((p) => [p.number, p.id])),
+          ownHabits: habitChange(habits),
+        }
+      })
+  })
 }
 
 /** A position's columns. */

@@ -2,14 +2,16 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { addCoil, coilById, shelf } from '../stores/coils'
+import { addCoil, coilById, openCoils } from '../stores/coils'
 import { openStore, type Store } from '../store/database'
 import { readShelf } from '../demo/shelf-files'
 import { setHabits } from '../house/habits'
 import { addInstrument, instrumentBySlug } from '../instruments/instruments'
 import { jobOutcome } from '../views/job-outcome'
 import { keepMeasure, logMishap, markStep, markStepOfAll } from './job-steps'
-import { chooseCoil, finishJob, houseLearned, jobById, kindOf, logBreak, openJobs } from './jobs'
+import { chooseCoil, finishJob, jobById, logBreak } from './jobs'
+import { openJobs } from './open-jobs'
+import { houseLearned, kindOf } from './learned'
 import {
   addToJob,
   chooseCovered,
@@ -144,7 +146,10 @@ test('a piece cut too short goes back to the stores', () => {
   const { jobId } = broken('lovage', 22, 3)
   keepMeasure(store, jobId, 'cut', 0.4)
   logMishap(store, jobId, 'thread-pin', 'cut too short')
-  expect(shelf(store).find((coil) => coil.label === 'Packet, cut too short')?.lengthLeft).toBeCloseTo(0.4, 9)
+  expect(openCoils(store).find((coil) => coil.label === 'Packet, cut too short')?.lengthLeft).toBeCloseTo(
+    0.4,
+    9,
+  )
   expect(jobById(store, jobId).measured).toEqual({})
 })
 

@@ -1,8 +1,8 @@
 /**
  * Jobs: one string replaced, from the break to the logged fitting. Each function here is one action.
  */
-import { asc, eq, isNull, sql } from 'drizzle-orm'
-import { learn, type Corrections, type FittingKind, type Learned } from '@/core/fitting/corrections'
+import { and, asc, eq, isNull, sql } from 'drizzle-orm'
+import type { Corrections } from '@/core/fitting/corrections'
 import { chosenPlan, coveredPlans } from '@/core/fitting/covered'
 import { FRESH, type FittingContext } from '@/core/fitting/context'
 import { fittingFigures, type FittingFigures } from '@/core/fitting/figures'
@@ -13,7 +13,7 @@ import { fittingContext, fittingSteps } from '@/core/fitting/steps'
 import { ruleOfTail } from '@/core/fitting/tail'
 import type { Asked, Step, StepKey } from '@/core/fitting/step'
 import { soldByClass, samePiece, type StringPosition } from '@/core/instrument/instrument'
-import { leadingNames, withThe } from '@/core/instrument/names'
+import { withThe } from '@/core/instrument/names'
 import { FIRST_TUNED } from '@/core/settle/drift'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { fitOf } from '@/core/stores/fits'
@@ -24,21 +24,21 @@ import { specColumns } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
 import { endStringsOn, fitString, fittedById } from '../fitted/fitted'
 import { habitChange, houseSettings } from '../house/house'
+import { houseLearned, kindOf } from './learned'
 import { byPositionId, positionId, type StoredInstrument } from '../instruments/instruments'
 import { DUST, inMm, metres } from '../store/millimetres'
 import { found, Refusal } from '@/boundary/refusal'
+import { openJobs } from './open-jobs'
+import { stringOf } from './string-of'
 import {
-  actions,
   breaks,
   fittings,
-  instruments,
   jobMeasures,
   jobMishaps,
   jobs,
   jobSteps,
   needs,
   parkedTails,
-  positions,
   readings,
 } from '../store/schema'
 
@@ -79,11 +79,6 @@ export interface LoggedMishap {
   readonly at: number
   /** m; null where none was lost. */
   readonly lost: number | null
-}
-
-/** `3rd-octave G of Lovage`, for the history. */
-export function stringOf({ instrument, habits }: StoredInstrument, position: StringPosition): string {
-  return `${leadingNames(position, habits.octaveNames).name} of ${instrument.name}`
 }
 
 /** Logs a break and opens the job that mends it. A string that serves two positions is gone from both. */
@@ -138,18 +133,66 @@ export function logBreak(
   )
 }
 
-/** Jobs that are not finished, oldest first. */
-export function openJobs(store: Store) {
-  return store.rows.select().from(jobs).where(isNull(jobs.finishedAt)).orderBy(asc(jobs.openedAt)).all()
-}
-
 /** Row ids of every position that the string on this one serves. */
 export function servedBy(stored: StoredInstrument, position: StringPosition): readonly number[] {
   return samePiece(stored.instrument, position).map((p) => positionId(stored, p.number))
 }
 
-const stepsDone = (store: Store, jobId: number) =>
-  store.rows.select().from(jobSteps).where(eq(jobSteps.jobId, jobId)).all().length
+/** How many steps of a job are done. */
+export function stepsDone(store: Store, jobId: number): number {
+  return stepsOf(store, jobId).length
+}
+
+/** Whether a job's string is on the need list. */
+export function isOnNeedList(store: Store, jobId: number): boolean {
+  const statement = store.prepared('open need of a job', (rows) =>
+    rows
+      .select({ id: needs.id })
+      .from(needs)
+      .where(and(eq(needs.jobId, sql.placeholder('job')), isNull(needs.closedAt)))
+      .prepare(),
+  )
+  return statement.get({ job: jobId }) !== undefined
+}
+
+/** Steps of a job that are done, in the order they were. */
+function stepsOf(store: Store, jobId: number) {
+  return store
+    .prepared('steps of a job', (rows) =>
+      rows
+        .select()
+        .from(jobSteps)
+        .where(eq(jobSteps.jobId, sql.placeholder('job')))
+        .orderBy(asc(jobSteps.id))
+        .prepare(),
+    )
+    .all({ job: jobId })
+}
+
+function mishapsOf(store: Store, jobId: number) {
+  return store
+    .prepared('mishaps of a job', (rows) =>
+      rows
+        .select()
+        .from(jobMishaps)
+        .where(eq(jobMishaps.jobId, sql.placeholder('job')))
+        .orderBy(asc(jobMishaps.id))
+        .prepare(),
+    )
+    .all({ job: jobId })
+}
+
+function breakById(store: Store, id: number) {
+  return store
+    .prepared('break by id', (rows) =>
+      rows
+        .select()
+        .from(breaks)
+        .where(eq(breaks.id, sql.placeholder('id')))
+        .prepare(),
+    )
+    .get({ id })
+}
 
 /** A string that was to be replaced gave way before: the job that was opened for it goes on as the mending of the break. */
 function breakInJob(
@@ -179,68 +222,22 @@ function breakInJob(
   )
 }
 
-const LEARNED = new WeakMap<Store, { readonly at: number; readonly learned: Learned }>()
-
-/** What the house's fittings so far say of its predictions; worked out anew only when something was done since. */
-export function houseLearned(store: Store): Learned {
-  const at =
-    store.rows
-      .select({ last: sql<number>`coalesce(max(${actions.id}), 0)` })
-      .from(actions)
-      .get()?.last ?? 0
-  const known = LEARNED.get(store)
-  if (known?.at === at) return known.learned
-  const length = (mm: number | null) => (mm === null ? null : metres(mm))
-  const rows = store.rows
-    .select({
-      instrument: instruments.slug,
-      family: instruments.family,
-      head: positions.headFastening,
-      tail: positions.tailFastening,
-      predictedWraps: fittings.predictedWraps,
-      wraps: fittings.wraps,
-      predictedCutMm: fittings.predictedCutMm,
-      cutMm: fittings.cutMm,
-    })
-    .from(fittings)
-    .innerJoin(jobs, eq(fittings.jobId, jobs.id))
-    .innerJoin(positions, eq(positions.id, jobs.positionId))
-    .innerJoin(instruments, eq(instruments.id, positions.instrumentId))
-    .all()
-  const learned = learn(
-    rows.map(({ instrument, family, head, tail, ...row }) => ({
-      kind: { instrument, family, head, tail },
-      predictedWraps: row.predictedWraps,
-      wraps: row.wraps,
-      predictedCut: length(row.predictedCutMm),
-      cut: length(row.cutMm),
-    })),
-  )
-  LEARNED.set(store, { at, learned })
-  return learned
-}
-
-/** The kind of fitting that a position's is. */
-export function kindOf({ instrument }: StoredInstrument, { head, tail }: StringPosition): FittingKind {
-  return {
-    instrument: instrument.slug,
-    family: instrument.family,
-    head: head.fastening,
-    tail: tail.fastening,
-  }
-}
-
 /** One job with everything worked out for it; Refusal 404 when there is none. */
 export function jobById(store: Store, jobId: number): Job {
   const row = found(
-    store.rows.select().from(jobs).where(eq(jobs.id, jobId)).get(),
+    store
+      .prepared('job by id', (rows) =>
+        rows
+          .select()
+          .from(jobs)
+          .where(eq(jobs.id, sql.placeholder('id')))
+          .prepare(),
+      )
+      .get({ id: jobId }),
     `There is no job ${jobId}.`,
   )
   const stored = byPositionId(store, row.positionId)
-  const broken =
-    row.breakId === null
-      ? undefined
-      : store.rows.select().from(breaks).where(eq(breaks.id, row.breakId)).get()
+  const broken = row.breakId === null ? undefined : breakById(store, row.breakId)
   const coil = row.coilId === null ? null : coilById(store, row.coilId)
   const old = broken?.fittedId ? fittedById(store, broken.fittedId) : null
   const jobHabits = habitChange(row.habits)
@@ -255,12 +252,7 @@ export function jobById(store: Store, jobId: number): Job {
   )
   const site = broken?.site ?? null
   const measured = measuredIn(store, jobId)
-  const done = store.rows
-    .select()
-    .from(jobSteps)
-    .where(eq(jobSteps.jobId, jobId))
-    .orderBy(asc(jobSteps.id))
-    .all()
+  const done = stepsOf(store, jobId)
   const context = fittingContext(stored.instrument, stored.position, figures, habits, {
     ...FRESH,
     site,
@@ -292,28 +284,17 @@ export function jobById(store: Store, jobId: number): Job {
       old !== null && site !== null && !siteFacts(site).broke && !surfaceMaterial(old.construction).wire,
     openedAt: row.openedAt,
     finishedAt: row.finishedAt,
-    onNeedList: store.rows
-      .select()
-      .from(needs)
-      .where(eq(needs.jobId, jobId))
-      .all()
-      .some((need) => need.closedAt === null),
+    onNeedList: isOnNeedList(store, jobId),
     steps: fittingSteps(context),
     doneSteps: done.map((s) => s.step),
     workedFrom: done[0]?.doneAt ?? null,
     workedTo: done.at(-1)?.doneAt ?? null,
-    mishaps: store.rows
-      .select()
-      .from(jobMishaps)
-      .where(eq(jobMishaps.jobId, jobId))
-      .orderBy(asc(jobMishaps.id))
-      .all()
-      .map(({ mishap, step, at, lostMm }) => ({
-        mishap,
-        step,
-        at,
-        lost: lostMm === null ? null : metres(lostMm),
-      })),
+    mishaps: mishapsOf(store, jobId).map(({ mishap, step, at, lostMm }) => ({
+      mishap,
+      step,
+      at,
+      lost: lostMm === null ? null : metres(lostMm),
+    })),
     leadId: row.leadId,
   }
 }
@@ -323,11 +304,15 @@ const LENGTHS: readonly Asked[] = ['gauge', 'cut']
 
 function measuredIn(store: Store, jobId: number): Readonly<Partial<Record<Asked, number>>> {
   return Object.fromEntries(
-    store.rows
-      .select()
-      .from(jobMeasures)
-      .where(eq(jobMeasures.jobId, jobId))
-      .all()
+    store
+      .prepared('measures of a job', (rows) =>
+        rows
+          .select()
+          .from(jobMeasures)
+          .where(eq(jobMeasures.jobId, sql.placeholder('job')))
+          .prepare(),
+      )
+      .all({ job: jobId })
       .map(({ what, value }) => [what, LENGTHS.includes(what) ? metres(value) : value]),
   )
 }

@@ -8,6 +8,8 @@ import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import { houseClock } from './clock'
 import { Journal, type ActionDetails, type Done } from './journal'
+import { Kept } from './kept'
+import { keepSums } from './kept-sums'
 import * as schema from './schema'
 
 export type { Done }
@@ -17,6 +19,10 @@ export interface Store {
   /** Carries out one action in one transaction, journaled. */
   act<T>(details: ActionDetails, write: () => T): Done<T>
   undo(actionId: number): Done<void>
+  /** A statement that is asked often: made once, and then only run. */
+  prepared<Statement>(name: string, make: (rows: Store['rows']) => Statement): Statement
+  /** Values that are kept until what they rest on is written. */
+  readonly kept: Kept
   /** ms since 1970 by the house's clock. */
   now(): number
   close(): void
@@ -41,18 +47,29 @@ export function openStore({ folder, demoDate, machine, syncAtClose = false }: Op
   const rows = drizzle(db, { schema })
   // A table that is laid anew is dropped first, which must not take along what points at it.
   db.pragma('foreign_keys = OFF')
-  migrate(rows, { migrationsFolder: path.join(process.cwd(), 'drizzle') })
-  const dangling = db.pragma('foreign_key_check') as readonly { readonly table: string }[]
-  if (dangling[0])
+  // Looking through all rows takes its time; they can only have come apart where tables were laid anew.
+  const [dangling] = migrated(db, rows)
+    ? (db.pragma('foreign_key_check') as readonly { readonly table: string }[])
+    : []
+  if (dangling)
     throw new Error(
-      `expected every row to point at one that is there, got one in ${dangling[0].table} that doesn’t`,
+      `expected every row to point at one that is there, got one in ${dangling.table} that doesn’t`,
     )
   db.pragma('foreign_keys = ON')
   const now = houseClock(db, demoDate, machine)
-  const journal = new Journal(db, now)
+  const kept = new Kept(db)
+  const journal = new Journal(db, now, kept)
+  keepSums(db)
+  const statements = new Map<string, unknown>()
   return {
     rows,
     now,
+    kept,
+    prepared: <Statement>(name: string, make: (of: Store['rows']) => Statement): Statement => {
+      const known = (statements.get(name) as Statement | undefined) ?? make(rows)
+      statements.set(name, known)
+      return known
+    },
     act: (details, write) => journal.act(details, write),
     undo: (actionId) => journal.undo(actionId),
     close: () => {
@@ -61,6 +78,17 @@ export function openStore({ folder, demoDate, machine, syncAtClose = false }: Op
       db.close()
     },
   }
+}
+
+/** Applies what migrations there are; whether any was new. */
+function migrated(db: Database.Database, rows: Store['rows']): boolean {
+  const count = () =>
+    db.prepare("SELECT count(*) FROM sqlite_master WHERE name = '__drizzle_migrations'").pluck().get() === 0
+      ? 0
+      : db.prepare('SELECT count(*) FROM __drizzle_migrations').pluck().get()
+  const before = count()
+  migrate(rows, { migrationsFolder: path.join(process.cwd(), 'drizzle') })
+  return count() !== before
 }
 
 const held = globalThis as { tautStore?: Store }

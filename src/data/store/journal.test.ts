@@ -77,7 +77,7 @@ test('adding, moving and dropping are each undone, and each undoing can be undon
   expect(dates()).toEqual([['Walk', 7]])
   store.undo(back)
   expect(dates()).toEqual([])
-  store.undo(actionsLog(store, 1, null, true).actions[0]!.id)
+  store.undo(actionsLog(store, 1, { steps: true }).actions[0]!.id)
   store.undo(moved)
   expect(dates()).toEqual([['Walk', 1]])
   store.undo(added)
@@ -125,7 +125,9 @@ test('an undone action can’t be undone twice; the log says which are undone', 
   const { actionId } = add('Walk')
   store.undo(actionId)
   expect(() => store.undo(actionId)).toThrow('“Walk set” is undone already.')
-  expect(actionsLog(store, 5, null, true).actions.map((action) => [action.summary, action.undone])).toEqual([
+  expect(
+    actionsLog(store, 5, { steps: true }).actions.map((action) => [action.summary, action.undone]),
+  ).toEqual([
     ['Undone: Walk set', false],
     ['Walk set', true],
   ])
@@ -138,7 +140,7 @@ test('the file is in WAL mode, its keys are enforced, and opening it again chang
   expect(dates()).toEqual([['Walk', 1]])
   const raw = new Database(path.join(folder, 'taut-pinset.sqlite'), { readonly: true })
   expect(raw.pragma('journal_mode', { simple: true })).toBe('wal')
-  expect(raw.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get()).toEqual({ n: 9 })
+  expect(raw.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get()).toEqual({ n: 10 })
   raw.close()
   expect(() =>
     store.act({ kind: 'x', summary: 'A cut of no coil' }, () =>

@@ -5,6 +5,7 @@
 import type Database from 'better-sqlite3'
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
+import type { Kept } from './kept'
 import { journaled } from './schema'
 
 export interface ActionDetails {
@@ -40,10 +41,12 @@ export class Journal {
   constructor(
     private readonly db: Database.Database,
     private readonly now: () => number,
+    private readonly kept: Kept,
   ) {
-    db.function('current_action', () => {
+    db.function('current_action', (table, id) => {
       if (this.openAction === null)
         throw new Error('expected every write to belong to an action, got one outside')
+      kept.touch(String(table), Number(id))
       return this.openAction
     })
     for (const table of Object.values(journaled) as Table[]) this.follow(table)
@@ -90,19 +93,23 @@ export class Journal {
     write: () => T,
   ): Done<T> {
     if (this.openAction !== null) throw new Error('expected one action at a time, got one inside another')
-    return this.db
-      .transaction(() => {
-        const { lastInsertRowid } = this.db
-          .prepare('INSERT INTO action (at, kind, summary, instrument_id, undoes) VALUES (?, ?, ?, ?, ?)')
-          .run(this.now(), kind, summary, instrumentId ?? null, undoes)
-        this.openAction = Number(lastInsertRowid)
-        try {
-          return { actionId: this.openAction, result: write() }
-        } finally {
-          this.openAction = null
-        }
-      })
-      .immediate()
+    const carryOut = this.db.transaction(() => {
+      const { lastInsertRowid } = this.db
+        .prepare('INSERT INTO action (at, kind, summary, instrument_id, undoes) VALUES (?, ?, ?, ?, ?)')
+        .run(this.now(), kind, summary, instrumentId ?? null, undoes)
+      this.openAction = Number(lastInsertRowid)
+      try {
+        return { actionId: this.openAction, result: write() }
+      } finally {
+        this.openAction = null
+      }
+    })
+    try {
+      return carryOut.immediate()
+    } catch (error) {
+      this.kept.forget()
+      throw error
+    }
   }
 
   private revert({ table_name: table, row_id: rowId, before, after }: ChangeRow, summary: string): void {
@@ -153,7 +160,7 @@ export class Journal {
       Object.values(getTableColumns(table)).map((column) => column.name),
     )
     const record = (row: 'OLD' | 'NEW', before: string, after: string) =>
-      `INSERT INTO change (action_id, table_name, row_id, before, after) VALUES (current_action(), '${name}', ${row}.id, ${before}, ${after});`
+      `INSERT INTO change (action_id, table_name, row_id, before, after) VALUES (current_action('${name}', ${row}.id), '${name}', ${row}.id, ${before}, ${after});`
     const [before, after] = [this.asJson(name, 'OLD.'), this.asJson(name, 'NEW.')]
     this.db.exec(`
       CREATE TEMP TRIGGER "${name}_added" AFTER INSERT ON main."${name}" BEGIN ${record('NEW', 'NULL', after)} END;

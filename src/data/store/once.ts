@@ -16,21 +16,25 @@ const KEPT = 7 * 86_400_000
  * @param answer - carries it out; whatever it throws leaves nothing written, and nothing kept
  */
 export function once(store: Store, key: string, asked: string, answer: () => object): object {
-  return store.rows.$client
-    .transaction(() => {
-      const known = store.rows.select().from(answeredRequests).where(eq(answeredRequests.key, key)).get()
-      if (known && known.asked !== asked) throw new Refusal(409, 'This key belongs to another action.')
-      if (known) return JSON.parse(known.answer) as object
-      const answered = answer()
-      store.rows
-        .delete(answeredRequests)
-        .where(lt(answeredRequests.at, Date.now() - KEPT))
-        .run()
-      store.rows
-        .insert(answeredRequests)
-        .values({ key, asked, answer: JSON.stringify(answered), at: Date.now() })
-        .run()
-      return answered
-    })
-    .immediate()
+  const carryOut = store.rows.$client.transaction(() => {
+    const known = store.rows.select().from(answeredRequests).where(eq(answeredRequests.key, key)).get()
+    if (known && known.asked !== asked) throw new Refusal(409, 'This key belongs to another action.')
+    if (known) return JSON.parse(known.answer) as object
+    const answered = answer()
+    store.rows
+      .delete(answeredRequests)
+      .where(lt(answeredRequests.at, Date.now() - KEPT))
+      .run()
+    store.rows
+      .insert(answeredRequests)
+      .values({ key, asked, answer: JSON.stringify(answered), at: Date.now() })
+      .run()
+    return answered
+  })
+  try {
+    return carryOut.immediate()
+  } catch (error) {
+    store.kept.forget()
+    throw error
+  }
 }

@@ -196,6 +196,9 @@ export const coils = sqliteTable(
   },
   (t) => [
     index('coil_came_with').on(t.orderLineId),
+    index('coil_on_shelf')
+      .on(t.id)
+      .where(sql`left_mm > 0 AND discarded_at IS NULL`),
     check('coil_never_below_zero', sql`${t.leftMm} >= 0 AND ${t.boughtMm} > 0 AND ${t.gaugeMm} > 0`),
   ],
 )
@@ -236,7 +239,7 @@ export const fittedStrings = sqliteTable(
     stretchCycles: integer('stretch_cycles').notNull().default(0),
     stretchedBy: text('stretched_by').$type<Stretching>(),
   },
-  (t) => [index('fitted_on').on(t.instrumentId, t.endedAt), index('fitted_now').on(t.endedAt)],
+  (t) => [index('fitted_on').on(t.instrumentId, t.endedAt), index('fitted_now').on(t.endedAt, t.fittedAt)],
 )
 
 export const fittedPositions = sqliteTable(
@@ -265,7 +268,7 @@ export const breaks = sqliteTable(
     at: integer('at').notNull(),
     site: text('site').$type<BreakSite>().notNull(),
   },
-  (t) => [index('break_at').on(t.positionId)],
+  (t) => [index('break_at').on(t.positionId), index('break_when').on(t.at)],
 )
 
 /** Replacing one string: from the break, or from the wish to replace it, to the logged fitting. */
@@ -353,8 +356,24 @@ export const fittings = sqliteTable(
     wraps: real('wraps'),
     gaugeMm: real('measured_gauge_mm'),
   },
-  (t) => [index('fitting_of_job').on(t.jobId), index('fitting_of').on(t.fittedId)],
+  (t) => [
+    index('fitting_of_job').on(t.jobId),
+    index('fitting_of').on(t.fittedId),
+    index('fitting_when').on(t.at),
+  ],
 )
+
+/** What fittings on each position came to beside what was worked out: kept up to date by triggers, see `kept-sums.ts`. */
+export const fittingSums = sqliteTable('fitting_sum', {
+  positionId: integer('position_id')
+    .primaryKey()
+    .references(() => positions.id),
+  fittings: integer('fittings').notNull().default(0),
+  wrapsCount: integer('wraps_count').notNull().default(0),
+  wrapsOff: real('wraps_off').notNull().default(0),
+  cutCount: integer('cut_count').notNull().default(0),
+  cutOffMm: real('cut_off_mm').notNull().default(0),
+})
 
 /** Tails left long on the neck until the string has settled. While nothing is cut yet, the rest of the coil hangs there. */
 export const parkedTails = sqliteTable(
@@ -475,18 +494,22 @@ export const catalogueItems = sqliteTable(
 
 export type OrderState = 'to send' | 'sent' | 'acknowledged' | 'delivered' | 'closed'
 
-export const orders = sqliteTable('purchase_order', {
-  id: id(),
-  supplierId: integer('supplier_id')
-    .notNull()
-    .references(() => suppliers.id),
-  state: text('state').$type<OrderState>().notNull(),
-  openedAt: integer('opened_at').notNull(),
-  sentAt: integer('sent_at'),
-  /** The number that the supplier's desk gave it. */
-  ticket: text('ticket'),
-  postageMinor: integer('postage_minor').notNull(),
-})
+export const orders = sqliteTable(
+  'purchase_order',
+  {
+    id: id(),
+    supplierId: integer('supplier_id')
+      .notNull()
+      .references(() => suppliers.id),
+    state: text('state').$type<OrderState>().notNull(),
+    openedAt: integer('opened_at').notNull(),
+    sentAt: integer('sent_at'),
+    /** The number that the supplier's desk gave it. */
+    ticket: text('ticket'),
+    postageMinor: integer('postage_minor').notNull(),
+  },
+  (t) => [index('order_state').on(t.state)],
+)
 
 /** What an order asks for, as it stood in the catalogue that day. */
 export const orderLines = sqliteTable(
@@ -587,7 +610,12 @@ export const actions = sqliteTable(
     instrumentId: integer('instrument_id'),
     undoes: integer('undoes'),
   },
-  (t) => [uniqueIndex('undone_once').on(t.undoes), index('action_on').on(t.instrumentId)],
+  (t) => [
+    uniqueIndex('undone_once').on(t.undoes),
+    index('action_on').on(t.instrumentId),
+    index('action_kind').on(t.kind),
+    index('action_when').on(t.at),
+  ],
 )
 
 /** What an action answered, by the key that its sender gave it: sent again, it is the same action. */

@@ -4,7 +4,8 @@ import os from 'node:os'
 import path from 'node:path'
 import { eq } from 'drizzle-orm'
 import { actionsLog } from '../views/actions-log'
-import { addCoil, coilById, cutCoil, shelf } from '../stores/coils'
+import { sortedOut } from '@/core/stores/offers'
+import { addCoil, coilById, cutCoil, openCoils, withCuts } from '../stores/coils'
 import { openStore, type Store } from './database'
 import { readShelf } from '../demo/shelf-files'
 import { setHabits } from '../house/habits'
@@ -96,14 +97,16 @@ test('which string lies over which is kept, and an instrument can’t cover its 
 
 test('from break to fitted string: the coil is cut, the history stands, the retuning follows', () => {
   const { jobId, coilId } = fitG()
-  expect(coilById(store, coilId)).toMatchObject({ opened: true, cuts: [{ length: 0.62, jobId }] })
+  expect(withCuts(store, [coilById(store, coilId)])).toMatchObject([
+    { opened: true, cuts: [{ length: 0.62, jobId }] },
+  ])
   expect(coilById(store, coilId).lengthLeft).toBeCloseTo(0.78, 9)
   expect(instrumentView(store, lovage()).positions[22]?.history.map((h) => h.what)).toEqual([
     'fitted',
     'broke',
   ])
   expect(instrumentView(store, lovage()).broken).toEqual([])
-  const [next] = todayView(store).settling
+  const [next] = todayView(store).later.shown
   expect(next?.name).toBe('3rd-octave G')
   expect((next!.nextAt! - now) / HOUR).toBeCloseTo((0.25 + 0.05) * 10 ** (15 / 45) - 0.05 - 0.25, 6)
   expect(jobOutcome(store, jobId)).toMatchObject({ cutMm: 620, wraps: 3 })
@@ -113,13 +116,15 @@ test('everything can be undone, in order, and done again', () => {
   const before = JSON.stringify(store.rows.select().from(coils).all())
   const { jobId, coilId, actionId } = fitG()
   const { actionId: undoing } = store.undo(actionId)
-  expect(coilById(store, coilId)).toMatchObject({ lengthLeft: 1.4, opened: false, cuts: [] })
+  expect(withCuts(store, [coilById(store, coilId)])).toMatchObject([
+    { lengthLeft: 1.4, opened: false, cuts: [] },
+  ])
   expect(instrumentView(store, lovage()).broken).toEqual([22])
   expect(jobById(store, jobId).finishedAt).toBeNull()
   expect(refusal(() => store.undo(actionId)).message).toContain('is undone already')
   store.undo(undoing)
   expect(coilById(store, coilId).lengthLeft).toBeCloseTo(0.78, 9)
-  for (const action of actionsLog(store, 50, null, true).actions.filter(
+  for (const action of actionsLog(store, 50, { steps: true }).actions.filter(
     (a) => !a.undone && a.kind !== 'shelf',
   ))
     store.undo(action.id)
@@ -157,7 +162,7 @@ test('no coil goes below zero, by the table’s own check too', () => {
       store.rows.update(coils).set({ leftMm: -1 }).where(eq(coils.id, id)).run(),
     ),
   ).toThrow('CHECK')
-  expect(shelf(store).find((c) => c.id === id)?.cuts).toHaveLength(1)
+  expect(withCuts(store, [coilById(store, id)])[0]?.cuts).toHaveLength(1)
 })
 
 test('one wire of Teasel is two strings: both break, both are fitted from one cut', () => {
@@ -214,9 +219,9 @@ test('a string that slipped may be put back, and nothing is cut; one that broke,
   putSameStringBack(store, put)
   expect(jobById(store, put)).toMatchObject({ sameString: true, coil: null })
   expect(jobById(store, put).steps.map((s) => s.title)).toContain('Look the string over')
-  const coilsBefore = JSON.stringify(shelf(store))
+  const coilsBefore = JSON.stringify(openCoils(store))
   const { actionId } = finishJob(store, put, { cut: null, wraps: 3, gauge: null })
-  expect(JSON.stringify(shelf(store))).toBe(coilsBefore)
+  expect(JSON.stringify(openCoils(store))).toBe(coilsBefore)
   expect(instrumentView(store, lovage()).positions[22]?.history[0]?.text).toBe(
     'the same string put back, 3 wraps',
   )
@@ -237,7 +242,7 @@ test('a string that slipped may be put back, and nothing is cut; one that broke,
 
 test('the need list says all that an order must say, and closes when the string is fitted', () => {
   const { jobId } = logBreak(store, lovage(), 22, 'knot').result
-  expect(sparesOf(shelf(store), lovage().instrument, jobById(store, jobId).habits)[22]).toBe(
+  expect(sparesOf(sortedOut(openCoils(store)), lovage().instrument, jobById(store, jobId).habits)[22]).toBe(
     'nothing long enough that fits',
   )
   putOnNeedList(store, jobId)

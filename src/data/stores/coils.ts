@@ -1,11 +1,13 @@
 /**
  * Coils in the stores.
  */
-import { and, asc, eq, isNull } from 'drizzle-orm'
-import type { ShelfCoil } from '@/core/stores/offers'
-import type { StringEnd } from '@/core/stores/string-spec'
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { sortedOut, type ShelfCoil, type SortedOut } from '@/core/stores/offers'
+import { specKey, type StringEnd } from '@/core/stores/string-spec'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
+import { grouped } from '../store/grouped'
+import { inChunks } from '../store/in-chunks'
 import { DUST, inMm, metres } from '../store/millimetres'
 import { found, Refusal } from '@/boundary/refusal'
 import { coils, cuts, jobs, parkedTails } from '../store/schema'
@@ -18,44 +20,99 @@ export interface Coil extends ShelfCoil {
   readonly boughtAt: number
   /** Length when it came, m. */
   readonly boughtLength: number
-  /** When it was thrown away; null while it is on the shelf. */
+  /** When it was thrown away; null while it is in the stores. */
   readonly discardedAt: number | null
-  /** Past cuts in order, m. */
-  readonly cuts: readonly { readonly at: number; readonly length: number; readonly jobId: number | null }[]
+  /** What tells its string from others: see `specKey`. */
+  readonly key: string
 }
 
-/** The whole shelf, used-up coils left out unless they are asked for, and those whose rest hangs on a neck. */
-export function shelf(store: Store, { usedUp = false } = {}): readonly Coil[] {
-  const byCoil = new Map<number, (typeof cuts.$inferSelect)[]>()
-  const parked = new Set(
-    store.rows
-      .select({ coilId: parkedTails.coilId })
-      .from(parkedTails)
-      .where(isNull(parkedTails.trimmedAt))
-      .all()
-      .map(({ coilId }) => coilId),
+export interface Cut {
+  readonly at: number
+  /** m */
+  readonly length: number
+  readonly jobId: number | null
+}
+
+/** Coils that something can be cut from: not used up, not thrown away, and their rest not parked on a neck. By row id. */
+export function openCoils(store: Store): readonly Coil[] {
+  return store.kept.get('open coils', [coils, parkedTails], () => {
+    const parked = new Set(
+      store.rows
+        .select({ coilId: parkedTails.coilId })
+        .from(parkedTails)
+        .where(isNull(parkedTails.trimmedAt))
+        .all()
+        .map(({ coilId }) => coilId),
+    )
+    return [...coilsLeft(store).values()].filter(({ id }) => !parked.has(id))
+  })
+}
+
+/** The same, sorted out by what they are. */
+export function openStores(store: Store): SortedOut<Coil> {
+  return store.kept.get('open stores', [coils, parkedTails], () => sortedOut(openCoils(store)))
+}
+
+/** Coils with something left that were not thrown away, read again only where they were written. */
+function coilsLeft(store: Store): ReadonlyMap<number, Coil> {
+  return store.kept.rows('coils left', coils, (ids) => {
+    // As the partial index says it, so that SQLite takes it.
+    const left = sql`left_mm > 0 AND discarded_at IS NULL`
+    const read = (some: readonly number[] | null) =>
+      store.rows
+        .select()
+        .from(coils)
+        .where(some ? and(left, inArray(coils.id, [...some])) : left)
+        .orderBy(asc(coils.id))
+        .all()
+    return (ids ? inChunks(ids, read) : read(null)).map((row) => [row.id, coilFrom(row)] as const)
+  })
+}
+
+/** A coil with what was cut from it, as it is drawn. */
+export type CutCoil<C extends Coil = Coil> = C & { readonly cuts: readonly Cut[] }
+
+/** Some coils with their past cuts, each in order. */
+export function withCuts<C extends Coil>(store: Store, some: readonly C[]): readonly CutCoil<C>[] {
+  const rows = inChunks(
+    some.map(({ id }) => id),
+    (ids) =>
+      store.rows
+        .select()
+        .from(cuts)
+        .where(inArray(cuts.coilId, [...ids]))
+        .orderBy(asc(cuts.id))
+        .all(),
   )
-  for (const cut of store.rows.select().from(cuts).orderBy(asc(cuts.id)).all())
-    byCoil.set(cut.coilId, [...(byCoil.get(cut.coilId) ?? []), cut])
-  return store.rows
-    .select()
-    .from(coils)
-    .orderBy(asc(coils.id))
-    .all()
-    .filter((row) => usedUp || (row.leftMm > 0 && row.discardedAt === null && !parked.has(row.id)))
-    .map((row) => coilFrom(row, byCoil.get(row.id) ?? []))
+  const byCoil = grouped(rows, ({ coilId }) => coilId)
+  return some.map((coil) => ({
+    ...coil,
+    cuts: (byCoil.get(coil.id) ?? []).map(({ at, lengthMm, jobId }) => ({
+      at,
+      length: metres(lengthMm),
+      jobId,
+    })),
+  }))
 }
 
 /** One coil; Refusal 404 when there is none. */
 export function coilById(store: Store, id: number): Coil {
   const row = found(
-    store.rows.select().from(coils).where(eq(coils.id, id)).get(),
+    store
+      .prepared('coil by id', (rows) =>
+        rows
+          .select()
+          .from(coils)
+          .where(eq(coils.id, sql.placeholder('id')))
+          .prepare(),
+      )
+      .get({ id }),
     `There is no coil ${id} in the stores.`,
   )
-  return coilFrom(row, store.rows.select().from(cuts).where(eq(cuts.coilId, id)).all())
+  return coilFrom(row)
 }
 
-export type NewCoil = Omit<Coil, 'id' | 'cuts' | 'opened' | 'lengthLeft' | 'discardedAt' | 'end'> & {
+export type NewCoil = Omit<Coil, 'id' | 'key' | 'opened' | 'lengthLeft' | 'discardedAt' | 'end'> & {
   readonly end?: StringEnd
   readonly lengthLeft?: number
   readonly openedAt?: number | null
@@ -138,23 +195,26 @@ export function isParked(store: Store, id: number): boolean {
   )
 }
 
-function coilFrom(row: typeof coils.$inferSelect, rows: readonly (typeof cuts.$inferSelect)[]): Coil {
-  return {
-    id: row.id,
-    label: row.label,
+function coilFrom(row: typeof coils.$inferSelect): Coil {
+  const spec = {
     construction: constructionFrom(row),
     colour: row.colour,
     tensionClass: row.tensionClass,
+    end: row.end,
+  }
+  return {
+    ...spec,
+    id: row.id,
+    key: specKey(spec),
+    label: row.label,
     maker: row.maker,
     line: row.line,
     place: row.place,
-    end: row.end,
     discardedAt: row.discardedAt,
     boughtAt: row.boughtAt,
     opened: row.openedAt !== null,
     boughtLength: metres(row.boughtMm),
     lengthLeft: metres(row.leftMm),
-    cuts: rows.map((cut) => ({ at: cut.at, length: metres(cut.lengthMm), jobId: cut.jobId })),
   }
 }
 

@@ -4,15 +4,24 @@
 import { soldByClass } from '@/core/instrument/instrument'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { CoilLeft, CutJob } from '@/core/stores/cut-plan'
-import { fitOf, type FitGrade } from '@/core/stores/fits'
+import type { FitGrade } from '@/core/stores/fits'
+import { fitting } from '@/core/stores/offers'
 import { specAt } from '@/core/stores/string-spec'
-import { shelf, type Coil } from './coils'
+import { worthCutting } from '@/core/stores/worth-cutting'
+import { openStores, withCuts, type Coil } from './coils'
 import type { Done, Store } from '../store/database'
-import { chooseCoilOf, jobById, openJobs, stringOf } from '../jobs/jobs'
+import { chooseCoilOf } from '../jobs/jobs'
+import { jobsOnStrings } from '../jobs/open-jobs'
+import { stringOf } from '../jobs/string-of'
 import { Refusal } from '@/boundary/refusal'
 
 export interface CuttingBench {
-  readonly jobs: readonly (CutJob & { readonly string: string; readonly coilId: number | null })[]
+  readonly jobs: readonly (CutJob & {
+    readonly string: string
+    readonly coilId: number | null
+    /** Coils that fit, whether a plan has to look at them or not. */
+    readonly fits: number
+  })[]
   readonly coils: readonly (CoilLeft & {
     readonly label: string
     readonly place: string
@@ -23,52 +32,60 @@ export interface CuttingBench {
 
 /** Jobs whose string is not cut yet, and every coil that could serve one. */
 export function cuttingBench(store: Store): CuttingBench {
-  const coils = shelf(store)
-  const open = openJobs(store)
-    .filter((job) => !job.sameString)
-    .map((row) => jobById(store, row.id))
-  const waiting = open.map((job) => ({
-    id: job.jobId,
-    string: stringOf(job, job.position),
-    coilId: job.coil?.id ?? null,
-    // What is set aside for a job stays its own.
-    options: coils
-      .filter(({ id }) => job.coil === null || id === job.coil.id)
-      .flatMap((coil) => {
-        const { grade } = fitOf(coil, job.position, soldByClass(job.instrument))
-        return grade === 'refused'
-          ? []
-          : [
-              {
-                coilId: coil.id,
-                length: fittingFigures(
-                  job.instrument,
-                  job.position,
-                  job.habits,
-                  coil.construction,
-                  job.corrections,
-                ).cut.total,
-                grade: grade as Exclude<FitGrade, 'refused'>,
-              },
-            ]
-      }),
-  }))
-  const useful = new Set(waiting.flatMap(({ options }) => options.map(({ coilId }) => coilId)))
-  const looped = open.some((job) => specAt(job.position, soldByClass(job.instrument)).end !== 'plain')
-  return {
-    jobs: waiting,
-    coils: coils
-      .filter(({ id }) => useful.has(id))
+  const stores = openStores(store)
+  const open = jobsOnStrings(store).filter(({ row }) => !row.sameString)
+  const useful = new Map<number, Coil>()
+  const waiting = open.map((job) => {
+    const { instrument, position, habits, corrections, row } = job
+    const options = fitting(stores, position, soldByClass(instrument)).flatMap(({ spec, coils, fit }) => {
+      // What is set aside for a job stays its own.
+      const own = coils.filter(({ id }) => row.coilId === null || id === row.coilId)
+      if (own.length === 0) return []
+      const length = fittingFigures(instrument, position, habits, spec.construction, corrections).cut.total
+      for (const coil of own) useful.set(coil.id, coil)
+      return own.map((coil) => ({
+        coilId: coil.id,
+        length,
+        grade: fit.grade as Exclude<FitGrade, 'refused'>,
+      }))
+    })
+    return { id: row.id, string: stringOf(job, position), coilId: row.coilId, fits: options.length, options }
+  })
+  const looped = open.some(
+    ({ position, instrument }) => specAt(position, soldByClass(instrument)).end !== 'plain',
+  )
+  const coils = worthCutting(
+    waiting,
+    [...useful.values()]
+      .sort((a, b) => a.id - b.id)
       .map((coil) => ({
         id: coil.id,
         left: coil.lengthLeft,
         opened: coil.opened,
         most: looped && coil.end !== 'plain' ? 1 : null,
-        label: coil.label,
-        place: coil.place,
-        bought: coil.boughtLength,
-        cuts: coil.cuts.map(({ length }) => length),
       })),
+  )
+  const kept = new Set(coils.map(({ id }) => id))
+  // What is set aside for a job is told, whether a plan would choose it or not.
+  for (const { coilId } of waiting) if (coilId !== null) kept.add(coilId)
+  const drawn = new Map(
+    withCuts(
+      store,
+      [...useful.values()].filter(({ id }) => kept.has(id)),
+    ).map((coil) => [coil.id, coil]),
+  )
+  return {
+    jobs: waiting.map((job) => ({ ...job, options: job.options.filter(({ coilId }) => kept.has(coilId)) })),
+    coils: [...drawn.values()].map(({ id, lengthLeft, opened, end, label, place, boughtLength, cuts }) => ({
+      id,
+      left: lengthLeft,
+      opened,
+      most: looped && end !== 'plain' ? 1 : null,
+      label,
+      place,
+      bought: boughtLength,
+      cuts: cuts.map(({ length }) => length),
+    })),
   }
 }
 
@@ -106,63 +123,4 @@ export function takeCuttingPlan(
       for (const { jobId, coilId } of cuts) chooseCoilOf(store, jobId, coilId)
     },
   )
-}
-
-/** What an open job has set aside of a coil. */
-export interface SetAside {
-  readonly jobId: number
-  readonly string: string
-  /** m */
-  readonly length: number
-  /** It takes the coil's ready-made end. */
-  readonly takesEnd: boolean
-}
-
-/** What open jobs have set aside, by coil: it is not free for another. */
-export function setAside(store: Store): ReadonlyMap<number, readonly SetAside[]> {
-  const byCoil = new Map<number, SetAside[]>()
-  for (const row of openJobs(store)) {
-    if (row.coilId === null) continue
-    const job = jobById(store, row.id)
-    const aside = {
-      jobId: row.id,
-      string: stringOf(job, job.position),
-      length: job.figures.cut.total,
-      takesEnd: specAt(job.position, null).end !== 'plain',
-    }
-    byCoil.set(row.coilId, [...(byCoil.get(row.coilId) ?? []), aside])
-  }
-  return byCoil
-}
-
-/** A coil without what other jobs have set aside of it. */
-export function withoutSetAside(coil: Coil, aside: readonly SetAside[]): Coil {
-  if (aside.length === 0) return coil
-  const taken = aside.reduce((sum, { length }) => sum + length, 0)
-  return {
-    ...coil,
-    lengthLeft: Math.max(0, coil.lengthLeft - taken),
-    opened: true,
-    end: aside.some(({ takesEnd }) => takesEnd) ? 'plain' : coil.end,
-  }
-}
-
-/**
- * The shelf as it is free: what jobs have set aside is taken off.
- *
- * @param forJob - the job that asks; what it has set aside itself is free for it
- */
-export function freeShelf(store: Store, forJob: number | null = null): readonly Coil[] {
-  const byCoil = setAside(store)
-  return shelf(store).map((coil) =>
-    withoutSetAside(
-      coil,
-      (byCoil.get(coil.id) ?? []).filter(({ jobId }) => jobId !== forJob),
-    ),
-  )
-}
-
-/** Open jobs that a coil is set aside for. */
-export function jobsOnCoil(store: Store, coilId: number): readonly SetAside[] {
-  return setAside(store).get(coilId) ?? []
 }

@@ -5,6 +5,7 @@ import { soldByClass, type Instrument, type StringPosition } from '@/core/instru
 import { keysFilledBy, specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
 import type { Store } from '../store/database'
 import { allInstruments } from '../instruments/instruments'
+import { instruments, positions } from '../store/schema'
 
 export interface Served {
   readonly instrument: Instrument
@@ -13,6 +14,11 @@ export interface Served {
 
 /** Positions by what they ask for. */
 export function positionsBySpec(store: Store): (spec: StringSpec) => readonly Served[] {
+  const bySpec = store.kept.get('positions by spec', [instruments, positions], () => sorted(store))
+  return (spec) => keysFilledBy(spec).flatMap((key) => bySpec.get(key) ?? [])
+}
+
+function sorted(store: Store): ReadonlyMap<string, readonly Served[]> {
   const bySpec = new Map<string, Served[]>()
   for (const { instrument } of allInstruments(store)) {
     for (const position of instrument.positions) {
@@ -22,13 +28,18 @@ export function positionsBySpec(store: Store): (spec: StringSpec) => readonly Se
       else bySpec.set(key, [{ instrument, position }])
     }
   }
-  return (spec) => keysFilledBy(spec).flatMap((key) => bySpec.get(key) ?? [])
+  return bySpec
 }
+
+/** Instruments that are named before the rest are counted. */
+const NAMED = 4
 
 /** Positions in a few words: `Lovage 22, 23`. */
 export function servedWords(served: readonly Served[]): string {
   const byInstrument = new Map<string, number[]>()
   for (const { instrument, position } of served)
     byInstrument.set(instrument.name, [...(byInstrument.get(instrument.name) ?? []), position.called.number])
-  return [...byInstrument].map(([name, numbers]) => `${name} ${numbers.join(', ')}`).join('; ')
+  const words = [...byInstrument].map(([name, numbers]) => `${name} ${numbers.join(', ')}`)
+  const more = words.length - NAMED
+  return more > 1 ? `${words.slice(0, NAMED).join('; ')}; ${more} more instruments` : words.join('; ')
 }

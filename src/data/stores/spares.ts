@@ -5,12 +5,13 @@ import { NO_CORRECTIONS } from '@/core/fitting/corrections'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { Habits } from '@/core/fitting/habits'
 import { soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
-import { offersFor, type Offer } from '@/core/stores/offers'
-import type { Coil } from './coils'
+import { bestOffer, offersFor, type Offer, type SortedOut } from '@/core/stores/offers'
+import type { Store } from '../store/database'
+import { withCuts, type Coil, type CutCoil } from './coils'
 
 /** Coils that fit a position, best first, each with what its own cut would leave. */
 export function offersAt(
-  coils: readonly Coil[],
+  coils: SortedOut<Coil>,
   instrument: Instrument,
   position: StringPosition,
   habits: Habits,
@@ -20,19 +21,39 @@ export function offersAt(
     coils,
     position,
     soldByClass(instrument),
-    (coil) => fittingFigures(instrument, position, habits, coil.construction, corrections).cut.total,
+    (construction) => fittingFigures(instrument, position, habits, construction, corrections).cut.total,
   )
+}
+
+/** Coils that are long enough, and coils that are too short, that are shown for one string. */
+const SHOWN = 12
+
+/** The first of the offers, with the cuts that they are drawn with. */
+export function drawnOffers(store: Store, offers: readonly Offer<Coil>[]): readonly Offer<CutCoil>[] {
+  const enough = offers.filter(({ leaves }) => leaves >= 0).slice(0, SHOWN)
+  const short = offers.filter(({ leaves }) => leaves < 0).slice(0, SHOWN)
+  const shown = [...enough, ...short]
+  const drawn = withCuts(
+    store,
+    shown.map(({ coil }) => coil),
+  )
+  return shown.map((offer, i) => ({ ...offer, coil: drawn[i] as CutCoil }))
 }
 
 /** A few words for each position: the coil to cut, how many cuts it holds. */
 export function sparesOf(
-  coils: readonly Coil[],
+  coils: SortedOut<Coil>,
   instrument: Instrument,
   habits: Habits,
 ): Readonly<Record<number, string>> {
   return Object.fromEntries(
     instrument.positions.map((position) => {
-      const [best] = offersAt(coils, instrument, position, habits)
+      const best = bestOffer(
+        coils,
+        position,
+        soldByClass(instrument),
+        (construction) => fittingFigures(instrument, position, habits, construction).cut.total,
+      )
       if (!best || best.leaves < 0) return [position.number, 'nothing long enough that fits']
       const cuts = best.yields === 1 ? 'one cut' : `${best.yields} cuts`
       const note = best.fit.grade === 'exact' ? '' : ` (${best.fit.grade})`

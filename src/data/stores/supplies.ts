@@ -1,12 +1,13 @@
 /**
  * Anchors, beads and glue, and the anchors that broken gut is made into.
  */
-import { asc, desc, eq } from 'drizzle-orm'
-import { anchorsFrom, type SupplyKind } from '@/core/stores/supplies'
+import { and, asc, desc, eq, gt, gte, isNull } from 'drizzle-orm'
+import { ANCHOR_GAUGE, anchorsFrom, type SupplyKind } from '@/core/stores/supplies'
 import { constructionFrom } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
+import { inMm } from '../store/millimetres'
 import { byPositionId } from '../instruments/instruments'
-import { stringOf } from '../jobs/jobs'
+import { stringOf } from '../jobs/string-of'
 import { found, Refusal } from '@/boundary/refusal'
 import { anchorsMade, breaks, fittedStrings, supplies } from '../store/schema'
 
@@ -107,32 +108,37 @@ function supplyById(store: Store, id: number): Supply {
   )
 }
 
-/** Broken strings that anchors can still be made of, the latest first. */
+/** Broken strings are kept for anchors so long, ms; older ones are thrown away by then. */
+const KEPT_FOR = 365 * 86_400_000
+/** As many of them as anybody looks through. */
+const SHOWN = 30
+
+/** Broken strings of the last year that anchors can still be made of, the latest first. */
 export function anchorGut(store: Store): readonly AnchorGut[] {
-  const used = new Set(
-    store.rows
-      .select({ fittedId: anchorsMade.fittedId })
-      .from(anchorsMade)
-      .all()
-      .map((row) => row.fittedId),
-  )
-  return store.rows
-    .select()
+  const rows = store.rows
+    .select({ positionId: breaks.positionId, at: breaks.at, string: fittedStrings })
     .from(breaks)
     .innerJoin(fittedStrings, eq(breaks.fittedId, fittedStrings.id))
+    .leftJoin(anchorsMade, eq(anchorsMade.fittedId, fittedStrings.id))
+    .where(
+      and(
+        gt(breaks.at, store.now() - KEPT_FOR),
+        eq(fittedStrings.material, 'gut'),
+        gte(fittedStrings.gaugeMm, inMm(ANCHOR_GAUGE)),
+        isNull(fittedStrings.wrapMaterial),
+        isNull(anchorsMade.id),
+      ),
+    )
     .orderBy(desc(breaks.at))
+    .limit(SHOWN)
     .all()
-    .flatMap(({ string_break: broken, fitted_string: string }): AnchorGut[] => {
-      if (used.has(string.id)) return []
-      const construction = constructionFrom(string)
-      // Most strings are too thin; only of the others need the instrument be read.
-      if (anchorsFrom(construction, Infinity) === 0) return []
-      const stored = byPositionId(store, broken.positionId)
-      const anchors = anchorsFrom(construction, stored.position.freeLength)
-      return anchors === 0
-        ? []
-        : [{ fittedId: string.id, string: stringOf(stored, stored.position), at: broken.at, anchors }]
-    })
+  return rows.flatMap(({ positionId, at, string }): AnchorGut[] => {
+    const stored = byPositionId(store, positionId)
+    const anchors = anchorsFrom(constructionFrom(string), stored.position.freeLength)
+    return anchors === 0
+      ? []
+      : [{ fittedId: string.id, string: stringOf(stored, stored.position), at, anchors }]
+  })
 }
 
 /**

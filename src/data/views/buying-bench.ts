@@ -30,12 +30,12 @@ export interface BuyingBench {
 }
 
 /** Everything the plan is reckoned from, as it stands now. */
-export function buyingBench(store: Store): BuyingBench {
+export function buyingBench(store: Store, onList = openNeeds(store)): BuyingBench {
   const { holdsWithinCents, concertHours, currency } = houseSettings(store)
   const items = catalogue(store)
   const offers = offersOf(items)
   return {
-    needs: openNeeds(store)
+    needs: onList
       .filter(({ toOrder }) => toOrder > 0)
       .map((need) => ({
         ...buyNeed(need),

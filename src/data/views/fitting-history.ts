@@ -1,12 +1,12 @@
 /**
  * What was predicted of each fitting, and what was measured.
  */
-import { desc, eq } from 'drizzle-orm'
+import { desc, eq, sql } from 'drizzle-orm'
 import type { Store } from '../store/database'
 import { byPositionId } from '../instruments/instruments'
-import { stringOf } from '../jobs/jobs'
+import { stringOf } from '../jobs/string-of'
 import { metres } from '../store/millimetres'
-import { fittings, jobs } from '../store/schema'
+import { fittings, fittingSums, jobs } from '../store/schema'
 
 export interface PastFitting {
   readonly jobId: number
@@ -20,29 +20,46 @@ export interface PastFitting {
   readonly wraps: number | null
 }
 
-/** Every fitting that came of a job, the latest first. */
-export function pastFittings(store: Store): readonly PastFitting[] {
+export interface FittingsPage {
+  readonly fittings: readonly PastFitting[]
+  readonly all: number
+  readonly pages: number
+}
+
+/** Fittings on one page. */
+export const FITTINGS_SHOWN = 50
+
+/** Fittings that came of a job, the latest first, a page of them. */
+export function pastFittings(store: Store, page: number): FittingsPage {
+  const all =
+    store.rows
+      .select({ all: sql<number>`coalesce(sum(${fittingSums.fittings}), 0)` })
+      .from(fittingSums)
+      .get()?.all ?? 0
+  const pages = Math.max(1, Math.ceil(all / FITTINGS_SHOWN))
   const length = (mm: number | null) => (mm === null ? null : metres(mm))
-  const names = new Map<number, string>()
-  return store.rows
+  const rows = store.rows
     .select()
     .from(fittings)
     .innerJoin(jobs, eq(fittings.jobId, jobs.id))
     .orderBy(desc(fittings.at), desc(fittings.id))
+    .limit(FITTINGS_SHOWN)
+    .offset(Math.min(page, pages - 1) * FITTINGS_SHOWN)
     .all()
-    .map(({ fitting, job }) => {
-      if (!names.has(job.positionId)) {
-        const stored = byPositionId(store, job.positionId)
-        names.set(job.positionId, stringOf(stored, stored.position))
-      }
+  return {
+    all,
+    pages,
+    fittings: rows.map(({ fitting, job }) => {
+      const stored = byPositionId(store, job.positionId)
       return {
         jobId: job.id,
         at: fitting.at,
-        string: names.get(job.positionId) as string,
+        string: stringOf(stored, stored.position),
         predictedCut: length(fitting.predictedCutMm),
         cut: length(fitting.cutMm),
         predictedWraps: fitting.predictedWraps,
         wraps: fitting.wraps,
       }
-    })
+    }),
+  }
 }

@@ -7,7 +7,7 @@ import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from '../store/database'
 import { stringsOn } from '../fitted/fitted'
 import type { StoredInstrument } from '../instruments/instruments'
-import { openJobs } from '../jobs/jobs'
+import { openJobs } from '../jobs/open-jobs'
 import { breaks, coils, fittedPositions, fittedStrings, fittings, readings } from '../store/schema'
 
 export interface HistoryEntry {
@@ -66,8 +66,7 @@ export function openJobNumbers(
 ): ReadonlyMap<number, number> {
   const numbers = new Map([...positionIds].map(([number, id]) => [id, number]))
   const open = openJobs(store).flatMap((job) => {
-    const number = numbers.get(job.positionId)
-    const position = instrument.positions.find((p) => p.number === number)
+    const position = instrument.positions[(numbers.get(job.positionId) ?? 0) - 1]
     return position ? samePiece(instrument, position).map((p) => [p.number, job.id] as const) : []
   })
   return new Map(open)

@@ -3,7 +3,7 @@
  */
 import { eq } from 'drizzle-orm'
 import type { Store } from '../store/database'
-import { stringsOnNow } from '../fitted/fitted'
+import { fittedById } from '../fitted/fitted'
 import { jobById, type Job } from '../jobs/jobs'
 import { fittings } from '../store/schema'
 import { settlingOf, type Settling } from '../fitted/settling'
@@ -23,7 +23,8 @@ export function jobOutcome(store: Store, jobId: number): JobOutcome | null {
   const job = jobById(store, jobId)
   const fitting = store.rows.select().from(fittings).where(eq(fittings.jobId, jobId)).get()
   if (job.finishedAt === null || !fitting) return null
-  const fitted = stringsOnNow(store).find((string) => string.id === fitting.fittedId)
+  const string = fittedById(store, fitting.fittedId)
+  const fitted = string?.endedAt === null ? string : null
   return {
     job,
     cutMm: fitting.cutMm,

@@ -1,20 +1,85 @@
 /**
- * The shelf of instruments, each with what is broken on it.
+ * The shelf of instruments, a page at a time, each with what is broken on it.
  */
-import type { Instrument } from '@/core/instrument/instrument'
-import type { Store } from '../store/database'
-import { openJobNumbers } from './instrument-view'
+import { FAMILIES, samePiece, type Family, type Instrument } from '@/core/instrument/instrument'
+import { leadingNames } from '@/core/instrument/names'
+import { settlingStrings } from '../fitted/settling'
 import { allInstruments } from '../instruments/instruments'
+import { jobsOnStrings } from '../jobs/open-jobs'
+import { grouped } from '../store/grouped'
+import type { Store } from '../store/database'
+
+export const HANDS = ['broken', 'retune'] as const
+/** What an instrument may need a hand for. */
+export type Hand = (typeof HANDS)[number]
+
+/** What is looked for on the shelf. */
+export interface ShelfAsked {
+  /** Part of a name or of an owner. */
+  readonly find: string
+  readonly family: Family | null
+  readonly needs: Hand | null
+  /** Counted from 0. */
+  readonly page: number
+}
 
 export interface ShelfEntry {
   readonly instrument: Instrument
+  /** Numbers of the positions that wait for a string, and what they are called. */
   readonly broken: readonly number[]
+  readonly brokenNames: readonly string[]
 }
 
-/** Every instrument, in the order they were added. */
-export function shelfView(store: Store): readonly ShelfEntry[] {
-  return allInstruments(store).map((stored) => ({
-    instrument: stored.instrument,
-    broken: [...openJobNumbers(store, stored).keys()],
-  }))
+export interface ShelfPage {
+  readonly entries: readonly ShelfEntry[]
+  readonly found: number
+  readonly all: number
+  readonly pages: number
+  /** Families that there are on the shelf. */
+  readonly families: readonly Family[]
+}
+
+/** Instruments on one page. */
+export const SHELF_SHOWN = 24
+
+/** A page of the instruments that are looked for, in the order they were added. */
+export function shelfView(store: Store, { find, family, needs, page }: ShelfAsked): ShelfPage {
+  const all = allInstruments(store)
+  const words = find.trim().toLowerCase()
+  const open = grouped(jobsOnStrings(store), ({ id }) => id)
+  const now = store.now()
+  const due =
+    needs === 'retune'
+      ? new Set(
+          settlingStrings(store)
+            .filter((s) => s.slipping || (s.nextAt !== null && s.nextAt <= now))
+            .map(({ slug }) => slug),
+        )
+      : null
+  const found = all.filter(
+    ({ id, instrument }) =>
+      (words === '' || `${instrument.name} ${instrument.owner}`.toLowerCase().includes(words)) &&
+      (family === null || instrument.family === family) &&
+      (needs !== 'broken' || open.has(id)) &&
+      (due === null || due.has(instrument.slug)),
+  )
+  const pages = Math.max(1, Math.ceil(found.length / SHELF_SHOWN))
+  const from = Math.min(page, pages - 1) * SHELF_SHOWN
+  const there = new Set(all.map(({ instrument }) => instrument.family))
+  return {
+    found: found.length,
+    all: all.length,
+    pages,
+    families: FAMILIES.filter((one) => there.has(one)),
+    entries: found.slice(from, from + SHELF_SHOWN).map(({ id, instrument }) => {
+      const jobs = open.get(id) ?? []
+      return {
+        instrument,
+        broken: jobs.flatMap(({ position }) => samePiece(instrument, position).map((p) => p.number)),
+        brokenNames: [
+          ...new Set(jobs.map(({ position, habits }) => leadingNames(position, habits.octaveNames).name)),
+        ],
+      }
+    }),
+  }
 }

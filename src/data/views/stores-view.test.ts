@@ -3,8 +3,9 @@ import { KERF } from '@/core/stores/cut-plan'
 import { soldByClass } from '@/core/instrument/instrument'
 import { keysFilledBy, specKey } from '@/core/stores/string-spec'
 import { buyingBench } from './buying-bench'
-import { shelf, type Coil } from '../stores/coils'
-import { cuttingBench, freeShelf, setAside, takeCuttingPlan } from '../stores/cutting'
+import { openCoils, type Coil } from '../stores/coils'
+import { cuttingBench, takeCuttingPlan } from '../stores/cutting'
+import { freeCoils, setAside } from '../stores/set-aside'
 import type { Store } from '../store/database'
 import { eachOnDemo } from '../demo/each-on-demo'
 import { instrumentBySlug } from '../instruments/instruments'
@@ -13,7 +14,7 @@ import { addNeeds, openNeeds, suggestedNeeds } from '../buying/need-list'
 import { placeOrders } from '../buying/orders'
 import { answersIn, orderView } from './orders-view'
 import { positionsBySpec, servedWords } from '../stores/served'
-import { coilRows, coilView, packetLabels } from './stores-view'
+import { coilsPage, coilView, packetLabels } from './stores-view'
 import { todayView } from './today'
 
 let store: Store
@@ -21,8 +22,17 @@ eachOnDemo((opened) => {
   store = opened
 })
 
+/** Every coil, page by page. */
+function coilRows() {
+  const asked = { look: '', material: null, openedOnly: false, by: 'label', down: false } as const
+  const { pages } = coilsPage(store, { ...asked, page: 0 })
+  return Array.from({ length: pages }, (_, page) => coilsPage(store, { ...asked, page })).flatMap(
+    ({ rows }) => rows,
+  )
+}
+
 test('every coil says which positions it is exactly right for, and one of another make says so', () => {
-  const rows = coilRows(store)
+  const rows = coilRows()
   const served = positionsBySpec(store)
   for (const row of rows) {
     const here = served(row)
@@ -58,11 +68,11 @@ test('what a plan sets aside is drawn on the coil, told on its sheet, and no mor
   expect(setAside(store).get(option!.coilId)).toEqual([
     expect.objectContaining({ jobId: job.id, length: expect.closeTo(option!.length, 6) }),
   ])
-  expect(freeShelf(store).find(({ id }) => id === option!.coilId)!.lengthLeft).toBeCloseTo(
+  expect(freeCoils(store).find(({ id }) => id === option!.coilId)!.lengthLeft).toBeCloseTo(
     bench.coils.find(({ id }) => id === option!.coilId)!.left - option!.length,
     6,
   )
-  expect(coilRows(store).find(({ id }) => id === option!.coilId)!.setAside).toBeCloseTo(option!.length, 6)
+  expect(coilRows().find(({ id }) => id === option!.coilId)!.setAside).toBeCloseTo(option!.length, 6)
   expect(coilView(store, option!.coilId).jobs).toEqual([
     {
       jobId: job.id,
@@ -85,12 +95,14 @@ test('what a plan sets aside is drawn on the coil, told on its sheet, and no mor
 })
 
 test('every label leads to a position it serves, or to the coil', () => {
-  for (const { id, path: leads, serves } of packetLabels(store, null)) {
+  for (const { id, path: leads, serves } of packetLabels(store, { ids: null, look: '', page: 0 }).labels) {
     if (serves === '') expect(leads).toBe(`/stores/coils/${id}`)
     else expect(leads).toMatch(/^\/instruments\/[a-z]+\?string=\d+$/)
   }
-  const [one, other] = shelf(store) as readonly [Coil, Coil]
-  expect(packetLabels(store, [one.id, other.id]).map(({ id }) => id)).toEqual([one.id, other.id])
+  const [one, other] = openCoils(store) as readonly [Coil, Coil]
+  expect(
+    packetLabels(store, { ids: [one.id, other.id], look: '', page: 0 }).labels.map(({ id }) => id),
+  ).toEqual([other.id, one.id])
 })
 
 test('what must be ready for a date must come sooner by its settling: nylon sooner than gut, gut than wire', () => {
@@ -130,7 +142,7 @@ test('an order on its way is on Today with what to do next, and off the plan', (
       lines: [{ itemId: offer.id, packs: 1, fills: [{ needId: need.id, strings: 1 }] }],
     },
   ]).result
-  expect(todayView(store).orders).toEqual([expect.objectContaining({ id, next: 'to be sent' })])
+  expect(todayView(store).orders.shown).toEqual([expect.objectContaining({ id, next: 'to be sent' })])
   expect(buyingBench(store).needs.some((one) => one.id === need.id)).toBe(false)
   expect(openNeeds(store).find((one) => one.id === need.id)?.orderId).toBe(id)
   const view = orderView(store, id!)

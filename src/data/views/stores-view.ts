@@ -3,10 +3,28 @@
  */
 import { leadingNames } from '@/core/instrument/names'
 import { otherMake } from '@/core/stores/asked-make'
-import { coilById, shelf, type Coil } from '../stores/coils'
-import { jobsOnCoil, setAside } from '../stores/cutting'
+import { materialWord, outerGauge } from '@/core/strings/construction'
+import { coilById, openCoils, withCuts, type Coil, type CutCoil } from '../stores/coils'
+import { coils as coilTable, instruments, parkedTails, positions } from '../store/schema'
+import { jobsOnCoil, setAside } from '../stores/set-aside'
 import type { Store } from '../store/database'
 import { positionsBySpec, servedWords, type Served } from '../stores/served'
+
+export const COIL_ORDERS = ['label', 'material', 'gauge', 'left', 'bought'] as const
+export type CoilOrder = (typeof COIL_ORDERS)[number]
+
+/** What is looked for in the stores, and in which order. */
+export interface CoilsAsked {
+  /** Words that a coil must have, all as one text. */
+  readonly look: string
+  /** Null for any. */
+  readonly material: string | null
+  readonly openedOnly: boolean
+  readonly by: CoilOrder
+  readonly down: boolean
+  /** Counted from 0. */
+  readonly page: number
+}
 
 export interface CoilRow extends Coil {
   /** Positions it is exactly right for, in a few words. */
@@ -17,11 +35,48 @@ export interface CoilRow extends Coil {
   readonly otherMake: string | null
 }
 
-/** Every coil on the shelf, with what it serves and what is set aside of it. */
-export function coilRows(store: Store): readonly CoilRow[] {
+export interface CoilsPage {
+  readonly rows: readonly CutCoil<CoilRow>[]
+  /** How many were found, and how many there are. */
+  readonly found: number
+  readonly all: number
+  readonly pages: number
+  readonly materials: readonly string[]
+}
+
+/** Shorter than any string that is ever cut, m. */
+const SCRAP = 0.1
+const ROWS = 25
+const inOrder = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+const byNumber = new Intl.Collator('en', { numeric: true })
+
+const ORDERS: Readonly<Record<CoilOrder, (a: Coil, b: Coil) => number>> = {
+  label: (a, b) => byNumber.compare(a.label, b.label),
+  material: (a, b) => inOrder(materialWord(a.construction), materialWord(b.construction)),
+  gauge: (a, b) => outerGauge(a.construction) - outerGauge(b.construction),
+  left: (a, b) => a.lengthLeft - b.lengthLeft,
+  bought: (a, b) => a.boughtAt - b.boughtAt,
+}
+
+/** A page of the coils that are looked for, each with what it serves and what is set aside of it. */
+export function coilsPage(
+  store: Store,
+  { look, material, openedOnly, by, down, page }: CoilsAsked,
+): CoilsPage {
   const servedBy = positionsBySpec(store)
   const aside = setAside(store)
-  return shelf(store).map((coil) => {
+  const all = openCoils(store).filter(({ lengthLeft }) => lengthLeft >= SCRAP)
+  const found = coilsWith(store, look)
+    .filter(
+      (coil) =>
+        coil.lengthLeft >= SCRAP &&
+        (material === null || materialWord(coil.construction) === material) &&
+        (!openedOnly || coil.opened),
+    )
+    .sort((a, b) => (down ? -1 : 1) * ORDERS[by](a, b) || a.id - b.id)
+  const pages = Math.max(1, Math.ceil(found.length / ROWS))
+  const from = Math.min(page, pages - 1) * ROWS
+  const rows = found.slice(from, from + ROWS).map((coil): CoilRow => {
     const served = servedBy(coil)
     return {
       ...coil,
@@ -30,10 +85,40 @@ export function coilRows(store: Store): readonly CoilRow[] {
       otherMake: makeDiffers(coil, served),
     }
   })
+  return {
+    rows: withCuts(store, rows),
+    found: found.length,
+    all: all.length,
+    pages,
+    materials: [...new Set(all.map(({ construction }) => materialWord(construction)))].sort(),
+  }
+}
+
+/** Coils that have some words in what they can be looked for by; all where there are none. */
+function coilsWith(store: Store, look: string): readonly Coil[] {
+  const words = look.trim().toLowerCase()
+  const coils = openCoils(store)
+  if (words === '') return coils
+  const texts = store.kept.get('coil texts', [coilTable, parkedTails, instruments, positions], () => {
+    const servedBy = positionsBySpec(store)
+    const serves = new Map<string, string>()
+    return coils.map((coil) => {
+      const known = serves.get(coil.key) ?? servedWords(servedBy(coil))
+      serves.set(coil.key, known)
+      return haystack(coil, known)
+    })
+  })
+  return coils.filter((_, i) => texts[i]?.includes(words))
+}
+
+/** All that a coil can be looked for by. */
+function haystack(coil: Coil, serves: string): string {
+  const gauge = (outerGauge(coil.construction) * 1000).toFixed(2)
+  return `${coil.label} ${coil.place} ${materialWord(coil.construction)} ${gauge} ${coil.colour} ${coil.tensionClass} ${coil.end} ${coil.maker} ${coil.line} ${serves}`.toLowerCase()
 }
 
 export interface CoilView {
-  readonly coil: Coil
+  readonly coil: CutCoil
   readonly jobs: ReturnType<typeof jobsOnCoil>
   readonly serves: readonly {
     readonly slug: string
@@ -46,7 +131,7 @@ export interface CoilView {
 
 /** One coil with everything there is to say of it; Refusal 404 when there is none. */
 export function coilView(store: Store, id: number): CoilView {
-  const coil = coilById(store, id)
+  const [coil] = withCuts(store, [coilById(store, id)]) as [CutCoil]
   const served = positionsBySpec(store)(coil)
   return {
     coil,
@@ -78,21 +163,45 @@ export interface PacketLabel {
   readonly path: string
 }
 
-/** Labels of packets. */
-export function packetLabels(store: Store, ids: readonly number[] | null): readonly PacketLabel[] {
+export interface LabelsPage {
+  readonly labels: readonly PacketLabel[]
+  readonly found: number
+  readonly pages: number
+}
+
+/** Labels on one page: as many as an A4 sheet of them holds. */
+const LABELS = 24
+
+/**
+ * A page of packet labels, the newest packets first, since those want one.
+ *
+ * @param ids - those alone; null for all that have the words looked for
+ */
+export function packetLabels(
+  store: Store,
+  {
+    ids,
+    look,
+    page,
+  }: { readonly ids: readonly number[] | null; readonly look: string; readonly page: number },
+): LabelsPage {
   const servedBy = positionsBySpec(store)
-  return shelf(store)
-    .filter(({ id }) => ids === null || ids.includes(id))
-    .map((coil) => {
-      const served = servedBy(coil)
-      const [first] = served
-      return {
-        id: coil.id,
-        coil,
-        serves: servedWords(served),
-        path: first
-          ? `/instruments/${first.instrument.slug}?string=${first.position.number}`
-          : `/stores/coils/${coil.id}`,
-      }
-    })
+  const found = (
+    ids ? openCoils(store).filter(({ id }) => ids.includes(id)) : [...coilsWith(store, look)]
+  ).sort((a, b) => b.id - a.id)
+  const pages = Math.max(1, Math.ceil(found.length / LABELS))
+  const from = Math.min(page, pages - 1) * LABELS
+  const labels = found.slice(from, from + LABELS).map((coil) => {
+    const served = servedBy(coil)
+    const [first] = served
+    return {
+      id: coil.id,
+      coil,
+      serves: servedWords(served),
+      path: first
+        ? `/instruments/${first.instrument.slug}?string=${first.position.number}`
+        : `/stores/coils/${coil.id}`,
+    }
+  })
+  return { labels, found: found.length, pages }
 }

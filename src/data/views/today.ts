@@ -1,19 +1,22 @@
 /**
  * What needs a hand now.
  */
-import { asc, gte } from 'drizzle-orm'
-import { leadingNames } from '@/core/instrument/names'
+import { asc, eq, gte } from 'drizzle-orm'
+import { leadingNames, numberName } from '@/core/instrument/names'
+import { coreMaterial } from '@/core/strings/construction'
 import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from '../store/database'
-import { openJobs, jobById } from '../jobs/jobs'
-import { allOrders } from '../buying/orders'
+import { coilById } from '../stores/coils'
+import { isOnNeedList, jobById, stepsDone } from '../jobs/jobs'
+import { jobsOnStrings, type OpenJob } from '../jobs/open-jobs'
+import { openOrders, type Order } from '../buying/orders'
 import { openTails, type ParkedTail } from '../fitted/parked-tails'
-import { occasions } from '../store/schema'
+import { breaks, occasions } from '../store/schema'
 import { settlingStrings, type Settling } from '../fitted/settling'
 
 const DAY = 86_400_000
 
-export interface OpenJob {
+export interface OpenJobLine {
   readonly jobId: number
   readonly name: string
   readonly instrumentName: string
@@ -27,18 +30,44 @@ export interface Ahead {
   readonly name: string
   readonly at: number
   /** Strings that will not hold by then, of those settling. */
-  readonly notReady: readonly string[]
+  readonly notReady: Shown<string>
+}
+
+/** The first of a list, and how long it is. */
+export interface Shown<One> {
+  readonly shown: readonly One[]
+  readonly all: number
+}
+
+/** A settling string as its line on Today tells it. */
+export interface SettlingLine {
+  readonly fittedId: number
+  readonly positionId: number
+  readonly slug: string
+  readonly number: number
+  readonly name: string
+  /** `string 7` */
+  readonly numberName: string
+  readonly instrumentName: string
+  /** How it settles, in a few words. */
+  readonly settles: string
+  readonly slipping: boolean
+  /** Cents. */
+  readonly expectedNow: number
+  readonly nextAt: number | null
 }
 
 export interface TodayView {
-  readonly jobs: readonly OpenJob[]
-  /** Slipping first, then by when they fall due. */
-  readonly settling: readonly Settling[]
+  readonly jobs: Shown<OpenJobLine>
+  /** Strings to retune now: slipping first, then by when they fell due. */
+  readonly due: Shown<SettlingLine>
+  /** Those that come next. */
+  readonly later: Shown<SettlingLine>
   readonly ahead: readonly Ahead[]
   /** Orders that are not closed, the latest first. */
-  readonly orders: readonly Coming[]
+  readonly orders: Shown<Coming>
   /** Tails parked on necks, the one due first first. */
-  readonly tails: readonly ParkedTail[]
+  readonly tails: Shown<ParkedTail>
 }
 
 export interface Coming {
@@ -56,30 +85,76 @@ const NEXT = {
   closed: '',
 } as const
 
-/** The day's work. */
-export function todayView(store: Store): TodayView {
+/** As many of each list as a person looks through; the rest is asked for. */
+const SHOWN = { due: 20, later: 12, jobs: 12, tails: 10, orders: 8, notReady: 12 } as const
+
+/** The day's work; `whole` for every line of it. */
+export function todayView(store: Store, whole = false): TodayView {
   const settling = settlingStrings(store)
+  const now = store.now()
+  const isDue = (s: Settling) => s.slipping || (s.nextAt !== null && s.nextAt <= now)
+  const first = <From, To>(all: readonly From[], most: number, line: (one: From) => To): Shown<To> => ({
+    shown: (whole ? all : all.slice(0, most)).map(line),
+    all: all.length,
+  })
+  const itself = <T>(one: T) => one
+  const due = settling.filter(isDue)
   return {
-    tails: openTails(store),
-    orders: allOrders(store)
-      .filter(({ state }) => state !== 'closed')
-      .map(({ id, supplier, state, lines }) => ({
-        id,
-        supplier: supplier.name,
-        next: lines.some(({ replacesId, answer }) => replacesId !== null && answer === null)
-          ? 'a substitute is offered'
-          : NEXT[state],
-      })),
-    jobs: openJobs(store).map(({ id }) => openJob(store, id)),
-    settling: [...settling.filter((s) => s.slipping), ...settling.filter((s) => !s.slipping)],
+    due: first(
+      [...due.filter((s) => s.slipping), ...due.filter((s) => !s.slipping)],
+      SHOWN.due,
+      settlingLine,
+    ),
+    later: first(
+      settling.filter((s) => !isDue(s)),
+      SHOWN.later,
+      settlingLine,
+    ),
+    tails: first(openTails(store), SHOWN.tails, itself),
+    orders: first(openOrders(store), SHOWN.orders, coming),
+    jobs: first(jobsOnStrings(store), SHOWN.jobs, (job) => jobLine(store, job)),
     ahead: occasionsAhead(store).map(({ name, at }) => ({
       name,
       at,
-      notReady: settling
-        .filter((s) => s.readyAt > at || s.slipping)
-        .map((s) => `${s.name} of ${s.instrumentName}`),
+      notReady: first(
+        settling.filter((s) => s.readyAt > at || s.slipping),
+        SHOWN.notReady,
+        (s) => `${s.name} of ${s.instrumentName}`,
+      ),
     })),
   }
+}
+
+function coming({ id, supplier, state, lines }: Order): Coming {
+  const isOffered = lines.some(({ replacesId, answer }) => replacesId !== null && answer === null)
+  return { id, supplier: supplier.name, next: isOffered ? 'a substitute is offered' : NEXT[state] }
+}
+
+function settlingLine(s: Settling): SettlingLine {
+  return {
+    fittedId: s.fitted.id,
+    positionId: s.positionId,
+    slug: s.slug,
+    number: s.position.number,
+    name: s.name,
+    numberName: numberName(s.position),
+    instrumentName: s.instrumentName,
+    settles: settlesWord(s),
+    slipping: s.slipping,
+    expectedNow: s.expectedNow,
+    nextAt: s.nextAt,
+  }
+}
+
+/** How it settles, against what strings of its kind usually do. */
+function settlesWord({ law, start, lawIsOwn, fitted }: Settling): string {
+  // What it is made of in a word: which nylon makes no difference here.
+  const kind = coreMaterial(fitted.construction).name.replace(/ [\d.]+$/, '')
+  const ratio = law.perDecade / start.perDecade
+  if (!lawIsOwn)
+    return fitted.moved ? `settles as ${kind} does that was on before` : `settles as ${kind} usually does`
+  if (ratio > 1.15) return `settles faster than ${kind} usually does`
+  return ratio < 0.87 ? `settles more slowly than ${kind} usually does` : `settles as ${kind} usually does`
 }
 
 /** Days that the strings must be ready for, the next first; one of today still counts. */
@@ -92,24 +167,28 @@ export function occasionsAhead(store: Store): readonly { readonly name: string; 
     .all()
 }
 
-function openJob(store: Store, id: number): OpenJob {
-  const job = jobById(store, id)
-  const left = job.steps.length - job.doneSteps.length
+function jobLine(store: Store, job: OpenJob): OpenJobLine {
+  const { row, position, instrument, habits } = job
+  const broken =
+    row.breakId === null
+      ? undefined
+      : store.rows.select({ site: breaks.site }).from(breaks).where(eq(breaks.id, row.breakId)).get()
   return {
-    jobId: id,
-    name: leadingNames(job.position, job.habits.octaveNames).name,
-    instrumentName: job.instrument.name,
-    openedAt: job.openedAt,
-    site: job.site === null ? null : siteWord(job.site, job.position).toLowerCase(),
-    next:
-      job.coil || job.sameString
-        ? job.doneSteps.length > 0
-          ? `${left} steps to go`
-          : job.coil
-            ? `${job.coil.label} set aside`
-            : 'to be put back'
-        : job.onNeedList
-          ? 'on the need list'
-          : 'choose a coil',
+    jobId: row.id,
+    name: leadingNames(position, habits.octaveNames).name,
+    instrumentName: instrument.name,
+    openedAt: row.openedAt,
+    site: broken ? siteWord(broken.site, position).toLowerCase() : null,
+    next: nextOf(store, job),
   }
+}
+
+function nextOf(store: Store, { row }: OpenJob): string {
+  if (row.coilId === null && !row.sameString)
+    return isOnNeedList(store, row.id) ? 'on the need list' : 'choose a coil'
+  if (stepsDone(store, row.id) > 0) {
+    const { steps, doneSteps } = jobById(store, row.id)
+    return `${steps.length - doneSteps.length} steps to go`
+  }
+  return row.coilId === null ? 'to be put back' : `${coilById(store, row.coilId).label} set aside`
 }

@@ -4,7 +4,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import { positionAt } from '@/core/instrument/instrument'
-import { shelf } from '../stores/coils'
+import { openCoils } from '../stores/coils'
 import { openStore, type Store } from '../store/database'
 import { prepare } from '../demo/prepare'
 import { changeHouse, houseSettings } from '../house/house'
@@ -13,7 +13,8 @@ import { instrumentBySlug } from '../instruments/instruments'
 import { openNeeds } from '../buying/need-list'
 import { orderLinesFor } from '../buying/order-lines'
 import { settlingStrings } from '../fitted/settling'
-import { shelfView } from './shelf-view'
+import { shelfView, type ShelfAsked } from './shelf-view'
+import { sortedOut } from '@/core/stores/offers'
 import { offersAt, sparesOf } from '../stores/spares'
 import { todayView } from './today'
 
@@ -31,17 +32,27 @@ afterAll(() => {
 
 const lovage = () => instrumentBySlug(store, 'lovage')
 
-test('the shelf shows what is broken', () => {
+/** Nothing is looked for. */
+const ANY: ShelfAsked = { find: '', family: null, needs: null, page: 0 }
+
+test('the shelf shows what is broken, and finds by name, owner, family and what needs a hand', () => {
   expect(
-    shelfView(store)
-      .filter(({ broken }) => broken.length > 0)
+    shelfView(store, ANY)
+      .entries.filter(({ broken }) => broken.length > 0)
       .map(({ instrument, broken }) => [instrument.name, broken]),
   ).toEqual([['Fennel', [25]]])
-  expect(shelfView(store)).toHaveLength(10)
+  expect(shelfView(store, ANY).entries).toHaveLength(10)
+  const found = (asked: Partial<ShelfAsked>) =>
+    shelfView(store, { ...ANY, ...asked }).entries.map(({ instrument }) => instrument.name)
+  expect(found({ needs: 'broken' })).toEqual(['Fennel'])
+  expect(found({ find: ' town ORCH' })).toEqual(['Lovage'])
+  expect(found({ family: 'lyre' })).toEqual(['Borage'])
+  expect(found({ needs: 'retune', family: 'pedal harp' })).toEqual(['Lovage'])
+  expect(found({ find: 'no such' })).toEqual([])
 })
 
 test('every position has its string but the broken one, and its history, newest first', () => {
-  for (const { instrument } of shelfView(store)) {
+  for (const { instrument } of shelfView(store, ANY).entries) {
     const view = instrumentView(store, instrumentBySlug(store, instrument.slug))
     for (const p of instrument.positions) {
       const here = view.positions[p.number]!
@@ -63,11 +74,11 @@ test('a position that broke four times at its disc says so', () => {
 
 test('spares name the coil to cut, the best one first, and never one that is too short', () => {
   const { instrument } = lovage()
-  const spares = sparesOf(shelf(store), instrument, DEFAULT_HABITS)
+  const spares = sparesOf(sortedOut(openCoils(store)), instrument, DEFAULT_HABITS)
   expect(spares[22]).toBe('Packet 8, Drawer A3: one cut')
   expect(spares[41]).toMatch(/nothing long enough|next gauge/)
   for (const p of instrument.positions) {
-    const [best] = offersAt(shelf(store), instrument, p, DEFAULT_HABITS)
+    const [best] = offersAt(sortedOut(openCoils(store)), instrument, p, DEFAULT_HABITS)
     if (best && best.leaves >= 0) expect(spares[p.number]).toContain(best.coil.label)
     else expect(spares[p.number]).toBe('nothing long enough that fits')
   }
@@ -122,7 +133,7 @@ test('nylon asks to be retuned sooner than gut of the same age, and wire far lat
 })
 
 test('a date ahead names the string that slips, and no other', () => {
-  expect(todayView(store).ahead.map((date) => date.notReady)).toEqual([
+  expect(todayView(store).ahead.map((date) => date.notReady.shown)).toEqual([
     ['1st-octave A of Lovage'],
     ['1st-octave A of Lovage'],
   ])

@@ -73,9 +73,9 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
               <span className="text-sm text-soft">
                 {aside
                   ? `${aside.label} is set aside`
-                  : job.options.length === 0
-                    ? 'nothing on the shelf fits'
-                    : `${job.options.length} ${job.options.length === 1 ? 'coil fits' : 'coils fit'}`}
+                  : job.fits === 0
+                    ? 'nothing in the stores fits'
+                    : `${job.fits} ${job.fits === 1 ? 'coil fits' : 'coils fit'}`}
               </span>
             </li>
           )

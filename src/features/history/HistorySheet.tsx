@@ -8,17 +8,20 @@ import type { HistoryPage, LoggedAction } from '@/data/views/actions-log'
 import { dateText, clockText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
+import { addressOf } from '@/ui/list/address'
 import { useHouse } from '@/ui/units'
+import { HistoryFilter, type HistoryFilterText } from './HistoryFilter'
+
+interface HistorySheetProps extends HistoryPage {
+  readonly filter: HistoryFilterText
+  /** Newer actions were left behind. */
+  readonly isBack: boolean
+  readonly kinds: readonly string[]
+  readonly instruments: readonly { readonly slug: string; readonly name: string }[]
+}
 
 /** Everything that was done, newest first; each can be undone, an undoing too. */
-export function HistorySheet({
-  actions,
-  before,
-  steps,
-  from,
-}: HistoryPage & { readonly steps: boolean; readonly from: number | null }) {
-  const query = (start: number | null, withSteps: boolean) =>
-    `/history?${new URLSearchParams({ ...(start === null ? {} : { before: String(start) }), ...(withSteps ? { steps: 'shown' } : {}) }).toString()}`
+export function HistorySheet({ actions, before, filter, isBack, kinds, instruments }: HistorySheetProps) {
   const { timeZone } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
@@ -36,22 +39,18 @@ export function HistorySheet({
       <p className="text-soft">
         Everything that was done, newest first. Undoing one is an entry of its own; nothing is wiped out.
       </p>
-      <p className="mt-2 flex flex-wrap gap-3 text-sm">
-        <Link
-          className="inline-flex min-h-8 items-center underline underline-offset-2"
-          href={query(from, !steps)}
-        >
-          {steps ? 'Leave the steps of jobs out' : 'Show the steps of jobs too'}
-        </Link>
-        {from !== null && (
+      <HistoryFilter filter={filter} kinds={kinds} instruments={instruments} />
+      {isBack && (
+        <p className="mt-2 text-sm">
           <Link
             className="inline-flex min-h-8 items-center underline underline-offset-2"
-            href={query(null, steps)}
+            href={addressOf('/history', { ...filter })}
           >
             Back to the newest
           </Link>
-        )}
-      </p>
+        </p>
+      )}
+      {actions.length === 0 && <p className="mt-4">Nothing of that was done.</p>}
       <ol className="ruled mt-3">
         {actions.map((action) => (
           <li
@@ -84,7 +83,11 @@ export function HistorySheet({
       </ol>
       {before !== null && (
         <p className="mt-4">
-          <Link className="button" href={query(before, steps)}>
+          <Link
+            className="button"
+            href={addressOf('/history', { ...filter, before: String(before) })}
+            prefetch={false}
+          >
             Show what was done before
           </Link>
         </p>

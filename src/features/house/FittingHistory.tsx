@@ -3,19 +3,30 @@
 import Link from 'next/link'
 import { restsOn, type Corrections, type FittingKind } from '@/core/fitting/corrections'
 import { measure } from '@/core/measure'
-import type { PastFitting } from '@/data/views/fitting-history'
+import type { FittingsPage } from '@/data/views/fitting-history'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
+import { shownWords } from '@/ui/list/address'
+import { Pager } from '@/ui/list/Pager'
 import { useHouse } from '@/ui/units'
 
 interface FittingHistoryProps {
-  readonly fittings: readonly PastFitting[]
+  readonly past: FittingsPage
+  /** Counted from 0. */
+  readonly page: number
+  /** How many kinds there are; `learned` may be the first of them. */
+  readonly kinds: number
   /** By kind of pin and fastening, the most fitted first. */
   readonly learned: readonly { readonly kind: FittingKind; readonly corrections: Corrections }[]
 }
 
 /** What was worked out of each fitting and what it came to, and what the house has learned from it. */
-export function FittingHistory({ fittings, learned }: FittingHistoryProps) {
+export function FittingHistory({
+  past: { fittings, all, pages },
+  page,
+  kinds,
+  learned,
+}: FittingHistoryProps) {
   const { unit, timeZone } = useHouse()
   const length = (metres: number | null) =>
     metres === null ? '–' : measureText(measure('length', metres), unit)
@@ -30,9 +41,9 @@ export function FittingHistory({ fittings, learned }: FittingHistoryProps) {
     <div className="sheet p-4 md:p-6">
       <h1 className="text-2xl font-semibold">Worked out and measured</h1>
       <p className="max-w-prose text-soft">
-        Each dot is one fitting: how far it came out from the figure worked out. What a kind of pin and
-        fastening has taught is taken into its next job; where it has taught little, its family is asked, and
-        then the house.
+        Each dot is one of the fittings below: how far it came out from the figure worked out. What a kind of
+        pin and fastening has taught is taken into its next job; where it has taught little, its family is
+        asked, and then the house.
       </p>
       {fittings.length === 0 ? (
         <p className="mt-4">
@@ -97,6 +108,11 @@ export function FittingHistory({ fittings, learned }: FittingHistoryProps) {
               </tbody>
             </table>
           </div>
+          {kinds > learned.length && (
+            <p className="mt-1 text-sm text-soft">
+              The {learned.length} that were fitted most, of {kinds}.
+            </p>
+          )}
           <div
             className="mt-4 overflow-x-auto"
             tabIndex={0}
@@ -134,6 +150,13 @@ export function FittingHistory({ fittings, learned }: FittingHistoryProps) {
               </tbody>
             </table>
           </div>
+          <Pager
+            path="/house/fittings"
+            filter={{}}
+            page={page}
+            pages={pages}
+            shown={shownWords(page, 50, all)}
+          />
         </>
       )}
     </div>

@@ -1,19 +1,24 @@
-'use client'
-
 import Link from 'next/link'
-import type { ShelfEntry } from '@/data/views/shelf-view'
-import { InstrumentSketch } from '@/drawings/field/InstrumentSketch'
-import { useLeadingNames } from '@/ui/units'
+import { SHELF_SHOWN, type ShelfPage } from '@/data/views/shelf-view'
+import { Miniature } from '@/drawings/field/Miniature'
+import { shownWords } from '@/ui/list/address'
+import { Pager } from '@/ui/list/Pager'
+import { ShelfFilter, type ShelfFilterText } from './ShelfFilter'
 
 interface InstrumentShelfProps {
   readonly title: string
   readonly lead: string
-  readonly instruments: readonly ShelfEntry[]
+  /** Of the page it stands on. */
+  readonly path: string
+  readonly view: ShelfPage
+  readonly filter: ShelfFilterText
+  /** Counted from 0. */
+  readonly page: number
 }
 
 /** The shelf: every instrument by its own string field in small. */
-export function InstrumentShelf({ title, lead, instruments }: InstrumentShelfProps) {
-  const leadingNames = useLeadingNames()
+export function InstrumentShelf({ title, lead, path, view, filter, page }: InstrumentShelfProps) {
+  const { entries, found, all, pages, families } = view
   return (
     <div className="sheet p-5">
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -25,12 +30,19 @@ export function InstrumentShelf({ title, lead, instruments }: InstrumentShelfPro
           A new instrument
         </Link>
       </div>
-      {instruments.length === 0 && <p className="mt-6">No instrument is on the shelf yet.</p>}
+      {all > FEW && <ShelfFilter filter={filter} families={families} />}
+      {all > FEW && (
+        <p className="mt-2 text-sm text-soft" role="status">
+          {found === all ? `${all} instruments` : `${found} of ${all} instruments`}
+        </p>
+      )}
+      {all === 0 && <p className="mt-6">No instrument is on the shelf yet.</p>}
+      {all > 0 && found === 0 && <p className="mt-6">No instrument is like that.</p>}
       <ul className="mt-4 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
-        {instruments.map(({ instrument, broken }) => (
+        {entries.map(({ instrument, broken, brokenNames }) => (
           <li key={instrument.slug} className="border-t border-ink">
-            <Link href={`/instruments/${instrument.slug}`} className="group block py-4">
-              <InstrumentSketch
+            <Link href={`/instruments/${instrument.slug}`} prefetch={false} className="group block py-4">
+              <Miniature
                 instrument={instrument}
                 broken={broken}
                 className="mx-auto h-56 max-w-full md:h-72"
@@ -40,19 +52,23 @@ export function InstrumentShelf({ title, lead, instruments }: InstrumentShelfPro
                 {instrument.family}, {instrument.positions.length} strings, {instrument.restTuning} at rest
               </p>
               <p className="text-sm text-soft">{instrument.owner}</p>
-              {broken.length > 0 && (
-                <p className="mt-1 text-sm font-semibold text-ochre">
-                  Broken:{' '}
-                  {broken
-                    .map((number) => leadingNames(instrument.positions[number - 1]!).name)
-                    .filter((name, i, all) => all.indexOf(name) === i)
-                    .join(', ')}
-                </p>
+              {brokenNames.length > 0 && (
+                <p className="mt-1 text-sm font-semibold text-ochre">Broken: {brokenNames.join(', ')}</p>
               )}
             </Link>
           </li>
         ))}
       </ul>
+      <Pager
+        path={path}
+        filter={{ ...filter }}
+        page={page}
+        pages={pages}
+        shown={shownWords(page, SHELF_SHOWN, found)}
+      />
     </div>
   )
 }
+
+/** A shelf of so many is looked over at a glance. */
+const FEW = 6

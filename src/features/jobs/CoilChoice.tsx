@@ -6,7 +6,7 @@ import { otherMake } from '@/core/stores/asked-make'
 import type { Offer } from '@/core/stores/offers'
 import { outerGauge, materialWord } from '@/core/strings/construction'
 import { measure } from '@/core/measure'
-import type { Coil } from '@/data/stores/coils'
+import type { Coil, CutCoil } from '@/data/stores/coils'
 import { CoilBar } from '@/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
@@ -15,7 +15,7 @@ import { useHouse } from '@/ui/units'
 
 interface CoilChoiceProps {
   readonly jobId: number
-  readonly offers: readonly Offer<Coil>[]
+  readonly offers: readonly Offer<CutCoil>[]
   readonly chosenId: number | null
   readonly onNeedList: boolean
   /** Whether the string came off whole and may go on again. */
@@ -160,7 +160,7 @@ export function CoilChoice({
 
 interface OfferRowProps {
   readonly askedMake: string | null
-  readonly offer: Offer<Coil>
+  readonly offer: Offer<CutCoil>
   readonly fills: number
   readonly first: boolean
   readonly chosen: boolean

@@ -1,26 +1,38 @@
-import Link from 'next/link'
 import { countedFromWord, leadingNames, stringNames } from '@/core/instrument/names'
 import { isHarp, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import { specAt } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
-import type { PacketLabel } from '@/data/views/stores-view'
+import type { LabelsPage } from '@/data/views/stores-view'
 import { QrDrawing } from '@/drawings/QrDrawing'
 import { measureText } from '@/ui/format/measure'
+import { shownWords } from '@/ui/list/address'
+import { Pager } from '@/ui/list/Pager'
 import { PrintButton } from '@/ui/shell/PrintButton'
+import { LabelsFilter } from './LabelsFilter'
 
 interface LabelSheetProps {
   /** Where the codes lead: scheme and host. */
   readonly origin: string
   readonly unit: 'mm' | 'in'
-  readonly packets: readonly PacketLabel[]
+  readonly packets: LabelsPage
+  readonly filter: { readonly look: string; readonly coils: string }
+  readonly page: number
   /** The instrument whose positions are labelled; null for packets. */
   readonly instrument: Instrument | null
   readonly instruments: readonly { readonly slug: string; readonly name: string }[]
 }
 
 /** Labels to print and cut out: of packets, or of an instrument's positions, each with a code that opens the position. */
-export function LabelSheet({ origin, unit, packets, instrument, instruments }: LabelSheetProps) {
+export function LabelSheet({
+  origin,
+  unit,
+  packets: { labels, found, pages },
+  filter,
+  page,
+  instrument,
+  instruments,
+}: LabelSheetProps) {
   return (
     <section className="sheet p-4 md:p-5 print:border-0 print:p-0 print:shadow-none" aria-label="Labels">
       <div className="print:hidden">
@@ -28,22 +40,7 @@ export function LabelSheet({ origin, unit, packets, instrument, instruments }: L
         <p className="text-soft">A camera held to the code opens the position. Cut along the lines.</p>
         <div className="mt-3 flex flex-wrap items-center gap-2">
           <PrintButton />
-          <Link
-            className="button"
-            aria-current={instrument === null ? 'page' : undefined}
-            href="/stores/labels"
-          >
-            Packets
-          </Link>
-          {instruments.map(({ slug, name }) => (
-            <Link
-              key={slug}
-              className={`button ${instrument?.slug === slug ? 'border-ink bg-verdigris-wash' : ''}`}
-              href={`/stores/labels?positions=${slug}`}
-            >
-              {name}
-            </Link>
-          ))}
+          <LabelsFilter look={filter.look} positions={instrument?.slug ?? ''} instruments={instruments} />
         </div>
       </div>
       <ul className="mt-4 grid grid-cols-1 gap-0 sm:grid-cols-2 xl:grid-cols-3 print:mt-0 print:grid-cols-2">
@@ -65,7 +62,7 @@ export function LabelSheet({ origin, unit, packets, instrument, instruments }: L
                 />
               )
             })
-          : packets.map(({ id, coil, serves, path }) => (
+          : labels.map(({ id, coil, serves, path }) => (
               <Label
                 key={id}
                 address={`${origin}${path}`}
@@ -79,7 +76,16 @@ export function LabelSheet({ origin, unit, packets, instrument, instruments }: L
               />
             ))}
       </ul>
-      {instrument === null && packets.length === 0 && <p>There is no packet to label.</p>}
+      {instrument === null && labels.length === 0 && <p>There is no packet to label.</p>}
+      {instrument === null && (
+        <Pager
+          path="/stores/labels"
+          filter={filter}
+          page={Math.min(page, pages - 1)}
+          pages={pages}
+          shown={shownWords(Math.min(page, pages - 1), 24, found)}
+        />
+      )}
     </section>
   )
 }

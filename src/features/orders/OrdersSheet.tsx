@@ -2,31 +2,43 @@
 
 import Link from 'next/link'
 import { withThe } from '@/core/instrument/names'
-import { moneyText } from '@/core/stores/money'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import type { Need, SuggestedNeed } from '@/data/buying/need-list'
-import type { Order } from '@/data/buying/orders'
 import type { Supply } from '@/data/stores/supplies'
-import { dateText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
 import { BuyingPlan } from './BuyingPlan'
+import { OrderList, type OrderInList } from './OrderList'
+import { Suggestions, type Wanted } from './Suggestions'
 
 interface OrdersSheetProps {
   readonly needs: readonly Need[]
-  readonly suggested: readonly SuggestedNeed[]
+  /** What belongs on the list: the first of it told, and all of it to be put on. */
+  readonly suggested: { readonly shown: readonly SuggestedNeed[]; readonly all: readonly Wanted[] }
   readonly bench: BuyingBench
-  readonly orders: readonly Order[]
+  readonly orders: readonly OrderInList[]
+  /** Some of the closed ones, the number of the last of them where there are earlier ones, and whether there are later ones. */
+  readonly closed: readonly OrderInList[]
+  readonly earlier: number | null
+  readonly isLater: boolean
   /** Small things that are on the list, and those that run short. */
   readonly wanted: readonly Supply[]
   readonly short: readonly (Supply & { readonly short: number })[]
 }
 
 /** What must be bought, the cheapest way to buy it, and the orders there are. */
-export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: OrdersSheetProps) {
-  const { timeZone } = useHouse()
+export function OrdersSheet({
+  needs,
+  suggested,
+  bench,
+  orders,
+  closed,
+  earlier,
+  isLater,
+  wanted,
+  short,
+}: OrdersSheetProps) {
   const { act, refused } = useAct()
-  const put = (wanted: readonly SuggestedNeed[]) =>
+  const put = (wanted: readonly Wanted[]) =>
     act(
       '/api/needs',
       { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) },
@@ -176,42 +188,7 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
               </ul>
             </div>
           )}
-          {suggested.length > 0 && (
-            <div className="mt-4 border-t border-ink pt-2">
-              <div className="flex flex-wrap items-center justify-between gap-2">
-                <h2 className="text-lg font-semibold">It belongs on the list</h2>
-                <button
-                  type="button"
-                  className={`button ${needs.length === 0 ? 'button-main' : ''}`}
-                  onClick={() => put(suggested)}
-                >
-                  Put all {suggested.length} on
-                </button>
-              </div>
-              <ul className="ruled mt-1" aria-label="Suggested">
-                {suggested.map((one) => (
-                  <li
-                    key={`${one.positionId}${one.jobId ?? ''}`}
-                    className="flex items-center justify-between gap-3 py-1.5"
-                  >
-                    <span>
-                      {one.quantity > 1 && `${one.quantity} × `}
-                      {one.string}
-                      <span className="block text-sm text-soft">{one.why}</span>
-                    </span>
-                    <button
-                      type="button"
-                      className="button shrink-0"
-                      aria-label={`Put ${withThe(one.string)} on the list`}
-                      onClick={() => put([one])}
-                    >
-                      Put on
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )}
+          <Suggestions {...suggested} first={needs.length === 0} put={put} />
         </section>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
@@ -220,29 +197,7 @@ export function OrdersSheet({ needs, suggested, bench, orders, wanted, short }: 
           <h2 id="orders" className="text-xl font-semibold">
             Orders
           </h2>
-          {orders.length === 0 && <p className="text-soft">None yet.</p>}
-          <ul className="ruled">
-            {orders.map((order) => (
-              <li key={order.id}>
-                <Link
-                  href={`/orders/${order.id}`}
-                  className="grid min-h-11 grid-cols-[3rem_1fr_auto] items-baseline gap-3 py-2 hover:underline"
-                >
-                  <span className="plate-figure text-xl">{order.id}</span>
-                  <span>
-                    <span className="font-semibold">{order.supplier.name}</span>
-                    <span className="block text-sm text-soft">
-                      {order.state}, {order.lines.length} {order.lines.length === 1 ? 'line' : 'lines'},{' '}
-                      {dateText(order.openedAt, timeZone)}
-                    </span>
-                  </span>
-                  <span className="plate-figure">
-                    {moneyText(order.goodsMinor + order.postageMinor, order.supplier.currency)}
-                  </span>
-                </Link>
-              </li>
-            ))}
-          </ul>
+          <OrderList open={orders} closed={closed} earlier={earlier} isLater={isLater} />
         </section>
       </div>
     </div>

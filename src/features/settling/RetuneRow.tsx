@@ -1,18 +1,13 @@
 'use client'
 
-import 'reflect-metadata'
-import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
-import { useForm } from 'react-hook-form'
+import { useState, type FormEvent } from 'react'
 import { TriangleAlert } from 'lucide-react'
-import { numberName, withThe } from '@/core/instrument/names'
+import { withThe } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import type { Verdict } from '@/core/settle/readings'
-import { coreMaterial } from '@/core/strings/construction'
-import type { Settling } from '@/data/fitted/settling'
-import { ReadingRequest } from '@/boundary/requests/settling'
+import type { SettlingLine } from '@/data/views/today'
 import { measureText } from '@/ui/format/measure'
 import { distanceText, nearText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
@@ -20,7 +15,7 @@ import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
 
 interface RetuneRowProps {
-  readonly settling: Settling
+  readonly settling: SettlingLine
   readonly now: number
   readonly tolerance: number
 }
@@ -34,14 +29,15 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
     <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto]">
       <div>
         <Link
-          href={`/instruments/${s.slug}?string=${s.position.number}`}
+          href={`/instruments/${s.slug}?string=${s.number}`}
+          prefetch={false}
           className="inline-block font-semibold first-letter:uppercase hover:underline"
         >
           {s.name} of {s.instrumentName}
         </Link>
         <p className="text-sm text-soft">
-          {numberName(s.position) === s.name ? '' : `${numberName(s.position)}; `}
-          {settlesWord(s)}
+          {s.numberName === s.name ? '' : `${s.numberName}; `}
+          {s.settles}
         </p>
         {s.slipping && (
           <p className="flex items-start gap-1.5 text-sm font-semibold text-ochre">
@@ -69,24 +65,13 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
           type="button"
           className="min-h-11 text-left text-sm font-semibold text-verdigris hover:underline"
           onClick={() => setReading(true)}
-          aria-label={`Log a reading: ${s.name} of ${s.instrumentName}${numberName(s.position) === s.name ? '' : `, ${numberName(s.position)}`}`}
+          aria-label={`Log a reading: ${s.name} of ${s.instrumentName}${s.numberName === s.name ? '' : `, ${s.numberName}`}`}
         >
           Log a reading
         </button>
       )}
     </li>
   )
-}
-
-/** How it settles, against what strings of its kind usually do. */
-function settlesWord({ law, start, lawIsOwn, fitted }: Settling): string {
-  // What it is made of in a word: which nylon makes no difference here.
-  const kind = coreMaterial(fitted.construction).name.replace(/ [\d.]+$/, '')
-  const ratio = law.perDecade / start.perDecade
-  if (!lawIsOwn)
-    return fitted.moved ? `settles as ${kind} does that was on before` : `settles as ${kind} usually does`
-  if (ratio > 1.15) return `settles faster than ${kind} usually does`
-  return ratio < 0.87 ? `settles more slowly than ${kind} usually does` : `settles as ${kind} usually does`
 }
 
 /** What a reading was taken for, in the words that the person who read it is told. */
@@ -102,59 +87,81 @@ function toldOf(kind: Verdict['kind'], expected: number, tolerance: number): str
   }
 }
 
-function ReadingForm({ settling: s, tolerance }: { settling: Settling; tolerance: number }) {
-  const router = useRouter()
-  const announce = useAnnounce()
-  const {
-    register,
-    handleSubmit,
-    reset,
-    setError,
-    formState: { errors, isSubmitting },
-  } = useForm<ReadingRequest>({
-    resolver: classValidatorResolver(ReadingRequest),
-    defaultValues: { fittedId: s.fitted.id, positionId: s.positionId, broughtBack: true },
-  })
-  const log = handleSubmit(async (form) => {
-    const answer = await send<{ actionId: number } & Pick<Verdict, 'kind' | 'expected'>>(
-      '/api/readings',
-      form,
-    )
-    if (!answer.ok) return setError('cents', { message: answer.sentence })
-    const { actionId, kind, expected } = answer.value
-    announce(toldOf(kind, expected, tolerance), actionId)
-    reset({ fittedId: s.fitted.id, positionId: s.positionId, broughtBack: true })
-    router.refresh()
-  })
-  const name = `${s.name} of ${s.instrumentName}, ${numberName(s.position)}`
+function ReadingForm({ settling: s, tolerance }: { settling: SettlingLine; tolerance: number }) {
+  const { act, refused } = useReading(tolerance)
+  const [isSending, setSending] = useState(false)
+  const log = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault()
+    const form = event.currentTarget
+    const given = new FormData(form)
+    const text = String(given.get('cents')).trim()
+    setSending(true)
+    const isLogged = await act({
+      fittedId: s.fittedId,
+      positionId: s.positionId,
+      // What is no number is refused where it is checked, with its sentence.
+      cents: text === '' ? null : Number(text),
+      broughtBack: given.get('broughtBack') !== null,
+    })
+    setSending(false)
+    if (isLogged) form.reset()
+  }
+  const name = `${s.name} of ${s.instrumentName}, ${s.numberName}`
   return (
     <form onSubmit={log} noValidate className="flex flex-wrap items-center gap-2">
       <input
         type="number"
         step="any"
+        name="cents"
         className="entry w-20"
         aria-label={`Cents read on ${withThe(name)}`}
         placeholder="cents"
-        aria-invalid={errors.cents !== undefined}
-        {...register('cents', { valueAsNumber: true })}
+        aria-invalid={refused !== null}
       />
       <label className="flex min-h-11 items-center gap-1.5 text-sm">
-        <input type="checkbox" className="size-5 accent-verdigris" {...register('broughtBack')} /> brought
-        back
+        <input type="checkbox" name="broughtBack" defaultChecked className="size-5 accent-verdigris" />{' '}
+        brought back
       </label>
       <button
         type="submit"
         className="button"
-        disabled={isSubmitting}
+        disabled={isSending}
         aria-label={`Log the reading of ${withThe(name)}`}
       >
         Log
       </button>
-      {errors.cents && (
+      {refused && (
         <p role="alert" className="w-full text-sm font-semibold text-ochre">
-          {errors.cents.message}
+          {refused}
         </p>
       )}
     </form>
   )
+}
+
+interface Reading {
+  readonly fittedId: number
+  readonly positionId: number
+  readonly cents: number | null
+  readonly broughtBack: boolean
+}
+
+/** Logs a reading and tells what it was taken for. */
+function useReading(tolerance: number) {
+  const router = useRouter()
+  const announce = useAnnounce()
+  const [refused, setRefused] = useState<string | null>(null)
+  const act = async (reading: Reading): Promise<boolean> => {
+    const answer = await send<{ actionId: number } & Pick<Verdict, 'kind' | 'expected'>>(
+      '/api/readings',
+      reading,
+    )
+    setRefused(answer.ok ? null : answer.sentence)
+    if (!answer.ok) return false
+    const { actionId, kind, expected } = answer.value
+    announce(toldOf(kind, expected, tolerance), actionId)
+    router.refresh()
+    return true
+  }
+  return { act, refused }
 }

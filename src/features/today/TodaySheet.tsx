@@ -2,8 +2,7 @@
 
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import type { Settling } from '@/data/fitted/settling'
-import type { TodayView } from '@/data/views/today'
+import type { SettlingLine, Shown, TodayView } from '@/data/views/today'
 import { dayText, daysAhead, distanceText, nearText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 
@@ -12,17 +11,15 @@ interface TodaySheetProps {
   readonly now: number
   readonly tolerance: number
   /** A settling string's row, with the form for its reading. */
-  readonly retuneRow: (settling: Settling) => ReactNode
+  readonly retuneRow: (settling: SettlingLine) => ReactNode
   /** A parked tail's row, with its trimming. */
-  readonly tailRow: (tail: TodayView['tails'][number]) => ReactNode
+  readonly tailRow: (tail: TodayView['tails']['shown'][number]) => ReactNode
 }
 
 /** What needs a hand now, with one thing to do when a string breaks. */
 export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySheetProps) {
   const { name, timeZone } = useHouse()
-  const isDue = (s: Settling) => s.slipping || (s.nextAt !== null && s.nextAt <= now)
-  const due = view.settling.filter(isDue)
-  const later = view.settling.filter((s) => !isDue(s))
+  const { due, later, jobs, tails, orders } = view
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="sheet order-1 p-5">
@@ -42,12 +39,14 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
           <h2 id="retunes" className="text-xl font-semibold">
             Retune now
           </h2>
-          {due.length === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.</p>}
-          <ul className="ruled mt-1">{due.map(retuneRow)}</ul>
-          {later.length > 0 && (
+          {due.all === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.</p>}
+          <ul className="ruled mt-1">{due.shown.map(retuneRow)}</ul>
+          <More of={due} what="strings to retune" />
+          {later.all > 0 && (
             <>
               <h3 className="mt-5 text-lg font-semibold">Next</h3>
-              <ul className="ruled mt-1">{later.map(retuneRow)}</ul>
+              <ul className="ruled mt-1">{later.shown.map(retuneRow)}</ul>
+              <More of={later} what="strings that settle" />
             </>
           )}
         </section>
@@ -57,9 +56,9 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
           <h2 id="broken" className="text-xl font-semibold">
             Broken
           </h2>
-          {view.jobs.length === 0 && <p className="mt-1 text-soft">Every position has its string.</p>}
+          {jobs.all === 0 && <p className="mt-1 text-soft">Every position has its string.</p>}
           <ul className="ruled">
-            {view.jobs.map((job) => (
+            {jobs.shown.map((job) => (
               <li key={job.jobId} className="py-3">
                 <Link href={`/jobs/${job.jobId}`} className="group flex items-center gap-3">
                   <svg viewBox="0 0 20 44" className="h-11 w-5 shrink-0" aria-hidden>
@@ -76,7 +75,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
                       {job.name} of {job.instrumentName}
                     </span>
                     <span className="block text-sm text-soft">
-                      {job.site}, {distanceText(job.openedAt, now)}
+                      {job.site ?? 'to be replaced'}, {distanceText(job.openedAt, now)}
                     </span>
                     <span className="block text-sm font-semibold text-ochre">{job.next}</span>
                   </span>
@@ -84,22 +83,24 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
               </li>
             ))}
           </ul>
+          <More of={jobs} what="open jobs" />
         </section>
-        {view.tails.length > 0 && (
+        {tails.all > 0 && (
           <section className="sheet order-3 p-5" aria-labelledby="tails">
             <h2 id="tails" className="text-xl font-semibold">
               Parked tails
             </h2>
-            <ul className="ruled">{view.tails.map(tailRow)}</ul>
+            <ul className="ruled">{tails.shown.map(tailRow)}</ul>
+            <More of={tails} what="parked tails" />
           </section>
         )}
-        {view.orders.length > 0 && (
+        {orders.all > 0 && (
           <section className="sheet order-3 p-5" aria-labelledby="coming">
             <h2 id="coming" className="text-xl font-semibold">
               Coming
             </h2>
             <ul className="ruled">
-              {view.orders.map(({ id, supplier, next }) => (
+              {orders.shown.map(({ id, supplier, next }) => (
                 <li key={id}>
                   <Link href={`/orders/${id}`} className="block min-h-11 py-2 hover:underline">
                     <span className="block font-semibold">
@@ -110,6 +111,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
                 </li>
               ))}
             </ul>
+            <More of={orders} what="orders" />
           </section>
         )}
         <section className="sheet order-4 p-5" aria-labelledby="ahead">
@@ -127,9 +129,11 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
                 <span>
                   <span className="block font-semibold">{date.name}</span>
                   <span className="block text-sm text-soft">{nearText(date.at, now, timeZone)}</span>
-                  <span className={`block text-sm ${date.notReady.length ? 'text-ochre' : 'text-verdigris'}`}>
-                    {date.notReady.length
-                      ? `Not ready by then: ${date.notReady.join(', ')}`
+                  <span
+                    className={`block text-sm ${date.notReady.all > 0 ? 'text-ochre' : 'text-verdigris'}`}
+                  >
+                    {date.notReady.all > 0
+                      ? `Not ready by then: ${notReadyWords(date.notReady)}`
                       : 'Every settling string will hold by then.'}
                   </span>
                 </span>
@@ -140,4 +144,23 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
       </div>
     </div>
   )
+}
+
+/** Leads to the whole list where only its first lines are shown. */
+function More({ of: { shown, all }, what }: { readonly of: Shown<unknown>; readonly what: string }) {
+  if (shown.length >= all) return null
+  return (
+    <Link
+      href="/?all=yes"
+      prefetch={false}
+      className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
+    >
+      Show all {all} {what}
+    </Link>
+  )
+}
+
+/** `the one, the other and 12 more` */
+function notReadyWords({ shown, all }: Shown<string>): string {
+  return all > shown.length ? `${shown.join(', ')} and ${all - shown.length} more` : shown.join(', ')
 }

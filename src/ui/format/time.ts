@@ -76,3 +76,17 @@ function dateIn(at: number, timeZone: string): number {
 export function daysAhead(at: number, now: number, timeZone: string): number {
   return Math.max(0, Math.round((dateIn(at, timeZone) - dateIn(now, timeZone)) / 86_400_000))
 }
+
+/**
+ * The end of a day as the house counts it, ms since 1970.
+ *
+ * @param day - `2026-11-24`
+ * @returns null where it is no day
+ */
+export function endOfDay(day: string, timeZone: string): number | null {
+  const utc = Date.parse(`${day}T00:00:00Z`) + 86_400_000
+  if (!/^\d{4}-\d\d-\d\d$/.test(day) || Number.isNaN(utc)) return null
+  // What the clocks there show at that moment, read as if it were UTC, is off by as much as the zone is.
+  const shown = Date.parse(`${new Date(utc).toLocaleString('sv-SE', { timeZone }).replace(' ', 'T')}Z`)
+  return utc - (shown - utc)
+}

@@ -1,17 +1,28 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { pastFittings } from '@/data/views/fitting-history'
-import { houseLearned } from '@/data/jobs/jobs'
+import { houseLearned } from '@/data/jobs/learned'
 import { FittingHistory } from '@/features/house/FittingHistory'
+import { pageOf, type Asked } from '../../asked'
 
 export const metadata: Metadata = { title: 'Worked out and measured' }
 
-export default function FittingsPage() {
+/** Kinds of pin and fastening that are shown: those that were fitted most. */
+const KINDS = 30
+
+/** `?page=` goes back in the fittings. */
+export default async function FittingsPage({ searchParams }: { readonly searchParams: Asked }) {
+  const page = pageOf(await searchParams)
   const learned = houseLearned(store())
+  const past = pastFittings(store(), page)
   return (
     <FittingHistory
-      fittings={pastFittings(store())}
-      learned={learned.kinds.map((kind) => ({ kind, corrections: learned.correctionsFor(kind) }))}
+      past={past}
+      page={Math.min(page, past.pages - 1)}
+      kinds={learned.kinds.length}
+      learned={learned.kinds
+        .slice(0, KINDS)
+        .map((kind) => ({ kind, corrections: learned.correctionsFor(kind) }))}
     />
   )
 }

@@ -5,23 +5,24 @@ import { houseSettings } from '@/data/house/house'
 import { allInstruments } from '@/data/instruments/instruments'
 import { packetLabels } from '@/data/views/stores-view'
 import { LabelSheet } from '@/features/labels/LabelSheet'
+import { pageOf, textOf, type Asked } from '../../asked'
 
 export const metadata: Metadata = { title: 'Labels' }
 
-interface Props {
-  readonly searchParams: Promise<{ positions?: string; coils?: string }>
-}
-
-/** `?positions=lovage` labels an instrument's positions, `?coils=3,5` those packets alone. */
-export default async function LabelsPage({ searchParams }: Props) {
-  const { positions, coils } = await searchParams
+/** `?positions=lovage` labels an instrument's positions, `?coils=3,5` those packets alone, `?look=` what has those words. */
+export default async function LabelsPage({ searchParams }: { readonly searchParams: Asked }) {
+  const params = await searchParams
+  const [positions, look] = [textOf(params, 'positions'), textOf(params, 'look')]
+  const coils = textOf(params, 'coils', 4000)
   const instruments = allInstruments(store()).map(({ instrument }) => instrument)
-  const ids = coils?.split(',').map(Number).filter(Number.isInteger) ?? null
+  const ids = coils === '' ? null : coils.split(',').map(Number).filter(Number.isInteger)
   return (
     <LabelSheet
       origin={`http://${(await headers()).get('host') ?? 'localhost'}`}
       unit={houseSettings(store()).unit}
-      packets={packetLabels(store(), ids)}
+      packets={packetLabels(store(), { ids, look, page: pageOf(params) })}
+      filter={{ look, coils }}
+      page={pageOf(params)}
       instrument={instruments.find(({ slug }) => slug === positions) ?? null}
       instruments={instruments.map(({ slug, name }) => ({ slug, name }))}
     />

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
-import { freeShelf } from '@/data/stores/cutting'
+import { freeFor } from '@/data/stores/set-aside'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 import { orderLinesFor } from '@/data/buying/order-lines'
-import { offersAt } from '@/data/stores/spares'
+import { drawnOffers, offersAt } from '@/data/stores/spares'
 import { CoilChoice } from '@/features/jobs/CoilChoice'
 import { JobSheet } from '../JobSheet'
 import { loadOpenJob } from '../load-job'
@@ -12,6 +12,7 @@ export const metadata: Metadata = { title: 'Coil' }
 
 export default async function CoilPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadOpenJob(params)
+  const { instrument, position, habits, corrections } = job
   return (
     <JobSheet job={job} stage="coil">
       <CoilChoice
@@ -19,15 +20,12 @@ export default async function CoilPage({ params }: { params: Promise<{ id: strin
         chosenId={job.coil?.id ?? null}
         onNeedList={job.onNeedList}
         canPutBack={job.canPutBack}
-        askedMake={job.position.askedMake}
-        offers={offersAt(
-          freeShelf(store(), job.jobId),
-          job.instrument,
-          job.position,
-          job.habits,
-          job.corrections,
+        askedMake={position.askedMake}
+        offers={drawnOffers(
+          store(),
+          offersAt(freeFor(store(), job.jobId), instrument, position, habits, corrections),
         )}
-        orderLines={orderLinesFor(job.instrument, job.position, job.habits, houseSettings(store()).unit)}
+        orderLines={orderLinesFor(instrument, position, habits, houseSettings(store()).unit)}
       />
     </JobSheet>
   )

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
+import { withCuts } from '@/data/stores/coils'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 import { jobOutcome } from '@/data/views/job-outcome'
@@ -32,7 +33,7 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
             label: job.coil.label,
             left: job.coil.lengthLeft,
             bought: job.coil.boughtLength,
-            cuts: job.coil.cuts.map((cut) => cut.length),
+            cuts: withCuts(store(), [job.coil]).flatMap(({ cuts }) => cuts.map(({ length }) => length)),
           }
         }
       />

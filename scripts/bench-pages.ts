@@ -1,0 +1,134 @@
+/**
+ * What a large workshop costs against the demo: every page's time on the server and its size, one action, and the memory
+ * of the server, both houses served by the production build in one run. `npm run bench:pages`; the large house is laid
+ * out first where TAUT_LARGE names no folder that holds it. Writes its table into docs/PERFORMANCE.md.
+ */
+import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { openJobs } from '@/data/jobs/open-jobs'
+import { allInstruments } from '@/data/instruments/instruments'
+import { prepare, prepareWorkshop } from '@/data/demo/prepare'
+import { openStore } from '@/data/store/database'
+import { stepsDone } from '@/data/jobs/jobs'
+import { DEMO_DATE, end, freePort, serve } from './serve'
+
+const RUNS = 15
+const DOCUMENT = 'docs/PERFORMANCE.md'
+
+interface House {
+  readonly name: string
+  readonly folder: string
+}
+
+interface Measured {
+  /** ms, the middle of the runs. */
+  readonly time: number
+  /** Bytes of HTML. */
+  readonly size: number
+}
+
+const work = mkdtempSync(path.join(os.tmpdir(), 'taut-bench-'))
+
+function demoHouse(): House {
+  const folder = path.join(work, 'demo')
+  prepare(folder, 'demo', DEMO_DATE)
+  return { name: 'demo', folder }
+}
+
+function largeHouse(): House {
+  const kept = process.env.TAUT_LARGE ?? path.join(work, 'kept')
+  if (!existsSync(kept)) prepareWorkshop(kept, 'demo', DEMO_DATE, { instruments: 300, years: 10, seed: 1 })
+  const folder = path.join(work, 'large')
+  cpSync(kept, folder, { recursive: true })
+  return { name: 'large', folder }
+}
+
+/** The pages of a house, by what they show: the same things on both. */
+function pagesOf({ folder }: House): ReadonlyMap<string, string> {
+  const store = openStore({ folder, demoDate: DEMO_DATE })
+  const shelf = allInstruments(store)
+  const harp = shelf.find(({ instrument }) => instrument.family === 'pedal harp')?.instrument.slug ?? ''
+  const jobs = openJobs(store)
+  const broken = jobs.find((job) => job.coilId === null && stepsDone(store, job.id) === 0) ?? jobs[0]
+  store.close()
+  return new Map([
+    ['Today', '/'],
+    ['instruments', '/instruments'],
+    ['a string broke', '/broke'],
+    ['an instrument', `/instruments/${harp}?string=22`],
+    ['its chart', `/instruments/${harp}/chart`],
+    ['which string', `/instruments/${harp}/which`],
+    ['winding bench', `/instruments/${harp}/bench?string=22`],
+    ['a job’s coil', `/jobs/${broken?.id ?? 1}/coil`],
+    ['stores', '/stores'],
+    ['stores, looked through', '/stores?look=gut+1.'],
+    ['cutting plan', '/stores/cutting'],
+    ['small things', '/stores/small-things'],
+    ['labels', '/stores/labels'],
+    ['need list and orders', '/orders'],
+    ['suppliers', '/orders/suppliers'],
+    ['a catalogue', '/orders/suppliers/weir-and-wharf'],
+    ['history', '/history'],
+    ['house', '/house'],
+    ['worked out and measured', '/house/fittings'],
+    ['find box', '/api/find?name=G4'],
+  ])
+}
+
+async function measured(url: string): Promise<Measured> {
+  const times: number[] = []
+  let size = 0
+  for (let run = 0; run <= RUNS; run += 1) {
+    const start = performance.now()
+    const answer = await fetch(url)
+    const text = await answer.text()
+    // The first run reads what later ones find kept.
+    if (run > 0) times.push(performance.now() - start)
+    if (!answer.ok) throw new Error(`${url} answered ${answer.status}`)
+    size = Buffer.byteLength(text)
+  }
+  return { time: times.sort((a, b) => a - b)[RUNS >> 1] as number, size }
+}
+
+/** MB that a process has in memory. */
+function memoryOf(pid: number): number {
+  const [, kb] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? []
+  return Number(kb) / 1024
+}
+
+async function benchOf(house: House) {
+  const pages = pagesOf(house)
+  const port = await freePort()
+  const server = await serve(port, house.folder)
+  const home = `http://127.0.0.1:${port}`
+  try {
+    const results = new Map<string, Measured>()
+    for (const [name, address] of pages) results.set(name, await measured(home + address))
+    return { results, memory: memoryOf(server.pid as number) }
+  } finally {
+    await end(server, 'SIGTERM')
+  }
+}
+
+async function main(): Promise<void> {
+  const [demo, large] = [await benchOf(demoHouse()), await benchOf(largeHouse())]
+  const rows = [...demo.results].map(([name, { time }]) => {
+    const big = large.results.get(name) as Measured
+    return `| ${name} | ${time.toFixed(1)} | ${big.time.toFixed(1)} | ${(big.time / time).toFixed(1)} | ${Math.round(big.size / 1024)} |`
+  })
+  const table = [
+    '| page | demo, ms | 300 instruments and 10 years, ms | ratio | HTML, kB |',
+    '|---|---:|---:|---:|---:|',
+    ...rows,
+    '',
+    `Memory of the server after every page was asked for ${RUNS + 1} times: ${Math.round(demo.memory)} MB on the demo, ${Math.round(large.memory)} MB on the large house.`,
+  ].join('\n')
+  console.log(table)
+  const [before, , after] = readFileSync(DOCUMENT, 'utf8').split(/<!-- pages -->\n|<!-- \/pages -->/)
+  if (before !== undefined && after !== undefined)
+    writeFileSync(DOCUMENT, `${before}<!-- pages -->\n${table}\n<!-- /pages -->${after}`)
+  rmSync(work, { recursive: true, force: true })
+}
+
+void main()

@@ -1,0 +1,59 @@
+'use client'
+
+import type { Family } from '@/core/instrument/instrument'
+import { useFilter } from '@/ui/list/use-filter'
+
+export interface ShelfFilterText {
+  readonly find: string
+  readonly family: string
+  readonly needs: string
+}
+
+/** What the shelf is narrowed to. */
+export function ShelfFilter({
+  filter,
+  families,
+}: {
+  readonly filter: ShelfFilterText
+  readonly families: readonly Family[]
+}) {
+  const { asked, ask, type } = useFilter({ ...filter })
+  return (
+    <div className="mt-4 flex flex-wrap items-end gap-3 text-sm">
+      <label className="flex flex-col gap-1">
+        Name or owner
+        <input
+          className="entry w-56"
+          value={asked.find}
+          onChange={(event) => type({ find: event.target.value })}
+          placeholder="Lovage, youth harps"
+        />
+      </label>
+      <label className="flex flex-col gap-1">
+        Family
+        <select
+          className="entry w-44"
+          value={asked.family}
+          onChange={(event) => ask({ family: event.target.value })}
+        >
+          <option value="">all</option>
+          {families.map((family) => (
+            <option key={family}>{family}</option>
+          ))}
+        </select>
+      </label>
+      <label className="flex flex-col gap-1">
+        Needs a hand
+        <select
+          className="entry w-52"
+          value={asked.needs}
+          onChange={(event) => ask({ needs: event.target.value })}
+        >
+          <option value="">or not</option>
+          <option value="broken">a string is broken</option>
+          <option value="retune">a string is to be retuned</option>
+        </select>
+      </label>
+    </div>
+  )
+}

@@ -1,0 +1,78 @@
+'use client'
+
+import Link from 'next/link'
+import { moneyText } from '@/core/stores/money'
+import { dateText } from '@/ui/format/time'
+import { useHouse } from '@/ui/units'
+
+export interface OrderInList {
+  readonly id: number
+  readonly supplier: string
+  readonly state: string
+  readonly lines: number
+  readonly openedAt: number
+  /** Goods and postage, minor units. */
+  readonly totalMinor: number
+  readonly currency: string
+}
+
+interface OrderListProps {
+  readonly open: readonly OrderInList[]
+  readonly closed: readonly OrderInList[]
+  readonly earlier: number | null
+  readonly isLater: boolean
+}
+
+/** Orders that are under way, and those that are closed, some at a time. */
+export function OrderList({ open, closed, earlier, isLater }: OrderListProps) {
+  return (
+    <>
+      {open.length + closed.length === 0 && <p className="text-soft">None yet.</p>}
+      <ul className="ruled">
+        {open.map((order) => (
+          <OrderLine key={order.id} order={order} />
+        ))}
+        {closed.map((order) => (
+          <OrderLine key={order.id} order={order} />
+        ))}
+      </ul>
+      {(earlier !== null || isLater) && (
+        <p className="mt-3 flex flex-wrap gap-3">
+          {isLater && (
+            <Link className="button" href="/orders" prefetch={false}>
+              Back to the newest
+            </Link>
+          )}
+          {earlier !== null && (
+            <Link className="button" href={`/orders?before=${earlier}`} prefetch={false}>
+              Show earlier orders
+            </Link>
+          )}
+        </p>
+      )}
+    </>
+  )
+}
+
+function OrderLine({ order }: { readonly order: OrderInList }) {
+  const { timeZone } = useHouse()
+  return (
+    <li>
+      <Link
+        href={`/orders/${order.id}`}
+        prefetch={false}
+        className="grid min-h-11 grid-cols-[3rem_1fr_auto] items-baseline gap-3 py-2 hover:underline"
+      >
+        <span className="plate-figure text-xl">{order.id}</span>
+        <span>
+          <span className="font-semibold">{order.supplier}</span>
+          <span className="block text-sm text-soft">
+            {order.state}, {order.lines} {order.lines === 1 ? 'line' : 'lines'},{' '}
+            {dateText(order.openedAt, timeZone)}
+          </span>
+        </span>
+        <span className="plate-figure">{moneyText(order.totalMinor, order.currency)}</span>
+      </Link>
+    </li>
+  )
+}

@@ -1,0 +1,33 @@
+'use client'
+
+import { usePathname, useRouter } from 'next/navigation'
+import { useEffect, useRef, useState, useTransition } from 'react'
+import { addressOf } from './address'
+
+/** Keys rest for so long before the list is looked through, ms. */
+const RESTS = 180
+
+/**
+ * What a list is narrowed to. It is kept in the address, so that it can be gone back to, and the looking is done where
+ * the records are.
+ *
+ * @param now - what the address says now; an empty text is left out of it
+ * @returns what is asked, which may be ahead of the list; `ask` to change it, and whether the list is on its way
+ */
+export function useFilter<Key extends string>(now: Readonly<Record<Key, string>>) {
+  const router = useRouter()
+  const path = usePathname()
+  const [asked, setAsked] = useState(now)
+  const [isLooking, startLooking] = useTransition()
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => () => clearTimeout(timer.current), [])
+  const ask = (change: Partial<Record<Key, string>>, rests = 0) => {
+    const next = { ...asked, ...change }
+    setAsked(next)
+    clearTimeout(timer.current)
+    timer.current = setTimeout(() => {
+      startLooking(() => router.replace(addressOf(path, next), { scroll: false }))
+    }, rests)
+  }
+  return { asked, isLooking, ask, type: (change: Partial<Record<Key, string>>) => ask(change, RESTS) }
+}
