@@ -33,15 +33,11 @@ export async function freePort(): Promise<number> {
 
 /** Starts a server and waits until it answers. */
 export async function serve(port: number, folder: string): Promise<ChildProcess> {
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      env: { ...process.env, TAUT_DATA: folder, TAUT_DEMO_DATE: DEMO_DATE, NEXT_TELEMETRY_DISABLED: '1' },
-      stdio: 'ignore',
-      detached: true,
-    },
-  )
+  const server = spawn('bin/serve', [String(port)], {
+    env: { ...process.env, TAUT_DATA: folder, TAUT_DEMO_DATE: DEMO_DATE, NEXT_TELEMETRY_DISABLED: '1' },
+    stdio: 'ignore',
+    detached: true,
+  })
   for (let tries = 0; tries < 300; tries += 1) {
     const up = await fetch(`http://127.0.0.1:${port}/house`).then(
       (r) => r.ok,

@@ -30,7 +30,15 @@ import { inChunks } from '../store/in-chunks'
 import { houseSettings, type House } from '../house/house'
 import { byPositionId, type PositionOnShelf } from '../instruments/instruments'
 import { found, Refusal } from '@/boundary/refusal'
-import { readings } from '../store/schema'
+import {
+  coverings,
+  fittedPositions,
+  fittedStrings,
+  house,
+  instruments,
+  positions,
+  readings,
+} from '../store/schema'
 
 const HOUR = 3_600_000
 /** Past this age a string counts as settled, h. */
@@ -71,27 +79,48 @@ export interface Settling {
 
 /** Every settling string of the house, the one due first first. A wire that is two strings is tuned at both. */
 export function settlingStrings(store: Store): readonly Settling[] {
-  const fitted = fittedSince(store, store.now() - SETTLED * HOUR)
-  return settlingOfAll(store, fitted).sort((a, b) => byNext(a, b) || a.positionId - b.positionId)
+  const now = store.now()
+  // Strings that are put on later are written, and read then; those that settled meanwhile are left out.
+  return store.kept
+    .get('settling', SETTLING_FROM, () => lawsOf(store, fittedSince(store, now - SETTLED * HOUR)))
+    .filter(({ fitted }) => (now - fitted.fittedAt) / HOUR < SETTLED)
+    .map((one) => standing(one, now))
+    .sort((a, b) => byNext(a, b) || a.positionId - b.positionId)
 }
 
-/** Settling of each string at each of its positions; their readings are read together. */
-function settlingOfAll(store: Store, strings: readonly FittedString[]): Settling[] {
-  const house = houseSettings(store)
-  const now = store.now()
+/** All that a string's law and its next retunes are worked out from, but for the time of day. */
+const SETTLING_FROM = [
+  fittedStrings,
+  fittedPositions,
+  readings,
+  house,
+  instruments,
+  positions,
+  coverings,
+] as const
+
+/** A settling string as it is at any time. */
+interface Law extends Omit<Settling, 'expectedNow'> {
+  /** Age when it was last tuned, h, and cents it was left at. */
+  readonly tuned: number
+  readonly left: number
+}
+
+/** Laws of strings at each of their positions; their readings are read together. */
+function lawsOf(store: Store, strings: readonly FittedString[]): readonly Law[] {
+  const settings = houseSettings(store)
   const logged = readingsOf(store, strings)
   return strings.flatMap((fitted) =>
     fitted.positionIds.map((positionId) =>
-      settlingFrom(
-        byPositionId(store, positionId),
-        fitted,
-        positionId,
-        logged.get(fitted.id) ?? [],
-        house,
-        now,
-      ),
+      lawFrom(byPositionId(store, positionId), fitted, positionId, logged.get(fitted.id) ?? [], settings),
     ),
   )
+}
+
+/** Where a string should stand now by its law. */
+function standing({ tuned, left, ...law }: Law, now: number): Settling {
+  const age = Math.max(tuned, (now - law.fitted.fittedAt) / HOUR)
+  return { ...law, expectedNow: left + driftCents(law.law, tuned, age) }
 }
 
 /** The one due first first; what holds comes last. */
@@ -108,24 +137,17 @@ function startingLaw({ construction, moved: wasOn, stretchedBy, stretchCycles }:
 /** One fitted string's settling at one of its positions. */
 export function settlingOf(store: Store, fitted: FittedString, positionId: number): Settling {
   const rows = readingsOf(store, [fitted]).get(fitted.id) ?? []
-  return settlingFrom(
-    byPositionId(store, positionId),
-    fitted,
-    positionId,
-    rows,
-    houseSettings(store),
-    store.now(),
-  )
+  const law = lawFrom(byPositionId(store, positionId), fitted, positionId, rows, houseSettings(store))
+  return standing(law, store.now())
 }
 
-function settlingFrom(
+function lawFrom(
   { instrument, position, habits }: PositionOnShelf,
   fitted: FittedString,
   positionId: number,
   rows: readonly ReadingRow[],
-  house: House,
-  now: number,
-): Settling {
+  settings: House,
+): Law {
   const start = startingLaw(fitted)
   const logged = loggedReadings(rows, fitted, positionId, start)
   const law = refitDrift(
@@ -134,9 +156,8 @@ function settlingFrom(
   )
   const { tuned, left } = tunedLast(logged)
   const time = (age: number) => fitted.fittedAt + age * HOUR
-  const age = Math.max(tuned, (now - fitted.fittedAt) / HOUR)
   // One that was left flat by as much is due at once; one that was left sharp has further to fall.
-  const window = house.retuneAtCents + left
+  const window = settings.retuneAtCents + left
   const next = window > 0 ? nextRetune(law, tuned, window) : tuned
   return {
     fitted,
@@ -150,13 +171,14 @@ function settlingFrom(
     lawIsOwn: law !== start,
     readings: logged,
     lastTunedAt: time(tuned),
-    expectedNow: left + driftCents(law, tuned, age),
+    tuned,
+    left,
     nextAt: next > SETTLED ? null : time(next),
     planAt:
       next > SETTLED
         ? []
-        : [next, ...retunePlan(law, next, house.retuneAtCents, SETTLED, PLANNED_RETUNES - 1)].map(time),
-    readyAt: time(readyFrom(law, house.holdsWithinCents, house.concertHours)),
+        : [next, ...retunePlan(law, next, settings.retuneAtCents, SETTLED, PLANNED_RETUNES - 1)].map(time),
+    readyAt: time(readyFrom(law, settings.holdsWithinCents, settings.concertHours)),
     slipping: logged.at(-1)?.kind === 'slip',
   }
 }

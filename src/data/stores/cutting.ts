@@ -10,6 +10,8 @@ import { specAt } from '@/core/stores/string-spec'
 import { worthCutting } from '@/core/stores/worth-cutting'
 import { openStores, withCuts, type Coil } from './coils'
 import type { Done, Store } from '../store/database'
+import { cuts } from '../store/schema'
+import { FREE_FROM } from './set-aside'
 import { chooseCoilOf } from '../jobs/jobs'
 import { jobsOnStrings } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
@@ -32,6 +34,10 @@ export interface CuttingBench {
 
 /** Jobs whose string is not cut yet, and every coil that could serve one. */
 export function cuttingBench(store: Store): CuttingBench {
+  return store.kept.get('cutting bench', [...FREE_FROM, cuts], () => readBench(store))
+}
+
+function readBench(store: Store): CuttingBench {
   const stores = openStores(store)
   const open = jobsOnStrings(store).filter(({ row }) => !row.sameString)
   const useful = new Map<number, Coil>()
@@ -96,11 +102,11 @@ export function cuttingBench(store: Store): CuttingBench {
  */
 export function takeCuttingPlan(
   store: Store,
-  cuts: readonly { readonly jobId: number; readonly coilId: number }[],
+  planned: readonly { readonly jobId: number; readonly coilId: number }[],
 ): Done<void> {
   const bench = cuttingBench(store)
   const taken = new Map<number, number>()
-  for (const { jobId, coilId } of cuts) {
+  for (const { jobId, coilId } of planned) {
     const option = bench.jobs.find(({ id }) => id === jobId)?.options.find((one) => one.coilId === coilId)
     if (!option)
       throw new Refusal(409, 'The jobs or the shelf have changed since the plan was made; plan again.')
@@ -115,12 +121,12 @@ export function takeCuttingPlan(
     {
       kind: 'coil',
       summary:
-        cuts.length === 1
+        planned.length === 1
           ? 'A coil set aside by the cutting plan'
-          : `Coils set aside for ${cuts.length} strings by the cutting plan`,
+          : `Coils set aside for ${planned.length} strings by the cutting plan`,
     },
     () => {
-      for (const { jobId, coilId } of cuts) chooseCoilOf(store, jobId, coilId)
+      for (const { jobId, coilId } of planned) chooseCoilOf(store, jobId, coilId)
     },
   )
 }
