@@ -15,6 +15,7 @@ CREATE INDEX `action_when` ON `action` (`at`);--> statement-breakpoint
 CREATE INDEX `break_when` ON `string_break` (`at`);--> statement-breakpoint
 CREATE INDEX `coil_on_shelf` ON `coil` (`id`) WHERE left_mm > 0 AND discarded_at IS NULL;--> statement-breakpoint
 CREATE INDEX `fitting_when` ON `fitting` (`at`);--> statement-breakpoint
+CREATE INDEX `mishap_of_job` ON `job_mishap` (`job_id`);--> statement-breakpoint
 CREATE INDEX `order_state` ON `purchase_order` (`state`);--> statement-breakpoint
 -- What the fittings so far came to; errors beyond 3 wraps and 150 mm are slips of the pen.
 INSERT INTO `fitting_sum` (`position_id`, `fittings`, `wraps_count`, `wraps_off`, `cut_count`, `cut_off_mm`)

@@ -34,7 +34,10 @@ const HANDLERS = filesIn('src/app/api', /route\.ts$/).flatMap((file) => {
 /** The name of every field that any request has. */
 const FIELDS = [
   ...new Set(
-    filesIn('src/boundary', /request/).flatMap((file) =>
+    [
+      ...filesIn('src/boundary/requests', /\.ts$/),
+      ...filesIn('src/boundary', /^string-request\.ts$/),
+    ].flatMap((file) =>
       [...readFileSync(file, 'utf8').matchAll(/^\s+(?:@.*\) )?(?:readonly )?(\w+)[!?]?:/gm)].map(
         ([, name]) => name as string,
       ),

@@ -1,8 +1,7 @@
 'use client'
 
-import { createContext, useCallback, useContext, type ReactNode } from 'react'
-import { leadingNames, type NameScheme } from '@/core/instrument/names'
-import type { StringPosition } from '@/core/instrument/instrument'
+import { createContext, useContext, type ReactNode } from 'react'
+import type { NameScheme } from '@/core/instrument/names'
 import type { HarpTop } from '@/core/instrument/presets'
 
 export interface HouseView {
@@ -37,10 +36,4 @@ export function useHouse(): HouseView {
 export function NamesAs({ scheme, children }: { scheme: NameScheme; children: ReactNode }) {
   const house = useHouse()
   return <HouseContext value={{ ...house, octaveNames: scheme }}>{children}</HouseContext>
-}
-
-/** The names of a string with the one first that the house, or the instrument, leads with. */
-export function useLeadingNames(): (position: StringPosition) => ReturnType<typeof leadingNames> {
-  const { octaveNames } = useHouse()
-  return useCallback((position: StringPosition) => leadingNames(position, octaveNames), [octaveNames])
 }

@@ -3,6 +3,7 @@
  */
 import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { scientificWord } from '../pitch/note'
+import { withThe } from './with-the'
 import { endToOrder } from '../knots/fastenings'
 import { materialWord } from '../strings/construction'
 import {
@@ -117,11 +118,6 @@ export function spokenLine(
     materialWord(position.construction),
     ...sold,
   ].join(', ')
-}
-
-/** A name as it stands in a sentence: `the 3rd-octave G`, `string 4`. */
-export function withThe(name: string): string {
-  return name.startsWith('string ') ? name : `the ${name}`
 }
 
 /** The leading name as it stands in a sentence. */

@@ -3,15 +3,13 @@
  */
 import { NoSuchString, type Instrument } from '../instrument/instrument'
 import { isName, nearestSentence, notAName, readingsOf, said } from './read-name'
+import { MOST } from './most-readings'
 import type { NameReading } from './resolve'
 
 export interface ShelfReading extends NameReading {
   readonly slug: string
   readonly instrument: string
 }
-
-/** More readings than these nobody looks through: who means a string further on says its instrument. */
-export const MOST = 40
 
 /** Leads from a string to its instrument, or follows an instrument's name. */
 const LINKS = /(?:[\s,:;]+(?:of|on|for|at|from)(?: the)?|[\s,:;]+the)?[\s,:;]*$/i

@@ -3,7 +3,8 @@
  */
 import { asc, eq, isNull } from 'drizzle-orm'
 import type { Habits } from '@/core/fitting/habits'
-import { leadingNames, withThe } from '@/core/instrument/names'
+import { leadingNames } from '@/core/instrument/names'
+import { withThe } from '@/core/instrument/with-the'
 import { coilById, cutCoil } from '../stores/coils'
 import type { Done, Store } from '../store/database'
 import { fittedById, fittedByIds, type FittedString } from './fitted'

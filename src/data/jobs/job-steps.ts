@@ -49,19 +49,18 @@ export function markStepOfAll(
       instrumentId: first.job.id,
     },
     () => {
-      for (const { job, key } of marked) {
-        if (!done)
-          store.rows
-            .delete(jobSteps)
-            .where(and(eq(jobSteps.jobId, job.jobId), eq(jobSteps.step, key)))
-            .run()
-        else
-          store.rows
-            .insert(jobSteps)
-            .values({ jobId: job.jobId, step: key, doneAt: store.now() })
-            .onConflictDoNothing()
-            .run()
-      }
+      const ids = marked.map(({ job }) => job.jobId)
+      if (done)
+        store.rows
+          .insert(jobSteps)
+          .values(marked.map(({ job, key }) => ({ jobId: job.jobId, step: key, doneAt: store.now() })))
+          .onConflictDoNothing()
+          .run()
+      else
+        store.rows
+          .delete(jobSteps)
+          .where(and(inArray(jobSteps.jobId, ids), eq(jobSteps.step, first.key)))
+          .run()
     },
   )
 }

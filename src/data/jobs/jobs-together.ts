@@ -4,7 +4,7 @@
 import { eq, or } from 'drizzle-orm'
 import { chosenPlan, coveredPlans, type CoveredPlan, type CoveredWay } from '@/core/fitting/covered'
 import type { StringPosition } from '@/core/instrument/instrument'
-import { withThe } from '@/core/instrument/names'
+import { withThe } from '@/core/instrument/with-the'
 import type { Done, Store } from '../store/database'
 import { houseSettings } from '../house/house'
 import { positionId, type StoredInstrument } from '../instruments/instruments'

@@ -36,12 +36,16 @@ export interface OpenOptions {
   readonly machine?: () => number
   /** Syncs only when it is closed: for a load that is moved into place when it is whole, and thrown away otherwise. */
   readonly syncAtClose?: boolean
+  /** Is told of every statement that is carried out, its values written in; for tests. */
+  readonly heard?: (sql: string) => void
 }
 
 /** Opens a store and brings its tables up to date. */
-export function openStore({ folder, demoDate, machine, syncAtClose = false }: OpenOptions): Store {
+export function openStore({ folder, demoDate, machine, syncAtClose = false, heard }: OpenOptions): Store {
   mkdirSync(folder, { recursive: true })
-  const db = new Database(path.join(folder, 'taut-pinset.sqlite'))
+  const db = new Database(path.join(folder, 'taut-pinset.sqlite'), {
+    ...(heard ? { verbose: (sql) => heard(String(sql)) } : {}),
+  })
   db.pragma('journal_mode = WAL')
   db.pragma(`synchronous = ${syncAtClose ? 'OFF' : 'FULL'}`)
   const rows = drizzle(db, { schema })

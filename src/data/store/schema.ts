@@ -328,17 +328,21 @@ export const jobMeasures = sqliteTable(
 )
 
 /** What went wrong on the way. */
-export const jobMishaps = sqliteTable('job_mishap', {
-  id: id(),
-  jobId: integer('job_id')
-    .notNull()
-    .references(() => jobs.id, { onDelete: 'cascade' }),
-  step: text('step').$type<StepKey>().notNull(),
-  mishap: text('mishap').$type<Mishap>().notNull(),
-  at: integer('at').notNull(),
-  /** String that it cost; null where none was lost. */
-  lostMm: real('lost_mm'),
-})
+export const jobMishaps = sqliteTable(
+  'job_mishap',
+  {
+    id: id(),
+    jobId: integer('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    step: text('step').$type<StepKey>().notNull(),
+    mishap: text('mishap').$type<Mishap>().notNull(),
+    at: integer('at').notNull(),
+    /** String that it cost; null where none was lost. */
+    lostMm: real('lost_mm'),
+  },
+  (t) => [index('mishap_of_job').on(t.jobId)],
+)
 
 /** What was predicted and what was measured. */
 export const fittings = sqliteTable(

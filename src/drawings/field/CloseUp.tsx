@@ -5,7 +5,7 @@ import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument
 import { numberName } from '@/core/instrument/names'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
 import { StringBody } from './StringBody'
-import { useLeadingNames } from '@/ui/units'
+import { useLeadingNames } from '@/ui/use-leading-names'
 
 const SHOWN = 9
 const WIDTH = 360

@@ -25,7 +25,8 @@ import { PhraseText } from '@/ui/figure/PhraseText'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
-import { useHouse, useLeadingNames } from '@/ui/units'
+import { useHouse } from '@/ui/units'
+import { useLeadingNames } from '@/ui/use-leading-names'
 import { GaugeRule, type GaugeMark } from './GaugeRule'
 
 /** Standard error of a digital calliper, m. */

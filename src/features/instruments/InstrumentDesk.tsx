@@ -12,7 +12,7 @@ import { useAct } from '@/ui/shell/use-act'
 import { PickableField } from './PickableField'
 import { Plate } from './Plate'
 import { useStringPicker } from './use-string-picker'
-import { useLeadingNames } from '@/ui/units'
+import { useLeadingNames } from '@/ui/use-leading-names'
 
 interface InstrumentDeskProps {
   readonly view: InstrumentView

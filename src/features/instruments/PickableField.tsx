@@ -8,7 +8,8 @@ import { fieldShape } from '@/drawings/field/field-shape'
 import { OctaveMarks } from '@/drawings/field/OctaveMarks'
 import { ScaleBar } from '@/drawings/field/ScaleBar'
 import { SelectedString } from '@/drawings/field/SelectedString'
-import { useHouse, useLeadingNames } from '@/ui/units'
+import { useHouse } from '@/ui/units'
+import { useLeadingNames } from '@/ui/use-leading-names'
 import type { StringPicker } from './use-string-picker'
 
 interface PickableFieldProps {

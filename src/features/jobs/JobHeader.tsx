@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { numberName } from '@/core/instrument/names'
-import { useLeadingNames } from '@/ui/units'
+import { useLeadingNames } from '@/ui/use-leading-names'
 
 export const STAGES = [
   { key: 'coil', word: 'Coil' },

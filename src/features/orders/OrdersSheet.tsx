@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { withThe } from '@/core/instrument/names'
+import { withThe } from '@/core/instrument/with-the'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import type { Need, SuggestedNeed } from '@/data/buying/need-list'
 import type { Supply } from '@/data/stores/supplies'

@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { withThe } from '@/core/instrument/names'
+import { withThe } from '@/core/instrument/with-the'
 import type { SuggestedNeed } from '@/data/buying/need-list'
 
 /** What is put on the list: the rest of a suggestion is only told. */

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useState, type FormEvent } from 'react'
-import { withThe } from '@/core/instrument/names'
+import { withThe } from '@/core/instrument/with-the'
 import { measure } from '@/core/measure'
 import type { ParkedTail } from '@/data/fitted/parked-tails'
 import { Labelled } from '@/ui/form/Labelled'

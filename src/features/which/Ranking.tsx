@@ -10,7 +10,8 @@ import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { PhraseText } from '@/ui/figure/PhraseText'
 import { measureText } from '@/ui/format/measure'
-import { useHouse, useLeadingNames } from '@/ui/units'
+import { useHouse } from '@/ui/units'
+import { useLeadingNames } from '@/ui/use-leading-names'
 
 interface RankingProps {
   readonly instrument: Instrument

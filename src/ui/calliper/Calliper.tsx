@@ -1,10 +1,12 @@
 'use client'
 
 import { Ruler, X } from 'lucide-react'
+import dynamic from 'next/dynamic'
 import { useEffect, useRef, useState } from 'react'
 import { useHouse } from '../units'
-import { CalliperDrawing } from './CalliperDrawing'
 import { isTextField, typeInto, type TextField } from './type-into'
+
+const CalliperDrawing = dynamic(() => import('./CalliperDrawing').then((module) => module.CalliperDrawing))
 
 /** The jaws open so far, mm. */
 const WIDEST_MM = 8

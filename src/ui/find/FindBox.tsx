@@ -4,7 +4,8 @@ import { Search } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useEffect, useId, useRef, useState, type FormEvent } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { findOnShelf, MOST, type ShelfReading } from '@/core/names/find-on-shelf'
+import type { ShelfReading } from '@/core/names/find-on-shelf'
+import { MOST } from '@/core/names/most-readings'
 import type { Instrument } from '@/core/instrument/instrument'
 import { send } from '../shell/send'
 import { useAtHand } from './at-hand'
@@ -55,7 +56,7 @@ export function FindBox() {
     event.preventDefault()
     putAway()
     if (text.trim() === '') return
-    const here = atHand ? readHere(text, atHand.instrument) : []
+    const here = atHand ? await readHere(text, atHand.instrument) : []
     if (here.length > 0) return take(here)
     const at = atHand ? `&at=${atHand.instrument.slug}` : ''
     const answer = await send<{ readings: readonly ShelfReading[] }>(
@@ -144,8 +145,12 @@ function exampleOf({ calledBy, positions }: Instrument): string {
   }
 }
 
-/** Readings on the instrument at hand; none when the text is no name here, for the shelf may know it. */
-function readHere(text: string, instrument: Instrument): readonly ShelfReading[] {
+/**
+ * Readings on the instrument at hand; none when the text is no name here, for the shelf may know it. The reader of names
+ * is fetched with the first name, so that no page waits for it.
+ */
+async function readHere(text: string, instrument: Instrument): Promise<readonly ShelfReading[]> {
+  const { findOnShelf } = await import('@/core/names/find-on-shelf')
   try {
     return findOnShelf(text, [instrument])
   } catch {

@@ -1,8 +1,6 @@
 /**
  * Days and hours as the house reads them.
  */
-import { formatDistance } from 'date-fns'
-
 /** `Tuesday 24 November` */
 export function dayText(at: number, timeZone: string): string {
   return new Intl.DateTimeFormat('en-GB', {
@@ -44,11 +42,22 @@ export function clockText(at: number, timeZone: string): string {
   }).format(at)
 }
 
+/** Units that a distance in time is told in, the longest first, ms. */
+const UNITS = [
+  ['year', 365.25 * 86_400_000],
+  ['month', 30.44 * 86_400_000],
+  ['day', 86_400_000],
+  ['hour', 3_600_000],
+  ['minute', 60_000],
+] as const
+const DISTANCE = new Intl.RelativeTimeFormat('en-GB')
+
 /** `in 3 hours`, `2 days ago` */
 export function distanceText(at: number, now: number): string {
-  return Math.abs(at - now) < 30_000
-    ? 'now'
-    : formatDistance(at, now, { addSuffix: true }).replace('about ', '')
+  const distance = at - now
+  const [unit, length] = UNITS.find(([, ms]) => Math.abs(distance) >= 0.95 * ms) ?? ['minute', 60_000]
+  const count = Math.round(distance / length)
+  return count === 0 ? 'now' : DISTANCE.format(count, unit)
 }
 
 /** `14:05 today`, `09:30 tomorrow`, or the day and the hour. */

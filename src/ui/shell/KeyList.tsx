@@ -1,45 +1,15 @@
 'use client'
 
+import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import { Dialog } from 'radix-ui'
 import { useHotkeys } from 'react-hotkeys-hook'
 
-const KEYS: readonly (readonly [keys: string, what: string])[] = [
-  ['← →', 'In a string field: the next longer or shorter string'],
-  ['Page Up, Page Down', 'In a string field: an octave up or down'],
-  ['Home, End', 'In a string field: the shortest or the longest string'],
-  ['/', 'Type a string’s name'],
-  ['Space, Enter, Page Down', 'In the steps of a fitting: done, go on'],
-  ['Backspace, Page Up', 'In the steps of a fitting: go back'],
-  ['← →, Page Up, Page Down', 'On a knot: a stage back or on'],
-  ['Shift and arrows', 'On a knot that has the focus: turn it'],
-  ['?', 'This list'],
-]
+/** Fetched when it is asked for: few ever do, and every page would carry it. */
+const KeyDialog = dynamic(() => import('./KeyDialog').then((module) => module.KeyDialog), { ssr: false })
 
 /** The list of keys, opened with a question mark. */
 export function KeyList() {
   const [open, setOpen] = useState(false)
   useHotkeys('shift+slash, ?', () => setOpen(true), { useKey: true })
-  return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="sheet fixed top-1/2 left-1/2 z-50 w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6"
-        >
-          <Dialog.Title className="text-xl font-semibold">Keys</Dialog.Title>
-          <dl className="ruled mt-3">
-            {KEYS.map(([keys, what]) => (
-              <div key={keys} className="grid grid-cols-[11rem_1fr] gap-4 py-2">
-                <dt className="font-semibold">{keys}</dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-          <Dialog.Close className="button mt-4">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
-  )
+  return open && <KeyDialog close={() => setOpen(false)} />
 }
