@@ -1,4 +1,5 @@
 import boundaries from 'eslint-plugin-boundaries'
+import jsxA11y from 'eslint-plugin-jsx-a11y-x'
 import reactHooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
@@ -53,6 +54,25 @@ export default tseslint.config(
     },
   },
   { files: ['scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['src/**/*.{ts,tsx}', 'scripts/**/*.ts', 'e2e/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+    },
+  },
+  { ...jsxA11y.configs.recommended, files: ['src/**/*.tsx'] },
+  {
+    files: ['src/**/*.tsx'],
+    rules: {
+      // What scrolls sideways must be reached by keys; it is a group with a name.
+      'jsx-a11y-x/no-noninteractive-tabindex': ['error', { roles: ['group', 'img'], tags: [] }],
+      'jsx-a11y-x/label-has-associated-control': ['error', { depth: 4 }],
+      // Keys and pointers of many fields are followed at what holds them.
+      'jsx-a11y-x/no-noninteractive-element-interactions': 'off',
+    },
+  },
   { ...reactHooks.configs.flat['recommended-latest'], files: ['src/**/*.{ts,tsx}'] },
   {
     files: ['src/**/*.{ts,tsx}'],

@@ -236,9 +236,8 @@ const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, call
             id={`line-${number}-problem`}
             colSpan={13}
             className="px-1 py-1 text-sm font-semibold text-ochre"
-            role="alert"
           >
-            {problem}
+            <span role="alert">{problem}</span>
           </td>
         </tr>
       )}

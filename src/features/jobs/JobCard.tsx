@@ -131,7 +131,8 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
           <OpenKnot context={context} className="mt-2 h-36 w-full" />
         </div>
       </div>
-      <section
+      <div
+        role="group"
         aria-label="Lengths to lay the string against"
         className="mt-2 overflow-x-auto border-t border-ink pt-2 print:overflow-visible"
         tabIndex={0}
@@ -146,7 +147,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
               : [{ word: 'pin stands higher', metres: string.standHigher }]),
           ]}
         />
-      </section>
+      </div>
       {/* A grid, not columns: on paper columns take what is left of the page, and what follows would have one of its own. */}
       <ol
         className="mt-3 gap-x-8 border-t border-ink pt-2 sm:grid sm:grid-flow-col sm:grid-cols-2 print:grid print:grid-flow-col print:grid-cols-2"

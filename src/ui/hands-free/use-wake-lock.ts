@@ -17,11 +17,12 @@ export function useWakeLock(): void {
         held = null // the battery is low, or the browser will not: the work goes on without it
       }
     }
-    void hold()
-    document.addEventListener('visibilitychange', hold)
+    const again = () => void hold()
+    again()
+    document.addEventListener('visibilitychange', again)
     return () => {
       over = true
-      document.removeEventListener('visibilitychange', hold)
+      document.removeEventListener('visibilitychange', again)
       void held?.release()
     }
   }, [])

@@ -245,19 +245,21 @@ function ProblemList<Column extends string>({
       <h3 className="font-semibold text-ochre">
         {problems.length.toLocaleString('en-GB')} {problems.length === 1 ? 'thing' : 'things'} can’t be read
       </h3>
-      <ul className="ruled max-h-60 overflow-y-auto text-sm" tabIndex={0}>
-        {problems.slice(0, TOLD).map(({ line, column, sentence }) => (
-          <li key={`${line}${column}`} className="py-1">
-            <strong>
-              Line {line}, {words[column].toLowerCase()}:
-            </strong>{' '}
-            {sentence}
-          </li>
-        ))}
-        {problems.length > TOLD && (
-          <li className="py-1 text-soft">and {(problems.length - TOLD).toLocaleString('en-GB')} more</li>
-        )}
-      </ul>
+      <div className="max-h-60 overflow-y-auto" tabIndex={0} role="group" aria-label="What can’t be read">
+        <ul className="ruled text-sm">
+          {problems.slice(0, TOLD).map(({ line, column, sentence }) => (
+            <li key={`${line}${column}`} className="py-1">
+              <strong>
+                Line {line}, {words[column].toLowerCase()}:
+              </strong>{' '}
+              {sentence}
+            </li>
+          ))}
+          {problems.length > TOLD && (
+            <li className="py-1 text-soft">and {(problems.length - TOLD).toLocaleString('en-GB')} more</li>
+          )}
+        </ul>
+      </div>
     </div>
   )
 }
