@@ -3,6 +3,7 @@
  */
 import { spawn, type ChildProcess } from 'node:child_process'
 import { createServer } from 'node:net'
+import path from 'node:path'
 
 /** What Chromium is started with where there is no display and no network. */
 export const CHROMIUM = {
@@ -33,7 +34,7 @@ export async function freePort(): Promise<number> {
 
 /** Starts a server and waits until it answers. */
 export async function serve(port: number, folder: string): Promise<ChildProcess> {
-  const server = spawn('bin/serve', [String(port)], {
+  const server = spawn(path.resolve('bin', 'serve'), [String(port)], {
     env: { ...process.env, TAUT_DATA: folder, TAUT_DEMO_DATE: DEMO_DATE, NEXT_TELEMETRY_DISABLED: '1' },
     stdio: 'ignore',
     detached: true,
