@@ -13,6 +13,7 @@ const swc = [
 
 export default {
   testEnvironment: 'node',
+  maxWorkers: '100%', // the suites share nothing
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   globalSetup: '<rootDir>/jest.seed.mjs',

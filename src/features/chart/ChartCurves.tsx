@@ -10,7 +10,7 @@ import {
   type ChartOptions,
   type Plugin,
 } from 'chart.js'
-import { Fragment, useMemo } from 'react'
+import { memo, Fragment, useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { isWhole, type ChartLine } from '@/core/chart/chart-line'
 import { sections, type Section } from '@/core/chart/findings'
@@ -27,7 +27,7 @@ interface ChartCurvesProps {
 }
 
 /** Tension and share of strength along the instrument, its sections as bands; longer strings to the left, as in the field. */
-export function ChartCurves({ lines, referenceA, onPick }: ChartCurvesProps) {
+export const ChartCurves = memo(function ChartCurves({ lines, referenceA, onPick }: ChartCurvesProps) {
   const tints = useTints()
   const shown = useMemo(() => [...lines].sort((a, b) => b.number - a.number), [lines])
   const values = useMemo(
@@ -87,7 +87,7 @@ export function ChartCurves({ lines, referenceA, onPick }: ChartCurvesProps) {
       </dl>
     </div>
   )
-}
+})
 
 interface CurveProps {
   readonly title: string

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useCallback, useDeferredValue, useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { ArrowLeft, Download } from 'lucide-react'
 import { cellsOf } from '@/core/chart/cells'
 import { chartLine } from '@/core/chart/chart-line'
@@ -12,6 +12,7 @@ import { USUAL_TENSION } from '@/core/instrument/presets'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
+import { useRested } from '@/ui/kept/use-rested'
 import { useHouse } from '@/ui/units'
 import { ChartCurves } from './ChartCurves'
 import { ChartTable } from './ChartTable'
@@ -19,6 +20,9 @@ import { FindingsList } from './FindingsList'
 import { ImportPanel } from './ImportPanel'
 import { RebuildPanel } from './RebuildPanel'
 import { useChartDraft } from './use-chart-draft'
+
+/** Curves and findings follow when the keys have rested so long, ms. */
+const RESTS = 250
 
 /** The string chart: a table to type in, its curves, what is odd about it, and the ways in and out. */
 export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
@@ -29,7 +33,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   const [panel, setPanel] = useState<'none' | 'import' | 'rebuild'>('none')
   const [problem, setProblem] = useState<string | null>(null)
   const lines = useMemo(() => draft.rows.map((row) => row.line), [draft.rows])
-  const followed = useDeferredValue(lines)
+  const followed = useRested(lines, RESTS)
   const found = useMemo(() => findings(followed, instrument.referenceA), [followed, instrument.referenceA])
   const called = useMemo(
     () =>

@@ -53,7 +53,7 @@ export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in'): ChartD
     [unit],
   )
   const rows = useMemo(
-    () => base.map((row) => draftRow(row.line, row.cells, edits[row.line.number], units)),
+    () => base.map((row) => rowOf(row, edits[row.line.number], units)),
     [base, edits, units],
   )
   const changed = useMemo(() => rows.filter(({ edited }) => edited), [rows])
@@ -78,6 +78,28 @@ export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in'): ChartD
   )
   const putBack = useCallback(() => setEdits(UNTOUCHED), [setEdits])
   return { rows, changed, set, take, putBack }
+}
+
+interface BaseRow {
+  readonly line: ChartLine
+  readonly cells: Cells
+}
+
+interface KnownRow {
+  readonly edits: Partial<Cells> | undefined
+  readonly units: ColumnUnits
+  readonly row: DraftRow
+}
+
+const KNOWN = new WeakMap<BaseRow, KnownRow>()
+
+/** A row as it stands. One that was not typed in stays the same object, so that only the row that changed is drawn. */
+function rowOf(base: BaseRow, edits: Partial<Cells> | undefined, units: ColumnUnits): DraftRow {
+  const known = KNOWN.get(base)
+  if (known && known.edits === edits && known.units === units) return known.row
+  const row = draftRow(base.line, base.cells, edits, units)
+  KNOWN.set(base, { edits, units, row })
+  return row
 }
 
 function draftRow(
