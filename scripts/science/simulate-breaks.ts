@@ -5,7 +5,8 @@
 import type { Clue, ClueKind } from '@/core/identify/clue'
 import { BENDS, LOOKS, NAILS } from '@/core/identify/clue'
 import { dyeOf, lengthOn, neighbourOf } from '@/core/identify/likelihood'
-import { bendChance, coldChance, lookChance, materialClass, nailChance } from '@/core/identify/touch'
+import { materialClass } from '@/core/identify/material-class'
+import { bendChance, coldChance, lookChance, nailChance } from '@/core/identify/touch'
 import { gaugeOf, restPitch, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 
 export interface SimulatedBreak {

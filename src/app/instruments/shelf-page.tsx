@@ -1,4 +1,4 @@
-import { FAMILIES } from '@/core/instrument/instrument'
+import { FAMILIES } from '@/core/instrument/family'
 import { store } from '@/data/store/database'
 import { HANDS, shelfView } from '@/data/views/shelf-view'
 import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'

@@ -1,5 +1,6 @@
 import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator'
-import { FAMILIES, STRUNG, type Family, type Strung, type TensionClass } from '@/core/instrument/instrument'
+import { FAMILIES, type Family } from '@/core/instrument/family'
+import { STRUNG, type Strung, type TensionClass } from '@/core/instrument/instrument'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 
 export const TENSION_CLASSES = ['concert', 'lever', 'folk', 'wire'] as const satisfies readonly TensionClass[]

@@ -2,7 +2,7 @@
  * One step of a fitting, ready to be shown: nothing in it depends on a screen or a unit.
  */
 import type { Measure, Phrase } from '../measure'
-import type { Caution } from './cautions'
+import type { Caution } from './caution'
 
 /** Every step that a fitting can have. A key stays the same while the wording changes, so that a job can be left and taken up again. */
 export const STEP_KEYS = [

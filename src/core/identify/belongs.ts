@@ -2,10 +2,10 @@
  * Whether a new string belongs on a position: its gauge against the chart, the old string and the neighbours of the
  * same material, its material, its tension class, and what its packet calls it.
  */
+import type { Family } from '../instrument/family'
 import {
   gaugeOf,
   restPitch,
-  type Family,
   type Instrument,
   type StringPosition,
   type TensionClass,
@@ -16,7 +16,7 @@ import { marginWord, tension, utilisation, type Margin } from '../strings/tensio
 import { STAND_IN } from '../stores/fits'
 import type { Side } from './clue'
 import { neighbourOf, WORN_THINNER } from './likelihood'
-import { materialClass } from './touch'
+import { materialClass } from './material-class'
 
 export interface NewString {
   /** As its packet says, with the gauge that was measured on it. */

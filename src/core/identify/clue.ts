@@ -1,7 +1,7 @@
 /**
  * What a person can say of a string that is gone: each clue may be wrong, and none is required.
  */
-import type { MaterialClass } from './touch'
+import type { MaterialClass } from './material-class'
 
 export type SeenColour = 'red' | 'dark' | 'natural'
 export type Side = 'shorter' | 'longer'

@@ -13,7 +13,8 @@ import { knotConsumption } from '../knots/fastenings'
 import { drawnPerTurn } from '../winding/pin'
 import type { Clue, NeighbourSeen, SeenColour, Side, Thickness } from './clue'
 import { chanceBelow, normalDensity } from './normal'
-import { bendChance, coldChance, lookChance, materialClass, nailChance, type MaterialClass } from './touch'
+import { materialClass, type MaterialClass } from './material-class'
+import { bendChance, coldChance, lookChance, nailChance } from './touch'
 
 /** What is left for a clue that is plainly wrong, so that no position is ever ruled out by one slip. */
 const SLIP = 0.003

@@ -7,7 +7,7 @@ import { scientificWord } from '../pitch/note'
 import { materialWord } from '../strings/construction'
 import type { Clue, SeenColour, Side } from './clue'
 import { dyeOf, lengthOn, neighbourOf, WORN_THINNER } from './likelihood'
-import { materialClass } from './touch'
+import { materialClass } from './material-class'
 import type { NextClue } from './next-clue'
 
 const COLOUR_WORDS: Record<SeenColour, string> = { red: 'red', dark: 'black or blue', natural: 'undyed' }

@@ -2,18 +2,8 @@
  * What each material looks and feels like, as chances of each answer: starting values for a careful person by daylight.
  */
 import type { StringPosition } from '../instrument/instrument'
-import { coreMaterial, type Construction } from '../strings/construction'
 import type { Bend, Look, Nail } from './clue'
-
-export type MaterialClass = 'gut' | 'nylon' | 'fluorocarbon' | 'silk' | 'wire' | 'wound'
-
-/** The class a hand can tell. */
-export function materialClass(c: Construction): MaterialClass {
-  if (c.kind === 'wound') return 'wound'
-  const { name, wire } = coreMaterial(c)
-  if (wire) return 'wire'
-  return name === 'gut' || name === 'silk' || name === 'fluorocarbon' ? name : 'nylon'
-}
+import { materialClass, type MaterialClass } from './material-class'
 
 const LOOK: Record<MaterialClass, Record<Look, number>> = {
   gut: {

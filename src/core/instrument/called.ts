@@ -1,7 +1,7 @@
 /**
  * How players call the strings of an instrument: harpists by octave and letter, most others by number, some by role.
  */
-import type { Family } from './instrument'
+import type { Family } from './family'
 
 export const CALLED_BY = ['harp octave', 'number', 'role'] as const
 export type CalledBy = (typeof CALLED_BY)[number]

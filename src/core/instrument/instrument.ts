@@ -9,19 +9,7 @@ import type { Span } from '../strings/stretch'
 import { frequency } from '../pitch/note'
 import type { TuningPin } from '../winding/pin'
 import type { Called, Calling } from './called'
-
-export const FAMILIES = [
-  'pedal harp',
-  'lever harp',
-  'lap harp',
-  'wire-strung harp',
-  'lap zither',
-  'loop-end zither',
-  'long zither',
-  'scroll-head zither',
-  'lyre',
-] as const
-export type Family = (typeof FAMILIES)[number]
+import type { Family } from './family'
 
 export type StringColour = 'red' | 'black' | 'blue' | 'natural'
 export type Mechanism = 'lever' | 'disc'

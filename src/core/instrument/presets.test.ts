@@ -1,7 +1,7 @@
 /** New instruments from presets: every family stands, goes through what was measured, and says what is wrong. */
 import { chartLine } from '../chart/chart-line'
 import { findings } from '../chart/findings'
-import { FAMILIES, type Family } from './instrument'
+import { FAMILIES, type Family } from './family'
 import { fromPreset, readNotes } from './presets'
 import { readLengths } from './read-lengths'
 

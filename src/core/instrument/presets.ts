@@ -8,7 +8,8 @@ import type { TuningPin } from '../winding/pin'
 import type { UsualTension } from '../chart/tension-target'
 import { designInstrument, type InstrumentDesign, type SectionDesign } from './design'
 import { FINE_WRAP_GAUGES, PLAIN_GAUGES, WRAP_GAUGES } from './gauges-on-offer'
-import type { Family, Instrument, Mechanism } from './instrument'
+import type { Family } from './family'
+import type { Instrument, Mechanism } from './instrument'
 import { monotoneCurve, type Control } from './monotone-curve'
 
 const mm = 1e-3

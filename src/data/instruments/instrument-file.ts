@@ -29,13 +29,8 @@ import {
   type CalledBy,
   type CountedFrom,
 } from '@/core/instrument/called'
-import {
-  FAMILIES,
-  STRUNG,
-  type Instrument,
-  type StringPosition,
-  type Strung,
-} from '@/core/instrument/instrument'
+import { FAMILIES } from '@/core/instrument/family'
+import { STRUNG, type Instrument, type StringPosition, type Strung } from '@/core/instrument/instrument'
 import { layersOver } from '@/core/instrument/layers'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { parseNote, scientificWord } from '@/core/pitch/note'

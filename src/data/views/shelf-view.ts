@@ -1,7 +1,8 @@
 /**
  * The shelf of instruments, a page at a time, each with what is broken on it.
  */
-import { FAMILIES, samePiece, type Family, type Instrument } from '@/core/instrument/instrument'
+import { FAMILIES, type Family } from '@/core/instrument/family'
+import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { settlingStrings } from '../fitted/settling'
 import { allInstruments } from '../instruments/instruments'

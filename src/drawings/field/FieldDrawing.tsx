@@ -1,7 +1,8 @@
 'use client'
 
 import { memo, type ReactNode, type Ref } from 'react'
-import type { FieldShape, DrawnString } from './field-shape'
+import type { DrawnString } from './drawn-string'
+import type { FieldShape } from './field-shape'
 import { Feet, Pegs, Scroll } from './HeadAndFoot'
 import { StringStroke } from './StringStroke'
 

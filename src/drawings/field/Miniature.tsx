@@ -1,5 +1,6 @@
 import type { Instrument } from '@/core/instrument/instrument'
-import { fieldShape, type DrawnString, type FieldShape } from './field-shape'
+import type { DrawnString } from './drawn-string'
+import { fieldShape, type FieldShape } from './field-shape'
 import { textureOf } from './texture'
 
 interface MiniatureProps {

@@ -1,6 +1,7 @@
 import { memo } from 'react'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
-import type { DrawnString, FieldShape } from './field-shape'
+import type { DrawnString } from './drawn-string'
+import type { FieldShape } from './field-shape'
 
 /** The harp octaves as brackets along the strings' lower ends, each from its E down to its F. */
 export const OctaveMarks = memo(function OctaveMarks({ shape }: { shape: FieldShape }) {

@@ -1,6 +1,7 @@
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import type { DrawnString, FieldShape } from './field-shape'
+import type { DrawnString } from './drawn-string'
+import type { FieldShape } from './field-shape'
 
 interface SelectedStringProps {
   readonly shape: FieldShape

@@ -2,28 +2,12 @@
  * The shapes of a string field in millimetres of the drawing, y downward, from an instrument's geometry.
  */
 import { curveMonotoneX, line } from 'd3-shape'
-import {
-  gaugeOf,
-  type Family,
-  type Instrument,
-  type Point,
-  type StringPosition,
-} from '@/core/instrument/instrument'
+import type { Family } from '@/core/instrument/family'
+import { gaugeOf, type Instrument, type Point, type StringPosition } from '@/core/instrument/instrument'
 import { spacingAt } from '@/core/instrument/neck'
 import { isOnFoot } from '@/core/knots/fastenings'
+import type { DrawnString } from './drawn-string'
 import { crossPinsOf, feetOf, SCROLL, type CrossPin, type DrawnFoot } from './head-and-foot'
-
-export interface DrawnString {
-  readonly position: StringPosition
-  readonly x: number
-  /** Lower fastening, end of the speaking length, tuning pin. */
-  readonly foot: number
-  readonly tail: number
-  readonly bridge: number
-  readonly pin: number
-  /** Stroke width: by gauge, heavier than life so that it can be told apart. */
-  readonly weight: number
-}
 
 export interface FieldShape {
   readonly viewBox: {

@@ -5,7 +5,7 @@
 import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { layersOver, sameLayers } from '@/core/instrument/layers'
 import { isOnFoot } from '@/core/knots/fastenings'
-import type { DrawnString } from './field-shape'
+import type { DrawnString } from './drawn-string'
 
 /** One turn of string on a foot, by its radius. */
 export interface FootLayer {

@@ -6,10 +6,9 @@ import { useCallback, useState } from 'react'
 import { ArrowLeft } from 'lucide-react'
 import { asMeasured, type PacketMaterial } from '@/core/identify/as-measured'
 import { belongs, type Belongs, type Verdict } from '@/core/identify/belongs'
+import { FAMILIES, type Family } from '@/core/instrument/family'
 import {
-  FAMILIES,
   gaugeOf,
-  type Family,
   type Instrument,
   type StringPosition,
   type TensionClass,

@@ -1,6 +1,6 @@
 'use client'
 
-import type { Family } from '@/core/instrument/instrument'
+import type { Family } from '@/core/instrument/family'
 import { useFilter } from '@/ui/list/use-filter'
 
 export interface ShelfFilterText {
