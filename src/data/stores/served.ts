@@ -32,7 +32,7 @@ function sorted(store: Store): ReadonlyMap<string, readonly Served[]> {
 }
 
 /** Instruments that are named before the rest are counted. */
-const NAMED = 4
+const NAMED = 3
 
 /** Positions in a few words: `Lovage 22, 23`. */
 export function servedWords(served: readonly Served[]): string {

@@ -19,11 +19,11 @@ export function ShelfFilter({
 }) {
   const { asked, ask, type } = useFilter({ ...filter })
   return (
-    <div className="mt-4 flex flex-wrap items-end gap-3 text-sm">
-      <label className="flex flex-col gap-1">
+    <div className="mt-4 grid grid-cols-2 items-end gap-3 text-sm sm:flex sm:flex-wrap">
+      <label className="col-span-2 flex flex-col gap-1">
         Name or owner
         <input
-          className="entry w-56"
+          className="entry w-full sm:w-56"
           value={asked.find}
           onChange={(event) => type({ find: event.target.value })}
           placeholder="Lovage, youth harps"
@@ -32,7 +32,7 @@ export function ShelfFilter({
       <label className="flex flex-col gap-1">
         Family
         <select
-          className="entry w-44"
+          className="entry w-full sm:w-44"
           value={asked.family}
           onChange={(event) => ask({ family: event.target.value })}
         >
@@ -45,7 +45,7 @@ export function ShelfFilter({
       <label className="flex flex-col gap-1">
         Needs a hand
         <select
-          className="entry w-52"
+          className="entry w-full sm:w-52"
           value={asked.needs}
           onChange={(event) => ask({ needs: event.target.value })}
         >

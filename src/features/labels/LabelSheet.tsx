@@ -38,7 +38,7 @@ export function LabelSheet({
       <div className="print:hidden">
         <h1 className="text-2xl font-semibold">Labels</h1>
         <p className="text-soft">A camera held to the code opens the position. Cut along the lines.</p>
-        <div className="mt-3 flex flex-wrap items-center gap-2">
+        <div className="mt-3 flex flex-wrap items-end gap-3">
           <PrintButton />
           <LabelsFilter look={filter.look} positions={instrument?.slug ?? ''} instruments={instruments} />
         </div>
