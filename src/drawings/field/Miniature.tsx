@@ -15,7 +15,7 @@ interface MiniatureProps {
  * tints. It is drawn where the instrument is read, so that a list of many need not carry their charts along.
  */
 export function Miniature({ instrument, broken, className }: MiniatureProps) {
-  const shape = fieldShape(instrument)
+  const shape = shapeOf(instrument)
   const { viewBox } = shape
   return (
     <svg
@@ -43,11 +43,20 @@ export function Miniature({ instrument, broken, className }: MiniatureProps) {
           .join('')}
         fill="none"
         stroke="var(--ochre)"
-        strokeWidth={4}
+        strokeWidth={8}
         strokeLinecap="round"
       />
     </svg>
   )
+}
+
+const SHAPES = new WeakMap<Instrument, FieldShape>()
+
+/** The shape of an instrument, worked out once for as long as its chart is as it is. */
+function shapeOf(instrument: Instrument): FieldShape {
+  const known = SHAPES.get(instrument) ?? fieldShape(instrument)
+  SHAPES.set(instrument, known)
+  return known
 }
 
 /** Strings of one tint and about one weight, as one path. */
