@@ -1,27 +1,22 @@
 /**
  * What a large workshop costs against the demo: every page's time on the server and its size, one action, and the memory
- * of the server, both houses served by the production build in one run. `npm run bench:pages`; the large house is laid
+ * of the server, both houses served by the production build in one run. `npm run bench:large`; the large house is laid
  * out first where TAUT_LARGE names no folder that holds it. Writes its table into docs/PERFORMANCE.md.
  */
-import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { openJobs } from '@/data/jobs/open-jobs'
 import { allInstruments } from '@/data/instruments/instruments'
-import { prepare, prepareWorkshop } from '@/data/demo/prepare'
 import { openStore } from '@/data/store/database'
 import { stepsDone } from '@/data/jobs/jobs'
+import { demoHouse, largeHouse } from './bench-houses'
 import { DEMO_DATE, end, freePort, serve } from './serve'
+import { writeTable } from './write-table'
 
 const RUNS = 21
 /** Requests before those that count: what is kept is read, and the program is warm. */
 const WARM = 6
-const DOCUMENT = 'docs/PERFORMANCE.md'
-
-interface House {
-  readonly name: string
-  readonly folder: string
-}
 
 interface Measured {
   /** ms, the middle of the runs. */
@@ -32,22 +27,8 @@ interface Measured {
 
 const work = mkdtempSync(path.join(os.tmpdir(), 'taut-bench-'))
 
-function demoHouse(): House {
-  const folder = path.join(work, 'demo')
-  prepare(folder, 'demo', DEMO_DATE)
-  return { name: 'demo', folder }
-}
-
-function largeHouse(): House {
-  const kept = process.env.TAUT_LARGE ?? path.join(work, 'kept')
-  if (!existsSync(kept)) prepareWorkshop(kept, 'demo', DEMO_DATE, { instruments: 300, years: 10, seed: 1 })
-  const folder = path.join(work, 'large')
-  cpSync(kept, folder, { recursive: true })
-  return { name: 'large', folder }
-}
-
 /** The pages of a house, by what they show: the same things on both. */
-function pagesOf({ folder }: House): ReadonlyMap<string, string> {
+function pagesOf(folder: string): ReadonlyMap<string, string> {
   const store = openStore({ folder, demoDate: DEMO_DATE })
   const shelf = allInstruments(store)
   const harp = shelf.find(({ instrument }) => instrument.family === 'pedal harp')?.instrument.slug ?? ''
@@ -98,10 +79,10 @@ function memoryOf(pid: number): number {
   return Number(kb) / 1024
 }
 
-async function benchOf(house: House) {
-  const pages = pagesOf(house)
+async function benchOf(folder: string) {
+  const pages = pagesOf(folder)
   const port = await freePort()
-  const server = await serve(port, house.folder)
+  const server = await serve(port, folder)
   const home = `http://127.0.0.1:${port}`
   try {
     const results = new Map<string, Measured>()
@@ -113,22 +94,18 @@ async function benchOf(house: House) {
 }
 
 async function main(): Promise<void> {
-  const [demo, large] = [await benchOf(demoHouse()), await benchOf(largeHouse())]
+  const [demo, large] = [await benchOf(demoHouse(work)), await benchOf(largeHouse(work))]
   const rows = [...demo.results].map(([name, { time }]) => {
     const big = large.results.get(name) as Measured
     return `| ${name} | ${time.toFixed(1)} | ${big.time.toFixed(1)} | ${(big.time / time).toFixed(1)} | ${Math.round(big.size / 1024)} |`
   })
-  const table = [
+  writeTable('pages', [
     '| page | demo, ms | 300 instruments and 10 years, ms | ratio | HTML, kB |',
     '|---|---:|---:|---:|---:|',
     ...rows,
     '',
     `Memory of the server after every page was asked for ${WARM + RUNS} times: ${Math.round(demo.memory)} MB on the demo, ${Math.round(large.memory)} MB on the large house.`,
-  ].join('\n')
-  console.log(table)
-  const [before, , after] = readFileSync(DOCUMENT, 'utf8').split(/<!-- pages -->\n|<!-- \/pages -->/)
-  if (before !== undefined && after !== undefined)
-    writeFileSync(DOCUMENT, `${before}<!-- pages -->\n${table}\n<!-- /pages -->${after}`)
+  ])
   rmSync(work, { recursive: true, force: true })
 }
 

@@ -124,7 +124,12 @@ export interface Content {
 
 /** What a pack holds, as the plan takes it. */
 export function asOffered(contents: readonly Content[]): CatalogueOffer['contents'] {
-  return contents.map(({ packet, pieces }) => ({ spec: packet, length: packet.length, pieces }))
+  return contents.map(({ packet: { construction, colour, tensionClass, end, length }, pieces }) => ({
+    // What tells strings apart and nothing else: the plan carries hundreds of them.
+    spec: { construction, colour, tensionClass, end },
+    length,
+    pieces,
+  }))
 }
 
 /** Catalogues as the plan takes them. */
