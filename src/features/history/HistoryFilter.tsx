@@ -1,5 +1,6 @@
 'use client'
 
+import { FilterSelect, InstrumentOptions } from '@/ui/list/FilterSelect'
 import { useFilter } from '@/ui/list/use-filter'
 
 export interface HistoryFilterText {
@@ -20,30 +21,16 @@ export function HistoryFilter({ filter, kinds, instruments }: HistoryFilterProps
   const { asked, ask } = useFilter({ ...filter })
   return (
     <div className="mt-3 flex flex-wrap items-end gap-3 text-sm">
-      <label className="flex flex-col gap-1">
-        Instrument
-        <select className="entry w-44" value={asked.on} onChange={(event) => ask({ on: event.target.value })}>
-          <option value="">all</option>
-          {instruments.map(({ slug, name }) => (
-            <option key={slug} value={slug}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="flex flex-col gap-1">
-        What was done
-        <select
-          className="entry w-52"
-          value={asked.kind}
-          onChange={(event) => ask({ kind: event.target.value })}
-        >
-          <option value="">everything</option>
-          {kinds.map((kind) => (
-            <option key={kind}>{kind}</option>
-          ))}
-        </select>
-      </label>
+      <FilterSelect label="Instrument" width="w-44" value={asked.on} choose={(on) => ask({ on })}>
+        <option value="">all</option>
+        <InstrumentOptions instruments={instruments} />
+      </FilterSelect>
+      <FilterSelect label="What was done" width="w-52" value={asked.kind} choose={(kind) => ask({ kind })}>
+        <option value="">everything</option>
+        {kinds.map((kind) => (
+          <option key={kind}>{kind}</option>
+        ))}
+      </FilterSelect>
       <label className="flex flex-col gap-1">
         Up to the day
         <input

@@ -1,6 +1,7 @@
 'use client'
 
 import type { Family } from '@/core/instrument/family'
+import { FilterSelect } from '@/ui/list/FilterSelect'
 import { useFilter } from '@/ui/list/use-filter'
 
 export interface ShelfFilterText {
@@ -29,31 +30,27 @@ export function ShelfFilter({
           placeholder="Lovage, youth harps"
         />
       </label>
-      <label className="flex flex-col gap-1">
-        Family
-        <select
-          className="entry w-full sm:w-44"
-          value={asked.family}
-          onChange={(event) => ask({ family: event.target.value })}
-        >
-          <option value="">all</option>
-          {families.map((family) => (
-            <option key={family}>{family}</option>
-          ))}
-        </select>
-      </label>
-      <label className="flex flex-col gap-1">
-        Needs a hand
-        <select
-          className="entry w-full sm:w-52"
-          value={asked.needs}
-          onChange={(event) => ask({ needs: event.target.value })}
-        >
-          <option value="">or not</option>
-          <option value="broken">a string is broken</option>
-          <option value="retune">a string is to be retuned</option>
-        </select>
-      </label>
+      <FilterSelect
+        label="Family"
+        width="w-full sm:w-44"
+        value={asked.family}
+        choose={(family) => ask({ family })}
+      >
+        <option value="">all</option>
+        {families.map((family) => (
+          <option key={family}>{family}</option>
+        ))}
+      </FilterSelect>
+      <FilterSelect
+        label="Needs a hand"
+        width="w-full sm:w-52"
+        value={asked.needs}
+        choose={(needs) => ask({ needs })}
+      >
+        <option value="">or not</option>
+        <option value="broken">a string is broken</option>
+        <option value="retune">a string is to be retuned</option>
+      </FilterSelect>
     </div>
   )
 }

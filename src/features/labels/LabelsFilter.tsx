@@ -1,5 +1,6 @@
 'use client'
 
+import { FilterSelect, InstrumentOptions } from '@/ui/list/FilterSelect'
 import { useFilter } from '@/ui/list/use-filter'
 
 interface LabelsFilterProps {
@@ -13,21 +14,15 @@ export function LabelsFilter({ look, positions, instruments }: LabelsFilterProps
   const { asked, ask, type } = useFilter({ look, positions })
   return (
     <div className="flex flex-wrap items-end gap-3 text-sm">
-      <label className="flex flex-col gap-1">
-        Labels for
-        <select
-          className="entry w-56"
-          value={asked.positions}
-          onChange={(event) => ask({ positions: event.target.value, look: '' })}
-        >
-          <option value="">packets, the newest first</option>
-          {instruments.map(({ slug, name }) => (
-            <option key={slug} value={slug}>
-              the strings of {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <FilterSelect
+        label="Labels for"
+        width="w-56"
+        value={asked.positions}
+        choose={(slug) => ask({ positions: slug, look: '' })}
+      >
+        <option value="">packets, the newest first</option>
+        <InstrumentOptions instruments={instruments} told={(name) => `the strings of ${name}`} />
+      </FilterSelect>
       {asked.positions === '' && (
         <label className="flex flex-col gap-1">
           Look for

@@ -1,5 +1,6 @@
 'use client'
 
+import { FilterSelect } from '@/ui/list/FilterSelect'
 import { useFilter } from '@/ui/list/use-filter'
 
 export interface StoresFilter {
@@ -30,19 +31,17 @@ export function CoilsFilter({
           placeholder="gut 1.24, drawer A3"
         />
       </label>
-      <label className="block">
-        Material
-        <select
-          className="entry mt-1 block w-52"
-          value={asked.material}
-          onChange={(event) => ask({ material: event.target.value })}
-        >
-          <option value="">all</option>
-          {materials.map((material) => (
-            <option key={material}>{material}</option>
-          ))}
-        </select>
-      </label>
+      <FilterSelect
+        label="Material"
+        width="w-52"
+        value={asked.material}
+        choose={(material) => ask({ material })}
+      >
+        <option value="">all</option>
+        {materials.map((material) => (
+          <option key={material}>{material}</option>
+        ))}
+      </FilterSelect>
       <label className="inline-flex min-h-11 items-center gap-2">
         <input
           type="checkbox"

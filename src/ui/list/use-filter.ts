@@ -20,7 +20,17 @@ export function useFilter<Key extends string>(now: Readonly<Record<Key, string>>
   const [asked, setAsked] = useState(now)
   const [isLooking, startLooking] = useTransition()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
-  useEffect(() => () => clearTimeout(timer.current), [])
+  useEffect(() => {
+    // Who follows a link leaves the list: what was typed last must not call them back.
+    const leave = ({ target }: MouseEvent) => {
+      if (target instanceof Element && target.closest('a')) clearTimeout(timer.current)
+    }
+    document.addEventListener('click', leave, { capture: true })
+    return () => {
+      clearTimeout(timer.current)
+      document.removeEventListener('click', leave, { capture: true })
+    }
+  }, [])
   const ask = (change: Partial<Record<Key, string>>, rests = 0) => {
     const next = { ...asked, ...change }
     setAsked(next)
