@@ -11,7 +11,7 @@ export function textOf(params: Awaited<Asked>, name: string, longest = LONGEST):
 }
 
 /** A page, counted from 0, of an address that counts from 1. */
-export function pageOf(params: Awaited<Asked>): number {
+export function askedPage(params: Awaited<Asked>): number {
   const text = textOf(params, 'page')
   return /^\d{1,6}$/.test(text) ? Math.max(0, Number(text) - 1) : 0
 }

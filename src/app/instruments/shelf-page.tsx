@@ -2,7 +2,7 @@ import { FAMILIES } from '@/core/instrument/family'
 import { store } from '@/data/store/database'
 import { HANDS, shelfView } from '@/data/views/shelf-view'
 import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'
-import { oneOf, pageOf, textOf, type Asked } from '../asked'
+import { oneOf, askedPage, textOf, type Asked } from '../asked'
 
 /** The shelf as it is looked through on two pages: to open an instrument, and to say that a string of it broke. */
 export async function shelfPage(path: string, title: string, lead: string, searchParams: Asked) {
@@ -10,7 +10,7 @@ export async function shelfPage(path: string, title: string, lead: string, searc
   const family = oneOf(FAMILIES, textOf(params, 'family'))
   const needs = oneOf(HANDS, textOf(params, 'needs'))
   const find = textOf(params, 'find')
-  const view = shelfView(store(), { find, family, needs, page: pageOf(params) })
+  const view = shelfView(store(), { find, family, needs, page: askedPage(params) })
   return (
     <InstrumentShelf
       title={title}
@@ -18,7 +18,6 @@ export async function shelfPage(path: string, title: string, lead: string, searc
       path={path}
       view={view}
       filter={{ find, family: family ?? '', needs: needs ?? '' }}
-      page={Math.min(pageOf(params), view.pages - 1)}
     />
   )
 }

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { COIL_ORDERS, coilsPage } from '@/data/views/stores-view'
 import { StoresSheet } from '@/features/stores/StoresSheet'
-import { oneOf, pageOf, textOf, type Asked } from '../asked'
+import { oneOf, askedPage, textOf, type Asked } from '../asked'
 
 export const metadata: Metadata = { title: 'Stores' }
 
@@ -22,7 +22,7 @@ export default async function StoresPage({ searchParams }: { readonly searchPara
     openedOnly: filter.opened !== '',
     by: oneOf(COIL_ORDERS, filter.by) ?? 'material',
     down: filter.down !== '',
-    page: pageOf(params),
+    page: askedPage(params),
   })
-  return <StoresSheet view={view} filter={filter} page={Math.min(pageOf(params), view.pages - 1)} />
+  return <StoresSheet view={view} filter={filter} />
 }

@@ -60,37 +60,27 @@ function readBench(store: Store): CuttingBench {
   const looped = open.some(
     ({ position, instrument }) => specAt(position, soldByClass(instrument)).end !== 'plain',
   )
-  const coils = worthCutting(
-    waiting,
-    [...useful.values()]
-      .sort((a, b) => a.id - b.id)
-      .map((coil) => ({
-        id: coil.id,
-        left: coil.lengthLeft,
-        opened: coil.opened,
-        most: looped && coil.end !== 'plain' ? 1 : null,
-      })),
-  )
-  const kept = new Set(coils.map(({ id }) => id))
+  const asLeft = ({ id, lengthLeft, opened, end }: Coil): CoilLeft => ({
+    id,
+    left: lengthLeft,
+    opened,
+    most: looped && end !== 'plain' ? 1 : null,
+  })
+  const fits = [...useful.values()].sort((a, b) => a.id - b.id)
+  const kept = new Set(worthCutting(waiting, fits.map(asLeft)).map(({ id }) => id))
   // What is set aside for a job is told, whether a plan would choose it or not.
   for (const { coilId } of waiting) if (coilId !== null) kept.add(coilId)
-  const drawn = new Map(
-    withCuts(
-      store,
-      [...useful.values()].filter(({ id }) => kept.has(id)),
-    ).map((coil) => [coil.id, coil]),
-  )
   return {
     jobs: waiting.map((job) => ({ ...job, options: job.options.filter(({ coilId }) => kept.has(coilId)) })),
-    coils: [...drawn.values()].map(({ id, lengthLeft, opened, end, label, place, boughtLength, cuts }) => ({
-      id,
-      left: lengthLeft,
-      opened,
-      most: looped && end !== 'plain' ? 1 : null,
-      label,
-      place,
-      bought: boughtLength,
-      cuts: cuts.map(({ length }) => length),
+    coils: withCuts(
+      store,
+      fits.filter(({ id }) => kept.has(id)),
+    ).map((coil) => ({
+      ...asLeft(coil),
+      label: coil.label,
+      place: coil.place,
+      bought: coil.boughtLength,
+      cuts: coil.cuts.map(({ length }) => length),
     })),
   }
 }

@@ -2,6 +2,7 @@
  * What was predicted of each fitting, and what was measured.
  */
 import { desc, eq, sql } from 'drizzle-orm'
+import { pageOf, type PageOf } from '@/core/list/page-of'
 import type { Store } from '../store/database'
 import { byPositionId } from '../instruments/instruments'
 import { stringOf } from '../jobs/string-of'
@@ -22,12 +23,11 @@ export interface PastFitting {
 
 export interface FittingsPage {
   readonly fittings: readonly PastFitting[]
-  readonly all: number
-  readonly pages: number
+  readonly at: PageOf
 }
 
 /** Fittings on one page. */
-export const FITTINGS_SHOWN = 50
+const SHOWN = 50
 
 /** Fittings that came of a job, the latest first, a page of them. */
 export function pastFittings(store: Store, page: number): FittingsPage {
@@ -36,19 +36,18 @@ export function pastFittings(store: Store, page: number): FittingsPage {
       .select({ all: sql<number>`coalesce(sum(${fittingSums.fittings}), 0)` })
       .from(fittingSums)
       .get()?.all ?? 0
-  const pages = Math.max(1, Math.ceil(all / FITTINGS_SHOWN))
+  const at = pageOf(page, SHOWN, all)
   const length = (mm: number | null) => (mm === null ? null : metres(mm))
   const rows = store.rows
     .select()
     .from(fittings)
     .innerJoin(jobs, eq(fittings.jobId, jobs.id))
     .orderBy(desc(fittings.at), desc(fittings.id))
-    .limit(FITTINGS_SHOWN)
-    .offset(Math.min(page, pages - 1) * FITTINGS_SHOWN)
+    .limit(SHOWN)
+    .offset(at.from)
     .all()
   return {
-    all,
-    pages,
+    at,
     fittings: rows.map(({ fitting, job }) => {
       const stored = byPositionId(store, job.positionId)
       return {

@@ -3,6 +3,7 @@
  */
 import { FAMILIES, type Family } from '@/core/instrument/family'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
+import { pageOf, type PageOf } from '@/core/list/page-of'
 import { leadingNames } from '@/core/instrument/names'
 import { settlingStrings } from '../fitted/settling'
 import { allInstruments } from '../instruments/instruments'
@@ -33,15 +34,15 @@ export interface ShelfEntry {
 
 export interface ShelfPage {
   readonly entries: readonly ShelfEntry[]
-  readonly found: number
+  readonly at: PageOf
+  /** How many there are, found or not. */
   readonly all: number
-  readonly pages: number
   /** Families that there are on the shelf. */
   readonly families: readonly Family[]
 }
 
 /** Instruments on one page. */
-export const SHELF_SHOWN = 24
+const SHOWN = 24
 
 /** A page of the instruments that are looked for, in the order they were added. */
 export function shelfView(store: Store, { find, family, needs, page }: ShelfAsked): ShelfPage {
@@ -64,15 +65,13 @@ export function shelfView(store: Store, { find, family, needs, page }: ShelfAske
       (needs !== 'broken' || open.has(id)) &&
       (due === null || due.has(instrument.slug)),
   )
-  const pages = Math.max(1, Math.ceil(found.length / SHELF_SHOWN))
-  const from = Math.min(page, pages - 1) * SHELF_SHOWN
+  const at = pageOf(page, SHOWN, found.length)
   const there = new Set(all.map(({ instrument }) => instrument.family))
   return {
-    found: found.length,
+    at,
     all: all.length,
-    pages,
     families: FAMILIES.filter((one) => there.has(one)),
-    entries: found.slice(from, from + SHELF_SHOWN).map(({ id, instrument }) => {
+    entries: found.slice(at.from, at.to).map(({ id, instrument }) => {
       const jobs = open.get(id) ?? []
       return {
         instrument,

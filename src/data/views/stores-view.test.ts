@@ -25,7 +25,7 @@ eachOnDemo((opened) => {
 /** Every coil, page by page. */
 function coilRows() {
   const asked = { look: '', material: null, openedOnly: false, by: 'label', down: false } as const
-  const { pages } = coilsPage(store, { ...asked, page: 0 })
+  const { pages } = coilsPage(store, { ...asked, page: 0 }).at
   return Array.from({ length: pages }, (_, page) => coilsPage(store, { ...asked, page })).flatMap(
     ({ rows }) => rows,
   )

@@ -1,6 +1,7 @@
 /**
  * The shelf as the stores' sheets show it.
  */
+import { pageOf, type PageOf } from '@/core/list/page-of'
 import { leadingNames } from '@/core/instrument/names'
 import { otherMake } from '@/core/stores/asked-make'
 import { materialWord, outerGauge } from '@/core/strings/construction'
@@ -37,10 +38,9 @@ export interface CoilRow extends Coil {
 
 export interface CoilsPage {
   readonly rows: readonly CutCoil<CoilRow>[]
-  /** How many were found, and how many there are. */
-  readonly found: number
+  readonly at: PageOf
+  /** How many there are, found or not. */
   readonly all: number
-  readonly pages: number
   readonly materials: readonly string[]
 }
 
@@ -74,9 +74,8 @@ export function coilsPage(
         (!openedOnly || coil.opened),
     )
     .sort((a, b) => (down ? -1 : 1) * ORDERS[by](a, b) || a.id - b.id)
-  const pages = Math.max(1, Math.ceil(found.length / ROWS))
-  const from = Math.min(page, pages - 1) * ROWS
-  const rows = found.slice(from, from + ROWS).map((coil): CoilRow => {
+  const at = pageOf(page, ROWS, found.length)
+  const rows = found.slice(at.from, at.to).map((coil): CoilRow => {
     const served = servedBy(coil)
     return {
       ...coil,
@@ -87,9 +86,8 @@ export function coilsPage(
   })
   return {
     rows: withCuts(store, rows),
-    found: found.length,
+    at,
     all: all.length,
-    pages,
     materials: [...new Set(all.map(({ construction }) => materialWord(construction)))].sort(),
   }
 }
@@ -165,8 +163,7 @@ export interface PacketLabel {
 
 export interface LabelsPage {
   readonly labels: readonly PacketLabel[]
-  readonly found: number
-  readonly pages: number
+  readonly at: PageOf
 }
 
 /** Labels on one page: as many as an A4 sheet of them holds. */
@@ -189,9 +186,8 @@ export function packetLabels(
   const found = (
     ids ? openCoils(store).filter(({ id }) => ids.includes(id)) : [...coilsWith(store, look)]
   ).sort((a, b) => b.id - a.id)
-  const pages = Math.max(1, Math.ceil(found.length / LABELS))
-  const from = Math.min(page, pages - 1) * LABELS
-  const labels = found.slice(from, from + LABELS).map((coil) => {
+  const at = pageOf(page, LABELS, found.length)
+  const labels = found.slice(at.from, at.to).map((coil) => {
     const served = servedBy(coil)
     const [first] = served
     return {
@@ -203,5 +199,5 @@ export function packetLabels(
         : `/stores/coils/${coil.id}`,
     }
   })
-  return { labels, found: found.length, pages }
+  return { labels, at }
 }

@@ -6,14 +6,11 @@ import { measure } from '@/core/measure'
 import type { FittingsPage } from '@/data/views/fitting-history'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
-import { shownWords } from '@/ui/list/address'
 import { Pager } from '@/ui/list/Pager'
 import { useHouse } from '@/ui/units'
 
 interface FittingHistoryProps {
   readonly past: FittingsPage
-  /** Counted from 0. */
-  readonly page: number
   /** How many kinds there are; `learned` may be the first of them. */
   readonly kinds: number
   /** By kind of pin and fastening, the most fitted first. */
@@ -21,12 +18,7 @@ interface FittingHistoryProps {
 }
 
 /** What was worked out of each fitting and what it came to, and what the house has learned from it. */
-export function FittingHistory({
-  past: { fittings, all, pages },
-  page,
-  kinds,
-  learned,
-}: FittingHistoryProps) {
+export function FittingHistory({ past: { fittings, at }, kinds, learned }: FittingHistoryProps) {
   const { unit, timeZone } = useHouse()
   const length = (metres: number | null) =>
     metres === null ? '–' : measureText(measure('length', metres), unit)
@@ -150,13 +142,7 @@ export function FittingHistory({
               </tbody>
             </table>
           </div>
-          <Pager
-            path="/house/fittings"
-            filter={{}}
-            page={page}
-            pages={pages}
-            shown={shownWords(page, 50, all)}
-          />
+          <Pager path="/house/fittings" filter={{}} at={at} />
         </>
       )}
     </div>

@@ -1,7 +1,6 @@
 import Link from 'next/link'
-import { SHELF_SHOWN, type ShelfPage } from '@/data/views/shelf-view'
+import type { ShelfPage } from '@/data/views/shelf-view'
 import { Miniature } from '@/drawings/field/Miniature'
-import { shownWords } from '@/ui/list/address'
 import { Pager } from '@/ui/list/Pager'
 import { ShelfFilter, type ShelfFilterText } from './ShelfFilter'
 
@@ -12,13 +11,11 @@ interface InstrumentShelfProps {
   readonly path: string
   readonly view: ShelfPage
   readonly filter: ShelfFilterText
-  /** Counted from 0. */
-  readonly page: number
 }
 
 /** The shelf: every instrument by its own string field in small. */
-export function InstrumentShelf({ title, lead, path, view, filter, page }: InstrumentShelfProps) {
-  const { entries, found, all, pages, families } = view
+export function InstrumentShelf({ title, lead, path, view, filter }: InstrumentShelfProps) {
+  const { entries, at, all, families } = view
   return (
     <div className="sheet p-5">
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -33,11 +30,11 @@ export function InstrumentShelf({ title, lead, path, view, filter, page }: Instr
       {all > FEW && <ShelfFilter filter={filter} families={families} />}
       {all > FEW && (
         <p className="mt-2 text-sm text-soft" role="status">
-          {found === all ? `${all} instruments` : `${found} of ${all} instruments`}
+          {at.found === all ? `${all} instruments` : `${at.found} of ${all} instruments`}
         </p>
       )}
       {all === 0 && <p className="mt-6">No instrument is on the shelf yet.</p>}
-      {all > 0 && found === 0 && <p className="mt-6">No instrument is like that.</p>}
+      {all > 0 && at.found === 0 && <p className="mt-6">No instrument is like that.</p>}
       <ul className="mt-4 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
         {entries.map(({ instrument, broken, brokenNames }) => (
           <li key={instrument.slug} className="border-t border-ink">
@@ -59,13 +56,7 @@ export function InstrumentShelf({ title, lead, path, view, filter, page }: Instr
           </li>
         ))}
       </ul>
-      <Pager
-        path={path}
-        filter={{ ...filter }}
-        page={page}
-        pages={pages}
-        shown={shownWords(page, SHELF_SHOWN, found)}
-      />
+      <Pager path={path} filter={{ ...filter }} at={at} />
     </div>
   )
 }

@@ -6,7 +6,6 @@ import { materialWord, outerGauge } from '@/core/strings/construction'
 import type { LabelsPage } from '@/data/views/stores-view'
 import { QrDrawing } from '@/drawings/QrDrawing'
 import { measureText } from '@/ui/format/measure'
-import { shownWords } from '@/ui/list/address'
 import { Pager } from '@/ui/list/Pager'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { LabelsFilter } from './LabelsFilter'
@@ -17,7 +16,6 @@ interface LabelSheetProps {
   readonly unit: 'mm' | 'in'
   readonly packets: LabelsPage
   readonly filter: { readonly look: string; readonly coils: string }
-  readonly page: number
   /** The instrument whose positions are labelled; null for packets. */
   readonly instrument: Instrument | null
   readonly instruments: readonly { readonly slug: string; readonly name: string }[]
@@ -27,9 +25,8 @@ interface LabelSheetProps {
 export function LabelSheet({
   origin,
   unit,
-  packets: { labels, found, pages },
+  packets: { labels, at },
   filter,
-  page,
   instrument,
   instruments,
 }: LabelSheetProps) {
@@ -77,15 +74,7 @@ export function LabelSheet({
             ))}
       </ul>
       {instrument === null && labels.length === 0 && <p>There is no packet to label.</p>}
-      {instrument === null && (
-        <Pager
-          path="/stores/labels"
-          filter={filter}
-          page={Math.min(page, pages - 1)}
-          pages={pages}
-          shown={shownWords(Math.min(page, pages - 1), 24, found)}
-        />
-      )}
+      {instrument === null && <Pager path="/stores/labels" filter={filter} at={at} />}
     </section>
   )
 }

@@ -29,10 +29,7 @@ export function OrderList({ open, closed, earlier, isLater }: OrderListProps) {
     <>
       {open.length + closed.length === 0 && <p className="text-soft">None yet.</p>}
       <ul className="ruled">
-        {open.map((order) => (
-          <OrderLine key={order.id} order={order} />
-        ))}
-        {closed.map((order) => (
+        {[...open, ...closed].map((order) => (
           <OrderLine key={order.id} order={order} />
         ))}
       </ul>

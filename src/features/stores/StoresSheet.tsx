@@ -1,20 +1,17 @@
 import { CoilsFilter, type StoresFilter } from './CoilsFilter'
 import type { CoilsPage } from '@/data/views/stores-view'
 import { Pager } from '@/ui/list/Pager'
-import { shownWords } from '@/ui/list/address'
 import { BookInForm } from './BookInForm'
 import { CoilsTable } from './CoilsTable'
 
 interface StoresSheetProps {
   readonly view: CoilsPage
   readonly filter: StoresFilter
-  /** Counted from 0. */
-  readonly page: number
 }
 
 /** Coils as their lengths, with their past cuts and the next one planned; to be sorted, looked through, booked in. */
-export function StoresSheet({ view, filter, page }: StoresSheetProps) {
-  const { found, all, rows, pages, materials } = view
+export function StoresSheet({ view, filter }: StoresSheetProps) {
+  const { at, all, rows, materials } = view
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="coils">
@@ -25,17 +22,11 @@ export function StoresSheet({ view, filter, page }: StoresSheetProps) {
           <CoilsFilter filter={filter} materials={materials} />
         </header>
         <p className="mt-1 text-sm text-soft" role="status">
-          {found === all ? `${found} coils` : `${found} of ${all} coils`}
+          {at.found === all ? `${all} coils` : `${at.found} of ${all} coils`}
         </p>
         <CoilsTable rows={rows} filter={filter} />
-        {found === 0 && <p className="mt-4">Nothing of that is in the stores.</p>}
-        <Pager
-          path="/stores"
-          filter={{ ...filter }}
-          page={page}
-          pages={pages}
-          shown={shownWords(page, 25, found)}
-        />
+        {at.found === 0 && <p className="mt-4">Nothing of that is in the stores.</p>}
+        <Pager path="/stores" filter={{ ...filter }} at={at} />
       </section>
       <section className="sheet p-5" id="book-in" aria-labelledby="booking">
         <h2 id="booking" className="text-xl font-semibold">

@@ -1,19 +1,16 @@
 import Link from 'next/link'
+import type { PageOf } from '@/core/list/page-of'
 import { addressOf } from './address'
 
 interface PagerProps {
   readonly path: string
   /** The rest of the address; pages keep it. */
   readonly filter: Readonly<Record<string, string>>
-  /** Counted from 0. */
-  readonly page: number
-  readonly pages: number
-  /** What is on the page: `26 to 50 of 312`. */
-  readonly shown: string
+  readonly at: PageOf
 }
 
 /** Leads to the page before and the one after. */
-export function Pager({ path, filter, page, pages, shown }: PagerProps) {
+export function Pager({ path, filter, at: { page, pages, from, to: last, found } }: PagerProps) {
   if (pages <= 1) return null
   const to = (other: number) => addressOf(path, { ...filter, page: other === 0 ? '' : String(other + 1) })
   return (
@@ -25,7 +22,9 @@ export function Pager({ path, filter, page, pages, shown }: PagerProps) {
       ) : (
         <span aria-hidden className="w-24" />
       )}
-      <span className="text-sm text-soft">{shown}</span>
+      <span className="text-sm text-soft">
+        {from + 1} to {last} of {found}
+      </span>
       {page < pages - 1 ? (
         <Link className="button" href={to(page + 1)} prefetch={false}>
           After

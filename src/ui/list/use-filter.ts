@@ -1,7 +1,7 @@
 'use client'
 
 import { usePathname, useRouter } from 'next/navigation'
-import { useEffect, useRef, useState, useTransition } from 'react'
+import { startTransition, useEffect, useRef, useState } from 'react'
 import { addressOf } from './address'
 
 /** Keys rest for so long before the list is looked through, ms. */
@@ -12,13 +12,12 @@ const RESTS = 180
  * the records are.
  *
  * @param now - what the address says now; an empty text is left out of it
- * @returns what is asked, which may be ahead of the list; `ask` to change it, and whether the list is on its way
+ * @returns what is asked, which may be ahead of the list; `ask` to change it, and `type` to change it key by key
  */
 export function useFilter<Key extends string>(now: Readonly<Record<Key, string>>) {
   const router = useRouter()
   const path = usePathname()
   const [asked, setAsked] = useState(now)
-  const [isLooking, startLooking] = useTransition()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   useEffect(() => {
     // Who follows a link leaves the list: what was typed last must not call them back.
@@ -36,8 +35,8 @@ export function useFilter<Key extends string>(now: Readonly<Record<Key, string>>
     setAsked(next)
     clearTimeout(timer.current)
     timer.current = setTimeout(() => {
-      startLooking(() => router.replace(addressOf(path, next), { scroll: false }))
+      startTransition(() => router.replace(addressOf(path, next), { scroll: false }))
     }, rests)
   }
-  return { asked, isLooking, ask, type: (change: Partial<Record<Key, string>>) => ask(change, RESTS) }
+  return { asked, ask, type: (change: Partial<Record<Key, string>>) => ask(change, RESTS) }
 }

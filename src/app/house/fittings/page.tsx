@@ -3,7 +3,7 @@ import { store } from '@/data/store/database'
 import { pastFittings } from '@/data/views/fitting-history'
 import { houseLearned } from '@/data/jobs/learned'
 import { FittingHistory } from '@/features/house/FittingHistory'
-import { pageOf, type Asked } from '../../asked'
+import { askedPage, type Asked } from '../../asked'
 
 export const metadata: Metadata = { title: 'Worked out and measured' }
 
@@ -12,13 +12,12 @@ const KINDS = 30
 
 /** `?page=` goes back in the fittings. */
 export default async function FittingsPage({ searchParams }: { readonly searchParams: Asked }) {
-  const page = pageOf(await searchParams)
+  const page = askedPage(await searchParams)
   const learned = houseLearned(store())
   const past = pastFittings(store(), page)
   return (
     <FittingHistory
       past={past}
-      page={Math.min(page, past.pages - 1)}
       kinds={learned.kinds.length}
       learned={learned.kinds
         .slice(0, KINDS)

@@ -5,7 +5,7 @@ import { houseSettings } from '@/data/house/house'
 import { allInstruments } from '@/data/instruments/instruments'
 import { packetLabels } from '@/data/views/stores-view'
 import { LabelSheet } from '@/features/labels/LabelSheet'
-import { pageOf, textOf, type Asked } from '../../asked'
+import { askedPage, textOf, type Asked } from '../../asked'
 
 export const metadata: Metadata = { title: 'Labels' }
 
@@ -20,9 +20,8 @@ export default async function LabelsPage({ searchParams }: { readonly searchPara
     <LabelSheet
       origin={`http://${(await headers()).get('host') ?? 'localhost'}`}
       unit={houseSettings(store()).unit}
-      packets={packetLabels(store(), { ids, look, page: pageOf(params) })}
+      packets={packetLabels(store(), { ids, look, page: askedPage(params) })}
       filter={{ look, coils }}
-      page={pageOf(params)}
       instrument={instruments.find(({ slug }) => slug === positions) ?? null}
       instruments={instruments.map(({ slug, name }) => ({ slug, name }))}
     />
