@@ -82,7 +82,7 @@ test('an order is sent to the desk, answered with one substitution, received, la
   await expect(page.getByRole('button', { name: 'Take it' })).toBeVisible({ timeout: 15_000 })
   await expect(page.getByRole('button', { name: 'Take it' })).toHaveCount(1)
   await page.getByRole('button', { name: 'Take it' }).click()
-  await expect(page.getByText('Taken.')).toBeVisible()
+  await expect(page.getByText('Taken.', { exact: true })).toBeVisible()
 
   const first = page
     .getByRole('complementary', { name: 'What to do next' })
