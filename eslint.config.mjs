@@ -10,7 +10,7 @@ const ROOMS = {
   data: ['data', 'boundary', 'core'],
   workers: ['workers', 'core'],
   ui: ['ui', 'boundary', 'core'],
-  drawings: ['drawings', 'ui', 'core'],
+  drawings: ['drawings', 'ui', 'boundary', 'core'],
   features: ['drawings', 'ui', 'data', 'boundary', 'workers', 'core'],
   app: ['app', 'features', 'drawings', 'ui', 'data', 'boundary', 'core'],
 }

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { pages } from '@/boundary/paths'
 import { SubNavigation } from '@/ui/shell/SubNavigation'
 
 export default function HouseLayout({ children }: { children: ReactNode }) {
@@ -7,9 +8,9 @@ export default function HouseLayout({ children }: { children: ReactNode }) {
       <SubNavigation
         label="The house"
         sheets={[
-          ['/house', 'House'],
-          ['/house/habits', 'Habits'],
-          ['/house/fittings', 'Worked out and measured'],
+          [pages.house, 'House'],
+          [pages.houseHabits, 'Habits'],
+          [pages.fittings, 'Worked out and measured'],
         ]}
       />
       {children}

@@ -1,3 +1,4 @@
+import type { Route } from 'next'
 import { FAMILIES } from '@/core/instrument/family'
 import { store } from '@/data/store/database'
 import { HANDS, shelfView } from '@/data/views/shelf-view'
@@ -5,7 +6,7 @@ import { InstrumentShelf } from '@/features/instruments/InstrumentShelf'
 import { oneOf, askedPage, textOf, type Asked } from '../asked'
 
 /** The shelf as it is looked through on two pages: to open an instrument, and to say that a string of it broke. */
-export async function shelfPage(path: string, title: string, lead: string, searchParams: Asked) {
+export async function shelfPage(path: Route, title: string, lead: string, searchParams: Asked) {
   const params = await searchParams
   const family = oneOf(FAMILIES, textOf(params, 'family'))
   const needs = oneOf(HANDS, textOf(params, 'needs'))

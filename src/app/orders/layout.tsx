@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react'
+import { pages } from '@/boundary/paths'
 import { SubNavigation } from '@/ui/shell/SubNavigation'
 
 const SHEETS = [
-  ['/orders', 'Need list and orders'],
-  ['/orders/suppliers', 'Suppliers'],
+  [pages.orders, 'Need list and orders'],
+  [pages.suppliers, 'Suppliers'],
 ] as const
 
 export default function OrdersLayout({ children }: { readonly children: ReactNode }) {

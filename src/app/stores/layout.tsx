@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react'
+import { pages } from '@/boundary/paths'
 import { SubNavigation } from '@/ui/shell/SubNavigation'
 
 const SHEETS = [
-  ['/stores', 'Coils'],
-  ['/stores/cutting', 'Cutting plan'],
-  ['/stores/small-things', 'Anchors, beads, glue'],
-  ['/stores/labels', 'Labels'],
+  [pages.stores, 'Coils'],
+  [pages.cutting, 'Cutting plan'],
+  [pages.smallThings, 'Anchors, beads, glue'],
+  [pages.labels, 'Labels'],
 ] as const
 
 export default function StoresLayout({ children }: { readonly children: ReactNode }) {

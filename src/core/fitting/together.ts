@@ -18,7 +18,7 @@ export interface Member {
 export interface SharedStep {
   readonly step: Step
   /** The strings that the step is for: one, or all of them. */
-  readonly members: readonly number[]
+  readonly members: readonly [number, ...number[]]
 }
 
 /** More of the frame's load than this is never taken off at once. */
@@ -77,7 +77,7 @@ const ofPhase = (member: Member, phase: Phase) =>
 
 /** A part of the work told once for all of them, each sentence as often as it differs. */
 function once(members: readonly Member[], phase: Phase): readonly SharedStep[] {
-  const [first] = members as readonly [Member]
+  const [first, ...others] = members as readonly [Member, ...Member[]]
   return first.steps
     .filter((s) => s.phase === phase)
     .map((step) => {
@@ -93,7 +93,7 @@ function once(members: readonly Member[], phase: Phase): readonly SharedStep[] {
       const inside = members.some((m) => inBox(m.context))
       const told = say`This job is for ${strings(members.map((m) => m.context.position).sort((a, b) => a.number - b.number))}.${inside ? ' Take several through each position of the instrument together.' : ''}`
       return {
-        members: members.map((m) => m.id),
+        members: [first.id, ...others.map((m) => m.id)],
         step: { ...step, cautions, todo: [told, ...todo.values()] },
       }
     })
@@ -122,13 +122,13 @@ function last(members: readonly Member[]): readonly SharedStep[] {
   const with_ = (key: Step['key']) => members.filter((m) => m.steps.some((s) => s.key === key))
   const shared = (['trim', 'look-inside'] as const).flatMap((key): SharedStep[] => {
     const having = with_(key)
-    const [first] = having
+    const [first, ...others] = having
     const step = first?.steps.find((s) => s.key === key)
-    if (!step) return []
+    if (!first || !step) return []
     const numbers = listed(having.map((m) => numberOf(m.context.position)))
     return [
       {
-        members: having.map((m) => m.id),
+        members: [first.id, ...others.map((m) => m.id)],
         step: {
           ...step,
           cautions: [...new Set(having.flatMap((m) => m.steps.find((s) => s.key === key)?.cautions ?? []))],

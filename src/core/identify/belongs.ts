@@ -29,17 +29,17 @@ export interface NewString {
   readonly madeFor: Family | null
 }
 
-export type Verdict = 'yes' | 'mind' | 'no'
+export type Belonging = 'yes' | 'mind' | 'no'
 
 export interface Point {
   readonly about: 'material' | 'chart' | 'old string' | 'neighbours' | 'tension class' | 'packet' | 'strength'
-  readonly verdict: Verdict
+  readonly verdict: Belonging
   readonly says: Phrase
 }
 
 export interface Belongs {
   /** The worst of the points. */
-  readonly verdict: Verdict
+  readonly verdict: Belonging
   readonly points: readonly Point[]
   /** What it would have here, at rest. */
   readonly tension: number

@@ -1,6 +1,7 @@
 /**
  * The shelf as the stores' sheets show it.
  */
+import { pages } from '@/boundary/paths'
 import { pageOf, type PageOf } from '@/core/list/page-of'
 import { leadingNames } from '@/core/instrument/names'
 import { otherMake } from '@/core/stores/asked-make'
@@ -194,9 +195,7 @@ export function packetLabels(
       id: coil.id,
       coil,
       serves: servedWords(served),
-      path: first
-        ? `/instruments/${first.instrument.slug}?string=${first.position.number}`
-        : `/stores/coils/${coil.id}`,
+      path: first ? pages.instrument(first.instrument.slug, first.position.number) : pages.coil(coil.id),
     }
   })
   return { labels, at }

@@ -3,6 +3,7 @@
 import { ArrowLeft, ArrowRight } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
+import { pages } from '@/boundary/paths'
 import type { FittingContext } from '@/core/fitting/context'
 import { saidFor } from '@/core/knots/ties/said-for'
 import { tyingOf } from '@/core/knots/tying'
@@ -60,7 +61,7 @@ export function KnotStep({
             Next stage <ArrowRight aria-hidden />
           </button>
           <Link
-            href={`/knots?knot=${encodeURIComponent(fastening)}&job=${jobId}`}
+            href={pages.knot(fastening, jobId)}
             className="inline-flex min-h-12 items-center px-2 underline underline-offset-4"
           >
             Stage by stage, from either side

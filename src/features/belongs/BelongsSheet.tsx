@@ -4,8 +4,9 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
 import { ArrowLeft } from 'lucide-react'
+import { pages } from '@/boundary/paths'
 import { asMeasured, type PacketMaterial } from '@/core/identify/as-measured'
-import { belongs, type Belongs, type Verdict } from '@/core/identify/belongs'
+import { belongs, type Belongs, type Belonging } from '@/core/identify/belongs'
 import { FAMILIES, type Family } from '@/core/instrument/family'
 import {
   gaugeOf,
@@ -32,7 +33,7 @@ import { GaugeRule, type GaugeMark } from './GaugeRule'
 const CALLIPER_ERROR = 1e-5
 const NOT_SAID = 'not said'
 const CLASSES: readonly TensionClass[] = ['concert', 'lever', 'folk', 'wire']
-const VERDICTS: Record<Verdict, { readonly title: string; readonly word: string }> = {
+const VERDICTS: Record<Belonging, { readonly title: string; readonly word: string }> = {
   yes: { title: 'It belongs here', word: 'right' },
   mind: { title: 'It can serve; look at what is marked', word: 'look at this' },
   no: { title: 'It does not belong here', word: 'against it' },
@@ -51,7 +52,7 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
   useLayAtHand(
     instrument,
     useCallback(
-      (number: number) => router.push(`/instruments/${instrument.slug}/belongs?string=${number}`),
+      (number: number) => router.push(pages.instrumentSheet(instrument.slug, 'belongs', number)),
       [router, instrument.slug],
     ),
   )
@@ -106,7 +107,7 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
     <div className="grid items-start gap-4 lg:grid-cols-[24rem_minmax(0,1fr)]">
       <section className="sheet p-4 md:p-5">
         <Link
-          href={`/instruments/${instrument.slug}?string=${position.number}`}
+          href={pages.instrument(instrument.slug, position.number)}
           className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
         >
           <ArrowLeft size={15} aria-hidden /> {instrument.name}, {name}
@@ -155,7 +156,7 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
           />
         </div>
       </section>
-      <section className="sheet p-4 md:p-5" aria-label="Verdict" aria-live="polite">
+      <section className="sheet p-4 md:p-5" aria-label="Belonging" aria-live="polite">
         {judged.result ? (
           <Judgement result={judged.result} />
         ) : (

@@ -4,6 +4,7 @@ import { ArrowLeft } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
+import { pages } from '@/boundary/paths'
 import { fittingFigures } from '@/core/fitting/figures'
 import { SLACK_INTERVALS, type Habits, type SlackInterval } from '@/core/fitting/habits'
 import { spanOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
@@ -46,7 +47,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
   useLayAtHand(
     instrument,
     useCallback(
-      (number: number) => router.push(`/instruments/${instrument.slug}/bench?string=${number}`),
+      (number: number) => router.push(pages.instrumentSheet(instrument.slug, 'bench', number)),
       [router, instrument.slug],
     ),
   )
@@ -90,7 +91,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section className="sheet p-4 md:p-5" aria-label="On the pin">
         <Link
-          href={`/instruments/${instrument.slug}?string=${position.number}`}
+          href={pages.instrument(instrument.slug, position.number)}
           className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
         >
           <ArrowLeft size={15} aria-hidden /> {instrument.name}, {name}

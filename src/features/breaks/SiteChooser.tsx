@@ -3,6 +3,8 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { RadioGroup } from 'radix-ui'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { withThe } from '@/core/instrument/with-the'
 import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
@@ -30,7 +32,7 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
   const log = async () => {
     if (!site) return setProblem('Say where it gave way: choose one of the places.')
     setSending(true)
-    const answer = await send<{ actionId: number; jobId: number }>('/api/breaks', {
+    const answer = await send(calls.logBreak, {
       instrument: slug,
       string: position.number,
       site,
@@ -38,7 +40,7 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
     setSending(false)
     if (!answer.ok) return setProblem(answer.sentence)
     announce(`Logged: ${withThe(name)} gave way.`, answer.value.actionId)
-    router.push(`/jobs/${answer.value.jobId}/coil`)
+    router.push(pages.jobSheet(answer.value.jobId, 'coil'))
   }
 
   return (

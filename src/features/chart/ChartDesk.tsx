@@ -4,6 +4,8 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { ArrowLeft, Download } from 'lucide-react'
+import { calls } from '@/boundary/calls'
+import { files, pages } from '@/boundary/paths'
 import { cellsOf } from '@/core/chart/cells'
 import { chartLine } from '@/core/chart/chart-line'
 import { findings } from '@/core/chart/findings'
@@ -51,11 +53,9 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   useLayAtHand(instrument, goTo)
   const keep = async () => {
     setProblem(null)
-    const answer = await send<{ actionId: number | null; changed: number }>(
-      `/api/instruments/${instrument.slug}/chart`,
-      { lines: draft.changed.map(({ line }) => cellsOf(line, 'mm')) },
-      'PATCH',
-    )
+    const answer = await send(calls.changeChart(instrument.slug), {
+      lines: draft.changed.map(({ line }) => cellsOf(line, 'mm')),
+    })
     if (!answer.ok) return setProblem(answer.sentence)
     draft.putBack()
     if (answer.value.actionId === null) announce('Nothing in it differs from the chart.')
@@ -73,7 +73,6 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
       ),
     )
   const unread = draft.changed.find(({ problems }) => Object.keys(problems).length > 0)
-  const addressOf = (as: 'csv' | 'json') => `/api/instruments/${instrument.slug}/chart?as=${as}`
 
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
@@ -102,7 +101,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
           <header className="flex flex-wrap items-end justify-between gap-3">
             <div>
               <Link
-                href={`/instruments/${instrument.slug}`}
+                href={pages.instrument(instrument.slug)}
                 className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
               >
                 <ArrowLeft size={15} aria-hidden /> {instrument.name}
@@ -116,10 +115,10 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
               <button type="button" className="button" onClick={() => setPanel('rebuild')}>
                 Rebuild
               </button>
-              <a className="button" href={addressOf('csv')} download>
+              <a className="button" href={files.chart(instrument.slug, 'csv')} download>
                 <Download size={16} aria-hidden /> CSV
               </a>
-              <a className="button" href={addressOf('json')} download>
+              <a className="button" href={files.chart(instrument.slug, 'json')} download>
                 <Download size={16} aria-hidden /> JSON
               </a>
             </div>

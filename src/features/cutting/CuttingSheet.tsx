@@ -2,6 +2,8 @@
 
 import Link from 'next/link'
 import { useEffect, useRef, useState } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { CutPlan } from '@/core/stores/cut-plan'
 import type { CuttingBench } from '@/data/stores/cutting'
@@ -40,10 +42,10 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
     }
     setIsPlanning(false)
   }
-  const take = () =>
+  const take = (cuts: CutPlan['cuts']) =>
     act(
-      '/api/cutting',
-      { cuts: plan?.cuts.map(({ jobId, coilId }) => ({ jobId, coilId })) },
+      calls.takeCuttingPlan,
+      { cuts: cuts.map(({ jobId, coilId }) => ({ jobId, coilId })) },
       'The coils are set aside; nothing is cut in the stores until a fitting is logged.',
     )
   const isTaken =
@@ -67,7 +69,7 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
           const aside = bench.coils.find(({ id }) => id === job.coilId)
           return (
             <li key={job.id} className="flex flex-wrap justify-between gap-3 py-2">
-              <Link className="font-semibold hover:underline" href={`/jobs/${job.id}`}>
+              <Link className="font-semibold hover:underline" href={pages.job(job.id)}>
                 {job.string}
               </Link>
               <span className="text-sm text-soft">
@@ -142,14 +144,19 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
           {plan.unserved.length > 0 && (
             <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
               Nothing is left for: {plan.unserved.map(stringOf).join(', ')}. They belong on the{' '}
-              <Link className="underline" href="/orders">
+              <Link className="underline" href={pages.orders}>
                 need list
               </Link>
               .
             </p>
           )}
           {plan.cuts.length > 0 && (
-            <button type="button" className="button button-main mt-3" disabled={isTaken} onClick={take}>
+            <button
+              type="button"
+              className="button button-main mt-3"
+              disabled={isTaken}
+              onClick={() => take(plan.cuts)}
+            >
               {isTaken ? 'The coils are set aside' : 'Set these coils aside'}
             </button>
           )}

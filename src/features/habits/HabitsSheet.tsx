@@ -3,6 +3,7 @@
 import { RadioGroup } from 'radix-ui'
 import { useState, type ReactNode } from 'react'
 import { Check } from 'lucide-react'
+import { calls } from '@/boundary/calls'
 import { WAYS, type HabitChange, type HabitKey, type Habits } from '@/core/fitting/habits'
 import { SCHOOLS, type School, type SchoolGroup } from '@/core/fitting/schools'
 import { lengthFigure, parseLength } from '@/core/units/length'
@@ -30,7 +31,7 @@ interface HabitsSheetProps {
 export function HabitsSheet({ whose, habits, own, otherwise }: HabitsSheetProps) {
   const { act, refused } = useAct()
   const set = (key: keyof Habits, value: string | number | null, sentence: string) =>
-    act('/api/habits', { ...whose, key, value }, sentence)
+    act(calls.setHabit, { ...whose, key, value }, sentence)
   return (
     <div className="grid gap-8">
       {(Object.keys(SCHOOLS) as SchoolGroup[]).map((group) => (

@@ -4,11 +4,12 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Undo2 } from 'lucide-react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import type { HistoryPage, LoggedAction } from '@/data/views/actions-log'
 import { dateText, clockText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
-import { addressOf } from '@/ui/list/address'
 import { useHouse } from '@/ui/units'
 import { HistoryFilter, type HistoryFilterText } from './HistoryFilter'
 
@@ -27,7 +28,7 @@ export function HistorySheet({ actions, before, filter, isBack, kinds, instrumen
   const announce = useAnnounce()
   const [problem, setProblem] = useState<{ id: number; sentence: string } | null>(null)
   const undo = async (action: LoggedAction) => {
-    const answer = await send<{ actionId: number }>(`/api/actions/${action.id}/undo`, {})
+    const answer = await send(calls.undo(action.id), {})
     setProblem(answer.ok ? null : { id: action.id, sentence: answer.sentence })
     if (!answer.ok) return
     announce(`Undone: ${action.summary}.`, answer.value.actionId)
@@ -44,7 +45,7 @@ export function HistorySheet({ actions, before, filter, isBack, kinds, instrumen
         <p className="mt-2 text-sm">
           <Link
             className="inline-flex min-h-8 items-center underline underline-offset-2"
-            href={addressOf('/history', { ...filter })}
+            href={pages.historyOf({ ...filter })}
           >
             Back to the newest
           </Link>
@@ -85,7 +86,7 @@ export function HistorySheet({ actions, before, filter, isBack, kinds, instrumen
         <p className="mt-4">
           <Link
             className="button"
-            href={addressOf('/history', { ...filter, before: String(before) })}
+            href={pages.historyOf({ ...filter, before: String(before) })}
             prefetch={false}
           >
             Show what was done before

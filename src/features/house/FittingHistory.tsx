@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import { restsOn, type Corrections, type FittingKind } from '@/core/fitting/corrections'
 import { measure } from '@/core/measure'
 import type { FittingsPage } from '@/data/views/fitting-history'
@@ -128,7 +129,7 @@ export function FittingHistory({ past: { fittings, at }, kinds, learned }: Fitti
                     <td className="pr-3">
                       <Link
                         className="underline decoration-rule underline-offset-4 hover:decoration-ink"
-                        href={`/jobs/${f.jobId}/done`}
+                        href={pages.jobSheet(f.jobId, 'done')}
                       >
                         {f.string}
                       </Link>
@@ -142,7 +143,7 @@ export function FittingHistory({ past: { fittings, at }, kinds, learned }: Fitti
               </tbody>
             </table>
           </div>
-          <Pager path="/house/fittings" filter={{}} at={at} />
+          <Pager path={pages.fittings} filter={{}} at={at} />
         </>
       )}
     </div>

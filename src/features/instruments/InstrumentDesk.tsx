@@ -3,6 +3,8 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { numberName } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/views/instrument-view'
@@ -48,13 +50,13 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             </p>
           </div>
           <p className="flex flex-wrap gap-2">
-            <Link className="button" href={`/instruments/${instrument.slug}/which`}>
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'which')}>
               Which string is it?
             </Link>
-            <Link className="button" href={`/instruments/${instrument.slug}/chart`}>
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'chart')}>
               String chart
             </Link>
-            <Link className="button" href={`/instruments/${instrument.slug}/habits`}>
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'habits')}>
               Habits
             </Link>
           </p>
@@ -112,7 +114,7 @@ const PlatePanel = memo(function PlatePanel({ view, number, now, spare, askSite 
   return (
     <Plate instrument={instrument} position={position} view={here} now={now} spare={spare} folded={asking}>
       {here.jobId !== null && (
-        <Link href={`/jobs/${here.jobId}`} className="button button-main">
+        <Link href={pages.job(here.jobId)} className="button button-main">
           Go on with its fitting
         </Link>
       )}
@@ -139,12 +141,12 @@ function ReplaceButton({ slug, number }: { slug: string; number: number }) {
   const router = useRouter()
   const { act, refused } = useAct()
   const replace = async () => {
-    const opened = await act<{ actionId: number; jobId: number }>(
-      '/api/jobs',
+    const opened = await act(
+      calls.openJob,
       { instrument: slug, string: number },
       `String ${number} is to be replaced.`,
     )
-    if (opened) router.push(`/jobs/${opened.jobId}/coil`)
+    if (opened) router.push(pages.jobSheet(opened.jobId, 'coil'))
   }
   return (
     <>

@@ -1,4 +1,6 @@
+import type { Route } from 'next'
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import type { ShelfPage } from '@/data/views/shelf-view'
 import { Miniature } from '@/drawings/field/Miniature'
 import { Pager } from '@/ui/list/Pager'
@@ -8,7 +10,7 @@ interface InstrumentShelfProps {
   readonly title: string
   readonly lead: string
   /** Of the page it stands on. */
-  readonly path: string
+  readonly path: Route
   readonly view: ShelfPage
   readonly filter: ShelfFilterText
 }
@@ -23,7 +25,7 @@ export function InstrumentShelf({ title, lead, path, view, filter }: InstrumentS
           <h1 className="text-2xl font-semibold">{title}</h1>
           <p className="text-soft">{lead}</p>
         </div>
-        <Link href="/instruments/new" className="button">
+        <Link href={pages.newInstrument} className="button">
           A new instrument
         </Link>
       </div>
@@ -38,7 +40,7 @@ export function InstrumentShelf({ title, lead, path, view, filter }: InstrumentS
       <ul className="mt-4 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
         {entries.map(({ instrument, broken, brokenNames }) => (
           <li key={instrument.slug} className="border-t border-ink">
-            <Link href={`/instruments/${instrument.slug}`} prefetch={false} className="group block py-4">
+            <Link href={pages.instrument(instrument.slug)} prefetch={false} className="group block py-4">
               <Miniature
                 instrument={instrument}
                 broken={broken}

@@ -3,6 +3,7 @@
 import { differenceInDays } from 'date-fns'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
+import { pages } from '@/boundary/paths'
 import { restFigures } from '@/core/fitting/figures'
 import { marginWorking, tensionWorking } from '@/core/fitting/workings'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
@@ -123,7 +124,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
         <dd>
           <Link
             className="underline underline-offset-2"
-            href={`/instruments/${instrument.slug}/belongs?string=${position.number}`}
+            href={pages.instrumentSheet(instrument.slug, 'belongs', position.number)}
           >
             Does this new string belong here?
           </Link>
@@ -132,7 +133,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
         <dd>
           <Link
             className="underline underline-offset-2"
-            href={`/instruments/${instrument.slug}/bench?string=${position.number}`}
+            href={pages.instrumentSheet(instrument.slug, 'bench', position.number)}
           >
             Try it on the winding bench
           </Link>

@@ -2,6 +2,8 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { otherMake } from '@/core/stores/asked-make'
 import type { Offer } from '@/core/stores/offers'
 import { outerGauge, materialWord } from '@/core/strings/construction'
@@ -40,18 +42,19 @@ export function CoilChoice({
   orderLines,
 }: CoilChoiceProps) {
   const router = useRouter()
-  const { act: actOn, refused } = useAct()
+  const { act, refused } = useAct()
   usePageTurner()
   const longEnough = offers.filter((o) => o.leaves >= 0)
   const fills = Math.min(REEL, Math.max(...offers.map((o) => o.coil.boughtLength)))
   const tooShort = offers.filter((o) => o.leaves < 0 && o.coil.lengthLeft > 0.1)
 
-  const act = async (path: string, body: object, sentence: string, next: string | null) => {
-    const done = await actOn(`/api/jobs/${jobId}/${path}`, body, sentence)
-    if (done && next) router.push(next)
+  const toFigures = (done: object | null) => {
+    if (done) router.push(pages.jobSheet(jobId, 'figures'))
   }
   const choose = (coil: Coil) =>
-    act('coil', { coilId: coil.id }, `${coil.label} is set aside for this string.`, `/jobs/${jobId}/figures`)
+    act(calls.chooseCoil(jobId), { coilId: coil.id }, `${coil.label} is set aside for this string.`).then(
+      toFigures,
+    )
 
   return (
     <section aria-label="Coils that fit">
@@ -65,7 +68,7 @@ export function CoilChoice({
             type="button"
             className="button"
             onClick={() =>
-              act('put-back', {}, 'The same string is to be put back.', `/jobs/${jobId}/figures`)
+              act(calls.putBack(jobId), {}, 'The same string is to be put back.').then(toFigures)
             }
           >
             Put the same string back
@@ -109,12 +112,12 @@ export function CoilChoice({
                 <button
                   type="button"
                   className="button button-main"
-                  onClick={() => act('need', {}, 'Put on the need list.', null)}
+                  onClick={() => act(calls.needForJob(jobId), {}, 'Put on the need list.')}
                 >
                   Put it on the need list
                 </button>
               )}
-              <Link className={`button ${onNeedList ? 'button-main' : ''}`} href="/stores#book-in">
+              <Link className={`button ${onNeedList ? 'button-main' : ''}`} href={pages.bookIn}>
                 Book in a packet
               </Link>
             </div>

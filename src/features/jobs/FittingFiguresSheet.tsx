@@ -2,6 +2,8 @@
 
 import Link from 'next/link'
 import { Minus, Plus } from 'lucide-react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { restsOn, type Correction } from '@/core/fitting/corrections'
 import { WRAPS_BAND, type Habits } from '@/core/fitting/habits'
 import { turnerOf } from '@/core/fitting/hands'
@@ -45,7 +47,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
 
   const changeWraps = (by: number) =>
     act(
-      '/api/habits',
+      calls.setHabit,
       { of: 'job', jobId, key: 'wraps', value: habits.wraps + by },
       `${text('wraps', habits.wraps + by)} wanted on this job.`,
     )
@@ -228,13 +230,17 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
           tension class is a matter for the maker.
         </p>
         <span className="flex flex-wrap gap-2">
-          <Link href={`/jobs/${jobId}/habits`} className="button min-h-12">
+          <Link href={pages.jobSheet(jobId, 'habits')} className="button min-h-12">
             Otherwise for this job
           </Link>
-          <Link href={`/jobs/${jobId}/card`} className="button min-h-12">
+          <Link href={pages.jobSheet(jobId, 'card')} className="button min-h-12">
             Job card
           </Link>
-          <Link href={`/jobs/${jobId}/steps`} data-go-on className="button button-main min-h-12 px-6 text-lg">
+          <Link
+            href={pages.jobSheet(jobId, 'steps')}
+            data-go-on
+            className="button button-main min-h-12 px-6 text-lg"
+          >
             {begun ? 'Go on with the fitting' : 'Start the fitting'}
           </Link>
         </span>

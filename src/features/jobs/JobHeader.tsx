@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { numberName } from '@/core/instrument/names'
 import { useLeadingNames } from '@/ui/use-leading-names'
@@ -44,7 +45,7 @@ export function JobHeader({
         <h1 className="text-2xl font-semibold">
           {name} of{' '}
           <Link
-            href={`/instruments/${slug}?string=${position.number}`}
+            href={pages.instrument(slug, position.number)}
             className="underline decoration-rule underline-offset-4 hover:decoration-ink"
           >
             {instrumentName}
@@ -69,7 +70,7 @@ export function JobHeader({
                 <li key={key}>
                   {open ? (
                     <Link
-                      href={`/jobs/${jobId}/${key}`}
+                      href={pages.jobSheet(jobId, key)}
                       aria-current={here ? 'step' : undefined}
                       className={look}
                     >

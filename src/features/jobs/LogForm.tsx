@@ -4,6 +4,8 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm } from 'react-hook-form'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import type { Asked } from '@/core/fitting/step'
 import { measure } from '@/core/measure'
 import { lengthFigure } from '@/core/units/length'
@@ -61,7 +63,7 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
   const text = (length: number) => measureText(measure('length', length), unit)
 
   const log = handleSubmit(async (form) => {
-    const answer = await send<{ actionId: number }>(`/api/jobs/${jobId}/finish`, form)
+    const answer = await send(calls.finishJob(jobId), form)
     if (!answer.ok) {
       const field = answer.field === 'wraps' || answer.field === 'gauge' ? answer.field : 'cut'
       return setError(field, { message: answer.sentence })
@@ -72,7 +74,7 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
         : 'The fitting is logged.',
       answer.value.actionId,
     )
-    router.push(`/jobs/${jobId}/done`)
+    router.push(pages.jobSheet(jobId, 'done'))
     router.refresh()
   })
 

@@ -2,6 +2,7 @@
 
 import { Check } from 'lucide-react'
 import { useRef, useState } from 'react'
+import { calls } from '@/boundary/calls'
 import type { Asked } from '@/core/fitting/step'
 import { lengthFigure } from '@/core/units/length'
 import { Labelled } from '@/ui/form/Labelled'
@@ -45,7 +46,7 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
     const wrong = measuredProblem(what, text, unit)
     setProblem(wrong)
     if (wrong !== null || text === shown) return
-    const answer = await send<{ value: number | null }>(`/api/jobs/${jobId}/measures`, { what, text, unit })
+    const answer = await send(calls.keepMeasure(jobId), { what, text, unit })
     if (!answer.ok) return setProblem(answer.sentence)
     setKept(readMeasured(what, text, unit) !== null)
     onKept(answer.value.value)

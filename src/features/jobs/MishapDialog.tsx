@@ -4,6 +4,8 @@ import { LifeBuoy } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import type { FittingContext } from '@/core/fitting/context'
 import { waysBack, type WayBack } from '@/core/fitting/mishaps'
 import type { StepKey } from '@/core/fitting/step'
@@ -28,15 +30,15 @@ export function MishapDialog({ jobId, context, step, onBackTo }: MishapDialogPro
   if (ways.length === 0) return null
 
   const log = async (way: WayBack) => {
-    const done = await act<{ actionId: number; loses: WayBack['loses'] }>(
-      `/api/jobs/${jobId}/mishaps`,
+    const done = await act(
+      calls.logMishap(jobId),
       { step, mishap: way.mishap },
       `Logged: ${way.word.toLowerCase()}.`,
     )
     if (!done) return
     setOpen(false)
     setChosen(null)
-    if (way.loses !== 'nothing') router.push(`/jobs/${jobId}/coil`)
+    if (way.loses !== 'nothing') router.push(pages.jobSheet(jobId, 'coil'))
     else onBackTo(way.backTo ?? step)
   }
 

@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { JobOutcome } from '@/data/views/job-outcome'
 import { CoilBar } from '@/drawings/CoilBar'
@@ -69,15 +70,15 @@ export function OutcomeSheet({
         )}
         <p className="mt-4 flex flex-wrap gap-2">
           {others[0] && (
-            <Link href={`/jobs/${others[0].jobId}/steps`} data-go-on className="button button-main">
+            <Link href={pages.jobSheet(others[0].jobId, 'steps')} data-go-on className="button button-main">
               Go on:{' '}
               {others.length === 1 ? `string ${others[0].number}` : `${others.length} strings of this job`}
             </Link>
           )}
-          <Link href="/" className={`button ${others[0] ? '' : 'button-main'}`}>
+          <Link href={pages.today} className={`button ${others[0] ? '' : 'button-main'}`}>
             Back to Today
           </Link>
-          <Link href={`/jobs/${jobId}/report`} className="button">
+          <Link href={pages.jobSheet(jobId, 'report')} className="button">
             Service report
           </Link>
         </p>

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { ArrowLeft, Check, Mic, TriangleAlert, Volume2 } from 'lucide-react'
 import { useHotkeys } from 'react-hotkeys-hook'
+import { pages } from '@/boundary/paths'
 import { CAUTIONS } from '@/core/fitting/caution'
 import { stepsTogether, type SharedStep } from '@/core/fitting/together'
 import type { StepKey } from '@/core/fitting/step'
@@ -74,7 +75,7 @@ export function StepByStep({ instrument, jobs }: StepByStepProps) {
   }
   const goOn = () => {
     mark({ step: step.key, done: true, jobs: ids })
-    if (step.key === 'log') router.push(`/jobs/${ids[0]}/log`)
+    if (step.key === 'log') router.push(pages.jobSheet(ids[0], 'log'))
     else if (!last) goTo(here + 1)
   }
   const goBack = () => {

@@ -3,6 +3,8 @@
 import Link from 'next/link'
 import { useState } from 'react'
 import { Plus, X } from 'lucide-react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { parseNumbers } from '@/core/instrument/read-numbers'
 import type { Instrument } from '@/core/instrument/instrument'
 import { useAct } from '@/ui/shell/use-act'
@@ -25,7 +27,7 @@ export function TogetherSheet({ jobId, instrument, strings }: TogetherSheetProps
   const { act, refused, refuse } = useAct()
   const [text, setText] = useState('')
   const add = async (numbers: readonly number[], what: string) => {
-    if (await act(`/api/jobs/${jobId}/strings`, { strings: numbers }, what)) setText('')
+    if (await act(calls.addStrings(jobId), { strings: numbers }, what)) setText('')
   }
   const typed = () => {
     try {
@@ -50,7 +52,7 @@ export function TogetherSheet({ jobId, instrument, strings }: TogetherSheetProps
             className={`flex items-center border ${string.jobId === jobId ? 'border-verdigris bg-verdigris-wash' : 'border-rule'}`}
           >
             <Link
-              href={`/jobs/${string.jobId}/${string.from === null ? 'coil' : 'figures'}`}
+              href={pages.jobSheet(string.jobId, string.from === null ? 'coil' : 'figures')}
               className="flex min-h-11 flex-col justify-center px-3 text-sm leading-tight"
               aria-current={string.jobId === jobId ? 'true' : undefined}
             >
@@ -68,7 +70,7 @@ export function TogetherSheet({ jobId, instrument, strings }: TogetherSheetProps
                 className="grid size-11 place-items-center"
                 aria-label={`Take string ${string.number} out of this job`}
                 onClick={() =>
-                  act(`/api/jobs/${string.jobId}/leave`, {}, `String ${string.number} is out of this job.`)
+                  act(calls.leaveJob(string.jobId), {}, `String ${string.number} is out of this job.`)
                 }
               >
                 <X size={16} aria-hidden />

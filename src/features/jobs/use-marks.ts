@@ -2,22 +2,23 @@
 
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useState } from 'react'
+import { calls } from '@/boundary/calls'
 import type { StepKey } from '@/core/fitting/step'
 import { send } from '@/ui/shell/send'
 
 interface Mark {
   readonly step: StepKey
   readonly done: boolean
-  readonly jobs: readonly number[]
+  readonly jobs: readonly [number, ...number[]]
 }
 
 const KEY = 'steps marked'
 const NO_ANSWER = 'The program does not answer. Go on: what is done is kept here, and sent when it does.'
 
 /** One sending at a time, whichever page began it: marks must arrive in the order they were made. */
-let sending: Promise<Sent> | null = null
+let sending: Promise<SentMarks> | null = null
 
-interface Sent {
+interface SentMarks {
   readonly count: number
   /** False where the program did not answer and some are still kept. */
   readonly all: boolean
@@ -25,18 +26,18 @@ interface Sent {
   readonly refused: string | null
 }
 
-function flush(): Promise<Sent> {
+function flush(): Promise<SentMarks> {
   sending ??= sendKept().finally(() => {
     sending = null
   })
   return sending
 }
 
-async function sendKept(): Promise<Sent> {
+async function sendKept(): Promise<SentMarks> {
   let count = 0
   let refused: string | null = null
   for (let [next] = kept(); next; [next] = kept()) {
-    const answer = await send(`/api/jobs/${next.jobs[0]}/steps`, next)
+    const answer = await send(calls.markStep(next.jobs[0]), next)
     if (!answer.ok && !answer.answered) return { count, all: false, refused }
     // A mark that is refused, say because the job was finished elsewhere, is not sent again; whoever made it is told.
     keep(kept().slice(1))

@@ -1,7 +1,9 @@
 'use client'
 
+import type { Route } from 'next'
 import { Check } from 'lucide-react'
 import Link from 'next/link'
+import { calls } from '@/boundary/calls'
 import { measure } from '@/core/measure'
 import type { Fastening } from '@/core/knots/tying'
 import { PhraseText } from '@/ui/figure/PhraseText'
@@ -13,7 +15,7 @@ import type { StringToTie } from './string-to-tie'
 interface KnotChoicesProps {
   readonly string: StringToTie
   readonly now: Fastening
-  readonly hrefOf: (fastening: Fastening) => string
+  readonly hrefOf: (fastening: Fastening) => Route
 }
 
 /** Which knots suit this string, best first and why, and what each would change: the anchor, and what is cut. */
@@ -57,7 +59,7 @@ export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefO
                 className="button"
                 onClick={() =>
                   act(
-                    '/api/habits',
+                    calls.setHabit,
                     { of: 'job', jobId, key: 'knot', value: fastening },
                     `This job’s knot: ${fastening}.`,
                   )

@@ -1,12 +1,13 @@
 'use client'
 
+import type { Route } from 'next'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { FASTENINGS, isTail, type Fastening } from '@/core/knots/tying'
 
 interface KnotListProps {
   readonly now: Fastening
-  readonly hrefOf: (fastening: Fastening) => string
+  readonly hrefOf: (fastening: Fastening) => Route
 }
 
 const ENDS = [

@@ -4,6 +4,7 @@ import { ArrowLeft, ArrowRight } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
+import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
 import { lockSentence, tailFacts } from '@/core/knots/fastenings'
 import { saidFor } from '@/core/knots/ties/said-for'
@@ -85,8 +86,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
     { ignoreEventWhen: free },
     [last],
   )
-  const hrefOf = (to: Fastening) =>
-    `/knots?knot=${encodeURIComponent(to)}${string ? `&job=${string.jobId}` : ''}`
+  const hrefOf = (to: Fastening) => pages.knot(to, string?.jobId)
   const usedFor = isTail(fastening)
     ? tailFacts(fastening).usedFor
     : (lockSentence(fastening) ?? 'how most strings are held on their pins')
@@ -102,7 +102,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
             <p className="text-soft first-letter:uppercase">{usedFor}</p>
             {string && (
               <p className="mt-1 font-semibold">
-                <Link href={`/jobs/${string.jobId}/steps`} className="underline underline-offset-4">
+                <Link href={pages.jobSheet(string.jobId, 'steps')} className="underline underline-offset-4">
                   {string.name}
                 </Link>
               </p>

@@ -1,3 +1,4 @@
+import { pages } from '@/boundary/paths'
 import { countedFromWord, leadingNames, stringNames } from '@/core/instrument/names'
 import { isHarp, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
@@ -74,7 +75,7 @@ export function LabelSheet({
             ))}
       </ul>
       {instrument === null && labels.length === 0 && <p>There is no packet to label.</p>}
-      {instrument === null && <Pager path="/stores/labels" filter={filter} at={at} />}
+      {instrument === null && <Pager path={pages.labels} filter={filter} at={at} />}
     </section>
   )
 }

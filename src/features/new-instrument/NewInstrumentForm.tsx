@@ -2,6 +2,8 @@
 
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent } from 'react'
+import { calls, type Call, type Sent, type Shelved } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { chartLine } from '@/core/chart/chart-line'
 import { findings, sections } from '@/core/chart/findings'
 import { FAMILIES } from '@/core/instrument/family'
@@ -53,20 +55,20 @@ export function NewInstrumentForm() {
     refused?.field === field ? refused.sentence : drawn.field === field ? drawn.sentence : undefined
   const bind = (field: Field) => ({ value: form[field], onChange: change(field), problem: problemAt(field) })
 
-  const add = async (path: string, body: object) => {
-    const answer = await send<{ actionId: number; slug: string; name: string }>(path, body)
+  const add = async <Body extends object>(call: Call<Body, Shelved>, body: Sent<Body>) => {
+    const answer = await send(call, body)
     if (!answer.ok) return setRefused({ field: answer.field ?? 'name', sentence: answer.sentence })
     announce(`${answer.value.name} is on the shelf.`, answer.value.actionId)
-    router.push(`/instruments/${answer.value.slug}`)
+    router.push(pages.instrument(answer.value.slug))
     router.refresh()
   }
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    void add('/api/instruments', form)
+    void add(calls.newInstrument, form)
   }
   const fromFile = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0]
-    if (file) await add('/api/instruments/file', { text: await file.text() })
+    if (file) await add(calls.instrumentFromFile, { text: await file.text() })
   }
 
   return (

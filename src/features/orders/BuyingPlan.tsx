@@ -2,6 +2,8 @@
 
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import type { OrderPlan, Unmet } from '@/core/stores/order-plan'
 import type { BuyingBench } from '@/data/views/buying-bench'
@@ -63,14 +65,15 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
         .filter(({ offerId }) => supplierOf.get(offerId) === supplierId)
         .map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })),
     }))
-    const written = await act<{ actionId: number; result: readonly number[] }>(
-      '/api/orders',
+    const written = await act(
+      calls.placeOrders,
       { orders },
       orders.length === 1
         ? 'The order is written.'
         : `${orders.length} orders are written, one for each supplier.`,
     )
-    if (written?.result.length === 1) router.push(`/orders/${written.result[0]}`)
+    const [only, another] = written?.result ?? []
+    if (only !== undefined && another === undefined) router.push(pages.order(only))
   }
 
   return (

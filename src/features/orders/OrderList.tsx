@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
@@ -36,12 +37,12 @@ export function OrderList({ open, closed, earlier, isLater }: OrderListProps) {
       {(earlier !== null || isLater) && (
         <p className="mt-3 flex flex-wrap gap-3">
           {isLater && (
-            <Link className="button" href="/orders" prefetch={false}>
+            <Link className="button" href={pages.orders} prefetch={false}>
               Back to the newest
             </Link>
           )}
           {earlier !== null && (
-            <Link className="button" href={`/orders?before=${earlier}`} prefetch={false}>
+            <Link className="button" href={pages.ordersBefore(earlier)} prefetch={false}>
               Show earlier orders
             </Link>
           )}
@@ -56,7 +57,7 @@ function OrderLine({ order }: { readonly order: OrderInList }) {
   return (
     <li>
       <Link
-        href={`/orders/${order.id}`}
+        href={pages.order(order.id)}
         prefetch={false}
         className="grid min-h-11 grid-cols-[3rem_1fr_auto] items-baseline gap-3 py-2 hover:underline"
       >

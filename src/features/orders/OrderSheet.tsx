@@ -3,8 +3,11 @@
 import { ArrowLeft, Copy, Download } from 'lucide-react'
 import Link from 'next/link'
 import { useEffect, useState, type FormEvent } from 'react'
+import { calls } from '@/boundary/calls'
+import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import type { OrderLineView, OrderView } from '@/data/views/orders-view'
+import { textIn } from '@/ui/form/text-in'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
@@ -21,14 +24,13 @@ interface OrderSheetProps {
 }
 
 /** Does something with this order. */
-type Act = (path: string, body: object, sentence: string) => Promise<object | null>
+type Act = ReturnType<typeof useAct>['act']
 
 /** An order: the sheet to send, the supplier's answer, and what has come. */
 export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
   const { name: house, timeZone } = useHouse()
   const announce = useAnnounce()
-  const { act: actOn, refused } = useAct()
-  const act: Act = (path, body, sentence) => actOn(`/api/orders/${order.id}/${path}`, body, sentence)
+  const { act, refused } = useAct()
   const copy = async () => {
     await navigator.clipboard.writeText(text)
     announce('The order is copied; paste it into a mail.')
@@ -43,7 +45,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         aria-label={`Order ${order.id}`}
       >
         <Link
-          href="/orders"
+          href={pages.orders}
           className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"
         >
           <ArrowLeft size={15} aria-hidden /> Orders
@@ -58,7 +60,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
           </div>
           <div className="flex flex-wrap gap-2 print:hidden">
             <PrintButton isMain={false} />
-            <a className="button" href={`/api/orders/${order.id}/sheet?as=csv`} download>
+            <a className="button" href={files.orderSheet(order.id, 'csv')} download>
               <Download size={16} aria-hidden /> CSV
             </a>
             <button type="button" className="button" onClick={copy}>
@@ -119,7 +121,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
             <button
               type="button"
               className="button button-main mt-2 w-full"
-              onClick={() => act('send', {}, `Order ${order.id} is sent.`)}
+              onClick={() => act(calls.sendOrder(order.id), {}, `Order ${order.id} is sent.`)}
             >
               Send it to the desk
             </button>
@@ -128,13 +130,13 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         {order.state === 'sent' && (
           <Waiting
             answersIn={answersIn}
-            ask={() => act('answer', {}, `${order.supplier.name} has answered.`)}
+            ask={() => act(calls.takeAnswer(order.id), {}, `${order.supplier.name} has answered.`)}
           />
         )}
         {order.lines
           .filter(({ replacesId }) => replacesId !== null)
           .map((line) => (
-            <Substitution key={line.id} line={line} act={act} />
+            <Substitution orderId={order.id} key={line.id} line={line} act={act} />
           ))}
         {(order.state === 'acknowledged' || order.state === 'delivered') && order.undecided === 0 && (
           <Receiving key={order.lines.map(({ received }) => received).join()} order={order} act={act} />
@@ -148,7 +150,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         {order.coilIds.length > 0 && (
           <Link
             className={`button mt-2 w-full ${order.state === 'closed' ? 'button-main' : ''}`}
-            href={`/stores/labels?coils=${order.coilIds.join()}`}
+            href={pages.labelsOf(order.coilIds)}
           >
             Print their labels
           </Link>
@@ -160,7 +162,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
           <button
             type="button"
             className="mt-4 min-h-11 text-sm underline underline-offset-2"
-            onClick={() => act('cancel', {}, `Order ${order.id} is given up.`)}
+            onClick={() => act(calls.cancelOrder(order.id), {}, `Order ${order.id} is given up.`)}
           >
             Give the order up
           </button>
@@ -213,7 +215,13 @@ function Waiting({
   )
 }
 
-function Substitution({ line, act }: { readonly line: OrderLineView; readonly act: Act }) {
+interface SubstitutionProps {
+  readonly orderId: number
+  readonly line: OrderLineView
+  readonly act: Act
+}
+
+function Substitution({ orderId, line, act }: SubstitutionProps) {
   const { inPlaceOf } = line
   if (!inPlaceOf) return null
   const percent = `${Math.abs(inPlaceOf.change * 100).toFixed(1)} %`
@@ -233,7 +241,9 @@ function Substitution({ line, act }: { readonly line: OrderLineView; readonly ac
           <button
             type="button"
             className="button button-main"
-            onClick={() => act('decide', { lineId: line.id, accept: true }, 'The substitute is taken.')}
+            onClick={() =>
+              act(calls.decide(orderId), { lineId: line.id, accept: true }, 'The substitute is taken.')
+            }
           >
             Take it
           </button>
@@ -242,7 +252,7 @@ function Substitution({ line, act }: { readonly line: OrderLineView; readonly ac
             className="button"
             onClick={() =>
               act(
-                'decide',
+                calls.decide(orderId),
                 { lineId: line.id, accept: false },
                 'The substitute is refused; its string may be planned anew.',
               )
@@ -265,13 +275,13 @@ function Receiving({ order, act }: { readonly order: OrderView; readonly act: Ac
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     await act(
-      'receive',
+      calls.receive(order.id),
       {
         arrived: coming.map(({ id }) => ({
           lineId: id,
-          packs: Number(String(form.get(`line ${id}`)).trim() || 0),
+          packs: Number(textIn(form, `line ${id}`) || 0),
         })),
-        place: String(form.get('place')),
+        place: textIn(form, 'place'),
       },
       'The delivery is booked in; it is offered in the next fitting.',
     )

@@ -1,6 +1,8 @@
 'use client'
 
 import Link from 'next/link'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import type { Need, SuggestedNeed } from '@/data/buying/need-list'
@@ -40,7 +42,7 @@ export function OrdersSheet({
   const { act, refused } = useAct()
   const put = (wanted: readonly Wanted[]) =>
     act(
-      '/api/needs',
+      calls.addNeeds,
       { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) },
       wanted.length === 1 ? 'Put on the need list.' : `${wanted.length} strings put on the need list.`,
     )
@@ -68,7 +70,7 @@ export function OrdersSheet({
                       {need.jobId === null ? (
                         need.string
                       ) : (
-                        <Link href={`/jobs/${need.jobId}`} className="inline-block min-h-6 hover:underline">
+                        <Link href={pages.job(need.jobId)} className="inline-block min-h-6 hover:underline">
                           {need.string}
                         </Link>
                       )}
@@ -80,19 +82,19 @@ export function OrdersSheet({
                       {need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}
                     </span>
                   </span>
-                  {need.onOrder === 0 ? (
+                  {need.orderId === null ? (
                     <button
                       type="button"
                       className="min-h-11 px-2 text-sm underline underline-offset-2"
                       aria-label={`Take ${withThe(need.string)} off the list`}
-                      onClick={() => act(`/api/needs/${need.id}/drop`, {}, 'Taken off the need list.')}
+                      onClick={() => act(calls.dropNeed(need.id), {}, 'Taken off the need list.')}
                     >
                       Take off
                     </button>
                   ) : (
                     <Link
                       className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris underline underline-offset-2"
-                      href={`/orders/${need.orderId}`}
+                      href={pages.order(need.orderId)}
                     >
                       on order {need.orderId}
                     </Link>
@@ -134,7 +136,7 @@ export function OrdersSheet({
                       aria-label={`${thing.wanted} ${thing.name} came`}
                       onClick={() =>
                         act(
-                          `/api/supplies/${thing.id}/move`,
+                          calls.moveSupply(thing.id),
                           { by: thing.wanted },
                           `${thing.wanted} ${thing.name} booked in.`,
                         )
@@ -147,7 +149,7 @@ export function OrdersSheet({
                       className="min-h-11 px-2 text-sm underline underline-offset-2"
                       aria-label={`Take ${thing.name} off the list`}
                       onClick={() =>
-                        act(`/api/supplies/${thing.id}/want`, { wanted: 0 }, 'Taken off the need list.')
+                        act(calls.wantSupply(thing.id), { wanted: 0 }, 'Taken off the need list.')
                       }
                     >
                       Take off
@@ -175,7 +177,7 @@ export function OrdersSheet({
                       aria-label={`Put ${thing.short} ${thing.name} on the list`}
                       onClick={() =>
                         act(
-                          `/api/supplies/${thing.id}/want`,
+                          calls.wantSupply(thing.id),
                           { wanted: thing.wanted + thing.short },
                           `${thing.short} ${thing.name} put on the need list.`,
                         )

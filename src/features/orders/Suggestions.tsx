@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { SuggestedNeed } from '@/data/buying/need-list'
 
@@ -50,7 +51,7 @@ export function Suggestions({ shown, all, first, put }: SuggestionsProps) {
         ))}
       </ul>
       {shown.length < all.length && (
-        <Link className="button mt-2" href="/orders?suggested=all" prefetch={false}>
+        <Link className="button mt-2" href={pages.allSuggested} prefetch={false}>
           Show all {all.length}
         </Link>
       )}

@@ -4,6 +4,9 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type FormEvent } from 'react'
 import { TriangleAlert } from 'lucide-react'
+import { calls, type Sent } from '@/boundary/calls'
+import type { ReadingRequest } from '@/boundary/requests/settling'
+import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import { measure } from '@/core/measure'
 import type { Verdict } from '@/core/settle/readings'
@@ -29,7 +32,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
     <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto]">
       <div>
         <Link
-          href={`/instruments/${s.slug}?string=${s.number}`}
+          href={pages.instrument(s.slug, s.number)}
           prefetch={false}
           className="inline-block font-semibold first-letter:uppercase hover:underline"
         >
@@ -139,23 +142,13 @@ function ReadingForm({ settling: s, tolerance }: { settling: SettlingLine; toler
   )
 }
 
-interface Reading {
-  readonly fittedId: number
-  readonly positionId: number
-  readonly cents: number | null
-  readonly broughtBack: boolean
-}
-
 /** Logs a reading and tells what it was taken for. */
 function useReading(tolerance: number) {
   const router = useRouter()
   const announce = useAnnounce()
   const [refused, setRefused] = useState<string | null>(null)
-  const act = async (reading: Reading): Promise<boolean> => {
-    const answer = await send<{ actionId: number } & Pick<Verdict, 'kind' | 'expected'>>(
-      '/api/readings',
-      reading,
-    )
+  const act = async (reading: Sent<ReadingRequest>): Promise<boolean> => {
+    const answer = await send(calls.logReading, reading)
     setRefused(answer.ok ? null : answer.sentence)
     if (!answer.ok) return false
     const { actionId, kind, expected } = answer.value

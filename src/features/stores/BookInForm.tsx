@@ -4,6 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm, type FieldPath } from 'react-hook-form'
+import { calls } from '@/boundary/calls'
 import { STRING_ENDS } from '@/core/stores/string-spec'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
@@ -28,7 +29,7 @@ export function BookInForm() {
     defaultValues: { unit, material: 'gut', colour: 'natural', tensionClass: 'concert', end: 'plain' },
   })
   const book = handleSubmit(async (form) => {
-    const answer = await send<{ actionId: number }>('/api/coils', form)
+    const answer = await send(calls.bookIn, form)
     if (!answer.ok)
       return setError((answer.field ?? 'label') as FieldPath<BookInRequest>, { message: answer.sentence })
     announce(`${form.label} is on the shelf.`, answer.value.actionId)

@@ -3,11 +3,14 @@
 import { ArrowLeft } from 'lucide-react'
 import Link from 'next/link'
 import type { FormEvent } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { lengthFigure } from '@/core/units/length'
 import type { CoilView } from '@/data/views/stores-view'
 import { CoilBar } from '@/drawings/CoilBar'
+import { textIn } from '@/ui/form/text-in'
 import { Figure } from '@/ui/figure/Figure'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
@@ -33,8 +36,13 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     void act(
-      `/api/coils/${coil.id}/correct`,
-      { label: form.get('label'), place: form.get('place'), lengthLeft: form.get('lengthLeft'), unit },
+      calls.correctCoil(coil.id),
+      {
+        label: textIn(form, 'label'),
+        place: textIn(form, 'place'),
+        lengthLeft: textIn(form, 'lengthLeft'),
+        unit,
+      },
       `${coil.label} is set right.`,
     )
   }
@@ -43,7 +51,7 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-label={coil.label}>
         <Link
-          href="/stores"
+          href={pages.stores}
           className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
         >
           <ArrowLeft size={15} aria-hidden /> Stores
@@ -103,7 +111,7 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
             <li key={job.jobId} className="flex justify-between gap-3 py-1.5">
               <span>
                 to be cut for the{' '}
-                <Link className="underline underline-offset-2" href={`/jobs/${job.jobId}`}>
+                <Link className="underline underline-offset-2" href={pages.job(job.jobId)}>
                   {job.string}
                 </Link>
               </span>
@@ -123,7 +131,7 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
               <li key={slug + number}>
                 <Link
                   className="inline-block min-h-6 underline underline-offset-2"
-                  href={`/instruments/${slug}?string=${number}`}
+                  href={pages.instrument(slug, number)}
                 >
                   {instrument}, {called}
                 </Link>
@@ -165,7 +173,7 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
           <button
             type="button"
             className="button mt-3 w-full"
-            onClick={() => act(`/api/coils/${coil.id}/discard`, {}, `${coil.label} is thrown away.`)}
+            onClick={() => act(calls.discardCoil(coil.id), {}, `${coil.label} is thrown away.`)}
           >
             Throw it away
           </button>

@@ -2,13 +2,13 @@
 
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import type { CoilOrder, CoilsPage } from '@/data/views/stores-view'
 import { CoilBar } from '@/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
-import { addressOf } from '@/ui/list/address'
 import { useHouse } from '@/ui/units'
 import type { StoresFilter } from './CoilsFilter'
 
@@ -59,7 +59,7 @@ export function CoilsTable({
                     <Link
                       prefetch={false}
                       className="inline-flex min-h-9 items-center gap-1 px-1 hover:text-ink"
-                      href={addressOf('/stores', { ...filter, by, down: way === 'ascending' ? 'yes' : '' })}
+                      href={pages.coils({ ...filter, by, down: way === 'ascending' ? 'yes' : '' })}
                     >
                       {head}
                       {way === 'ascending' && <ArrowDown size={13} aria-hidden />}
@@ -77,7 +77,7 @@ export function CoilsTable({
               <td className="py-2 pr-2">
                 <Link
                   className="inline-block min-h-6 font-semibold whitespace-nowrap hover:underline"
-                  href={`/stores/coils/${coil.id}`}
+                  href={pages.coil(coil.id)}
                   prefetch={false}
                 >
                   {coil.label}

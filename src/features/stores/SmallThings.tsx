@@ -1,8 +1,10 @@
 'use client'
 
 import type { FormEvent } from 'react'
+import { calls } from '@/boundary/calls'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import type { AnchorGut, Supply } from '@/data/stores/supplies'
+import { textIn } from '@/ui/form/text-in'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
@@ -22,15 +24,15 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     void act(
-      '/api/supplies',
+      calls.addSupply,
       {
-        kind: form.get('kind'),
-        name: form.get('name'),
-        place: form.get('place'),
-        count: Number(form.get('count') || NaN),
-        least: Number(form.get('least') || 0),
+        kind: textIn(form, 'kind'),
+        name: textIn(form, 'name'),
+        place: textIn(form, 'place'),
+        count: Number(textIn(form, 'count') || NaN),
+        least: Number(textIn(form, 'least') || 0),
       },
-      `${String(form.get('name'))} booked in.`,
+      `${textIn(form, 'name')} booked in.`,
     )
   }
   return (
@@ -58,7 +60,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                   type="button"
                   className="button"
                   aria-label={`Take one of ${name}`}
-                  onClick={() => act(`/api/supplies/${id}/move`, { by: -1 }, `One taken of ${name}.`)}
+                  onClick={() => act(calls.moveSupply(id), { by: -1 }, `One taken of ${name}.`)}
                 >
                   − 1
                 </button>
@@ -66,7 +68,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                   type="button"
                   className="button"
                   aria-label={`Book in one of ${name}`}
-                  onClick={() => act(`/api/supplies/${id}/move`, { by: 1 }, `One more of ${name}.`)}
+                  onClick={() => act(calls.moveSupply(id), { by: 1 }, `One more of ${name}.`)}
                 >
                   + 1
                 </button>
@@ -74,7 +76,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                   type="button"
                   className="button"
                   aria-label={`Book in ten of ${name}`}
-                  onClick={() => act(`/api/supplies/${id}/move`, { by: 10 }, `Ten more of ${name}.`)}
+                  onClick={() => act(calls.moveSupply(id), { by: 10 }, `Ten more of ${name}.`)}
                 >
                   + 10
                 </button>
@@ -102,7 +104,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                 type="button"
                 className="button"
                 onClick={() =>
-                  act('/api/anchors', { fittedId: one.fittedId }, `${one.anchors} anchors booked in.`)
+                  act(calls.bookAnchors, { fittedId: one.fittedId }, `${one.anchors} anchors booked in.`)
                 }
               >
                 Book in {one.anchors} anchors

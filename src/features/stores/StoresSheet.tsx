@@ -1,4 +1,5 @@
 import { CoilsFilter, type StoresFilter } from './CoilsFilter'
+import { pages } from '@/boundary/paths'
 import type { CoilsPage } from '@/data/views/stores-view'
 import { Pager } from '@/ui/list/Pager'
 import { BookInForm } from './BookInForm'
@@ -26,7 +27,7 @@ export function StoresSheet({ view, filter }: StoresSheetProps) {
         </p>
         <CoilsTable rows={rows} filter={filter} />
         {at.found === 0 && <p className="mt-4">Nothing of that is in the stores.</p>}
-        <Pager path="/stores" filter={{ ...filter }} at={at} />
+        <Pager path={pages.stores} filter={{ ...filter }} at={at} />
       </section>
       <section className="sheet p-5" id="book-in" aria-labelledby="booking">
         <h2 id="booking" className="text-xl font-semibold">

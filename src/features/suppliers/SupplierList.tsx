@@ -1,4 +1,5 @@
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import type { Supplier } from '@/data/buying/suppliers'
 
@@ -14,7 +15,7 @@ export function SupplierList({ suppliers }: { readonly suppliers: readonly Suppl
         {suppliers.map(({ slug, name, currency, postageMinor, freeOverMinor, leadDays }) => (
           <li key={slug}>
             <Link
-              href={`/orders/suppliers/${slug}`}
+              href={pages.supplier(slug)}
               className="flex min-h-11 flex-wrap items-baseline justify-between gap-3 py-3 hover:underline"
             >
               <span className="text-lg font-semibold">{name}</span>

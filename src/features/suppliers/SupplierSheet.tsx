@@ -3,6 +3,8 @@
 import { ArrowLeft, Download } from 'lucide-react'
 import Link from 'next/link'
 import { useState, type FormEvent } from 'react'
+import { calls } from '@/boundary/calls'
+import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { lengthFigure } from '@/core/units/length'
 import { CATALOGUE_COLUMNS, type CatalogueColumn } from '@/core/stores/catalogue-cells'
@@ -15,6 +17,7 @@ import {
 import { FILE_UNITS } from '@/core/units/file-unit'
 import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import type { StoredItem, Supplier } from '@/data/buying/suppliers'
+import { textIn } from '@/ui/form/text-in'
 import { Entry } from '@/ui/form/Entry'
 import { TableImport } from '@/ui/import/TableImport'
 import { useAct } from '@/ui/shell/use-act'
@@ -53,27 +56,25 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
   const [isImporting, setIsImporting] = useState(false)
   const [looked, setLooked] = useState('')
   const { act, refused } = useAct()
-  const path = `/api/suppliers/${supplier.slug}`
   const change = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     void act(
-      `${path}/terms`,
+      calls.changeTerms(supplier.slug),
       {
-        rate: Number(String(form.get('rate')).replace(',', '.')),
-        postage: form.get('postage'),
-        freeOver: form.get('freeOver'),
-        leadDays: Number(form.get('leadDays')),
+        rate: Number(textIn(form, 'rate').replace(',', '.')),
+        postage: textIn(form, 'postage'),
+        freeOver: textIn(form, 'freeOver'),
+        leadDays: Number(textIn(form, 'leadDays')),
       },
       'The terms are kept.',
     )
   }
   const take = async ({ preview }: MappedCatalogue, { units }: CatalogueMapping) => {
     const taken = await act(
-      `${path}/catalogue`,
+      calls.replaceCatalogue(supplier.slug),
       { rows: preview.filter(({ wrong }) => !wrong).map(({ cells }) => cells), units },
       'The catalogue is taken over.',
-      { method: 'PUT' },
     )
     if (taken) setIsImporting(false)
   }
@@ -109,7 +110,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
         )}
         <section className="sheet p-4 md:p-5" aria-labelledby="catalogue">
           <Link
-            href="/orders/suppliers"
+            href={pages.suppliers}
             className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
           >
             <ArrowLeft size={15} aria-hidden /> Suppliers
@@ -133,7 +134,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
               <button type="button" className="button" onClick={() => setIsImporting(true)}>
                 Import CSV
               </button>
-              <a className="button" href={`${path}/catalogue`} download>
+              <a className="button" href={files.catalogue(supplier.slug)} download>
                 <Download size={16} aria-hidden /> CSV
               </a>
             </div>

@@ -2,6 +2,8 @@
 
 import Link from 'next/link'
 import { useState, type FormEvent } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import { measure } from '@/core/measure'
 import type { ParkedTail } from '@/data/fitted/parked-tails'
@@ -21,17 +23,14 @@ export function TailRow({ tail, now }: { readonly tail: ParkedTail; readonly now
   const trim = (event: FormEvent) => {
     event.preventDefault()
     void act(
-      `/api/tails/${tail.id}/trim`,
+      calls.trimTail(tail.id),
       { unit, ...(tail.coil ? { left } : {}) },
       `The tail of ${withThe(name)} is trimmed.`,
     )
   }
   return (
     <li className="py-3">
-      <Link
-        href={`/instruments/${tail.slug}?string=${tail.number}`}
-        className="font-semibold hover:underline"
-      >
+      <Link href={pages.instrument(tail.slug, tail.number)} className="font-semibold hover:underline">
         {name}
       </Link>
       <p className={`text-sm ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>

@@ -2,6 +2,7 @@
 
 import Link from 'next/link'
 import type { ReactNode } from 'react'
+import { pages } from '@/boundary/paths'
 import type { SettlingLine, Shown, TodayView } from '@/data/views/today'
 import { dayText, daysAhead, distanceText, nearText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
@@ -29,7 +30,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
             <p className="text-soft">{name}</p>
           </div>
           <Link
-            href="/broke"
+            href={pages.broke}
             className="button button-main min-h-16 w-full px-8 text-2xl font-plate sm:w-auto"
           >
             A string broke
@@ -60,7 +61,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
           <ul className="ruled">
             {jobs.shown.map((job) => (
               <li key={job.jobId} className="py-3">
-                <Link href={`/jobs/${job.jobId}`} className="group flex items-center gap-3">
+                <Link href={pages.job(job.jobId)} className="group flex items-center gap-3">
                   <svg viewBox="0 0 20 44" className="h-11 w-5 shrink-0" aria-hidden>
                     <path
                       d="M10,0V14q0,4 5,6M10,44V30q0,-4 -5,-6"
@@ -102,7 +103,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
             <ul className="ruled">
               {orders.shown.map(({ id, supplier, next }) => (
                 <li key={id}>
-                  <Link href={`/orders/${id}`} className="block min-h-11 py-2 hover:underline">
+                  <Link href={pages.order(id)} className="block min-h-11 py-2 hover:underline">
                     <span className="block font-semibold">
                       Order {id}, {supplier}
                     </span>
@@ -151,7 +152,7 @@ function More({ of: { shown, all }, what }: { readonly of: Shown<unknown>; reado
   if (shown.length >= all) return null
   return (
     <Link
-      href="/?all=yes"
+      href={pages.allOfToday}
       prefetch={false}
       className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
     >

@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import type { Clue } from '@/core/identify/clue'
 import type { Ranked } from '@/core/identify/posterior'
 import { chartedWords, clueWords } from '@/core/identify/tell'
@@ -57,7 +58,7 @@ export function Ranking({ instrument, ranked, clues }: RankingProps) {
                 </p>
               </div>
               <Link
-                href={`/instruments/${instrument.slug}?string=${position.number}`}
+                href={pages.instrument(instrument.slug, position.number)}
                 className={`button shrink-0 ${place === 0 ? 'button-main' : ''}`}
               >
                 It is this one

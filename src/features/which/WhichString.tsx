@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useDeferredValue, useMemo, useState, type FormEvent } from 'react'
 import { ArrowLeft, X } from 'lucide-react'
+import { pages } from '@/boundary/paths'
 import { clueKey, type Clue } from '@/core/identify/clue'
 import { nextClues, type NextClue } from '@/core/identify/next-clue'
 import { contradicting, posterior, ranking } from '@/core/identify/posterior'
@@ -44,7 +45,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
   useLayAtHand(
     instrument,
     useCallback(
-      (number: number) => router.push(`/instruments/${instrument.slug}?string=${number}`),
+      (number: number) => router.push(pages.instrument(instrument.slug, number)),
       [router, instrument.slug],
     ),
   )
@@ -77,7 +78,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] lg:grid-rows-[auto_1fr]">
       <section className="sheet p-4 md:p-5" aria-label="What is known">
         <Link
-          href={`/instruments/${instrument.slug}`}
+          href={pages.instrument(instrument.slug)}
           className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
         >
           <ArrowLeft size={15} aria-hidden /> {instrument.name}

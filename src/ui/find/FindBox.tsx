@@ -4,6 +4,8 @@ import { Search } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useEffect, useId, useRef, useState, type FormEvent } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
 import type { ShelfReading } from '@/core/names/find-on-shelf'
 import { MOST } from '@/core/names/most-readings'
 import type { Instrument } from '@/core/instrument/instrument'
@@ -45,7 +47,7 @@ export function FindBox() {
     putAway()
     setText('')
     if (atHand?.instrument.slug === slug) atHand.pick(number)
-    else router.push(`/instruments/${slug}?string=${number}`)
+    else router.push(pages.instrument(slug, number))
   }
   const take = (found: readonly ShelfReading[]) => {
     const [only, another] = found
@@ -58,10 +60,7 @@ export function FindBox() {
     if (text.trim() === '') return
     const here = atHand ? await readHere(text, atHand.instrument) : []
     if (here.length > 0) return take(here)
-    const at = atHand ? `&at=${atHand.instrument.slug}` : ''
-    const answer = await send<{ readings: readonly ShelfReading[] }>(
-      `/api/find?name=${encodeURIComponent(text)}${at}`,
-    )
+    const answer = await send(calls.find(text, atHand?.instrument.slug ?? null), {})
     if (answer.ok) take(answer.value.readings)
     else setProblem(answer.sentence)
   }

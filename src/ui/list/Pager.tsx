@@ -1,9 +1,10 @@
+import type { Route } from 'next'
 import Link from 'next/link'
 import type { PageOf } from '@/core/list/page-of'
-import { addressOf } from './address'
+import { withQuery } from '@/boundary/paths'
 
 interface PagerProps {
-  readonly path: string
+  readonly path: Route
   /** The rest of the address; pages keep it. */
   readonly filter: Readonly<Record<string, string>>
   readonly at: PageOf
@@ -12,7 +13,7 @@ interface PagerProps {
 /** Leads to the page before and the one after. */
 export function Pager({ path, filter, at: { page, pages, from, to: last, found } }: PagerProps) {
   if (pages <= 1) return null
-  const to = (other: number) => addressOf(path, { ...filter, page: other === 0 ? '' : String(other + 1) })
+  const to = (other: number) => withQuery(path, { ...filter, page: other === 0 ? '' : String(other + 1) })
   return (
     <nav className="mt-3 flex items-center justify-between gap-3 print:hidden" aria-label="Pages">
       {page > 0 ? (

@@ -1,8 +1,9 @@
 'use client'
 
+import type { Route } from 'next'
 import { usePathname, useRouter } from 'next/navigation'
 import { startTransition, useEffect, useRef, useState } from 'react'
-import { addressOf } from './address'
+import { withQuery } from '@/boundary/paths'
 
 /** Keys rest for so long before the list is looked through, ms. */
 const RESTS = 180
@@ -35,7 +36,7 @@ export function useFilter<Key extends string>(now: Readonly<Record<Key, string>>
     setAsked(next)
     clearTimeout(timer.current)
     timer.current = setTimeout(() => {
-      startTransition(() => router.replace(addressOf(path, next), { scroll: false }))
+      startTransition(() => router.replace(withQuery(path, next) as Route, { scroll: false }))
     }, rests)
   }
   return { asked, ask, type: (change: Partial<Record<Key, string>>) => ask(change, RESTS) }

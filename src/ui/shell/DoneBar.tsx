@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react'
 import { Undo2, X } from 'lucide-react'
 import { send } from './send'
+import { calls } from '@/boundary/calls'
 
 interface Done {
   readonly actionId: number | null
@@ -32,7 +33,7 @@ export function DoneBar({ children }: { children: ReactNode }) {
 
   const undo = async () => {
     if (!done?.actionId) return
-    const answer = await send(`/api/actions/${done.actionId}/undo`, {})
+    const answer = await send(calls.undo(done.actionId), {})
     setDone({
       actionId: null,
       sentence: answer.ok ? 'Undone. It stays in the history, where it can be done again.' : answer.sentence,

@@ -6,26 +6,27 @@ import { CalendarCheck, History, Home, Lasso, Package, Rows3, ShoppingCart } fro
 import { Calliper } from '../calliper/Calliper'
 import { FindBox } from '../find/FindBox'
 import { LightSwitch } from './LightSwitch'
+import { pages } from '@/boundary/paths'
 
 const PLACES = [
-  { href: '/', word: 'Today', Icon: CalendarCheck },
-  { href: '/instruments', word: 'Instruments', Icon: Rows3 },
-  { href: '/knots', word: 'Knots', Icon: Lasso },
-  { href: '/stores', word: 'Stores', Icon: Package },
-  { href: '/orders', word: 'Orders', Icon: ShoppingCart },
-  { href: '/history', word: 'History', Icon: History },
-  { href: '/house', word: 'House', Icon: Home },
+  { href: pages.today, word: 'Today', Icon: CalendarCheck },
+  { href: pages.instruments, word: 'Instruments', Icon: Rows3 },
+  { href: pages.knots, word: 'Knots', Icon: Lasso },
+  { href: pages.stores, word: 'Stores', Icon: Package },
+  { href: pages.orders, word: 'Orders', Icon: ShoppingCart },
+  { href: pages.history, word: 'History', Icon: History },
+  { href: pages.house, word: 'House', Icon: Home },
 ] as const
 
 /** The places of the workshop: along the top on a wide screen, under the thumb on a phone. */
 export function Navigation({ light }: { light: 'day' | 'backstage' }) {
   const path = usePathname()
-  const isHere = (href: string) => (href === '/' ? path === '/' : path.startsWith(href))
+  const isHere = (href: string) => (href === pages.today ? path === pages.today : path.startsWith(href))
   return (
     <header className="border-b border-line bg-paper print:hidden">
       <div className="mx-auto flex max-w-[100rem] flex-wrap items-center gap-x-4 px-4 md:h-14 md:flex-nowrap md:px-6">
         <Link
-          href="/"
+          href={pages.today}
           className="inline-flex h-14 items-center font-plate text-lg font-semibold tracking-tight whitespace-nowrap"
         >
           Taut Pinset

@@ -1,5 +1,6 @@
 'use client'
 
+import type { Route } from 'next'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
 
@@ -9,7 +10,7 @@ export function SubNavigation({
   sheets,
 }: {
   readonly label: string
-  readonly sheets: readonly (readonly [href: string, word: string])[]
+  readonly sheets: readonly (readonly [href: Route, word: string])[]
 }) {
   const path = usePathname()
   return (

@@ -1,3 +1,5 @@
+import type { Call, Sent } from '@/boundary/calls'
+
 /**
  * Sends what a person did to the server and brings back what became of it. Each action has a key of its own: sent again, it
  * is the same action and is never done twice.
@@ -17,16 +19,12 @@ const AGAIN_AFTER = [400, 1500] as const
 /** Keys of actions that got no answer yet, by what was asked: a second try of the same is the same action. */
 const unanswered = new Map<string, string>()
 
-/**
- * @param path - of a route handler
- * @param body - sent as JSON; without one it is only asked
- */
-export async function send<T>(
-  path: string,
-  body?: object,
-  method: 'POST' | 'PATCH' | 'PUT' = 'POST',
+/** @param body - sent as JSON, except where the call only asks */
+export async function send<Body extends object, T extends object>(
+  { path, method }: Call<Body, T>,
+  body: Sent<Body>,
 ): Promise<Answer<T>> {
-  if (!body)
+  if (method === 'GET')
     return (
       (await tryOnce<T>(path, {})) ?? {
         ok: false,

@@ -1,5 +1,6 @@
 'use client'
 
+import type { Call, Done, Sent } from '@/boundary/calls'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
 import { useAnnounce } from './DoneBar'
@@ -8,10 +9,6 @@ import { send } from './send'
 export interface Refused {
   readonly sentence: string
   readonly field: string | null
-}
-
-interface ActOptions {
-  readonly method?: 'POST' | 'PATCH' | 'PUT'
 }
 
 /**
@@ -25,14 +22,13 @@ export function useAct() {
   const announce = useAnnounce()
   const [refused, setRefused] = useState<Refused | null>(null)
   const act = useCallback(
-    async <T extends { readonly actionId: number }>(
-      path: string,
-      body: object,
+    async <Body extends object, T extends Done>(
+      call: Call<Body, T>,
+      body: Sent<Body>,
       sentence: string,
-      { method = 'POST' }: ActOptions = {},
     ): Promise<T | null> => {
       setRefused(null)
-      const answer = await send<T>(path, body, method)
+      const answer = await send(call, body)
       if (!answer.ok) {
         setRefused(answer)
         return null

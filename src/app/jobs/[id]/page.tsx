@@ -1,5 +1,6 @@
 import { redirect } from 'next/navigation'
 import { loadJob } from './load-job'
+import { pages } from '@/boundary/paths'
 
 /** Goes to the stage a job has got to. */
 export default async function JobPage({ params }: { params: Promise<{ id: string }> }) {
@@ -12,5 +13,5 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
         : job.doneSteps.length > 0
           ? 'steps'
           : 'figures'
-  redirect(`/jobs/${job.jobId}/${stage}`)
+  redirect(pages.jobSheet(job.jobId, stage))
 }

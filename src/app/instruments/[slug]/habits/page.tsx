@@ -1,6 +1,7 @@
 import { ArrowLeft } from 'lucide-react'
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { HabitsSheet } from '@/features/habits/HabitsSheet'
@@ -14,7 +15,7 @@ export default async function InstrumentHabitsPage({ params }: { params: Promise
   return (
     <div className="sheet p-4 md:p-6">
       <Link
-        href={`/instruments/${slug}`}
+        href={pages.instrument(slug)}
         className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
       >
         <ArrowLeft size={15} aria-hidden /> {instrument.name}

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
+import { pages } from '@/boundary/paths'
 import { withCuts } from '@/data/stores/coils'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
@@ -15,7 +16,7 @@ export const metadata: Metadata = { title: 'Fitted' }
 export default async function DonePage({ params }: { params: Promise<{ id: string }> }) {
   const { jobId } = await loadJob(params)
   const finished = jobOutcome(store(), jobId)
-  if (!finished) redirect(`/jobs/${jobId}`)
+  if (!finished) redirect(pages.job(jobId))
   const { job, ...outcome } = finished
   const { retuneAtCents, holdsWithinCents, concertHours } = houseSettings(store())
   return (

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
+import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 import { jobOutcome } from '@/data/views/job-outcome'
@@ -12,7 +13,7 @@ export const metadata: Metadata = { title: 'Service report' }
 
 export default async function ReportPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadJob(params)
-  if (job.finishedAt === null) redirect(`/jobs/${job.jobId}`)
+  if (job.finishedAt === null) redirect(pages.job(job.jobId))
   const finished = jobsTogether(store(), job.jobId).flatMap((one) => jobOutcome(store(), one.jobId) ?? [])
   const { unit, holdsWithinCents } = houseSettings(store())
   return (

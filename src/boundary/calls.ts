@@ -1,0 +1,146 @@
+/**
+ * What a page can ask the program to do: each call with its address, what it takes and what comes back. Made from the
+ * request classes, of which only the types are used: no page carries their checks along.
+ */
+import type { ShelfReading } from '@/core/names/find-on-shelf'
+import type { Verdict } from '@/core/settle/readings'
+import type { Nothing } from './handle'
+import type { BreakRequest } from './requests/breaks'
+import type { ChartRequest } from './requests/chart'
+import type { CuttingRequest } from './requests/cutting'
+import type { HabitRequest } from './requests/habits'
+import type { HouseRequest } from './requests/house'
+import type {
+  CoilRequest,
+  CoveredRequest,
+  FinishRequest,
+  MeasureRequest,
+  MishapRequest,
+  StepRequest,
+  StringsRequest,
+} from './requests/jobs'
+import type { KnotMeasuredRequest } from './requests/knots'
+import type { InstrumentFileRequest, NewInstrumentRequest } from './requests/new-instrument'
+import type {
+  DecideRequest,
+  NeedsRequest,
+  PlaceRequest,
+  ReceiveRequest,
+  WantRequest,
+} from './requests/orders'
+import type { ReadingRequest } from './requests/settling'
+import type {
+  AnchorsRequest,
+  BookInRequest,
+  CorrectRequest,
+  MoveRequest,
+  SupplyRequest,
+} from './requests/stores'
+import type { CatalogueRequest, TermsRequest } from './requests/suppliers'
+import type { TrimRequest } from './requests/tails'
+import type { StringRequest } from './string-request'
+
+/** What came of an action: its number, by which it is undone. */
+export interface Done {
+  readonly actionId: number
+}
+
+/**
+ * One thing that can be asked.
+ *
+ * @typeParam Body - the request class
+ * @typeParam Answer - what comes back when it is done
+ */
+export interface Call<Body extends object, Answer extends object = Done> {
+  readonly path: string
+  readonly method: 'GET' | 'POST' | 'PATCH' | 'PUT'
+  /** Only for the types; never set. */
+  readonly types?: { readonly body: Body; readonly answer: Answer }
+}
+
+/**
+ * A request as a page sends it: every field of the class and no other. Words come as they were chosen or typed, and what
+ * is no number as null; whether they are right is said by the class, where they arrive.
+ */
+export type Sent<Body> = { readonly [Key in keyof Body]: SentField<Body[Key]> }
+
+type SentField<Value> = Value extends readonly (infer One)[]
+  ? readonly SentField<One>[]
+  : Value extends object
+    ? Sent<Value>
+    : Value extends string
+      ? string
+      : Value extends number
+        ? number | null
+        : Value
+
+const ask = <Answer extends object>(path: string): Call<Nothing, Answer> => ({ path, method: 'GET' })
+const post = <Body extends object, Answer extends object = Done>(path: string): Call<Body, Answer> => ({
+  path,
+  method: 'POST',
+})
+const patch = <Body extends object, Answer extends object = Done>(path: string): Call<Body, Answer> => ({
+  path,
+  method: 'PATCH',
+})
+const put = <Body extends object>(path: string): Call<Body> => ({ path, method: 'PUT' })
+
+/** A job as it is opened. */
+type Opened = Done & { readonly jobId: number }
+/** An instrument as it comes to stand on the shelf. */
+export type Shelved = Done & { readonly slug: string; readonly name: string }
+
+export const calls = {
+  find: (name: string, at: string | null) =>
+    ask<{ readonly readings: readonly ShelfReading[] }>(
+      `/api/find?${new URLSearchParams(at === null ? { name } : { name, at }).toString()}`,
+    ),
+  undo: (actionId: number) => post<Nothing>(`/api/actions/${actionId}/undo`),
+
+  logBreak: post<BreakRequest, Opened>('/api/breaks'),
+  openJob: post<StringRequest, Opened>('/api/jobs'),
+  chooseCoil: (jobId: number) => post<CoilRequest>(`/api/jobs/${jobId}/coil`),
+  putBack: (jobId: number) => post<Nothing>(`/api/jobs/${jobId}/put-back`),
+  needForJob: (jobId: number) => post<Nothing>(`/api/jobs/${jobId}/need`),
+  addStrings: (jobId: number) => post<StringsRequest>(`/api/jobs/${jobId}/strings`),
+  leaveJob: (jobId: number) => post<Nothing>(`/api/jobs/${jobId}/leave`),
+  chooseCovered: (jobId: number) => post<CoveredRequest>(`/api/jobs/${jobId}/covered`),
+  markStep: (jobId: number) => post<StepRequest>(`/api/jobs/${jobId}/steps`),
+  keepMeasure: (jobId: number) =>
+    post<MeasureRequest, Done & { readonly value: number | null }>(`/api/jobs/${jobId}/measures`),
+  logMishap: (jobId: number) => post<MishapRequest>(`/api/jobs/${jobId}/mishaps`),
+  finishJob: (jobId: number) => post<FinishRequest>(`/api/jobs/${jobId}/finish`),
+  trimTail: (tailId: number) => post<TrimRequest>(`/api/tails/${tailId}/trim`),
+  logReading: post<ReadingRequest, Done & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
+
+  setHabit: post<HabitRequest>('/api/habits'),
+  measureKnot: post<KnotMeasuredRequest>('/api/knots'),
+  changeHouse: patch<HouseRequest>('/api/house'),
+
+  newInstrument: post<NewInstrumentRequest, Shelved>('/api/instruments'),
+  instrumentFromFile: post<InstrumentFileRequest, Shelved>('/api/instruments/file'),
+  changeChart: (slug: string) =>
+    patch<ChartRequest, { readonly actionId: number | null; readonly changed: number }>(
+      `/api/instruments/${slug}/chart`,
+    ),
+
+  bookIn: post<BookInRequest>('/api/coils'),
+  correctCoil: (id: number) => post<CorrectRequest>(`/api/coils/${id}/correct`),
+  discardCoil: (id: number) => post<Nothing>(`/api/coils/${id}/discard`),
+  bookAnchors: post<AnchorsRequest>('/api/anchors'),
+  takeCuttingPlan: post<CuttingRequest>('/api/cutting'),
+  addSupply: post<SupplyRequest>('/api/supplies'),
+  moveSupply: (id: number) => post<MoveRequest>(`/api/supplies/${id}/move`),
+  wantSupply: (id: number) => post<WantRequest>(`/api/supplies/${id}/want`),
+
+  addNeeds: post<NeedsRequest>('/api/needs'),
+  dropNeed: (id: number) => post<Nothing>(`/api/needs/${id}/drop`),
+  placeOrders: post<PlaceRequest, Done & { readonly result: readonly number[] }>('/api/orders'),
+  sendOrder: (id: number) => post<Nothing>(`/api/orders/${id}/send`),
+  takeAnswer: (id: number) => post<Nothing>(`/api/orders/${id}/answer`),
+  decide: (id: number) => post<DecideRequest>(`/api/orders/${id}/decide`),
+  receive: (id: number) => post<ReceiveRequest>(`/api/orders/${id}/receive`),
+  cancelOrder: (id: number) => post<Nothing>(`/api/orders/${id}/cancel`),
+  changeTerms: (slug: string) => post<TermsRequest>(`/api/suppliers/${slug}/terms`),
+  replaceCatalogue: (slug: string) => put<CatalogueRequest>(`/api/suppliers/${slug}/catalogue`),
+} as const

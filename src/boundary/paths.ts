@@ -1,0 +1,76 @@
+/**
+ * Addresses of pages and of files to take away. No address is written as text anywhere else; a test holds each to a route
+ * that exists.
+ */
+import type { Fastening } from '@/core/knots/tying'
+
+/** A list's filter or what a page is to show; what is empty is left out of its address. */
+type Query = Readonly<Record<string, string | number | null | undefined>>
+
+/**
+ * An address with what is asked of it.
+ *
+ * @example withQuery('/stores', { text: 'gut', by: '' }) // '/stores?text=gut'
+ */
+export function withQuery<Path extends string>(path: Path, query: Query): Path | `${Path}?${string}` {
+  const told = Object.entries(query).flatMap(([key, value]) =>
+    value === '' || value === null || value === undefined ? [] : [[key, String(value)]],
+  )
+  return told.length === 0 ? path : `${path}?${new URLSearchParams(told).toString()}`
+}
+
+/** The sheets of a job, in the order of the work. */
+export type JobSheet = 'coil' | 'figures' | 'steps' | 'log' | 'done' | 'card' | 'habits' | 'report'
+
+/** The sheets of an instrument beside its field. */
+export type InstrumentSheet = 'chart' | 'which' | 'belongs' | 'bench' | 'habits'
+
+export const pages = {
+  today: '/',
+  allOfToday: '/?all=yes',
+  broke: '/broke',
+
+  instruments: '/instruments',
+  newInstrument: '/instruments/new',
+  /** Its string field, with a string picked. */
+  instrument: (slug: string, string?: number) => withQuery(`/instruments/${slug}`, { string }),
+  instrumentSheet: (slug: string, sheet: InstrumentSheet, string?: number) =>
+    withQuery(`/instruments/${slug}/${sheet}`, { string }),
+
+  job: (id: number) => `/jobs/${id}` as const,
+  jobSheet: (id: number, sheet: JobSheet) => `/jobs/${id}/${sheet}` as const,
+
+  knots: '/knots',
+  /** How one is tied, for a job where one is given. */
+  knot: (knot: Fastening, job?: number) => withQuery('/knots', { knot, job }),
+
+  stores: '/stores',
+  bookIn: '/stores#book-in',
+  coils: (filter: Query) => withQuery('/stores', filter),
+  coil: (id: number) => `/stores/coils/${id}` as const,
+  cutting: '/stores/cutting',
+  smallThings: '/stores/small-things',
+  labels: '/stores/labels',
+  labelsOf: (coilIds: readonly number[]) => withQuery('/stores/labels', { coils: coilIds.join() }),
+
+  orders: '/orders',
+  allSuggested: '/orders?suggested=all',
+  ordersBefore: (id: number) => withQuery('/orders', { before: id }),
+  order: (id: number) => `/orders/${id}` as const,
+  suppliers: '/orders/suppliers',
+  supplier: (slug: string) => `/orders/suppliers/${slug}` as const,
+
+  history: '/history',
+  historyOf: (filter: Query) => withQuery('/history', filter),
+
+  house: '/house',
+  houseHabits: '/house/habits',
+  fittings: '/house/fittings',
+} as const
+
+/** What is taken away as a file. */
+export const files = {
+  chart: (slug: string, as: 'csv' | 'json') => `/api/instruments/${slug}/chart?as=${as}`,
+  catalogue: (slug: string) => `/api/suppliers/${slug}/catalogue`,
+  orderSheet: (id: number, as: 'csv' | 'text') => `/api/orders/${id}/sheet?as=${as}`,
+} as const
