@@ -134,6 +134,7 @@ export const calls = {
   wantSupply: (id: number) => post<WantRequest>(`/api/supplies/${id}/want`),
 
   addNeeds: post<NeedsRequest>('/api/needs'),
+  addSuggestedNeeds: post<Nothing>('/api/needs/suggested'),
   dropNeed: (id: number) => post<Nothing>(`/api/needs/${id}/drop`),
   placeOrders: post<PlaceRequest, Done & { readonly result: readonly number[] }>('/api/orders'),
   sendOrder: (id: number) => post<Nothing>(`/api/orders/${id}/send`),

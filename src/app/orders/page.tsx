@@ -30,7 +30,7 @@ export default async function OrdersPage({ searchParams }: { readonly searchPara
       needs={needs}
       suggested={{
         shown: textOf(params, 'suggested') === 'all' ? suggested : suggested.slice(0, SUGGESTED),
-        all: suggested.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })),
+        count: suggested.length,
       }}
       bench={buyingBench(store(), needs)}
       orders={openOrders(store()).map(asLine)}

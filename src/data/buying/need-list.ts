@@ -264,6 +264,17 @@ export function addNeeds(
   })
 }
 
+/**
+ * Puts on the list what belongs there, however long it is.
+ *
+ * @throws Refusal 409 when nothing is missing any more
+ */
+export function addSuggestedNeeds(store: Store): Done<void> {
+  const suggested = suggestedNeeds(store)
+  if (suggested.length === 0) throw new Refusal(409, 'All that belongs on the list is on it.')
+  return addNeeds(store, suggested)
+}
+
 /** Takes a string off the list. */
 export function dropNeed(store: Store, id: number): Done<void> {
   const row = found(

@@ -15,7 +15,7 @@ import { deliveryNote, deskState, handIn } from './desk'
 import { instrumentBySlug } from '../instruments/instruments'
 import { chooseCoil, logBreak } from '../jobs/jobs'
 import { openJobs } from '../jobs/open-jobs'
-import { addNeeds, dropNeed, openNeeds, suggestedNeeds } from './need-list'
+import { addNeeds, addSuggestedNeeds, dropNeed, openNeeds, suggestedNeeds } from './need-list'
 import { orderCsv, orderText } from './order-sheet'
 import {
   openOrders,
@@ -40,7 +40,7 @@ const { folder, demo, work } = eachOnDemo((opened) => {
 
 /** Puts everything suggested on the list, plans it, and writes the orders. */
 async function order(): Promise<readonly number[]> {
-  addNeeds(store, suggestedNeeds(store))
+  addSuggestedNeeds(store)
   const { needs, offers, suppliers } = buyingBench(store)
   const plan = await planOrder(needs, offers, suppliers, highsSolver())
   const supplierOf = new Map(offers.map(({ id, supplierId }) => [id, supplierId]))
@@ -89,6 +89,7 @@ test('what belongs on the list is told until it is on it, and again when it is t
     ),
   ).toThrow('is put on the list once')
   expect(suggestedNeeds(store)).toEqual([])
+  expect(() => addSuggestedNeeds(store)).toThrow('All that belongs on the list is on it.')
   const need = openNeeds(store).find(({ jobId }) => jobId === null)!
   dropNeed(store, need.id)
   expect(suggestedNeeds(store)).toHaveLength(1)
@@ -197,7 +198,7 @@ test('a refused substitute and an order given up free their strings to be planne
 })
 
 test('a plan made before the list changed is not written', async () => {
-  addNeeds(store, suggestedNeeds(store))
+  addSuggestedNeeds(store)
   const [need] = openNeeds(store)
   const [item] = catalogue(store)
   dropNeed(store, need!.id)

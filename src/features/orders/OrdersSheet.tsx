@@ -10,12 +10,12 @@ import type { Supply } from '@/data/stores/supplies'
 import { useAct } from '@/ui/shell/use-act'
 import { BuyingPlan } from './BuyingPlan'
 import { OrderList, type OrderInList } from './OrderList'
-import { Suggestions, type Wanted } from './Suggestions'
+import { Suggestions } from './Suggestions'
 
 interface OrdersSheetProps {
   readonly needs: readonly Need[]
   /** What belongs on the list: the first of it told, and all of it to be put on. */
-  readonly suggested: { readonly shown: readonly SuggestedNeed[]; readonly all: readonly Wanted[] }
+  readonly suggested: { readonly shown: readonly SuggestedNeed[]; readonly count: number }
   readonly bench: BuyingBench
   readonly orders: readonly OrderInList[]
   /** Some of the closed ones, the number of the last of them where there are earlier ones, and whether there are later ones. */
@@ -40,12 +40,9 @@ export function OrdersSheet({
   short,
 }: OrdersSheetProps) {
   const { act, refused } = useAct()
-  const put = (wanted: readonly Wanted[]) =>
-    act(
-      calls.addNeeds,
-      { wanted: wanted.map(({ positionId, jobId, quantity }) => ({ positionId, jobId, quantity })) },
-      wanted.length === 1 ? 'Put on the need list.' : `${wanted.length} strings put on the need list.`,
-    )
+  const put = ({ positionId, jobId, quantity }: SuggestedNeed) =>
+    act(calls.addNeeds, { wanted: [{ positionId, jobId, quantity }] }, 'Put on the need list.')
+  const putAll = () => act(calls.addSuggestedNeeds, {}, 'All that belongs on the need list is on it.')
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
@@ -190,7 +187,7 @@ export function OrdersSheet({
               </ul>
             </div>
           )}
-          <Suggestions {...suggested} first={needs.length === 0} put={put} />
+          <Suggestions {...suggested} first={needs.length === 0} put={put} putAll={putAll} />
         </section>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">

@@ -5,27 +5,26 @@ import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { SuggestedNeed } from '@/data/buying/need-list'
 
-/** What is put on the list: the rest of a suggestion is only told. */
-export type Wanted = Pick<SuggestedNeed, 'positionId' | 'jobId' | 'quantity'>
-
 interface SuggestionsProps {
   /** The first of them, told. */
   readonly shown: readonly SuggestedNeed[]
-  readonly all: readonly Wanted[]
+  /** How many there are in all. */
+  readonly count: number
   /** Putting them on is the first thing to do here. */
   readonly first: boolean
-  readonly put: (some: readonly Wanted[]) => void
+  readonly put: (one: SuggestedNeed) => void
+  readonly putAll: () => void
 }
 
 /** Strings that belong on the need list and are not on it. */
-export function Suggestions({ shown, all, first, put }: SuggestionsProps) {
-  if (all.length === 0) return null
+export function Suggestions({ shown, count, first, put, putAll }: SuggestionsProps) {
+  if (count === 0) return null
   return (
     <div className="mt-4 border-t border-ink pt-2">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 className="text-lg font-semibold">It belongs on the list</h2>
-        <button type="button" className={`button ${first ? 'button-main' : ''}`} onClick={() => put(all)}>
-          Put all {all.length} on
+        <button type="button" className={`button ${first ? 'button-main' : ''}`} onClick={putAll}>
+          Put all {count} on
         </button>
       </div>
       <ul className="ruled mt-1" aria-label="Suggested">
@@ -43,16 +42,16 @@ export function Suggestions({ shown, all, first, put }: SuggestionsProps) {
               type="button"
               className="button shrink-0"
               aria-label={`Put ${withThe(one.string)} on the list`}
-              onClick={() => put([one])}
+              onClick={() => put(one)}
             >
               Put on
             </button>
           </li>
         ))}
       </ul>
-      {shown.length < all.length && (
+      {shown.length < count && (
         <Link className="button mt-2" href={pages.allSuggested} prefetch={false}>
-          Show all {all.length}
+          Show all {count}
         </Link>
       )}
     </div>
