@@ -41,7 +41,7 @@ test('the rest goes on the need list and is bought for the concert, the cheapest
   const suggested = page.getByRole('list', { name: 'Suggested' })
   await expect(
     suggested.getByRole('listitem').filter({ hasText: '5th-octave E of Fennel' }).first(),
-  ).toContainText('broken, and nothing on the shelf fits')
+  ).toContainText('broken, and nothing in the stores fits')
   await page.getByRole('button', { name: /^Put all \d+ on$/ }).click()
   await expect(page.getByText(/strings put on the need list/)).toBeVisible()
   await expect(page.getByText(/^17 entries of the list/)).toBeVisible()

@@ -4,8 +4,8 @@
  */
 import { readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
-import { holdOfTie } from '@/core/knots/ties/hold'
-import { tellCrossings } from '@/core/knots/ties/tell-crossings'
+import { holdOfTailEnd } from '@/core/knots/tails/hold'
+import { tellCrossings } from '@/core/knots/tails/tell-crossings'
 import { FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { FASTENINGS, tyingOf } from '@/core/knots/tying'
 import { onDemo } from './on-demo'
@@ -18,7 +18,7 @@ for (const fastening of FASTENINGS) {
     const state = tying.stateAt(i + 1)
     const work = () => {
       tellCrossings(state, FROM_OUTSIDE, 'right')
-      if (tying.tie) holdOfTie(tying.tie)
+      if (tying.tailEnd) holdOfTailEnd(tying.tailEnd)
     }
     work()
     const start = performance.now()

@@ -8,9 +8,9 @@ import { pack, type PackedState } from '@/core/knots/drawn/packed'
 import { thinned } from '@/core/knots/drawn/thinned'
 import { drawDown, type Drawn } from '@/core/knots/rope/draw-down'
 import { measureKnot } from '@/core/knots/rope/measure'
-import { centreline } from '@/core/knots/ties/state'
-import { MIRRORED, placesOf, rodOf, type AnchorPlace } from '@/core/knots/ties/tie'
-import { tieOf } from '@/core/knots/ties/ties'
+import { centreline } from '@/core/knots/tails/state'
+import { MIRRORED, placesOf, rodOf, type AnchorPlace } from '@/core/knots/tails/tail-end'
+import { tailEndOf } from '@/core/knots/tails/tail-ends'
 
 /** What stands for the anchor where the knot is measured without one: the bight closes up but for its own bend. */
 const NOTHING = 0.35
@@ -20,8 +20,8 @@ const measures: Record<string, { takes: number; width: number }> = {}
 const round = (v: number) => Math.round(v * 10) / 10
 
 for (const fastening of TAIL_FASTENINGS) {
-  const tie = tieOf(fastening)
-  const stop = tie.drawnTo
+  const tailEnd = tailEndOf(fastening)
+  const stop = tailEnd.drawnTo
   const of = MIRRORED[fastening] ?? fastening
   if (stop === null) continue
   if (of !== fastening) {
@@ -29,12 +29,16 @@ for (const fastening of TAIL_FASTENINGS) {
     continue
   }
   const draw = (place: AnchorPlace, radius?: number) => {
-    const rod = rodOf(tieOf(fastening, place))
-    return drawDown({ curve: centreline(tie), rod: rod && { ...rod, radius: radius ?? rod.radius }, stop })
+    const rod = rodOf(tailEndOf(fastening, place))
+    return drawDown({
+      curve: centreline(tailEnd),
+      rod: rod && { ...rod, radius: radius ?? rod.radius },
+      stop,
+    })
   }
-  const places = placesOf(tie)
+  const places = placesOf(tailEnd)
   const drawn = places.map((place) => draw(place))
-  const points = pointsFor(centreline(tie))
+  const points = pointsFor(centreline(tailEnd))
   states[fastening] = Object.fromEntries(
     drawn.map((all, i) => [
       places[i],
@@ -44,7 +48,7 @@ for (const fastening of TAIL_FASTENINGS) {
       ).map(pack),
     ]),
   )
-  const bare = rodOf(tie) ? places.map((place) => draw(place, NOTHING)) : drawn
+  const bare = rodOf(tailEnd) ? places.map((place) => draw(place, NOTHING)) : drawn
   const mean = (runs: typeof drawn, what: 'takes' | 'width') =>
     round(
       runs.reduce((sum, run) => {

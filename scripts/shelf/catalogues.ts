@@ -184,7 +184,7 @@ function setOf(
   }
 }
 
-/** Small things on the shelf. */
+/** Small things in the stores. */
 export const SUPPLIES = [
   { kind: 'anchor', name: 'gut anchors', place: 'Tin on the bench', count: 14, least: 10 },
   { kind: 'bead', name: 'glass beads, 4 mm', place: 'Tin on the bench', count: 9, least: 12 },

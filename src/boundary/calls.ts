@@ -41,7 +41,7 @@ import type { TrimRequest } from './requests/tails'
 import type { StringRequest } from './string-request'
 
 /** What came of an action: its number, by which it is undone. */
-export interface Done {
+export interface Acted {
   readonly actionId: number
 }
 
@@ -51,7 +51,7 @@ export interface Done {
  * @typeParam Body - the request class
  * @typeParam Answer - what comes back when it is done
  */
-export interface Call<Body extends object, Answer extends object = Done> {
+export interface Call<Body extends object, Answer extends object = Acted> {
   readonly path: string
   readonly method: 'GET' | 'POST' | 'PATCH' | 'PUT'
   /** Only for the types; never set. */
@@ -75,20 +75,20 @@ type SentField<Value> = Value extends readonly (infer One)[]
         : Value
 
 const ask = <Answer extends object>(path: string): Call<Nothing, Answer> => ({ path, method: 'GET' })
-const post = <Body extends object, Answer extends object = Done>(path: string): Call<Body, Answer> => ({
+const post = <Body extends object, Answer extends object = Acted>(path: string): Call<Body, Answer> => ({
   path,
   method: 'POST',
 })
-const patch = <Body extends object, Answer extends object = Done>(path: string): Call<Body, Answer> => ({
+const patch = <Body extends object, Answer extends object = Acted>(path: string): Call<Body, Answer> => ({
   path,
   method: 'PATCH',
 })
 const put = <Body extends object>(path: string): Call<Body> => ({ path, method: 'PUT' })
 
 /** A job as it is opened. */
-type Opened = Done & { readonly jobId: number }
+type Opened = Acted & { readonly jobId: number }
 /** An instrument as it comes to stand on the shelf. */
-export type Shelved = Done & { readonly slug: string; readonly name: string }
+export type Shelved = Acted & { readonly slug: string; readonly name: string }
 
 export const calls = {
   find: (name: string, at: string | null) =>
@@ -107,11 +107,11 @@ export const calls = {
   chooseCovered: (jobId: number) => post<CoveredRequest>(`/api/jobs/${jobId}/covered`),
   markStep: (jobId: number) => post<StepRequest>(`/api/jobs/${jobId}/steps`),
   keepMeasure: (jobId: number) =>
-    post<MeasureRequest, Done & { readonly value: number | null }>(`/api/jobs/${jobId}/measures`),
+    post<MeasureRequest, Acted & { readonly value: number | null }>(`/api/jobs/${jobId}/measures`),
   logMishap: (jobId: number) => post<MishapRequest>(`/api/jobs/${jobId}/mishaps`),
   finishJob: (jobId: number) => post<FinishRequest>(`/api/jobs/${jobId}/finish`),
   trimTail: (tailId: number) => post<TrimRequest>(`/api/tails/${tailId}/trim`),
-  logReading: post<ReadingRequest, Done & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
+  logReading: post<ReadingRequest, Acted & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
 
   setHabit: post<HabitRequest>('/api/habits'),
   measureKnot: post<KnotMeasuredRequest>('/api/knots'),
@@ -136,7 +136,7 @@ export const calls = {
   addNeeds: post<NeedsRequest>('/api/needs'),
   addSuggestedNeeds: post<Nothing>('/api/needs/suggested'),
   dropNeed: (id: number) => post<Nothing>(`/api/needs/${id}/drop`),
-  placeOrders: post<PlaceRequest, Done & { readonly result: readonly number[] }>('/api/orders'),
+  placeOrders: post<PlaceRequest, Acted & { readonly result: readonly number[] }>('/api/orders'),
   sendOrder: (id: number) => post<Nothing>(`/api/orders/${id}/send`),
   takeAnswer: (id: number) => post<Nothing>(`/api/orders/${id}/answer`),
   decide: (id: number) => post<DecideRequest>(`/api/orders/${id}/decide`),

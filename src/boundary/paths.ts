@@ -20,10 +20,10 @@ export function withQuery<Path extends string>(path: Path, query: Query): Path |
 }
 
 /** The sheets of a job, in the order of the work. */
-export type JobSheet = 'coil' | 'figures' | 'steps' | 'log' | 'done' | 'card' | 'habits' | 'report'
+export type SheetOfJob = 'coil' | 'figures' | 'steps' | 'log' | 'done' | 'card' | 'habits' | 'report'
 
 /** The sheets of an instrument beside its field. */
-export type InstrumentSheet = 'chart' | 'which' | 'belongs' | 'bench' | 'habits'
+export type SheetOfInstrument = 'chart' | 'which' | 'belongs' | 'bench' | 'habits'
 
 export const pages = {
   today: '/',
@@ -34,11 +34,11 @@ export const pages = {
   newInstrument: '/instruments/new',
   /** Its string field, with a string picked. */
   instrument: (slug: string, string?: number) => withQuery(`/instruments/${slug}`, { string }),
-  instrumentSheet: (slug: string, sheet: InstrumentSheet, string?: number) =>
+  instrumentSheet: (slug: string, sheet: SheetOfInstrument, string?: number) =>
     withQuery(`/instruments/${slug}/${sheet}`, { string }),
 
   job: (id: number) => `/jobs/${id}` as const,
-  jobSheet: (id: number, sheet: JobSheet) => `/jobs/${id}/${sheet}` as const,
+  jobSheet: (id: number, sheet: SheetOfJob) => `/jobs/${id}/${sheet}` as const,
 
   knots: '/knots',
   /** How one is tied, for a job where one is given. */

@@ -1,9 +1,7 @@
 import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator'
 import { FAMILIES, type Family } from '@/core/instrument/family'
-import { STRUNG, type Strung, type TensionClass } from '@/core/instrument/instrument'
+import { TENSION_CLASSES, STRUNG, type Strung, type TensionClass } from '@/core/instrument/instrument'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
-
-export const TENSION_CLASSES = ['concert', 'lever', 'folk', 'wire'] as const satisfies readonly TensionClass[]
 
 export class NewInstrumentRequest {
   @MaxLength(60, { message: 'A name of at most 60 letters.' })

@@ -1,5 +1,5 @@
 import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
-import type { StringColour, TensionClass } from '@/core/instrument/instrument'
+import { TENSION_CLASSES, type StringColour, type TensionClass } from '@/core/instrument/instrument'
 import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
 import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
 import { MATERIALS, type Material } from '@/core/strings/materials'
@@ -26,9 +26,7 @@ export class BookInRequest {
   @IsIn(['natural', 'red', 'black', 'blue'], { message: 'The colour is natural, red, black or blue.' })
   colour!: StringColour
 
-  @IsIn(['concert', 'lever', 'folk', 'wire'], {
-    message: 'The tension class is concert, lever, folk or wire.',
-  })
+  @IsIn(TENSION_CLASSES, { message: `The tension class is one of ${TENSION_CLASSES.join(', ')}.` })
   tensionClass!: TensionClass
 
   @IsIn(STRING_ENDS, { message: 'The end is plain, a loop or a ball.' })

@@ -5,7 +5,7 @@ import { ordinal } from '../pitch/harp-octave'
 import { frequency, letterStep } from '../pitch/note'
 import { measure, say, type Phrase } from '../measure'
 import { materialWord, outerGauge, sameMake } from '../strings/construction'
-import { tension, utilisation } from '../strings/tension'
+import { MARGIN_BOUNDS, tension, utilisation } from '../strings/tension'
 import { isWhole, type ChartLine, type WholeLine } from './chart-line'
 
 export type FindingKind =
@@ -31,8 +31,6 @@ export interface Finding {
 
 /** Neighbours whose tensions differ by more than this share. */
 const TENSION_JUMP = 0.25
-const SHORT_LIVED = 0.75
-const REFUSE = 0.9
 
 /**
  * Looks a chart over.
@@ -151,9 +149,9 @@ function colours(sorted: readonly ChartLine[]): Finding[] {
 
 function breaking(line: WholeLine, referenceA: number): Finding[] {
   const u = utilisation(line.construction, line.speakingLength, frequency(line.note, referenceA))
-  if (u <= SHORT_LIVED) return []
+  if (u <= MARGIN_BOUNDS.shortLived) return []
   const share = measure('share', u)
-  return u > REFUSE
+  return u > MARGIN_BOUNDS.refuse
     ? [
         {
           kind: 'past refusing',

@@ -4,7 +4,7 @@
  * dynamic programming from the shortest string to the longest.
  */
 import { outerGauge, type Construction } from '../strings/construction'
-import { tension, utilisation } from '../strings/tension'
+import { MARGIN_BOUNDS, tension, utilisation } from '../strings/tension'
 
 /** Strings of one make, thinnest first. */
 export interface MakeOnOffer {
@@ -47,12 +47,11 @@ const COST = {
   /** For each section begun. */
   newSection: 0.002,
   /** Above the bound of each kind, per unit of utilisation squared. */
-  lively: { above: 0.6, weight: 2 },
-  shortLived: { above: 0.75, weight: 60 },
+  lively: { above: MARGIN_BOUNDS.lively, weight: 2 },
+  shortLived: { above: MARGIN_BOUNDS.shortLived, weight: 60 },
   /** A measured gauge off by one standard error. */
   offGauge: 0.0004,
 } as const
-const REFUSED = 0.9
 /** A measured gauge is honoured to within this many standard errors. */
 const HONOURED = 3
 
@@ -165,7 +164,7 @@ function ownCost(
   if (fixed) return 0
   if (measured?.make && measured.make !== make) return Infinity
   const u = utilisation(c, speakingLength, pitch)
-  if (u > REFUSED) return Infinity
+  if (u > MARGIN_BOUNDS.refuse) return Infinity
   let cost = COST.offTarget * Math.log(tension(c, speakingLength, pitch) / target) ** 2
   for (const { above, weight } of [COST.lively, COST.shortLived])
     if (u > above) cost += weight * (u - above) ** 2

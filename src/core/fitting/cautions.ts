@@ -1,6 +1,7 @@
 /**
  * Cautions: each said once in a fitting, at the first step whose hand it concerns.
  */
+import { MARGIN_BOUNDS } from '../strings/tension'
 import type { Caution } from './caution'
 import { coreMaterial } from '../strings/construction'
 import { holdOf, inBox, isWhole, only, wired, type FittingContext } from './context'
@@ -25,7 +26,7 @@ export function isGlued(context: FittingContext): boolean {
 }
 
 /** Past these shares of its strength a string stands close to breaking, in its length and at its knot. */
-const CLOSE = { length: 0.75, knot: 1 } as const
+const CLOSE = { length: MARGIN_BOUNDS.shortLived, knot: 1 } as const
 
 interface Rule {
   readonly caution: Caution

@@ -7,8 +7,8 @@ import { outerGauge } from '../strings/construction'
 import { knotsFor } from './choose-knot'
 import { fittingFigures } from './figures'
 import { DEFAULT_HABITS } from './habits'
-import { fittingContext } from './steps'
-import { tiedBy } from './tied-by'
+import { fittingContext } from './fitting-steps'
+import { withHouseKnot } from './house-knot'
 import { FRESH } from './context'
 
 const shelf = readShelf('demo').instruments
@@ -76,7 +76,7 @@ test('a house that ties one knot ties it wherever a knot rests on an eyelet, and
     for (const instrument of shelf) {
       const position = instrument.positions[2] as (typeof instrument.positions)[number]
       const habits = { ...DEFAULT_HABITS, knot }
-      const tied = tiedBy(instrument, position, habits, position.construction)
+      const tied = withHouseKnot(instrument, position, habits, position.construction)
       const figures = fittingFigures(instrument, position, habits)
       expect(fittingContext(instrument, position, figures, habits, FRESH).position.tail.fastening).toBe(
         tied.tail.fastening,
@@ -97,6 +97,6 @@ test('a knot that was measured is cut for as measured', () => {
   const position = positionAt(lovage, 21)
   const cut = (knots: object) => fittingFigures(lovage, position, { ...DEFAULT_HABITS, knots }).cut.total
   const gauge = outerGauge(position.construction)
-  const tied = tiedBy(lovage, position, DEFAULT_HABITS, position.construction).tail.fastening
+  const tied = withHouseKnot(lovage, position, DEFAULT_HABITS, position.construction).tail.fastening
   expect(cut({ [tied]: tailFacts(tied).gauges + 10 }) - cut({})).toBeCloseTo(10 * gauge, 9)
 })

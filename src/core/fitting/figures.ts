@@ -38,7 +38,7 @@ import { NO_CORRECTIONS, type Corrections } from './corrections'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
 import { headWay, isCutFlush, layOf, wrapsWanted } from './head-way'
 import { anchorReason, isThin, isWire, type AnchorReason } from './thin'
-import { tiedBy } from './tied-by'
+import { withHouseKnot } from './house-knot'
 
 export interface KeyFigures {
   /** Turns of the pin from snug to pitch. */
@@ -149,7 +149,7 @@ export function fittingFigures(
   construction = charted.construction,
   corrections = NO_CORRECTIONS,
 ): FittingFigures {
-  const position = tiedBy(instrument, charted, habits, construction)
+  const position = withHouseKnot(instrument, charted, habits, construction)
   const anchor = anchorReason(instrument, charted, position.tail.fastening, construction, habits)
   const tail = tailLeft(position, habits)
   const strings = samePiece(instrument, charted).map((p) =>
@@ -183,7 +183,7 @@ function stringFigures(
   construction: Construction,
   corrections: Corrections,
 ): StringFigures {
-  const position = tiedBy(instrument, charted, habits, construction)
+  const position = withHouseKnot(instrument, charted, habits, construction)
   const thin = isThin(instrument, charted, construction, habits)
   const { pin } = position.head
   const span = spanOf(instrument, position, construction)

@@ -2,7 +2,7 @@
  * The habits of a house: where practitioners differ, one choice each. None is wrong; each has a default, and an
  * instrument or a single job may have its own.
  */
-import { ANCHOR_PLACES } from '../knots/ties/tie'
+import { ANCHOR_PLACES } from '../knots/tails/tail-end'
 import { KNOTS, type KnotsMeasured } from '../knots/fastenings'
 import { NAME_SCHEMES } from '../instrument/names'
 import { NECK_DIRECTIONS, SPACING_RULES } from '../instrument/neck'

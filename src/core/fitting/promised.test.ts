@@ -10,9 +10,9 @@ import { sidewaysPull, wrapsFromSlack } from '../winding/slack'
 import { FRESH, type FittingState } from './context'
 import { fittingFigures } from './figures'
 import { DEFAULT_HABITS, WAYS, type Habits } from './habits'
-import { fittingContext, fittingSteps } from './steps'
+import { fittingContext, fittingSteps } from './fitting-steps'
 import type { Step, StepKey } from './step'
-import { turnsOnFirst } from './steps/paired-wire'
+import { turnsOnFirst } from './step-makers/paired-wire'
 
 const shelf = readShelf('demo').instruments
 const on = (slug: string) => shelf.find((i) => i.slug === slug) as Instrument

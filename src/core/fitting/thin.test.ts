@@ -10,7 +10,7 @@ import { FRESH } from './context'
 import { fittingFigures } from './figures'
 import { DEFAULT_HABITS, WAYS, type Habits } from './habits'
 import { knotWords } from './knot-words'
-import { fittingContext, fittingSteps } from './steps'
+import { fittingContext, fittingSteps } from './fitting-steps'
 import { isThin, isWire } from './thin'
 
 const shelf = readShelf('demo').instruments

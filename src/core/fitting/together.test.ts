@@ -7,7 +7,7 @@ import { chosenPlan, coveredPlans } from './covered'
 import { footShare } from './feet'
 import { fittingFigures } from './figures'
 import { DEFAULT_HABITS, habitsFor, WAYS } from './habits'
-import { fittingContext, fittingSteps } from './steps'
+import { fittingContext, fittingSteps } from './fitting-steps'
 import { stepsTogether, type Member } from './together'
 
 const shelf = readShelf('demo').instruments

@@ -31,7 +31,7 @@ function judged(
     },
     old,
   )
-  return { ...result, of: Object.fromEntries(result.points.map((p) => [p.about, p.verdict])) }
+  return { ...result, of: Object.fromEntries(result.reasons.map((p) => [p.about, p.verdict])) }
 }
 
 test('the charted string belongs on every position of the shelf', () => {
@@ -55,9 +55,9 @@ test('a new string slightly thicker than the worn one is right; one much thicker
 test('outside its neighbours of the same material it does not belong; at a section change the rule stops', () => {
   const { of, verdict } = judged('lovage', 22, { gauge: 1.4 * mm })
   expect([of.neighbours, of.chart, verdict]).toEqual(['no', 'no', 'no'])
-  const { of: atChange, points } = judged('lovage', 10, {})
+  const { of: atChange, reasons } = judged('lovage', 10, {})
   expect(atChange.neighbours).toBe('yes')
-  expect(points.find((p) => p.about === 'neighbours')!.says.join('')).toContain('Its section begins here')
+  expect(reasons.find((p) => p.about === 'neighbours')!.says.join('')).toContain('Its section begins here')
 })
 
 test('a neighbouring gauge can serve, with what it does to the tension', () => {

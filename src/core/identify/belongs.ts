@@ -31,16 +31,16 @@ export interface NewString {
 
 export type Belonging = 'yes' | 'mind' | 'no'
 
-export interface Point {
+export interface Reason {
   readonly about: 'material' | 'chart' | 'old string' | 'neighbours' | 'tension class' | 'packet' | 'strength'
   readonly verdict: Belonging
   readonly says: Phrase
 }
 
 export interface Belongs {
-  /** The worst of the points. */
+  /** The worst of the reasons. */
   readonly verdict: Belonging
-  readonly points: readonly Point[]
+  readonly reasons: readonly Reason[]
   /** What it would have here, at rest. */
   readonly tension: number
   readonly utilisation: number
@@ -68,7 +68,7 @@ export function belongs(
   const force = tension(fresh.construction, position.speakingLength, pitch)
   const change = force / tension(position.construction, position.speakingLength, pitch) - 1
   const u = utilisation(fresh.construction, position.speakingLength, pitch)
-  const points = [
+  const reasons = [
     material(position, fresh),
     chart(position, fresh, change),
     old(position, fresh, oldGauge),
@@ -77,12 +77,12 @@ export function belongs(
     packet(instrument, fresh),
     strength(u),
   ].filter((point) => point !== null)
-  const verdict = points.some((p) => p.verdict === 'no')
+  const verdict = reasons.some((p) => p.verdict === 'no')
     ? 'no'
-    : points.some((p) => p.verdict === 'mind')
+    : reasons.some((p) => p.verdict === 'mind')
       ? 'mind'
       : 'yes'
-  return { verdict, points, tension: force, utilisation: u, margin: marginWord(u), tensionChange: change }
+  return { verdict, reasons, tension: force, utilisation: u, margin: marginWord(u), tensionChange: change }
 }
 
 /** How far two gauges may lie apart and still be one, m. */
@@ -90,7 +90,7 @@ function allowance(gauge: number, error: number): number {
   return Math.max(SAME.errors * error, SAME.share * gauge)
 }
 
-function material({ construction }: StringPosition, fresh: NewString): Point {
+function material({ construction }: StringPosition, fresh: NewString): Reason {
   const [is, wanted] = [materialWord(fresh.construction), materialWord(construction)]
   if (sameMake(fresh.construction, construction))
     return { about: 'material', verdict: 'yes', says: say`It is ${is}, as the chart asks.` }
@@ -104,7 +104,7 @@ function material({ construction }: StringPosition, fresh: NewString): Point {
     : { about: 'material', verdict: 'no', says: say`It is ${is}; the chart asks for ${wanted}.` }
 }
 
-function chart(position: StringPosition, fresh: NewString, change: number): Point {
+function chart(position: StringPosition, fresh: NewString, change: number): Reason {
   const charted = gaugeOf(position)
   const gauge = outerGauge(fresh.construction)
   const percent = measure('share', Math.abs(change))
@@ -129,7 +129,7 @@ function chart(position: StringPosition, fresh: NewString, change: number): Poin
       }
 }
 
-function old(position: StringPosition, fresh: NewString, oldGauge: number | null): Point | null {
+function old(position: StringPosition, fresh: NewString, oldGauge: number | null): Reason | null {
   if (oldGauge === null) return null
   const gauge = outerGauge(fresh.construction)
   const wears = !['wire', 'wound'].includes(materialClass(position.construction))
@@ -162,7 +162,7 @@ function old(position: StringPosition, fresh: NewString, oldGauge: number | null
 }
 
 /** It must lie not outside its neighbours of the same material; at a section change the rule stops. */
-function neighbours(instrument: Instrument, position: StringPosition, fresh: NewString): Point | null {
+function neighbours(instrument: Instrument, position: StringPosition, fresh: NewString): Reason | null {
   const gauge = outerGauge(fresh.construction)
   const room = allowance(gauge, fresh.error)
   const beside = (side: Side) => {
@@ -216,7 +216,7 @@ function neighbours(instrument: Instrument, position: StringPosition, fresh: New
   }
 }
 
-function tensionClass({ tensionClass: wanted }: Instrument, fresh: NewString): Point {
+function tensionClass({ tensionClass: wanted }: Instrument, fresh: NewString): Reason {
   if (fresh.tensionClass === null)
     return {
       about: 'tension class',
@@ -236,7 +236,7 @@ function tensionClass({ tensionClass: wanted }: Instrument, fresh: NewString): P
       }
 }
 
-function packet({ family }: Instrument, { madeFor }: NewString): Point | null {
+function packet({ family }: Instrument, { madeFor }: NewString): Reason | null {
   if (madeFor === null || madeFor === family) return null
   return {
     about: 'packet',
@@ -245,7 +245,7 @@ function packet({ family }: Instrument, { madeFor }: NewString): Point | null {
   }
 }
 
-function strength(u: number): Point {
+function strength(u: number): Reason {
   const margin = marginWord(u)
   const says = say`It would carry ${measure('share', u)} of its strength: ${margin === 'refuse' ? 'too close to breaking' : margin}.`
   return {

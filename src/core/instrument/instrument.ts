@@ -13,7 +13,8 @@ import type { Family } from './family'
 
 export type StringColour = 'red' | 'black' | 'blue' | 'natural'
 export type Mechanism = 'lever' | 'disc'
-export type TensionClass = 'concert' | 'lever' | 'folk' | 'wire'
+export const TENSION_CLASSES = ['concert', 'lever', 'folk', 'wire'] as const
+export type TensionClass = (typeof TENSION_CLASSES)[number]
 
 /** A point in the plane of the strings, m: seen from the side they are wound on, x to the right, y toward the pins. */
 export interface Point {

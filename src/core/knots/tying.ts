@@ -6,9 +6,9 @@ import { inMirror, type Hanging } from './drawn/between'
 import { unpack, type PackedState } from './drawn/packed'
 import { headOf, headState, USUAL_PIN } from './heads/heads'
 import { PEG_CORD_STAGES, pegCordState } from './heads/peg-cord'
-import { stateOf, type TyingState } from './ties/state'
-import { ANCHOR_PLACES, MIRRORED, placesOf, type AnchorPlace, type Tie } from './ties/tie'
-import { tieOf } from './ties/ties'
+import { stateOf, type TyingState } from './tails/state'
+import { ANCHOR_PLACES, MIRRORED, placesOf, type AnchorPlace, type TailEnd } from './tails/tail-end'
+import { tailEndOf } from './tails/tail-ends'
 
 export type Fastening = TailFastening | HeadFastening
 export const FASTENINGS: readonly Fastening[] = [...TAIL_FASTENINGS, ...HEAD_FASTENINGS]
@@ -20,7 +20,7 @@ export interface Tying {
   /** How the string lies when so many stages are done; 2.5 is halfway through the third. */
   readonly stateAt: (at: number) => TyingState
   /** For a tail end. */
-  readonly tie: Tie | null
+  readonly tailEnd: TailEnd | null
   /** True where the last stage draws it down. */
   readonly drawsDown: boolean
   /** The string goes through a hole in the board above it. */
@@ -42,10 +42,10 @@ export function isTail(fastening: Fastening): fastening is TailFastening {
   return (TAIL_FASTENINGS as readonly string[]).includes(fastening)
 }
 
-function drawnOf(tie: Tie, place: AnchorPlace, drawn: DrawnStates): readonly Hanging[] | null {
-  const kept = placesOf(tie).includes(place) ? place : 'behind the bight'
-  const original = MIRRORED[tie.fastening]
-  if (!original) return drawn[tie.fastening]?.[kept]?.map(unpack) ?? null
+function drawnOf(tailEnd: TailEnd, place: AnchorPlace, drawn: DrawnStates): readonly Hanging[] | null {
+  const kept = placesOf(tailEnd).includes(place) ? place : 'behind the bight'
+  const original = MIRRORED[tailEnd.fastening]
+  if (!original) return drawn[tailEnd.fastening]?.[kept]?.map(unpack) ?? null
   const other = ANCHOR_PLACES.find((p) => p !== kept) ?? kept
   return drawn[original]?.[other]?.map((state) => inMirror(unpack(state))) ?? null
 }
@@ -53,20 +53,20 @@ function drawnOf(tie: Tie, place: AnchorPlace, drawn: DrawnStates): readonly Han
 /** How a fastening is tied, with the house's place for the anchor and the string's own pin. */
 export function tyingOf(fastening: Fastening, { place, pinRadius = USUAL_PIN, drawn }: TyingOptions): Tying {
   if (isTail(fastening)) {
-    const tie = tieOf(fastening, place)
-    const states = drawn ? drawnOf(tie, place, drawn) : null
+    const tailEnd = tailEndOf(fastening, place)
+    const states = drawn ? drawnOf(tailEnd, place, drawn) : null
     return {
       fastening,
       end: 'tail',
-      stages: tie.stages,
-      stateAt: (at) => stateOf(tie, at, states),
-      tie,
-      drawsDown: tie.drawnTo !== null,
-      throughBoard: tie.throughBoard,
+      stages: tailEnd.stages,
+      stateAt: (at) => stateOf(tailEnd, at, states),
+      tailEnd,
+      drawsDown: tailEnd.drawnTo !== null,
+      throughBoard: tailEnd.throughBoard,
     }
   }
   const head = headOf(fastening)
-  const common = { fastening, end: 'head' as const, tie: null, drawsDown: false, throughBoard: false }
+  const common = { fastening, end: 'head' as const, tailEnd: null, drawsDown: false, throughBoard: false }
   return head
     ? { ...common, stages: head.stages, stateAt: (at) => headState(head, at, pinRadius) }
     : { ...common, stages: PEG_CORD_STAGES, stateAt: pegCordState }

@@ -2,7 +2,7 @@
  * A line of a supplier's catalogue as cells of text, read into an item.
  */
 import { readMake } from '@/core/chart/material-text'
-import type { StringColour, TensionClass } from '@/core/instrument/instrument'
+import { TENSION_CLASSES, type StringColour } from '@/core/instrument/instrument'
 import { parseMoney } from './money'
 import { STRING_ENDS, type SoldSpec, type StringEnd } from './string-spec'
 import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
@@ -68,7 +68,6 @@ const COLOURS: Readonly<Record<string, StringColour>> = {
   black: 'black',
   blue: 'blue',
 }
-const CLASSES: readonly TensionClass[] = ['concert', 'lever', 'folk', 'wire']
 /** A price that is no figure gets a sentence of its own: many catalogues have one. */
 const ASK = /call|ask|request|tba|poa/i
 
@@ -137,7 +136,7 @@ export function readCatalogueCells(
   )
   const tensionClass = read('class', () =>
     oneOf(
-      CLASSES.find((one) => one === cells.class.trim().toLowerCase()),
+      TENSION_CLASSES.find((one) => one === cells.class.trim().toLowerCase()),
       'a tension class (concert, lever, folk or wire): without it a string can’t be ordered',
       cells.class,
     ),

@@ -56,7 +56,7 @@ export const CUT_COST = {
 
 /**
  * @param jobs - to be cut for
- * @param coils - on the shelf
+ * @param coils - in the stores
  * @param solve - a solver
  */
 export async function planCuts(

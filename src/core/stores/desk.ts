@@ -1,5 +1,5 @@
 /**
- * What a supplier's desk answers to an order: the same for the same seed. It stands in for people and their shelves.
+ * What a supplier's desk answers to an order: the same for the same seed. It stands in for people and their stores.
  */
 import { massPerLength, sameMake } from '../strings/construction'
 import { STAND_IN } from './fits'

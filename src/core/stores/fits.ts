@@ -27,7 +27,7 @@ export const STAND_IN = 0.12
  * Judges a coil for a position: exact, right but for its end or its colour, a neighbouring gauge with what that does to
  * the tension, or refused with the reason.
  *
- * @param coil - what is on the shelf
+ * @param coil - what is in the stores
  * @param position - where it would go
  * @param wanted - the tension class of the instrument; null where strings go by gauge, length and end alone
  */

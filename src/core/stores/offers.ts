@@ -7,7 +7,7 @@ import { massPerLength, type Construction } from '../strings/construction'
 import { FIT_GRADES, fitOf, STAND_IN, type Fit } from './fits'
 import { specAt, specKey, type SoldSpec, type StringEnd } from './string-spec'
 
-export interface ShelfCoil extends SoldSpec {
+export interface StoredCoil extends SoldSpec {
   readonly id: number
   /** m */
   readonly lengthLeft: number
@@ -17,7 +17,7 @@ export interface ShelfCoil extends SoldSpec {
   readonly key?: string
 }
 
-export interface Offer<Coil extends ShelfCoil> {
+export interface Offer<Coil extends StoredCoil> {
   readonly coil: Coil
   readonly fit: Fit
   /** What is left after the cut, m; negative by how much it is too short. */
@@ -27,13 +27,13 @@ export interface Offer<Coil extends ShelfCoil> {
 }
 
 /** How many strings of a length a coil holds; a packet with a ready-made end has that end once. */
-export function cutsIn(coil: Pick<ShelfCoil, 'lengthLeft' | 'end'>, cut: number, end: StringEnd): number {
+export function cutsIn(coil: Pick<StoredCoil, 'lengthLeft' | 'end'>, cut: number, end: StringEnd): number {
   const cuts = Math.floor((coil.lengthLeft + 1e-9) / cut)
   return end !== 'plain' && coil.end === end ? Math.min(1, cuts) : cuts
 }
 
 /** Coils of one kind: alike in all that tells strings apart. */
-export interface Alike<Coil extends ShelfCoil> {
+export interface Alike<Coil extends StoredCoil> {
   readonly spec: SoldSpec
   readonly coils: readonly Coil[]
   /** Mass of its string, kg/m. */
@@ -41,10 +41,10 @@ export interface Alike<Coil extends ShelfCoil> {
 }
 
 /** Coils sorted out by make, and within it by kind, the lightest first. */
-export type SortedOut<Coil extends ShelfCoil> = ReadonlyMap<string, readonly Alike<Coil>[]>
+export type SortedOut<Coil extends StoredCoil> = ReadonlyMap<string, readonly Alike<Coil>[]>
 
 /** Sorts coils out, so that a string is held against each kind once and not against each coil. */
-export function sortedOut<Coil extends ShelfCoil>(coils: readonly Coil[]): SortedOut<Coil> {
+export function sortedOut<Coil extends StoredCoil>(coils: readonly Coil[]): SortedOut<Coil> {
   const byKey = new Map<string, Coil[]>()
   for (const coil of coils) {
     const key = coil.key ?? specKey(coil)
@@ -72,7 +72,7 @@ export function sortedOut<Coil extends ShelfCoil>(coils: readonly Coil[]): Sorte
  * @param wanted - the instrument's tension class; null where it does not count
  * @param cutFor - the length to cut of a given string, m; a different gauge takes a different knot
  */
-export function offersFor<Coil extends ShelfCoil>(
+export function offersFor<Coil extends StoredCoil>(
   coils: SortedOut<Coil>,
   position: StringPosition,
   wanted: TensionClass | null,
@@ -82,7 +82,7 @@ export function offersFor<Coil extends ShelfCoil>(
 }
 
 /** The best offer for a position, as {@link offersFor} has it first; of worse kinds nothing is worked out. */
-export function bestOffer<Coil extends ShelfCoil>(
+export function bestOffer<Coil extends StoredCoil>(
   coils: SortedOut<Coil>,
   position: StringPosition,
   wanted: TensionClass | null,
@@ -102,7 +102,7 @@ export function bestOffer<Coil extends ShelfCoil>(
 }
 
 /** Kinds of coil that fit a position, with how well. */
-export function fitting<Coil extends ShelfCoil>(
+export function fitting<Coil extends StoredCoil>(
   coils: SortedOut<Coil>,
   position: StringPosition,
   wanted: TensionClass | null,
@@ -133,7 +133,7 @@ function firstFrom(kinds: readonly { readonly mass: number }[], mass: number): n
   return low
 }
 
-function inOrder<Coil extends ShelfCoil>(
+function inOrder<Coil extends StoredCoil>(
   kinds: readonly (Alike<Coil> & { readonly fit: Fit })[],
   position: StringPosition,
   wanted: TensionClass | null,

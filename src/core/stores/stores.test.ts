@@ -3,7 +3,7 @@ import { fittingFigures } from '../fitting/figures'
 import { DEFAULT_HABITS } from '../fitting/habits'
 import { positionAt, type Instrument } from '../instrument/instrument'
 import { fitOf } from './fits'
-import { offersFor, sortedOut, type ShelfCoil } from './offers'
+import { offersFor, sortedOut, type StoredCoil } from './offers'
 import type { StringSpec } from './string-spec'
 
 const lovage = readShelf('demo').instruments.find((i) => i.slug === 'lovage') as Instrument
@@ -45,7 +45,7 @@ describe('fits', () => {
 })
 
 test('offers: a remainder long enough first, then fresh coils, stand-ins after them, the too short last', () => {
-  const coil = (id: number, lengthLeft: number, opened: boolean, spec = gut(1.24)): ShelfCoil => ({
+  const coil = (id: number, lengthLeft: number, opened: boolean, spec = gut(1.24)): StoredCoil => ({
     ...spec,
     tensionClass: 'concert',
     id,

@@ -69,9 +69,12 @@ export function gaugeForTension(density: number, wanted: number, length: number,
 
 export type Margin = 'easy' | 'lively' | 'short-lived' | 'refuse'
 
-/** The word for a utilisation: below 0.60 easy, to 0.75 lively, to 0.90 short-lived, above that refuse. */
+/** Shares of its strength: from the first on a string is lively, from the second short-lived, above the third it is refused. */
+export const MARGIN_BOUNDS = { lively: 0.6, shortLived: 0.75, refuse: 0.9 } as const
+
+/** The word for a utilisation, by {@link MARGIN_BOUNDS}. */
 export function marginWord(u: number): Margin {
-  if (u < 0.6) return 'easy'
-  if (u < 0.75) return 'lively'
-  return u <= 0.9 ? 'short-lived' : 'refuse'
+  if (u < MARGIN_BOUNDS.lively) return 'easy'
+  if (u < MARGIN_BOUNDS.shortLived) return 'lively'
+  return u <= MARGIN_BOUNDS.refuse ? 'short-lived' : 'refuse'
 }

@@ -15,7 +15,7 @@ import { allInstruments, byPositionId, positionId, type StoredInstrument } from 
 import { jobsOnStrings, openJobs } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
 import { inMm, metres } from '../store/millimetres'
-import { orderLinesFor, type OrderLine } from './order-lines'
+import { orderDetailsFor, type OrderDetail } from './order-details'
 import { found, Refusal } from '@/boundary/refusal'
 import {
   coverings,
@@ -45,7 +45,7 @@ export interface Need {
   readonly toOrder: number
   /** The latest order that brings some of it. */
   readonly orderId: number | null
-  readonly lines: readonly OrderLine[]
+  readonly lines: readonly OrderDetail[]
 }
 
 /** Open needs, oldest first, each with all that an order must say. */
@@ -79,7 +79,7 @@ export function openNeeds(store: Store): readonly Need[] {
         orderId: coming.orderId,
         string: stringOf(stored, stored.position),
         instrument: stored.instrument.name,
-        lines: orderLinesFor(stored.instrument, stored.position, stored.habits, unit),
+        lines: orderDetailsFor(stored.instrument, stored.position, stored.habits, unit),
       }
     })
 }
@@ -120,13 +120,13 @@ export interface SuggestedNeed {
   readonly positionId: number
   readonly jobId: number | null
   readonly string: string
-  readonly why: 'broken, and nothing on the shelf fits' | 'too few on the shelf'
+  readonly why: 'broken, and nothing in the stores fits' | 'too few in the stores'
   /** How many to get. */
   readonly quantity: number
 }
 
 /**
- * What the shelf can't do: broken strings that nothing fits, and charted strings of which fewer cuts are left than the
+ * What the stores can't do: broken strings that nothing fits, and charted strings of which fewer cuts are left than the
  * house wants. Strings alike in everything are one; the longest stands for them.
  */
 export function suggestedNeeds(store: Store, onList = openNeeds(store)): readonly SuggestedNeed[] {
@@ -147,7 +147,7 @@ export function suggestedNeeds(store: Store, onList = openNeeds(store)): readonl
         positionId: row.positionId,
         jobId: row.id,
         string: stringOf(job, position),
-        why: 'broken, and nothing on the shelf fits',
+        why: 'broken, and nothing in the stores fits',
         quantity: 1,
       },
     ]
@@ -164,7 +164,7 @@ export function suggestedNeeds(store: Store, onList = openNeeds(store)): readonl
             positionId: positionId(stored, position.number),
             jobId: null,
             string: stringOf(stored, position),
-            why: 'too few on the shelf',
+            why: 'too few in the stores',
             quantity,
           },
         ]

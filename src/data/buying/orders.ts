@@ -1,5 +1,5 @@
 /**
- * Orders: from the plan to the packets on the shelf. Each function here is one action.
+ * Orders: from the plan to the packets in the stores. Each function here is one action.
  */
 import { and, asc, desc, eq, inArray, like, lt, sql } from 'drizzle-orm'
 import { postageOf, type Fill } from '@/core/stores/order-plan'
@@ -393,7 +393,7 @@ export interface Arrived {
 }
 
 /**
- * Books a delivery in: a packet on the shelf for each piece, and the needs that it fills closed.
+ * Books a delivery in: a packet in the stores for each piece, and the needs that it fills closed.
  *
  * @throws Refusal 409 when more came than is still to come
  */

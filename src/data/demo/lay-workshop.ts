@@ -7,7 +7,7 @@ import { eq } from 'drizzle-orm'
 import { ruleOfTail } from '@/core/fitting/tail'
 import { FRESH } from '@/core/fitting/context'
 import { fittingFigures } from '@/core/fitting/figures'
-import { fittingContext, fittingSteps } from '@/core/fitting/steps'
+import { fittingContext, fittingSteps } from '@/core/fitting/fitting-steps'
 import type { StepKey } from '@/core/fitting/step'
 import { windsOnPin } from '@/core/fitting/head-way'
 import { soldByClass, samePiece, type Instrument, type StringPosition } from '@/core/instrument/instrument'
@@ -67,7 +67,7 @@ const READINGS = 5
 /** Days before today from which broken strings still wait, and on which a tail is still parked. */
 const UNMENDED = 8
 const PARKED = 10
-/** A coil lies on the shelf for so many days before what is left of it is thrown away. */
+/** A coil lies in the stores for so many days before what is left of it is thrown away. */
 const KEPT_FOR = 500
 /** Pieces that are bought together, and packets in an order. */
 const LINES_AN_ORDER = 8

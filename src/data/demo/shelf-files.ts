@@ -19,7 +19,12 @@ import {
   validateSync,
 } from 'class-validator'
 import Papa from 'papaparse'
-import type { Instrument, StringColour, TensionClass } from '@/core/instrument/instrument'
+import {
+  TENSION_CLASSES,
+  type Instrument,
+  type StringColour,
+  type TensionClass,
+} from '@/core/instrument/instrument'
 import { CURRENCIES } from '@/core/stores/money'
 import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
 import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
@@ -41,7 +46,7 @@ export class CoilLine implements ConstructionColumns {
   @IsOptional() @IsIn(MATERIALS) wrapMaterial!: ConstructionColumns['wrapMaterial']
   @IsOptional() @IsPositive() wrapMm!: number | null
   @IsIn(['red', 'black', 'blue', 'natural']) colour!: StringColour
-  @IsIn(['concert', 'lever', 'folk', 'wire']) tensionClass!: TensionClass
+  @IsIn(TENSION_CLASSES) tensionClass!: TensionClass
   @IsIn(STRING_ENDS) end!: StringEnd
   @IsNotEmpty() maker!: string
   @IsNotEmpty() line!: string

@@ -16,7 +16,7 @@ export interface House {
   readonly holdsWithinCents: number
   /** ISO 4217. */
   readonly currency: string
-  /** Cuts of each charted string to have on the shelf. */
+  /** Cuts of each charted string to have in the stores. */
   readonly leastSpares: number
   /** How long a concert lasts, h. */
   readonly concertHours: number

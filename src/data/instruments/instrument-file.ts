@@ -30,7 +30,13 @@ import {
   type CountedFrom,
 } from '@/core/instrument/called'
 import { FAMILIES } from '@/core/instrument/family'
-import { STRUNG, type Instrument, type StringPosition, type Strung } from '@/core/instrument/instrument'
+import {
+  TENSION_CLASSES,
+  STRUNG,
+  type Instrument,
+  type StringPosition,
+  type Strung,
+} from '@/core/instrument/instrument'
 import { layersOver } from '@/core/instrument/layers'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { parseNote, scientificWord } from '@/core/pitch/note'
@@ -123,7 +129,7 @@ export class InstrumentFile {
   @MaxLength(80) @IsString() maker!: string
   @MaxLength(80) @IsString() model!: string
   @MaxLength(120) @IsString() owner!: string
-  @IsIn(['concert', 'lever', 'folk', 'wire']) tensionClass!: Instrument['tensionClass']
+  @IsIn(TENSION_CLASSES) tensionClass!: Instrument['tensionClass']
   @IsIn(REST_TUNINGS) restTuning!: string
   @Within('reference A') referenceA!: number
   @MaxLength(200) @IsNotEmpty() @IsString() lies!: string

@@ -72,7 +72,7 @@ export const house = sqliteTable('house', {
   holdsWithinCents: real('holds_within_cents').notNull(),
   /** ISO 4217; prices are told in it beside the supplier's own. */
   currency: text('currency').notNull().default('EUR'),
-  /** Cuts of each charted string to have on the shelf. */
+  /** Cuts of each charted string to have in the stores. */
   leastSpares: integer('least_spares').notNull().default(1),
   /** How long a concert lasts, h: so long must strings hold. */
   concertHours: real('concert_hours').notNull().default(2),

@@ -2,7 +2,7 @@
  * Coils in the stores.
  */
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
-import { sortedOut, type ShelfCoil, type SortedOut } from '@/core/stores/offers'
+import { sortedOut, type StoredCoil, type SortedOut } from '@/core/stores/offers'
 import { specKey, type StringEnd } from '@/core/stores/string-spec'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
@@ -12,7 +12,7 @@ import { DUST, inMm, metres } from '../store/millimetres'
 import { found, Refusal } from '@/boundary/refusal'
 import { coils, cuts, jobs, parkedTails } from '../store/schema'
 
-export interface Coil extends ShelfCoil {
+export interface Coil extends StoredCoil {
   readonly label: string
   readonly maker: string
   readonly line: string

@@ -1,5 +1,5 @@
 /**
- * All open jobs and the shelf, as the cutting plan takes them; and the plan carried out.
+ * All open jobs and the stores, as the cutting plan takes them; and the plan carried out.
  */
 import { soldByClass } from '@/core/instrument/instrument'
 import { fittingFigures } from '@/core/fitting/figures'
@@ -99,13 +99,13 @@ export function takeCuttingPlan(
   for (const { jobId, coilId } of planned) {
     const option = bench.jobs.find(({ id }) => id === jobId)?.options.find((one) => one.coilId === coilId)
     if (!option)
-      throw new Refusal(409, 'The jobs or the shelf have changed since the plan was made; plan again.')
+      throw new Refusal(409, 'The jobs or the stores have changed since the plan was made; plan again.')
     taken.set(coilId, (taken.get(coilId) ?? 0) + option.length)
   }
   for (const [coilId, length] of taken) {
     const coil = bench.coils.find(({ id }) => id === coilId)
     if (!coil || length > coil.left)
-      throw new Refusal(409, 'The shelf has changed since the plan was made; plan again.')
+      throw new Refusal(409, 'The stores have changed since the plan was made; plan again.')
   }
   return store.act(
     {

@@ -1,5 +1,5 @@
 /**
- * Which positions each string on the shelf is exactly right for.
+ * Which positions each string in the stores is exactly right for.
  */
 import { soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { keysFilledBy, specAt, specKey, type StringSpec } from '@/core/stores/string-spec'

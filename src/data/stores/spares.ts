@@ -1,5 +1,5 @@
 /**
- * What the shelf holds for each position of an instrument.
+ * What the stores hold for each position of an instrument.
  */
 import { NO_CORRECTIONS } from '@/core/fitting/corrections'
 import { fittingFigures } from '@/core/fitting/figures'

@@ -1,5 +1,5 @@
 /**
- * The shelf as the stores' sheets show it.
+ * The coils as the stores' sheets show them.
  */
 import { pages } from '@/boundary/paths'
 import { pageOf, type PageOf } from '@/core/list/page-of'

@@ -11,7 +11,7 @@ import { changeHouse, houseSettings } from '../house/house'
 import { instrumentView } from './instrument-view'
 import { instrumentBySlug } from '../instruments/instruments'
 import { openNeeds } from '../buying/need-list'
-import { orderLinesFor } from '../buying/order-lines'
+import { orderDetailsFor } from '../buying/order-details'
 import { settlingStrings } from '../fitted/settling'
 import { shelfView, type ShelfAsked } from './shelf-view'
 import { sortedOut } from '@/core/stores/offers'
@@ -87,7 +87,7 @@ test('spares name the coil to cut, the best one first, and never one that is too
 test('an order says every name, what it is made of, and for which instrument', () => {
   const { instrument } = lovage()
   const lines = (number: number, unit: 'mm' | 'in') =>
-    Object.fromEntries(orderLinesFor(instrument, positionAt(instrument, number), DEFAULT_HABITS, unit))
+    Object.fromEntries(orderDetailsFor(instrument, positionAt(instrument, number), DEFAULT_HABITS, unit))
   expect(lines(22, 'mm')).toEqual({
     'Say it': 'a pedal harp, 3rd-octave G, gut, concert tension',
     Note: '3rd-octave G, octaves counted E to F from the treble; G4 in scientific pitch',

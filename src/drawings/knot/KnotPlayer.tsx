@@ -11,7 +11,7 @@ import {
   type KeyboardEvent,
   type PointerEvent,
 } from 'react'
-import type { Part, TyingState } from '@/core/knots/ties/state'
+import type { Part, TyingState } from '@/core/knots/tails/state'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { Vec3 } from '@/core/knots/topology/curve'
 import type { Tying } from '@/core/knots/tying'

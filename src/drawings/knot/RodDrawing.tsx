@@ -1,4 +1,4 @@
-import type { Fixture, FixtureKind } from '@/core/knots/ties/tie'
+import type { Fixture, FixtureKind } from '@/core/knots/tails/tail-end'
 
 const FILLS: Record<FixtureKind, string> = {
   anchor: 'var(--gut-light)',

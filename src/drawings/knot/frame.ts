@@ -1,7 +1,7 @@
 /**
  * The part of the plane that a fastening's pictures show: the same for all its stages, so that nothing jumps.
  */
-import type { Fixture, FixtureKind } from '@/core/knots/ties/tie'
+import type { Fixture, FixtureKind } from '@/core/knots/tails/tail-end'
 import type { Tying } from '@/core/knots/tying'
 import { seenFrom, type View } from '@/core/knots/topology/crossings'
 import { mirrored, plus, times, type Polyline, type Vec3 } from '@/core/knots/topology/curve'

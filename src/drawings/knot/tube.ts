@@ -2,7 +2,7 @@
  * A string's centreline as the skin of a tube, for drawing in space.
  */
 import { BufferAttribute, BufferGeometry, DynamicDrawUsage } from 'three'
-import type { Part } from '@/core/knots/ties/state'
+import type { Part } from '@/core/knots/tails/state'
 import type { Polyline, Vec3 } from '@/core/knots/topology/curve'
 
 /** Rings of a tube, and points of a ring. */

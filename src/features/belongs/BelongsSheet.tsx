@@ -9,6 +9,7 @@ import { asMeasured, type PacketMaterial } from '@/core/identify/as-measured'
 import { belongs, type Belongs, type Belonging } from '@/core/identify/belongs'
 import { FAMILIES, type Family } from '@/core/instrument/family'
 import {
+  TENSION_CLASSES,
   gaugeOf,
   type Instrument,
   type StringPosition,
@@ -32,7 +33,6 @@ import { GaugeRule, type GaugeMark } from './GaugeRule'
 /** Standard error of a digital calliper, m. */
 const CALLIPER_ERROR = 1e-5
 const NOT_SAID = 'not said'
-const CLASSES: readonly TensionClass[] = ['concert', 'lever', 'folk', 'wire']
 const VERDICTS: Record<Belonging, { readonly title: string; readonly word: string }> = {
   yes: { title: 'It belongs here', word: 'right' },
   mind: { title: 'It can serve; look at what is marked', word: 'look at this' },
@@ -144,7 +144,7 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
           />
           <Choice
             label="Tension class on the packet"
-            options={[NOT_SAID, ...CLASSES]}
+            options={[NOT_SAID, ...TENSION_CLASSES]}
             value={tensionClass}
             onChange={(event) => setTensionClass(event.target.value)}
           />
@@ -196,7 +196,7 @@ function Judgement({ result }: { readonly result: Belongs }) {
         </div>
       </div>
       <ul className="ruled mt-4 border-t border-ink">
-        {result.points.map(({ about, verdict, says }) => (
+        {result.reasons.map(({ about, verdict, says }) => (
           <li key={about} className="grid grid-cols-[1.5rem_7.5rem_1fr] gap-2 py-2">
             <span
               className={`text-center font-semibold ${verdict === 'yes' ? 'text-verdigris' : 'text-ochre'}`}

@@ -4,6 +4,7 @@ import { ArrowLeft } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
+import { marginWord } from '@/core/strings/tension'
 import { pages } from '@/boundary/paths'
 import { fittingFigures } from '@/core/fitting/figures'
 import { SLACK_INTERVALS, type Habits, type SlackInterval } from '@/core/fitting/habits'
@@ -230,18 +231,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
         </div>
         <div className="mt-3">
           <div className="label">Share of its strength</div>
-          <MarginBar
-            utilisation={Math.min(1.05, now.utilisation)}
-            margin={
-              now.utilisation > 0.9
-                ? 'refuse'
-                : now.utilisation > 0.75
-                  ? 'short-lived'
-                  : now.utilisation > 0.6
-                    ? 'lively'
-                    : 'easy'
-            }
-          />
+          <MarginBar utilisation={Math.min(1.05, now.utilisation)} margin={marginWord(now.utilisation)} />
         </div>
         <p className="mt-3 border-l-2 border-line pl-3 text-sm">
           {key < way.pitch - 0.05 &&

@@ -4,7 +4,7 @@ import { memo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react'
 import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import { isWhole } from '@/core/chart/chart-line'
 import { frequency } from '@/core/pitch/note'
-import { tension, utilisation } from '@/core/strings/tension'
+import { MARGIN_BOUNDS, tension, utilisation } from '@/core/strings/tension'
 import type { CellEdit, DraftRow } from './use-chart-draft'
 
 const TYPED = CHART_COLUMNS.filter((column) => column !== 'number')
@@ -223,7 +223,7 @@ const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, call
         {BEFORE_RECKONED.map(cell)}
         <td className="px-1 text-right">{reckoned ? reckoned.force.toFixed(0) : '–'}</td>
         <td
-          className={`px-1 text-right ${reckoned && reckoned.share > 0.75 ? 'font-semibold text-ochre' : ''}`}
+          className={`px-1 text-right ${reckoned && reckoned.share > MARGIN_BOUNDS.shortLived ? 'font-semibold text-ochre' : ''}`}
         >
           {reckoned ? (reckoned.share * 100).toFixed(0) : '–'}
         </td>

@@ -35,7 +35,7 @@ interface PlateProps {
   readonly position: StringPosition
   readonly view: PositionView
   readonly now: number
-  /** What is on the shelf for it, in a few words. */
+  /** What the stores hold for it, in a few words. */
   readonly spare: string
   /** Whether the figures are folded away to make room for a question. */
   readonly folded: boolean
@@ -118,7 +118,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
             `fitted ${dateText(view.fittedAt, timeZone)}, ${ageWord(view.fittedAt, now)}`
           )}
         </dd>
-        <dt className="text-soft">On the shelf</dt>
+        <dt className="text-soft">In the stores</dt>
         <dd>{spare}</dd>
         <dt className="text-soft">A packet in hand</dt>
         <dd>

@@ -25,7 +25,7 @@ interface CoilChoiceProps {
   /** Make and line that the chart asks for. */
   readonly askedMake: string | null
   /** What an order has to say, line by line. */
-  readonly orderLines: readonly (readonly [what: string, text: string])[]
+  readonly orderDetails: readonly (readonly [what: string, text: string])[]
 }
 
 /** Coils longer than this are reels of wire, drawn as wide as this, m. */
@@ -39,7 +39,7 @@ export function CoilChoice({
   onNeedList,
   canPutBack,
   askedMake,
-  orderLines,
+  orderDetails,
 }: CoilChoiceProps) {
   const router = useRouter()
   const { act, refused } = useAct()
@@ -100,7 +100,7 @@ export function CoilChoice({
         <div className="mt-4 grid gap-5 border-l-4 border-ochre bg-ochre-wash p-4 md:grid-cols-[1fr_1.2fr]">
           <div>
             <h2 className="text-lg font-semibold">
-              {onNeedList ? 'It is on the need list.' : 'Nothing on the shelf is long enough and fits.'}
+              {onNeedList ? 'It is on the need list.' : 'Nothing in the stores is long enough and fits.'}
             </h2>
             <p className="mt-1">
               {onNeedList
@@ -123,7 +123,7 @@ export function CoilChoice({
             </div>
           </div>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
-            {orderLines.map(([what, text]) => [
+            {orderDetails.map(([what, text]) => [
               <dt key={what} className="text-soft">
                 {what}
               </dt>,

@@ -1,16 +1,16 @@
 'use client'
 
 import { memo } from 'react'
-import { areMirrorImages, holdOfTie, type Hold } from '@/core/knots/ties/hold'
-import { tieOf } from '@/core/knots/ties/ties'
+import { areMirrorImages, holdOfTailEnd, type Hold } from '@/core/knots/tails/hold'
+import { tailEndOf } from '@/core/knots/tails/tail-ends'
 import { codeText } from '@/core/knots/topology/gauss-code'
 import { linkingNumber } from '@/core/knots/topology/linking'
 import type { Tying } from '@/core/knots/tying'
 
 /** What the fastening is, proven from its curve: which knot, what holds it, and its code. */
 export const HoldWords = memo(function HoldWords({ tying }: { tying: Tying }) {
-  const { tie } = tying
-  if (!tie) {
+  const { tailEnd } = tying
+  if (!tailEnd) {
     const { curve, cord } = tying.stateAt(tying.stages.length)
     return cord ? (
       <Proof
@@ -19,11 +19,11 @@ export const HoldWords = memo(function HoldWords({ tying }: { tying: Tying }) {
     ) : null
   }
   // A ready-made loop, a wire round its posts or a wrapped foot is not tied.
-  if (tie.drawnTo === null) return null
-  const hold = holdOfTie(tie)
-  const twin = TWINS[tie.fastening]
+  if (tailEnd.drawnTo === null) return null
+  const hold = holdOfTailEnd(tailEnd)
+  const twin = TWINS[tailEnd.fastening]
   const mirror =
-    twin && areMirrorImages(tie, tieOf(twin))
+    twin && areMirrorImages(tailEnd, tailEndOf(twin))
       ? ` It is ${twin} in a mirror held flat against the board’s face: as strong, and tied with every crossing the other way.`
       : ''
   return (

@@ -65,7 +65,7 @@ export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefO
                   )
                 }
               >
-                Tie this one
+                TailEnd this one
               </button>
             )}
           </li>

@@ -7,9 +7,9 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
 import { lockSentence, tailFacts } from '@/core/knots/fastenings'
-import { saidFor } from '@/core/knots/ties/said-for'
-import { tellCrossings } from '@/core/knots/ties/tell-crossings'
-import { placesOf } from '@/core/knots/ties/tie'
+import { saidFor } from '@/core/knots/tails/said-for'
+import { tellCrossings } from '@/core/knots/tails/tell-crossings'
+import { placesOf } from '@/core/knots/tails/tail-end'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { isTail, tyingOf, type Fastening } from '@/core/knots/tying'
 import { frameOf } from '@/drawings/knot/frame'
@@ -63,7 +63,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   )
   const look = string?.look ?? USUAL_LOOK
   const board = tying.throughBoard ? { bore: look.bore } : null
-  const canMoveAnchor = tying.tie !== null && placesOf(tying.tie).length > 1
+  const canMoveAnchor = tying.tailEnd !== null && placesOf(tying.tailEnd).length > 1
   const go = (by: number) => setAt((now) => Math.min(last, Math.max(0, now + by)))
   const free = (event: KeyboardEvent) =>
     event.shiftKey ||
@@ -227,12 +227,12 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
         {string && string.choices.length > 0 && (
           <KnotChoices string={string} now={fastening} hrefOf={hrefOf} />
         )}
-        {tying.tie && <Mistakes tie={tying.tie} place={place} hand={hand} inside={inside} />}
-        {tying.tie && (
+        {tying.tailEnd && <Mistakes tailEnd={tying.tailEnd} place={place} hand={hand} inside={inside} />}
+        {tying.tailEnd && (
           <KnotFacts
-            key={`${fastening} ${habits.knots[tying.tie.fastening]}`}
-            fastening={tying.tie.fastening}
-            own={habits.knots[tying.tie.fastening] ?? null}
+            key={`${fastening} ${habits.knots[tying.tailEnd.fastening]}`}
+            fastening={tying.tailEnd.fastening}
+            own={habits.knots[tying.tailEnd.fastening] ?? null}
             string={string}
           />
         )}

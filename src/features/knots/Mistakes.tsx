@@ -1,10 +1,10 @@
 'use client'
 
 import { memo } from 'react'
-import { mistakesOf } from '@/core/knots/ties/mistakes'
-import { saidFor } from '@/core/knots/ties/said-for'
-import { stateOf, whereTheyDiffer } from '@/core/knots/ties/state'
-import type { AnchorPlace, Tie } from '@/core/knots/ties/tie'
+import { mistakesOf } from '@/core/knots/tails/mistakes'
+import { saidFor } from '@/core/knots/tails/said-for'
+import { stateOf, whereTheyDiffer } from '@/core/knots/tails/state'
+import type { AnchorPlace, TailEnd } from '@/core/knots/tails/tail-end'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import { tyingOf } from '@/core/knots/tying'
 import { frameOf, type Hand } from '@/drawings/knot/frame'
@@ -12,21 +12,21 @@ import { KnotDrawing } from '@/drawings/knot/KnotDrawing'
 import { USUAL_LOOK } from '@/drawings/knot/string-look'
 
 interface MistakesProps {
-  readonly tie: Tie
+  readonly tailEnd: TailEnd
   readonly place: AnchorPlace
   readonly hand: Hand
   readonly inside: boolean
 }
 
 /** What goes wrong with this knot, as drawings beside the right one, with what will happen. */
-export const Mistakes = memo(function Mistakes({ tie, place, hand, inside }: MistakesProps) {
-  const mistakes = mistakesOf(tie.fastening, place)
+export const Mistakes = memo(function Mistakes({ tailEnd, place, hand, inside }: MistakesProps) {
+  const mistakes = mistakesOf(tailEnd.fastening, place)
   if (mistakes.length === 0) return null
   const view = inside ? FROM_INSIDE : FROM_OUTSIDE
   const said = (says: string) => saidFor(says, { inside, hand })
-  const frame = frameOf(tyingOf(tie.fastening, { place }), view, hand)
-  const open = tie.stages.length - (tie.drawnTo === null ? 0 : 1)
-  const showing = (one: Tie, other: Tie) => ({
+  const frame = frameOf(tyingOf(tailEnd.fastening, { place }), view, hand)
+  const open = tailEnd.stages.length - (tailEnd.drawnTo === null ? 0 : 1)
+  const showing = (one: TailEnd, other: TailEnd) => ({
     ...stateOf(one, open, null),
     fresh: whereTheyDiffer(one, other),
   })
@@ -34,7 +34,7 @@ export const Mistakes = memo(function Mistakes({ tie, place, hand, inside }: Mis
     frame,
     view,
     hand,
-    board: tie.throughBoard ? { bore: USUAL_LOOK.bore } : null,
+    board: tailEnd.throughBoard ? { bore: USUAL_LOOK.bore } : null,
     className: 'h-52 w-full print:h-32 print:landscape:h-24',
   }
   return (
@@ -44,8 +44,8 @@ export const Mistakes = memo(function Mistakes({ tie, place, hand, inside }: Mis
         <figure className="break-inside-avoid">
           <KnotDrawing
             {...drawing}
-            state={showing(tie, mistakes[0]?.tie ?? tie)}
-            title={`${tie.fastening}, tied right`}
+            state={showing(tailEnd, mistakes[0]?.tailEnd ?? tailEnd)}
+            title={`${tailEnd.fastening}, tied right`}
           />
           <figcaption>
             <strong className="text-verdigris">Right.</strong> Before it is drawn down; where the mistake is
@@ -54,7 +54,7 @@ export const Mistakes = memo(function Mistakes({ tie, place, hand, inside }: Mis
         </figure>
         {mistakes.map((mistake) => (
           <figure key={mistake.title} className="break-inside-avoid">
-            <KnotDrawing {...drawing} state={showing(mistake.tie, tie)} title={mistake.title} />
+            <KnotDrawing {...drawing} state={showing(mistake.tailEnd, tailEnd)} title={mistake.title} />
             <figcaption>
               <strong className="text-ochre">
                 Wrong: {said(`${mistake.title.charAt(0).toLowerCase()}${mistake.title.slice(1)}`)}.

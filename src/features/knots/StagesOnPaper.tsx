@@ -1,7 +1,7 @@
 'use client'
 
 import { memo } from 'react'
-import { saidFor } from '@/core/knots/ties/said-for'
+import { saidFor } from '@/core/knots/tails/said-for'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { Tying } from '@/core/knots/tying'
 import { frameOf, type Hand } from '@/drawings/knot/frame'

@@ -7,7 +7,7 @@ import { pages } from '@/boundary/paths'
 import { chartLine } from '@/core/chart/chart-line'
 import { findings, sections } from '@/core/chart/findings'
 import { FAMILIES } from '@/core/instrument/family'
-import { STRUNG, type Instrument } from '@/core/instrument/instrument'
+import { TENSION_CLASSES, STRUNG, type Instrument } from '@/core/instrument/instrument'
 import { fromPreset, readNotes } from '@/core/instrument/presets'
 import { readLengths } from '@/core/instrument/read-lengths'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
@@ -18,7 +18,7 @@ import { Labelled } from '@/ui/form/Labelled'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useHouse, type HouseView } from '@/ui/units'
-import { TENSION_CLASSES, type NewInstrumentRequest } from '@/boundary/requests/new-instrument'
+import type { NewInstrumentRequest } from '@/boundary/requests/new-instrument'
 
 type Field = keyof NewInstrumentRequest
 

@@ -143,8 +143,8 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         )}
         {order.coilIds.length > 0 && (
           <p className="mt-3 text-sm">
-            {order.coilIds.length === 1 ? 'One packet' : `${order.coilIds.length} packets`} of it came to the
-            shelf.
+            {order.coilIds.length === 1 ? 'One packet of it is' : `${order.coilIds.length} packets of it are`}{' '}
+            in the stores.
           </p>
         )}
         {order.coilIds.length > 0 && (

@@ -74,7 +74,7 @@ export function OrdersSheet({
                     </span>
                     <span className="block text-sm">{said(need)}</span>
                     <span className="block text-sm text-soft">
-                      {need.jobId === null ? 'for the shelf' : 'it is broken'}
+                      {need.jobId === null ? 'for the stores' : 'it is broken'}
                       {need.met > 0 && `; ${need.met} of ${need.quantity} came`}
                       {need.onOrder > 0 && need.toOrder > 0 && `; ${need.toOrder} still to be ordered`}
                     </span>

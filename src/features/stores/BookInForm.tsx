@@ -4,6 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm, type FieldPath } from 'react-hook-form'
+import { TENSION_CLASSES } from '@/core/instrument/instrument'
 import { calls } from '@/boundary/calls'
 import { STRING_ENDS } from '@/core/stores/string-spec'
 import { Choice } from '@/ui/form/Choice'
@@ -32,7 +33,7 @@ export function BookInForm() {
     const answer = await send(calls.bookIn, form)
     if (!answer.ok)
       return setError((answer.field ?? 'label') as FieldPath<BookInRequest>, { message: answer.sentence })
-    announce(`${form.label} is on the shelf.`, answer.value.actionId)
+    announce(`${form.label} is in the stores.`, answer.value.actionId)
     reset()
     router.refresh()
   })
@@ -71,7 +72,7 @@ export function BookInForm() {
       />
       <Choice
         label="Tension class"
-        options={['concert', 'lever', 'folk', 'wire']}
+        options={TENSION_CLASSES}
         problem={errors.tensionClass?.message}
         {...register('tensionClass')}
       />

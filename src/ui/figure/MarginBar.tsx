@@ -1,6 +1,5 @@
-import type { Margin } from '@/core/strings/tension'
+import { MARGIN_BOUNDS, type Margin } from '@/core/strings/tension'
 
-const BOUNDS = [0.6, 0.75, 0.9] as const
 const WORDS: Record<Margin, string> = {
   easy: 'easy',
   lively: 'lively',
@@ -25,7 +24,7 @@ export function MarginBar({ utilisation, margin }: { utilisation: number; margin
           vectorEffect="non-scaling-stroke"
         />
         <rect x={0} y={7} width={at} height={6} fill={bad ? 'var(--ochre)' : 'var(--verdigris)'} />
-        {BOUNDS.map((bound) => (
+        {Object.values(MARGIN_BOUNDS).map((bound) => (
           <line
             key={bound}
             x1={bound * 200}

@@ -1,6 +1,6 @@
 'use client'
 
-import type { Call, Done, Sent } from '@/boundary/calls'
+import type { Call, Acted, Sent } from '@/boundary/calls'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
 import { useAnnounce } from './DoneBar'
@@ -22,7 +22,7 @@ export function useAct() {
   const announce = useAnnounce()
   const [refused, setRefused] = useState<Refused | null>(null)
   const act = useCallback(
-    async <Body extends object, T extends Done>(
+    async <Body extends object, T extends Acted>(
       call: Call<Body, T>,
       body: Sent<Body>,
       sentence: string,

@@ -2,8 +2,8 @@
  * How a string is held on its tuning pin: each way with its timing, stage by stage.
  */
 import type { HeadFastening } from '../fastenings'
-import type { Fixture } from '../ties/tie'
-import { stageAt, type TyingState } from '../ties/state'
+import type { Fixture } from '../tails/tail-end'
+import { stageAt, type TyingState } from '../tails/state'
 import { upTo } from '../topology/curve'
 import type { Runs, Tail } from './wound'
 import { woundString } from './wound'

@@ -2,9 +2,9 @@
  * A peg's cord that takes hold of a string by its stopper loop: two pieces, the string and the cord.
  */
 import { resample, smooth, type Polyline } from '../topology/curve'
-import type { TyingState } from '../ties/state'
-import { quarterTurned } from '../ties/ways/path'
-import { SLIP_LOOP_PIECES } from '../ties/ways/slip-loops'
+import type { TyingState } from '../tails/state'
+import { quarterTurned } from '../tails/ways/path'
+import { SLIP_LOOP_PIECES } from '../tails/ways/slip-loops'
 
 const turned = (piece: Polyline) => quarterTurned(piece, -1, [0, -7.5], [0, -6])
 const STRING: Polyline = [

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { freeFor } from '@/data/stores/set-aside'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
-import { orderLinesFor } from '@/data/buying/order-lines'
+import { orderDetailsFor } from '@/data/buying/order-details'
 import { drawnOffers, offersAt } from '@/data/stores/spares'
 import { CoilChoice } from '@/features/jobs/CoilChoice'
 import { JobSheet } from '../JobSheet'
@@ -25,7 +25,7 @@ export default async function CoilPage({ params }: { params: Promise<{ id: strin
           store(),
           offersAt(freeFor(store(), job.jobId), instrument, position, habits, corrections),
         )}
-        orderLines={orderLinesFor(instrument, position, habits, houseSettings(store()).unit)}
+        orderDetails={orderDetailsFor(instrument, position, habits, houseSettings(store()).unit)}
       />
     </JobSheet>
   )

@@ -2,7 +2,7 @@
  * What is fastened without a knot of its own: ready-made loops, posts, and the layered foot.
  */
 import type { Polyline, Vec3 } from '../../topology/curve'
-import type { Tie } from '../tie'
+import type { TailEnd } from '../tail-end'
 import { path } from './path'
 
 /** Half the distance of two strands that are twisted about each other; a little more than half a gauge. */
@@ -51,7 +51,7 @@ function eye({
   }
 }
 
-export function loopOnHitchPin(): Tie {
+export function loopOnHitchPin(): TailEnd {
   const { on, round, back } = eye({ top: -0.5, bottom: -6.4, z: 0, turns: 2, radius: 2.5 })
   const { way, begins, ends } = path(
     [
@@ -95,7 +95,7 @@ export function loopOnHitchPin(): Tie {
   }
 }
 
-export function loopThroughItself(): Tie {
+export function loopThroughItself(): TailEnd {
   const { on, round, back } = eye({ top: -8.8, bottom: -5.4, z: 2.4, turns: 1, radius: 2.4 })
   const standing: Polyline = [
     [0, 12, 4.6],
@@ -137,7 +137,7 @@ export function loopThroughItself(): Tie {
   }
 }
 
-export function roundTwoPosts(): Tie {
+export function roundTwoPosts(): TailEnd {
   const { way, ends } = path(
     [
       [-5, 12, 0],
@@ -193,7 +193,7 @@ export function roundTwoPosts(): Tie {
 
 const FOOT = 2.6
 
-export function layeredFootWrap(low = 4, high = 3): Tie {
+export function layeredFootWrap(low = 4, high = 3): TailEnd {
   const turn = (radius: number, from: number, to: number, y: (t: number) => number): Polyline => {
     const count = Math.round((to - from) * 8) + 1
     return Array.from({ length: count }, (_, i): Vec3 => {

@@ -9,15 +9,15 @@ import { endToOrder } from '@/core/knots/fastenings'
 import { materialWord } from '@/core/strings/construction'
 import { formatLength } from '@/core/units/length'
 
-export type OrderLine = readonly [what: string, text: string]
+export type OrderDetail = readonly [what: string, text: string]
 
 /** The lines of an order for one position's charted string. */
-export function orderLinesFor(
+export function orderDetailsFor(
   instrument: Instrument,
   position: StringPosition,
   habits: Habits,
   unit: 'mm' | 'in',
-): readonly OrderLine[] {
+): readonly OrderDetail[] {
   const names = stringNames(instrument, position)
   const { construction } = position
   const tensionClass = soldByClass(instrument)

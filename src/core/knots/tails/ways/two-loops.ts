@@ -3,7 +3,7 @@
  * toward the eye, so that of two parts that cross the one with the greater z lies in front.
  */
 import type { Polyline } from '../../topology/curve'
-import { anchorAt, type AnchorPlace, type Tie } from '../tie'
+import { anchorAt, type AnchorPlace, type TailEnd } from '../tail-end'
 import { DOWN, path } from './path'
 
 /** The U: in through the hitch along its upper leg, round, and back along the lower one. */
@@ -64,7 +64,7 @@ const where = (place: AnchorPlace) =>
   place === 'behind the bight' ? 'its long end behind the bight' : 'its long end in front of the bight'
 const REACHES_BIGHT = [-6, -7] as const
 
-export function openBight(place: AnchorPlace): Tie {
+export function openBight(place: AnchorPlace): TailEnd {
   const { way, begins } = path(DOWN, near(0, 1), far(0, 1), across(1), openU(-9), TAG)
   return {
     fastening: 'two-loop, open bight',
@@ -99,7 +99,7 @@ export function openBight(place: AnchorPlace): Tie {
 }
 
 /** The crossed knot, or its form behind. */
-export function crossed(front: 1 | -1, place: AnchorPlace): Tie {
+export function crossed(front: 1 | -1, place: AnchorPlace): TailEnd {
   const { way, begins } = path(
     DOWN,
     near(0, front),
@@ -144,7 +144,7 @@ export function crossed(front: 1 | -1, place: AnchorPlace): Tie {
   }
 }
 
-export function thirdLoop(place: AnchorPlace): Tie {
+export function thirdLoop(place: AnchorPlace): TailEnd {
   const second: Polyline = [
     ...far(-2.4, 1).slice(0, -1),
     [-5.2, -3, -1.5],

@@ -8,7 +8,7 @@ import type { Vec3, Polyline } from '../topology/curve'
 /** Which part is moved: the working end round the standing part, or the standing part round what the working end has laid. */
 export type Led = 'working end' | 'standing part'
 
-export interface TieStage {
+export interface TailEndStage {
   /** What the hands do, one sentence that stands alone. */
   readonly says: string
   /** The point of the way that is reached when it is done. */
@@ -28,12 +28,12 @@ export interface Fixture extends Rod {
   readonly since: number
 }
 
-export interface Tie {
+export interface TailEnd {
   readonly fastening: TailFastening
   /** From the pin's side down to the tag; the board's underside is the plane y = 0. */
   readonly way: Polyline
   readonly leads: Led
-  readonly stages: readonly TieStage[]
+  readonly stages: readonly TailEndStage[]
   readonly fixtures: readonly Fixture[]
   /** Points of the way up to which it is the standing part, and from which it is the tag. */
   readonly standingTo: number
@@ -66,13 +66,13 @@ export function anchorAt(at: Vec3, since: number, place: AnchorPlace): Fixture {
 }
 
 /** What the string draws along when it is drawn down; null where nothing is put into the knot. */
-export function rodOf({ fixtures }: Pick<Tie, 'fixtures'>): Fixture | null {
+export function rodOf({ fixtures }: Pick<TailEnd, 'fixtures'>): Fixture | null {
   return fixtures.find(({ kind }) => kind === 'anchor' || kind === 'toggle') ?? null
 }
 
 /** Places of the anchor that make a difference: a leaning one lies otherwise in front and behind, one that is seen from its end does not. */
-export function placesOf(tie: Pick<Tie, 'fixtures'>): readonly AnchorPlace[] {
-  const rod = rodOf(tie)
+export function placesOf(tailEnd: Pick<TailEnd, 'fixtures'>): readonly AnchorPlace[] {
+  const rod = rodOf(tailEnd)
   return rod?.kind === 'anchor' && rod.axis[0] !== 0 ? ANCHOR_PLACES : ['behind the bight']
 }
 

@@ -3,7 +3,7 @@
  * a bead.
  */
 import type { Polyline, Vec3 } from '../../topology/curve'
-import type { Fixture, Tie } from '../tie'
+import type { Fixture, TailEnd } from '../tail-end'
 import { DOWN, overhand, path } from './path'
 
 /** A hitch of the standing part over an anchor's near end: down its right side, round below, up its left, and under itself. */
@@ -25,7 +25,7 @@ const anchor = (x: number, y: number, since: number): Fixture => ({
   since,
 })
 
-export function halfKnotAndAnchor(): Tie {
+export function halfKnotAndAnchor(): TailEnd {
   const [x, y] = [-3.8, -11.6]
   const up: Polyline = [
     [-1.2, -8.2, 3.5],
@@ -100,7 +100,7 @@ const FIGURE_OF_EIGHT: Polyline = [
   [-4.9, -10.8, -0.9],
 ]
 
-export function twistedLoop(): Tie {
+export function twistedLoop(): TailEnd {
   const [x, y] = [-7, -7.9]
   const lead: Polyline = [
     [-4.6, -5.2, 3.6],
@@ -146,7 +146,7 @@ export function twistedLoop(): Tie {
   }
 }
 
-export function overhandOnBead(): Tie {
+export function overhandOnBead(): TailEnd {
   const mirrored = overhand(0, -10).map(([x, y, z]): Vec3 => [-x, y, z])
   const out: Polyline = [
     [3.6, -3, 0],

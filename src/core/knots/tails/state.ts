@@ -14,7 +14,7 @@ import {
   type Vec3,
 } from '../topology/curve'
 import { between, type Hanging } from '../drawn/between'
-import { rodOf, type Fixture, type Led, type Tie, type TieStage } from './tie'
+import { rodOf, type Fixture, type Led, type TailEnd, type TailEndStage } from './tail-end'
 
 export type Part = 'standing part' | 'working end' | 'tag'
 
@@ -38,7 +38,7 @@ const PER_SPAN = 12
 const POINTS = 260
 
 /** The centreline of the finished, still open knot, its points evenly spaced. */
-export function centreline({ way }: Pick<Tie, 'way'>): Polyline {
+export function centreline({ way }: Pick<TailEnd, 'way'>): Polyline {
   return resample(fineOf(way), POINTS)
 }
 
@@ -59,32 +59,32 @@ export function stageAt(at: number, stages: number): { readonly k: number; reado
  * @param at - 0 is before the first stage; 2.5 is halfway through the third
  * @param drawn - how its last stage is drawn down; left out, that stage stays open
  */
-export function stateOf(tie: Tie, at: number, drawn: readonly Hanging[] | null): TyingState {
-  const { k, t } = stageAt(at, tie.stages.length)
-  const stage = tie.stages[k] as TieStage
-  const before = tie.stages[k - 1] ?? null
-  const fixtures = tie.fixtures.filter(({ since }) => since <= k)
-  const drawing = tie.drawnTo !== null && k === tie.stages.length - 1
-  if (drawing) return drawnState(tie, fixtures, drawn, t)
+export function stateOf(tailEnd: TailEnd, at: number, drawn: readonly Hanging[] | null): TyingState {
+  const { k, t } = stageAt(at, tailEnd.stages.length)
+  const stage = tailEnd.stages[k] as TailEndStage
+  const before = tailEnd.stages[k - 1] ?? null
+  const fixtures = tailEnd.fixtures.filter(({ since }) => since <= k)
+  const drawing = tailEnd.drawnTo !== null && k === tailEnd.stages.length - 1
+  if (drawing) return drawnState(tailEnd, fixtures, drawn, t)
   if (stage.shift) {
     const from = before?.shift ?? plus(stage.shift, [0, 0, 2])
     const curve = blend([from], [stage.shift], t)[0] as Vec3
     return {
       ...laid(
-        tie,
+        tailEnd,
         fixtures,
-        centreline(tie).map((p) => plus(p, curve)),
-        tie.way.length - 1,
+        centreline(tailEnd).map((p) => plus(p, curve)),
+        tailEnd.way.length - 1,
       ),
       whole: true,
     }
   }
-  if (stage.bight) return bightState(tie, fixtures, { ...stage, bight: stage.bight }, t)
-  const skips = tie.stages.slice(k + 1).find(({ bight }) => bight)?.bight ?? null
-  const { way, index } = skips ? shortened(tie.way, skips) : { way: tie.way, index: same }
-  const start = before ? index(before.reaches) : tie.leads === 'standing part' ? way.length - 1 : 0
+  if (stage.bight) return bightState(tailEnd, fixtures, { ...stage, bight: stage.bight }, t)
+  const skips = tailEnd.stages.slice(k + 1).find(({ bight }) => bight)?.bight ?? null
+  const { way, index } = skips ? shortened(tailEnd.way, skips) : { way: tailEnd.way, index: same }
+  const start = before ? index(before.reaches) : tailEnd.leads === 'standing part' ? way.length - 1 : 0
   const end = index(stage.reaches)
-  return ledState(tie, fixtures, { way, start, reached: start + (end - start) * t, index })
+  return ledState(tailEnd, fixtures, { way, start, reached: start + (end - start) * t, index })
 }
 
 const same = (i: number) => i
@@ -124,20 +124,20 @@ interface Leading {
   /** Point of the way where the stage begins, and that it has reached. */
   readonly start: number
   readonly reached: number
-  /** A point of the tie's whole way in this one. */
+  /** A point of the tail end's whole way in this one. */
   readonly index: (i: number) => number
 }
 
 function ledState(
-  tie: Tie,
+  tailEnd: TailEnd,
   fixtures: readonly Fixture[],
   { way, start, reached, index }: Leading,
 ): TyingState {
   const fine = fineOf(way)
   const at = Math.round(reached * PER_SPAN)
-  const standing = tie.leads === 'standing part'
+  const standing = tailEnd.leads === 'standing part'
   const [from, to] = standing ? [Math.min(at, fine.length - 2), fine.length - 1] : [0, Math.max(1, at)]
-  const part = partsBy(index(tie.standingTo) * PER_SPAN, index(tie.tagFrom) * PER_SPAN)
+  const part = partsBy(index(tailEnd.standingTo) * PER_SPAN, index(tailEnd.tagFrom) * PER_SPAN)
   const began = Math.round(start * PER_SPAN)
   return {
     curve: fine.slice(from, to + 1),
@@ -145,7 +145,7 @@ function ledState(
     fresh: standing ? [0, Math.max(0, Math.min(began, to) - from)] : [Math.min(began, to), to],
     cord: null,
     fixtures,
-    leads: tie.leads,
+    leads: tailEnd.leads,
     whole: standing ? from === 0 : to >= fine.length - 1,
   }
 }
@@ -156,7 +156,7 @@ const partsBy =
     i <= standingTo ? 'standing part' : i >= tagFrom ? 'tag' : 'working end'
 
 /** Points of the open knot, as {@link stateOf} lays it, from where two ways part to where they meet again; none where they are one. */
-export function whereTheyDiffer(a: Pick<Tie, 'way'>, b: Pick<Tie, 'way'>): TyingState['fresh'] {
+export function whereTheyDiffer(a: Pick<TailEnd, 'way'>, b: Pick<TailEnd, 'way'>): TyingState['fresh'] {
   const apart = a.way.flatMap((p, i) => {
     const q = b.way[i]
     return q && norm(minus(p, q)) > 1e-6 ? [i] : []
@@ -168,9 +168,9 @@ export function whereTheyDiffer(a: Pick<Tie, 'way'>, b: Pick<Tie, 'way'>): Tying
 
 /** A bight put through: its bend travels along the legs that it leaves behind. */
 function bightState(
-  tie: Tie,
+  tailEnd: TailEnd,
   fixtures: readonly Fixture[],
-  { bight: [from, to], reaches }: TieStage & { readonly bight: readonly [number, number] },
+  { bight: [from, to], reaches }: TailEndStage & { readonly bight: readonly [number, number] },
   t: number,
 ): TyingState {
   const half = (to - from) / 2
@@ -178,24 +178,24 @@ function bightState(
     const at = t * i
     const whole = Math.min(half - 1, Math.floor(at))
     return blend(
-      [tie.way[end + step * whole] as Vec3],
-      [tie.way[end + step * (whole + 1)] as Vec3],
+      [tailEnd.way[end + step * whole] as Vec3],
+      [tailEnd.way[end + step * (whole + 1)] as Vec3],
       at - whole,
     )[0] as Vec3
   }
   const legs = (end: number, step: 1 | -1) => Array.from({ length: half }, (_, i) => leg(i, end, step))
   const bend = times(plus(leg(half, from, 1), leg(half, to, -1)), 0.5)
   const way = [
-    ...tie.way.slice(0, from),
+    ...tailEnd.way.slice(0, from),
     ...legs(from, 1),
     bend,
     ...legs(to, -1).reverse(),
-    ...tie.way.slice(to + 1, reaches + 1),
+    ...tailEnd.way.slice(to + 1, reaches + 1),
   ]
   // Before it is put through, the points of each leg lie on top of each other.
   const apart = way.filter((p, i) => i === 0 || norm(minus(p, way[i - 1] as Vec3)) > 0.05)
   const gone = way.length - apart.length
-  const state = ledState(tie, fixtures, {
+  const state = ledState(tailEnd, fixtures, {
     way: apart,
     start: 0,
     reached: apart.length - 1,
@@ -204,16 +204,16 @@ function bightState(
   return { ...state, fresh: [from * PER_SPAN, (to - gone) * PER_SPAN] }
 }
 
-function laid(tie: Tie, fixtures: readonly Fixture[], curve: Polyline, last: number): TyingState {
+function laid(tailEnd: TailEnd, fixtures: readonly Fixture[], curve: Polyline, last: number): TyingState {
   const share = (i: number) => (i * last) / (curve.length - 1)
-  const part = partsBy(tie.standingTo, tie.tagFrom)
+  const part = partsBy(tailEnd.standingTo, tailEnd.tagFrom)
   return {
     curve,
     parts: curve.map((_, i) => part(share(i))),
     fresh: [0, curve.length - 1],
     cord: null,
     fixtures,
-    leads: tie.leads,
+    leads: tailEnd.leads,
     whole: true,
   }
 }
@@ -224,27 +224,27 @@ const NONE: TyingState['fresh'] = [-1, -1]
 const ABOVE: Polyline = [12, 10.4, 8.8, 7.2, 5.6, 4, 2.4].map((y) => [0, y, 0])
 
 function drawnState(
-  tie: Tie,
+  tailEnd: TailEnd,
   fixtures: readonly Fixture[],
   drawn: readonly Hanging[] | null,
   t: number,
 ): TyingState {
-  const part = partsBy(...partShares(tie))
+  const part = partsBy(...partShares(tailEnd))
   if (!drawn || drawn.length === 0) {
-    const curve = centreline(tie)
+    const curve = centreline(tailEnd)
     return {
       curve,
       parts: curve.map((_, i) => part(i / (curve.length - 1))),
       fresh: NONE,
       fixtures,
       cord: null,
-      leads: tie.leads,
+      leads: tailEnd.leads,
       whole: true,
     }
   }
   const place = t * (drawn.length - 1)
   const from = Math.min(drawn.length - 2, Math.floor(place))
-  const rod = rodOf(tie)
+  const rod = rodOf(tailEnd)
   const {
     curve,
     up,
@@ -259,14 +259,14 @@ function drawnState(
     fixtures: fixtures.map((fixture) => (at && fixture.kind === rod?.kind ? { ...fixture, at } : fixture)),
     fresh: NONE,
     cord: null,
-    leads: tie.leads,
+    leads: tailEnd.leads,
     whole: true,
   }
 }
 
 /** Shares of the string's length up to which it is the standing part, and from which it is the tag. */
-function partShares(tie: Tie): readonly [standing: number, tag: number] {
-  const along = alongOf(fineOf(tie.way))
+function partShares(tailEnd: TailEnd): readonly [standing: number, tag: number] {
+  const along = alongOf(fineOf(tailEnd.way))
   const share = (i: number) => (along[i * PER_SPAN] as number) / (along[along.length - 1] as number)
-  return [share(tie.standingTo), share(tie.tagFrom)]
+  return [share(tailEnd.standingTo), share(tailEnd.tagFrom)]
 }

@@ -7,7 +7,7 @@ import { crossingsOf } from '../topology/crossings'
 import type { Polyline } from '../topology/curve'
 import { gaussCode, writhe, type GaussCode } from '../topology/gauss-code'
 import { bightOf, centreline } from './state'
-import { rodOf, type Tie } from './tie'
+import { rodOf, type TailEnd } from './tail-end'
 
 /** Knots that a fastening here can be, by their polynomials. */
 const NAMES: ReadonlyMap<string, string> = new Map([
@@ -40,12 +40,12 @@ export function codeOf(curve: Polyline): GaussCode {
 }
 
 /** What holds a fastening. */
-export function holdOfTie(tie: Pick<Tie, 'way' | 'onBight' | 'fixtures' | 'standingTo'>): Hold {
-  const curve = centreline(tie)
+export function holdOfTailEnd(tailEnd: Pick<TailEnd, 'way' | 'onBight' | 'fixtures' | 'standingTo'>): Hold {
+  const curve = centreline(tailEnd)
   const code = codeOf(curve)
   const whole = alexander(code)
-  const toBight = tie.onBight ? alexander(codeOf(curve.slice(0, bightOf(curve)))) : null
-  const rod = rodOf(tie)
+  const toBight = tailEnd.onBight ? alexander(codeOf(curve.slice(0, bightOf(curve)))) : null
+  const rod = rodOf(tailEnd)
   return {
     crossings: code.length / 2,
     code,
@@ -55,11 +55,11 @@ export function holdOfTie(tie: Pick<Tie, 'way' | 'onBight' | 'fixtures' | 'stand
     wholeWord: word(whole),
     toBightWord: toBight && word(toBight),
     turnsRound: rod && Math.round(Math.abs(turnsRound(curve, rod))),
-    keepsOpen: rod && keptOpen(tie, rod),
+    keepsOpen: rod && keptOpen(tailEnd, rod),
   }
 }
 
-function keptOpen({ way, standingTo }: Pick<Tie, 'way' | 'standingTo'>, rod: Rod): Hold['keepsOpen'] {
+function keptOpen({ way, standingTo }: Pick<TailEnd, 'way' | 'standingTo'>, rod: Rod): Hold['keepsOpen'] {
   const round = (piece: Polyline) => Math.abs(turnsRound(piece, rod))
   return round(way.slice(0, standingTo + 1)) > round(way.slice(standingTo)) ? 'standing part' : 'working end'
 }
@@ -68,7 +68,7 @@ const word = (polynomial: Polynomial) =>
   NAMES.get(polynomial.join()) ?? `a knot with the polynomial ${polynomial.join(', ')}`
 
 /** Whether two ties are each other's image in a mirror that lies in the plane of the drawing: every crossing the other way. */
-export function areMirrorImages(a: Pick<Tie, 'way'>, b: Pick<Tie, 'way'>): boolean {
+export function areMirrorImages(a: Pick<TailEnd, 'way'>, b: Pick<TailEnd, 'way'>): boolean {
   const [first, second] = [codeOf(centreline(a)), codeOf(centreline(b))]
   return (
     first.length === second.length &&

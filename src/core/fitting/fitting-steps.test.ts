@@ -12,7 +12,7 @@ import { FRESH, type FittingState } from './context'
 import { fittingFigures } from './figures'
 import { DEFAULT_HABITS, WAYS, type HabitKey, type Habits } from './habits'
 import { MISHAPS, waysBack } from './mishaps'
-import { fittingContext, fittingSteps } from './steps'
+import { fittingContext, fittingSteps } from './fitting-steps'
 import type { Step, StepKey } from './step'
 
 const shelf = readShelf('demo').instruments

@@ -10,13 +10,13 @@ import { codeText, flipped, gaussCode, writhe } from '../topology/gauss-code'
 import { linkingNumber } from '../topology/linking'
 import { FASTENINGS, isTail, tyingOf, type DrawnStates } from '../tying'
 import states from '../drawn/states.json'
-import { areMirrorImages, codeOf, holdOfTie } from './hold'
+import { areMirrorImages, codeOf, holdOfTailEnd } from './hold'
 import { mistakesOf } from './mistakes'
 import { saidFor } from './said-for'
 import { bightOf, centreline, stateOf, whereTheyDiffer } from './state'
 import { tellCrossings } from './tell-crossings'
-import { ANCHOR_PLACES, placesOf, rodOf } from './tie'
-import { tieOf } from './ties'
+import { ANCHOR_PLACES, placesOf, rodOf } from './tail-end'
+import { tailEndOf } from './tail-ends'
 
 const drawn = states as unknown as DrawnStates
 /** From a little to the side, where no two straight pieces of a drawn knot lie behind each other. */
@@ -34,7 +34,7 @@ describe.each(ANCHOR_PLACES)('with the anchor %s', (place) => {
   test.each(
     FASTENINGS.filter(
       (fastening) =>
-        place === 'behind the bight' || (isTail(fastening) && placesOf(tieOf(fastening)).includes(place)),
+        place === 'behind the bight' || (isTail(fastening) && placesOf(tailEndOf(fastening)).includes(place)),
     ),
   )('%s can be tied: at no moment does it pass through itself or what it goes round', (fastening) => {
     const tying = tyingOf(fastening, { place, drawn })
@@ -82,21 +82,21 @@ test('one moment leads to the next without a jump', () => {
   }
 })
 
-test.each(TAIL_FASTENINGS.filter((fastening) => tieOf(fastening).drawnTo !== null))(
+test.each(TAIL_FASTENINGS.filter((fastening) => tailEndOf(fastening).drawnTo !== null))(
   '%s is the same knot at every moment of its being drawn down',
   (fastening) => {
-    const tie = tieOf(fastening)
-    const open = alexander(gaussCode(crossingsOf(seenFrom(centreline(tie), ASKEW))))
-    for (const place of placesOf(tie)) {
+    const tailEnd = tailEndOf(fastening)
+    const open = alexander(gaussCode(crossingsOf(seenFrom(centreline(tailEnd), ASKEW))))
+    for (const place of placesOf(tailEnd)) {
       const tying = tyingOf(fastening, { place, drawn })
-      for (let at = tie.stages.length - 0.93; at <= tie.stages.length; at += 0.07)
+      for (let at = tailEnd.stages.length - 0.93; at <= tailEnd.stages.length; at += 0.07)
         expect(alexander(gaussCode(crossingsOf(seenFrom(tying.stateAt(at).curve, ASKEW))))).toEqual(open)
     }
   },
 )
 
 test('an overhand on a bead is an overhand, and no longer when one of its crossings is flipped', () => {
-  const { whole, code } = holdOfTie(tieOf('overhand on a bead'))
+  const { whole, code } = holdOfTailEnd(tailEndOf('overhand on a bead'))
   expect(whole).toEqual([1, -1, 1])
   for (const crossing of [1, 2, 3]) expect(alexander(flipped(code, crossing))).toEqual([1])
 })
@@ -111,7 +111,7 @@ test.each([
 ] as const)(
   '%s is no knot at all once its bight is drawn back: jam, anchor or board hold it',
   (fastening) => {
-    expect(holdOfTie(tieOf(fastening)).whole).toEqual([1])
+    expect(holdOfTailEnd(tailEndOf(fastening)).whole).toEqual([1])
   },
 )
 
@@ -122,33 +122,33 @@ test('what the standing part draws tight on the bight is an overhand, with one m
     'two-loop, crossed, behind',
     'slip loop',
   ] as const)
-    expect(holdOfTie(tieOf(fastening)).toBight).toEqual([1, -1, 1])
-  expect(holdOfTie(tieOf('third loop')).toBight).toEqual([1, -1, 1, -1, 1])
+    expect(holdOfTailEnd(tailEndOf(fastening)).toBight).toEqual([1, -1, 1])
+  expect(holdOfTailEnd(tailEndOf('third loop')).toBight).toEqual([1, -1, 1, -1, 1])
 })
 
 test('flipping the crossing that holds a knot on its bight lets it go', () => {
-  const tie = tieOf('two-loop, open bight')
-  const code = codeOf(centreline(tie).slice(0, bightOf(centreline(tie))))
+  const tailEnd = tailEndOf('two-loop, open bight')
+  const code = codeOf(centreline(tailEnd).slice(0, bightOf(centreline(tailEnd))))
   expect(alexander(code)).toEqual([1, -1, 1])
   for (let crossing = 1; crossing <= code.length / 2; crossing += 1)
     expect(alexander(flipped(code, crossing))).toEqual([1])
 })
 
 test('a half knot stays an overhand and a twisted loop a figure of eight under the hitch over the anchor', () => {
-  expect(holdOfTie(tieOf('half knot and anchor')).whole).toEqual([1, -1, 1])
-  expect(holdOfTie(tieOf('twisted loop')).whole).toEqual([-1, 3, -1])
+  expect(holdOfTailEnd(tailEndOf('half knot and anchor')).whole).toEqual([1, -1, 1])
+  expect(holdOfTailEnd(tailEndOf('twisted loop')).whole).toEqual([-1, 3, -1])
 })
 
 test('with the end passed through the second loop it is a knot of its own', () => {
-  expect(holdOfTie(tieOf('loop and through')).whole).toEqual([-1, 3, -3, 3, -1])
-  expect(holdOfTie(tieOf('slip loop')).whole).toEqual([1])
+  expect(holdOfTailEnd(tailEndOf('loop and through')).whole).toEqual([-1, 3, -3, 3, -1])
+  expect(holdOfTailEnd(tailEndOf('slip loop')).whole).toEqual([1])
 })
 
 test('the crossed knot and its form behind are mirror images in the plane of the board’s face, and of no other', () => {
-  const [front, behind] = [tieOf('two-loop, crossed'), tieOf('two-loop, crossed, behind')]
+  const [front, behind] = [tailEndOf('two-loop, crossed'), tailEndOf('two-loop, crossed, behind')]
   expect(areMirrorImages(front, behind)).toBe(true)
   expect(areMirrorImages(front, front)).toBe(false)
-  expect(areMirrorImages(front, tieOf('two-loop, open bight'))).toBe(false)
+  expect(areMirrorImages(front, tailEndOf('two-loop, open bight'))).toBe(false)
   expect(writhe(codeOf(centreline(front))) + writhe(codeOf(centreline(behind)))).toBe(0)
   // Mirror images take as much string and are as wide.
   expect(tailFacts('two-loop, crossed').gauges).toBe(tailFacts('two-loop, crossed, behind').gauges)
@@ -156,11 +156,11 @@ test('the crossed knot and its form behind are mirror images in the plane of the
 
 test('each common mistake is told from the right knot by what it holds, or by what its anchor is in', () => {
   const told = KNOTS.flatMap((fastening) =>
-    mistakesOf(fastening, 'behind the bight').map(({ title, tie }) => ({
+    mistakesOf(fastening, 'behind the bight').map(({ title, tailEnd }) => ({
       fastening,
       title,
-      wrong: holdOfTie(tie),
-      right: holdOfTie(tieOf(fastening)),
+      wrong: holdOfTailEnd(tailEnd),
+      right: holdOfTailEnd(tailEndOf(fastening)),
     })),
   )
   expect(told.length).toBeGreaterThanOrEqual(6)
@@ -174,24 +174,24 @@ test('each common mistake is told from the right knot by what it holds, or by wh
     }
   }
   const curl = mistakesOf('overhand on a bead', 'behind the bight')[0]
-  expect(curl && holdOfTie(curl.tie).whole).toEqual([1])
+  expect(curl && holdOfTailEnd(curl.tailEnd).whole).toEqual([1])
 })
 
 test('mistakes pass nowhere through themselves, and differ only where they are made', () => {
   for (const fastening of TAIL_FASTENINGS)
-    for (const { tie } of mistakesOf(fastening, 'behind the bight')) {
-      const open = stateOf(tie, tie.stages.length, null)
+    for (const { tailEnd } of mistakesOf(fastening, 'behind the bight')) {
+      const open = stateOf(tailEnd, tailEnd.stages.length, null)
       expect(nearest(open.curve).distance).toBeGreaterThanOrEqual(0.99)
-      const [from, to] = whereTheyDiffer(tie, tieOf(fastening))
+      const [from, to] = whereTheyDiffer(tailEnd, tailEndOf(fastening))
       expect(to - from).toBeLessThan(open.curve.length * 0.6)
     }
 })
 
 test('an anchor is gone round once, and a peg’s cord is linked with its string', () => {
   for (const fastening of ['two-loop, open bight', 'slip loop'] as const)
-    expect(holdOfTie(tieOf(fastening)).turnsRound).toBe(1)
-  const rod = rodOf(tieOf('half knot and anchor'))
-  expect(rod && Math.abs(turnsRound(centreline(tieOf('half knot and anchor')), rod))).toBeCloseTo(2, 0)
+    expect(holdOfTailEnd(tailEndOf(fastening)).turnsRound).toBe(1)
+  const rod = rodOf(tailEndOf('half knot and anchor'))
+  expect(rod && Math.abs(turnsRound(centreline(tailEndOf('half knot and anchor')), rod))).toBeCloseTo(2, 0)
   const { curve, cord } = tyingOf('peg cord', { place: 'behind the bight' }).stateAt(3)
   expect(cord && Math.abs(linkingNumber(curve, cord))).toBe(1)
   expect(
@@ -205,8 +205,8 @@ test('an anchor is gone round once, and a peg’s cord is linked with its string
 
 test('seen from inside the box, or in the mirror for the left hand, each is the same knot', () => {
   for (const fastening of KNOTS) {
-    const curve = centreline(tieOf(fastening))
-    const expected = holdOfTie(tieOf(fastening)).whole
+    const curve = centreline(tailEndOf(fastening))
+    const expected = holdOfTailEnd(tailEndOf(fastening)).whole
     expect(alexander(gaussCode(crossingsOf(seenFrom(curve, FROM_INSIDE))))).toEqual(expected)
     expect(alexander(codeOf(mirrored(curve)))).toEqual(expected)
   }

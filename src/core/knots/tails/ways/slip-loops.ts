@@ -2,7 +2,7 @@
  * Knots of a loop with a bight put through it: slip loop, loop and through, slip knot on a toggle.
  */
 import type { Polyline, Vec3 } from '../../topology/curve'
-import { anchorAt, type AnchorPlace, type Tie } from '../tie'
+import { anchorAt, type AnchorPlace, type TailEnd } from '../tail-end'
 import { DOWN, path, quarterTurned } from './path'
 
 /** A first loop that crosses itself, and the working end brought to its right side. */
@@ -47,7 +47,7 @@ const tag = (side: 1 | -1): Polyline => [
 /**
  * @param side - 1 puts the bight through from behind, which is right; −1 from in front
  */
-export function slipLoop(place: AnchorPlace, side: 1 | -1 = 1): Tie {
+export function slipLoop(place: AnchorPlace, side: 1 | -1 = 1): TailEnd {
   const { way, begins, ends } = path(DOWN, ROUND, ACROSS, bightThrough(side), tag(side))
   const [from, toward] =
     side === 1
@@ -82,7 +82,7 @@ export function slipLoop(place: AnchorPlace, side: 1 | -1 = 1): Tie {
     ],
   }
 }
-export function loopAndThrough(): Tie {
+export function loopAndThrough(): TailEnd {
   const back: Polyline = [
     [4.6, -10.4, -1],
     [2, -13, 0],
@@ -141,7 +141,7 @@ export function loopAndThrough(): Tie {
   }
 }
 
-export function slipKnotOnToggle(): Tie {
+export function slipKnotOnToggle(): TailEnd {
   const turned = (piece: Polyline) => quarterTurned(piece, 1, [0, -7.5], [-1.2, -11.5])
   const enter = turned([[7.5, -8.8, -1]])
   const bight = turned([...bightThrough(1, 9)].reverse())

@@ -10,12 +10,12 @@ import type { FittingContext, FittingState, StepMaker } from './context'
 import type { FittingFigures } from './figures'
 import type { Habits } from './habits'
 import type { PlainStep, Step } from './step'
-import { hookLoop, pegCord, seat, throughBoard, tieKnot, wrapFoot } from './steps/lower-end'
-import { cutWire, pullAside, roundPosts, windFirst, windPair } from './steps/paired-wire'
-import { inspect, makeReady, moveAside, prove, takeOff } from './steps/take-off'
-import { log, lookInside, putBack, stretch, toPitch, trim } from './steps/to-pitch'
-import { cutAgain, cutAtPin, setPin, threadPin, wind } from './steps/upper-end'
-import { tiedBy } from './tied-by'
+import { hookLoop, pegCord, seat, throughBoard, tieKnot, wrapFoot } from './step-makers/lower-end'
+import { cutWire, pullAside, roundPosts, windFirst, windPair } from './step-makers/paired-wire'
+import { inspect, makeReady, moveAside, prove, takeOff } from './step-makers/take-off'
+import { log, lookInside, putBack, stretch, toPitch, trim } from './step-makers/to-pitch'
+import { cutAgain, cutAtPin, setPin, threadPin, wind } from './step-makers/upper-end'
+import { withHouseKnot } from './house-knot'
 
 /** Every step there is, in the order of the work; each leaves itself out where it does not apply. */
 const before: readonly StepMaker[] = [makeReady, moveAside, takeOff, inspect, prove, setPin, cutWire]
@@ -65,7 +65,7 @@ export function fittingContext(
   habits: Habits,
   state: FittingState,
 ): FittingContext {
-  const position = tiedBy(instrument, charted, habits, figures.construction)
+  const position = withHouseKnot(instrument, charted, habits, figures.construction)
   // Layers on a foot are reached only through everything above; a crossing on a scroll is loosened where it lies directly over.
   const above = isOnFoot(position) ? layersOver(instrument, charted) : directlyOver(instrument, charted)
   return { instrument, position, figures, habits, state, above }

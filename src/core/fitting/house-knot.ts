@@ -11,7 +11,7 @@ import { isThin } from './thin'
  * The position with the knot that is tied on it: the one the house has chosen in place of any that rests on an eyelet, else
  * the chart's. A thin string that is charted with the general knot gets its third loop.
  */
-export function tiedBy(
+export function withHouseKnot(
   instrument: Instrument,
   position: StringPosition,
   habits: Habits,

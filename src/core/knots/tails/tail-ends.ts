@@ -2,13 +2,13 @@
  * How each end knot and each other tail-end fastening is tied.
  */
 import type { TailFastening } from '../fastenings'
-import type { AnchorPlace, Tie } from './tie'
+import type { AnchorPlace, TailEnd } from './tail-end'
 import { halfKnotAndAnchor, overhandOnBead, twistedLoop } from './ways/held-open'
 import { layeredFootWrap, loopOnHitchPin, loopThroughItself, roundTwoPosts } from './ways/ready-made'
 import { loopAndThrough, slipKnotOnToggle, slipLoop } from './ways/slip-loops'
 import { crossed, openBight, thirdLoop } from './ways/two-loops'
 
-const TIES: Record<TailFastening, (place: AnchorPlace) => Tie> = {
+const TAIL_ENDS: Record<TailFastening, (place: AnchorPlace) => TailEnd> = {
   'two-loop, open bight': openBight,
   'two-loop, crossed': (place) => crossed(1, place),
   'two-loop, crossed, behind': (place) => crossed(-1, place),
@@ -26,6 +26,6 @@ const TIES: Record<TailFastening, (place: AnchorPlace) => Tie> = {
 }
 
 /** How a fastening is tied, its anchor where the house puts it. */
-export function tieOf(fastening: TailFastening, place: AnchorPlace = 'behind the bight'): Tie {
-  return TIES[fastening](place)
+export function tailEndOf(fastening: TailFastening, place: AnchorPlace = 'behind the bight'): TailEnd {
+  return TAIL_ENDS[fastening](place)
 }

@@ -3,18 +3,18 @@
  */
 import type { TailFastening } from '../fastenings'
 import type { Vec3 } from '../topology/curve'
-import type { AnchorPlace, Tie } from './tie'
-import { tieOf } from './ties'
+import type { AnchorPlace, TailEnd } from './tail-end'
+import { tailEndOf } from './tail-ends'
 import { slipLoop } from './ways/slip-loops'
 
 export interface Mistake {
   readonly title: string
   /** What will happen. */
   readonly happens: string
-  readonly tie: Tie
+  readonly tailEnd: TailEnd
 }
 
-type Way = Tie['way']
+type Way = TailEnd['way']
 const changed = (way: Way, change: (p: Vec3, i: number) => Vec3): Way => way.map(change)
 const over = (way: Way, from: number, heights: readonly number[]): Way =>
   changed(way, (p, i) =>
@@ -22,14 +22,14 @@ const over = (way: Way, from: number, heights: readonly number[]): Way =>
   )
 
 /** The hitch crossed outward: the standing part goes up on the wrong side of its own beginning. */
-function outward(tie: Tie, title: string): Mistake {
+function outward(tailEnd: TailEnd, title: string): Mistake {
   // The three points of the way where the standing part passes its own beginning lie on the other side of it.
-  const first = tie.standingTo - 3
+  const first = tailEnd.standingTo - 3
   return {
     title,
-    tie: {
-      ...tie,
-      way: changed(tie.way, (p, i) => (i >= first && i < tie.standingTo ? [p[0], p[1], -p[2]] : p)),
+    tailEnd: {
+      ...tailEnd,
+      way: changed(tailEnd.way, (p, i) => (i >= first && i < tailEnd.standingTo ? [p[0], p[1], -p[2]] : p)),
     },
     happens:
       'The standing part only lies against the first loop and grips nothing: under pull it slides off, and the knot runs out through the eyelet.',
@@ -37,12 +37,12 @@ function outward(tie: Tie, title: string): Mistake {
 }
 
 /** The anchor in the eye of the hitch, and not in the first loop. */
-function wrongEye(tie: Tie, at: Vec3): Mistake {
+function wrongEye(tailEnd: TailEnd, at: Vec3): Mistake {
   return {
     title: 'The anchor in the wrong eye',
-    tie: {
-      ...tie,
-      fixtures: tie.fixtures.map((f) => (f.kind === 'anchor' ? { ...f, at, axis: [0, 0, 1] } : f)),
+    tailEnd: {
+      ...tailEnd,
+      fixtures: tailEnd.fixtures.map((f) => (f.kind === 'anchor' ? { ...f, at, axis: [0, 0, 1] } : f)),
     },
     happens:
       'Nothing holds the first loop open: the hitch closes on the anchor, the first loop is drawn through it, and the knot comes apart round a loose anchor.',
@@ -51,21 +51,21 @@ function wrongEye(tie: Tie, at: Vec3): Mistake {
 
 /** Common mistakes with a fastening. */
 export function mistakesOf(fastening: TailFastening, place: AnchorPlace): readonly Mistake[] {
-  const tie = tieOf(fastening, place)
+  const tailEnd = tailEndOf(fastening, place)
   switch (fastening) {
     case 'two-loop, open bight':
-      return [outward(tie, 'The second loop crossed outward'), wrongEye(tie, [-1.4, -3.9, 0])]
+      return [outward(tailEnd, 'The second loop crossed outward'), wrongEye(tailEnd, [-1.4, -3.9, 0])]
     case 'two-loop, crossed':
-      return [outward(tie, 'The second loop crossed outward')]
+      return [outward(tailEnd, 'The second loop crossed outward')]
     case 'two-loop, crossed, behind':
-      return [outward(tie, 'The second loop crossed outward')]
+      return [outward(tailEnd, 'The second loop crossed outward')]
     case 'third loop':
-      return [wrongEye(tie, [-3.6, -3.9, 0])]
+      return [wrongEye(tailEnd, [-3.6, -3.9, 0])]
     case 'slip loop':
       return [
         {
           title: 'The second loop put through from in front',
-          tie: slipLoop(place, -1),
+          tailEnd: slipLoop(place, -1),
           happens: 'The first loop closes on nothing: pull the standing part and it falls apart.',
         },
       ]
@@ -73,7 +73,7 @@ export function mistakesOf(fastening: TailFastening, place: AnchorPlace): readon
       return [
         {
           title: 'The end passed the loop on the wrong side',
-          tie: { ...tie, way: over(tie.way, 23, [1.4, 3.3, 3.3, 1.4]) },
+          tailEnd: { ...tailEnd, way: over(tailEnd.way, 23, [1.4, 3.3, 3.3, 1.4]) },
           happens: 'It looks like an overhand and is only a curl: it opens at the first pull.',
         },
       ]
