@@ -11,16 +11,11 @@ import { openReplacement } from './jobs/jobs-together'
 import { keepMeasure, logMishap, markStepOfAll } from './jobs/job-steps'
 import { addNeeds, openNeeds } from './buying/need-list'
 import { once } from './store/once'
-import {
-  markSent,
-  orderById,
-  placeOrders,
-  receive,
-  substitutionChange,
-  takeAnswer,
-  toSend,
-  type OrderLine,
-} from './buying/orders'
+import { markSent, substitutionChange, takeAnswer, toSend } from './buying/answer-order'
+import { type OrderLine } from './buying/order-lines'
+import { orderById } from './buying/orders'
+import { placeOrders } from './buying/place-orders'
+import { receive } from './buying/receive'
 import { openTails, trimTail } from './fitted/parked-tails'
 import { answeredRequests, jobs } from './store/schema'
 import { logReading, settlingStrings } from './fitted/settling'

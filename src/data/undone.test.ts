@@ -6,6 +6,7 @@ import { seeded } from '@/core/random/seeded'
 import { sitesFor } from '@/core/wear/break-sites'
 import { withLine, chartLine, type WholeLine } from '@/core/chart/chart-line'
 import { actionsLog } from './views/actions-log'
+import { sparesOf } from './stores/spares'
 import { buyingBench } from './views/buying-bench'
 import { changeChart } from './instruments/charts/change-chart'
 import { chooseCoil, finishJob, jobById, logBreak, putOnNeedList, putSameStringBack } from './jobs/jobs'
@@ -21,17 +22,13 @@ import { eachOnDemo } from './demo/each-on-demo'
 import { measureKnotOfOwn, setHabits } from './house/habits'
 import { changeHouse } from './house/house'
 import { allInstruments, type StoredInstrument } from './instruments/instruments'
-import { addNeeds, dropNeed, openNeeds, suggestedNeeds } from './buying/need-list'
-import {
-  openOrders,
-  cancelOrder,
-  decideSubstitution,
-  markSent,
-  outstanding,
-  placeOrders,
-  receive,
-  takeAnswer,
-} from './buying/orders'
+import { addNeeds, dropNeed, openNeeds } from './buying/need-list'
+import { suggestedNeeds } from './buying/suggested-needs'
+import { cancelOrder, decideSubstitution, markSent, takeAnswer } from './buying/answer-order'
+import { outstanding } from './buying/order-lines'
+import { openOrders } from './buying/orders'
+import { placeOrders } from './buying/place-orders'
+import { receive } from './buying/receive'
 import { openTails, trimTail } from './fitted/parked-tails'
 import { isRefusal } from '@/boundary/refusal'
 import { putOnShelf } from './instruments/put-on-shelf'
@@ -316,6 +313,9 @@ function keptNow() {
     [...setAside(store)],
     houseLearned(store).kinds.map((kind) => [kind, houseLearned(store).correctionsFor(kind)]),
     suggestedNeeds(store),
+    openNeeds(store),
+    buyingBench(store).offers,
+    allInstruments(store).map((stored) => sparesOf(store, stored)),
     settlingStrings(store).map(({ name, nextAt, readyAt }) => [name, nextAt, readyAt]),
   ])
 }

@@ -4,11 +4,13 @@ import { seeded } from '@/core/random/seeded'
 import { CUT_COST, KERF, planCuts, type CoilLeft, type CutJob } from '@/core/stores/cut-plan'
 import {
   planOrder,
+  planUnreduced,
   planWithOne,
   postageOf,
   unmetBecause,
   type BuyNeed,
   type CatalogueOffer,
+  type OrderPlan,
   type SupplierTerms,
 } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
@@ -255,7 +257,46 @@ describe('buying', () => {
     }
   }, 60_000)
 
-  /** Every number of packs of every offer, each need by itself, postage by supplier. */
+  test('what is joined and left out beforehand changes no cost, and every need is told what it gets', async () => {
+    const random = seeded(21)
+    const pick = <T>(of: readonly T[]) => of[Math.floor(of.length * random())] as T
+    for (let round = 0; round < 60; round += 1) {
+      // Alike more often than not, and of lengths that differ where they are not.
+      const needs = Array.from({ length: 7 }, (_, i) =>
+        need(i + 1, pick([1, 1, 1.1]), {
+          quantity: pick([1, 1, 2]),
+          length: pick([0.6, 0.6, 0.3]),
+          by: pick([null, null, 5 * DAY]),
+        }),
+      )
+      const offers = Array.from({ length: 14 }, (_, i) =>
+        offer(i + 1, pick([1, 2]), pick([1, 1.1, 1.3]), pick([600, 650, 900, 1500]), {
+          length: pick([0.7, 0.7, 1.3]),
+          stock: pick([0, 1, 3, 20]),
+        }),
+      )
+      const suppliers = [{ ...near, freeOverMinor: pick([null, 2500]) }, far]
+      const plan = await planOrder(needs, offers, suppliers, solve)
+      const whole = await planUnreduced(needs, offers, suppliers, solve)
+      const left = (of: OrderPlan) => of.unmet.reduce((sum, { quantity }) => sum + quantity, 0)
+      expect([left(plan), plan.totalMinor]).toEqual([left(whole), whole.totalMinor])
+      const got = (id: number) =>
+        plan.lines
+          .flatMap(({ fills }) => fills)
+          .filter(({ needId }) => needId === id)
+          .reduce((sum, { strings }) => sum + strings, 0) +
+        (plan.unmet.find(({ needId }) => needId === id)?.quantity ?? 0)
+      expect(needs.map(({ id }) => got(id))).toEqual(needs.map(({ quantity }) => quantity))
+    }
+  }, 60_000)
+
+  interface Way {
+    /** By supplier. */
+    readonly goods: readonly number[]
+    readonly strings: number
+  }
+
+  /** Every number of packs of every offer, each need by itself, postage by the two suppliers. */
   function cheapest(
     needs: readonly BuyNeed[],
     offers: readonly CatalogueOffer[],
@@ -267,16 +308,13 @@ describe('buying', () => {
           c!.spec.construction.kind === 'plain' &&
           c!.spec.construction.gauge === (n.spec.construction as { gauge: number }).gauge,
       )
-      let ways: { readonly goods: ReadonlyMap<number, number>; readonly strings: number }[] = [
-        { goods: new Map(), strings: 0 },
-      ]
+      let ways: Way[] = [{ goods: suppliers.map(() => 0), strings: 0 }]
       for (const o of of) {
         const yields = Math.floor(o.contents[0]!.length / (n.length + KERF))
         ways = ways.flatMap((way) =>
           Array.from({ length: o.stock + 1 }, (_, packs) => ({
-            goods: new Map(way.goods).set(
-              o.supplierId,
-              (way.goods.get(o.supplierId) ?? 0) + packs * o.priceMinor,
+            goods: way.goods.map(
+              (sum, i) => sum + (suppliers[i]!.id === o.supplierId ? packs * o.priceMinor : 0),
             ),
             strings: way.strings + packs * yields,
           })),
@@ -285,29 +323,18 @@ describe('buying', () => {
       return ways.filter(({ strings }) => strings >= n.quantity)
     })
     let best = Infinity
-    const go = (at: number, goods: ReadonlyMap<number, number>) => {
+    const go = (at: number, goods: readonly number[]) => {
       const ways = perNeed[at]
       if (!ways) {
-        best = Math.min(
-          best,
-          suppliers.reduce(
-            (sum, s) =>
-              sum +
-              ((goods.get(s.id) ?? 0) > 0
-                ? Math.round(((goods.get(s.id) ?? 0) + postageOf(s, goods.get(s.id) ?? 0)) * s.rate)
-                : 0),
-            0,
-          ),
+        const costs = suppliers.map((s, i) =>
+          goods[i] === 0 ? 0 : Math.round((goods[i]! + postageOf(s, goods[i]!)) * s.rate),
         )
+        best = Math.min(best, costs[0]! + costs[1]!)
         return
       }
-      for (const way of ways)
-        go(
-          at + 1,
-          new Map([...suppliers].map(({ id }) => [id, (goods.get(id) ?? 0) + (way.goods.get(id) ?? 0)])),
-        )
+      for (const way of ways) go(at + 1, [goods[0]! + way.goods[0]!, goods[1]! + way.goods[1]!])
     }
-    go(0, new Map())
+    go(0, [0, 0])
     return best
   }
 })

@@ -50,12 +50,17 @@ export function startCutPlan(jobs: readonly CutJob[], coils: readonly CoilLeft[]
   return inWorker((api) => api.cuts(jobs, coils))
 }
 
-/** Plans what to buy from whom. */
+/**
+ * Plans what to buy from whom.
+ *
+ * @param seconds - after so long the best plan so far is taken, with the gap that is left
+ */
 export function startOrderPlan(
   needs: readonly BuyNeed[],
   offers: readonly CatalogueOffer[],
   suppliers: readonly SupplierTerms[],
+  seconds: number,
   onProgress: PlanProgress,
 ): Planning<OrderPlans> {
-  return inWorker((api) => api.order(needs, offers, suppliers, proxy(onProgress)))
+  return inWorker((api) => api.order(needs, offers, suppliers, seconds, proxy(onProgress)))
 }

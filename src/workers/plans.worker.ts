@@ -41,6 +41,7 @@ const api = {
     needs: readonly BuyNeed[],
     offers: readonly CatalogueOffer[],
     suppliers: readonly SupplierTerms[],
+    seconds: number,
     onProgress: PlanProgress,
   ): Promise<OrderPlans> {
     onProgress('the cheapest way to buy', null)
@@ -48,10 +49,10 @@ const api = {
       needs,
       offers,
       suppliers,
-      highsSolver({ worthless: PENNY, onGap: (gap) => onProgress('the cheapest way to buy', gap) }),
+      highsSolver({ seconds, worthless: PENNY, onGap: (gap) => onProgress('the cheapest way to buy', gap) }),
     )
     onProgress('one supplier alone', null)
-    const one = await planWithOne(needs, offers, suppliers, highsSolver({ worthless: PENNY }))
+    const one = await planWithOne(needs, offers, suppliers, highsSolver({ seconds, worthless: PENNY }))
     return { best, one, unmet: unmetBecause(best, needs, offers, suppliers) }
   },
 }

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
 import { buyingBench } from '@/data/views/buying-bench'
 import { store } from '@/data/store/database'
-import { openNeeds, suggestedNeeds } from '@/data/buying/need-list'
-import { closedOrders, openOrders, type Order } from '@/data/buying/orders'
+import { openNeeds } from '@/data/buying/need-list'
+import { suggestedNeeds } from '@/data/buying/suggested-needs'
+import { closedInList, openInList } from '@/data/buying/orders'
 import { allSupplies, shortSupplies } from '@/data/stores/supplies'
-import type { OrderInList } from '@/features/orders/OrderList'
 import { OrdersSheet } from '@/features/orders/OrdersSheet'
 import { textOf, type Asked } from '../asked'
 
@@ -21,10 +21,10 @@ export default async function OrdersPage({ searchParams }: { readonly searchPara
   const params = await searchParams
   const text = textOf(params, 'before')
   const before = /^\d{1,9}$/.test(text) ? Number(text) : null
-  const closed = closedOrders(store(), SHOWN + 1, before)
+  const closed = closedInList(store(), SHOWN + 1, before)
   const supplies = allSupplies(store())
   const needs = openNeeds(store())
-  const suggested = suggestedNeeds(store(), needs)
+  const suggested = suggestedNeeds(store())
   return (
     <OrdersSheet
       needs={needs}
@@ -33,25 +33,12 @@ export default async function OrdersPage({ searchParams }: { readonly searchPara
         count: suggested.length,
       }}
       bench={buyingBench(store(), needs)}
-      orders={openOrders(store()).map(asLine)}
-      closed={closed.slice(0, SHOWN).map(asLine)}
+      orders={openInList(store())}
+      closed={closed.slice(0, SHOWN)}
       earlier={closed.length > SHOWN ? (closed[SHOWN - 1]?.id ?? null) : null}
       isLater={before !== null}
       wanted={supplies.filter(({ wanted }) => wanted > 0)}
       short={shortSupplies(store())}
     />
   )
-}
-
-/** An order as a line of a list. */
-function asLine({ id, supplier, state, lines, openedAt, goodsMinor, postageMinor }: Order): OrderInList {
-  return {
-    id,
-    supplier: supplier.name,
-    state,
-    lines: lines.length,
-    openedAt,
-    totalMinor: goodsMinor + postageMinor,
-    currency: supplier.currency,
-  }
 }

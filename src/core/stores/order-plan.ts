@@ -5,6 +5,7 @@
 import { MipBuilder, solved, type SolveMip } from '../solve/mip'
 import { cutPatterns, type CutPattern } from './cut-patterns'
 import { KERF } from './cut-plan'
+import { reduceBuying } from './reduce-buying'
 import { keysFilledBy, specKey, type StringSpec } from './string-spec'
 
 export interface BuyNeed {
@@ -89,6 +90,17 @@ const PACK = 0.01
  * @param solve - a solver
  */
 export async function planOrder(
+  needs: readonly BuyNeed[],
+  offers: readonly CatalogueOffer[],
+  suppliers: readonly SupplierTerms[],
+  solve: SolveMip,
+): Promise<OrderPlan> {
+  const reduced = reduceBuying(needs, offers, suppliers)
+  return reduced.spread(await planUnreduced(reduced.needs, reduced.offers, suppliers, solve))
+}
+
+/** The plan with every need and offer a row or column of its own. */
+export async function planUnreduced(
   needs: readonly BuyNeed[],
   offers: readonly CatalogueOffer[],
   suppliers: readonly SupplierTerms[],

@@ -2,21 +2,17 @@
  * What must be bought: what was put on the list, and what belongs on it.
  */
 import { and, asc, eq, isNull, ne } from 'drizzle-orm'
+import { found, Refusal } from '@/boundary/refusal'
 import { fittingFigures } from '@/core/fitting/figures'
-import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
-import { bestOffer, cutsIn, fitting, type SortedOut } from '@/core/stores/offers'
-import { specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
-import type { Coil } from '../stores/coils'
-import { FREE_FROM, freeStores } from '../stores/set-aside'
+import { soldByClass } from '@/core/instrument/instrument'
+import { specAt, type StringSpec } from '@/core/stores/string-spec'
+import { houseSettings } from '../house/house'
+import { byPositionId } from '../instruments/instruments'
+import { openJobs } from '../jobs/open-jobs'
+import { stringOf } from '../jobs/string-of'
 import { constructionFrom, specColumns } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
-import { houseSettings } from '../house/house'
-import { allInstruments, byPositionId, positionId, type StoredInstrument } from '../instruments/instruments'
-import { jobsOnStrings, openJobs } from '../jobs/open-jobs'
-import { stringOf } from '../jobs/string-of'
 import { inMm, metres } from '../store/millimetres'
-import { orderDetailsFor, type OrderDetail } from './order-details'
-import { found, Refusal } from '@/boundary/refusal'
 import {
   coverings,
   house,
@@ -27,6 +23,7 @@ import {
   orders,
   positions,
 } from '../store/schema'
+import { orderDetailsFor, type OrderDetail } from './order-details'
 
 export interface Need {
   readonly id: number
@@ -48,8 +45,24 @@ export interface Need {
   readonly lines: readonly OrderDetail[]
 }
 
+/** All that the list is read from. */
+export const LISTED_FROM = [
+  needs,
+  orderedNeeds,
+  orderLines,
+  orders,
+  house,
+  instruments,
+  positions,
+  coverings,
+] as const
+
 /** Open needs, oldest first, each with all that an order must say. */
 export function openNeeds(store: Store): readonly Need[] {
+  return store.kept.get('open needs', LISTED_FROM, () => readNeeds(store))
+}
+
+function readNeeds(store: Store): readonly Need[] {
   const { unit } = houseSettings(store)
   const ordered = onTheWay(store)
   return store.rows
@@ -115,111 +128,11 @@ function onTheWay(
   return ordered
 }
 
-/** A string that belongs on the list and is not on it yet. */
-export interface SuggestedNeed {
+/** A string to be put on the list, for a job or for the stores. */
+export interface WantedString {
   readonly positionId: number
   readonly jobId: number | null
-  readonly string: string
-  readonly why: 'broken, and nothing in the stores fits' | 'too few in the stores'
-  /** How many to get. */
   readonly quantity: number
-}
-
-/**
- * What the stores can't do: broken strings that nothing fits, and charted strings of which fewer cuts are left than the
- * house wants. Strings alike in everything are one; the longest stands for them.
- */
-export function suggestedNeeds(store: Store, onList = openNeeds(store)): readonly SuggestedNeed[] {
-  const { leastSpares } = houseSettings(store)
-  const stores = freeStores(store)
-  const broken = jobsOnStrings(store).flatMap((job): SuggestedNeed[] => {
-    const { row, instrument, position, habits, corrections } = job
-    if (row.coilId !== null || row.sameString || onList.some(({ jobId }) => jobId === row.id)) return []
-    const best = bestOffer(
-      stores,
-      position,
-      soldByClass(instrument),
-      (construction) => fittingFigures(instrument, position, habits, construction, corrections).cut.total,
-    )
-    if (best && best.leaves >= 0) return []
-    return [
-      {
-        positionId: row.positionId,
-        jobId: row.id,
-        string: stringOf(job, position),
-        why: 'broken, and nothing in the stores fits',
-        quantity: 1,
-      },
-    ]
-  })
-  const listed = new Map<string, number>()
-  for (const need of onList.filter(({ jobId }) => jobId === null))
-    listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity - need.met)
-  const short = cutsOfEach(store, stores).flatMap(({ stored, position, key, there }): SuggestedNeed[] => {
-    const quantity = leastSpares - there - (listed.get(key) ?? 0)
-    return quantity <= 0
-      ? []
-      : [
-          {
-            positionId: positionId(stored, position.number),
-            jobId: null,
-            string: stringOf(stored, position),
-            why: 'too few in the stores',
-            quantity,
-          },
-        ]
-  })
-  return [...broken, ...short]
-}
-
-interface Longest {
-  readonly stored: StoredInstrument
-  readonly position: StringPosition
-  readonly key: string
-  /** m */
-  readonly cut: number
-}
-
-/** For each string that a chart asks for the longest place where it goes, with its cut. Charts and habits alone decide it. */
-function longestOfEach(store: Store): readonly Longest[] {
-  return store.kept.get('longest of each', [instruments, positions, coverings, house], () => {
-    const longest = new Map<string, Omit<Longest, 'cut'>>()
-    for (const stored of allInstruments(store)) {
-      for (const position of stored.instrument.positions) {
-        const key = specKey(specAt(position, soldByClass(stored.instrument)))
-        const had = longest.get(key)
-        if (!had || had.position.freeLength < position.freeLength) longest.set(key, { stored, position, key })
-      }
-    }
-    return [...longest.values()].map((one) => ({
-      ...one,
-      cut: fittingFigures(one.stored.instrument, one.position, one.stored.habits).cut.total,
-    }))
-  })
-}
-
-/** How many strings of each kind can be cut from what is there. The stores are kept; so is this, as long as they are. */
-function cutsOfEach(store: Store, stores: SortedOut<Coil>) {
-  return store.kept.get('cuts of each', FREE_FROM, () =>
-    longestOfEach(store).map((one) => ({
-      ...one,
-      there: cutsThere(stores, one.stored, one.position, one.cut),
-    })),
-  )
-}
-
-/** Strings that can be cut for a position from what is exactly right. */
-function cutsThere(
-  stores: SortedOut<Coil>,
-  { instrument }: StoredInstrument,
-  position: StringPosition,
-  cut: number,
-): number {
-  const { end } = specAt(position, soldByClass(instrument))
-  return fitting(stores, position, soldByClass(instrument))
-    .filter(({ fit }) => fit.grade === 'exact')
-    .flatMap(({ coils }) => coils)
-    .reduce((sum, coil) => sum + cutsIn(coil, cut, end), 0)
 }
 
 /**
@@ -227,10 +140,7 @@ function cutsThere(
  *
  * @throws Refusal 409 when a job's string is on it already: two people may have seen the same suggestion
  */
-export function addNeeds(
-  store: Store,
-  wanted: readonly Pick<SuggestedNeed, 'positionId' | 'jobId' | 'quantity'>[],
-): Done<void> {
+export function addNeeds(store: Store, wanted: readonly WantedString[]): Done<void> {
   const jobIds = wanted.flatMap(({ jobId }) => jobId ?? [])
   if (new Set(jobIds).size < jobIds.length)
     throw new Refusal(400, 'One job’s string is put on the list once.')
@@ -262,17 +172,6 @@ export function addNeeds(
   return store.act({ kind: 'need', summary }, () => {
     for (const row of rows) store.rows.insert(needs).values(row).run()
   })
-}
-
-/**
- * Puts on the list what belongs there, however long it is.
- *
- * @throws Refusal 409 when nothing is missing any more
- */
-export function addSuggestedNeeds(store: Store): Done<void> {
-  const suggested = suggestedNeeds(store)
-  if (suggested.length === 0) throw new Refusal(409, 'All that belongs on the list is on it.')
-  return addNeeds(store, suggested)
 }
 
 /** Takes a string off the list. */

@@ -8,7 +8,8 @@ import { outerGauge } from '@/core/strings/construction'
 import { formatLength } from '@/core/units/length'
 import { guarded } from '../csv/formula-guard'
 import { inMm } from '../store/millimetres'
-import type { Order, OrderLine } from './orders'
+import { type OrderLine } from './order-lines'
+import { type Order } from './orders'
 
 export const ORDER_CSV_COLUMNS = [
   'part',

@@ -15,19 +15,14 @@ import { deliveryNote, deskState, handIn } from './desk'
 import { instrumentBySlug } from '../instruments/instruments'
 import { chooseCoil, logBreak } from '../jobs/jobs'
 import { openJobs } from '../jobs/open-jobs'
-import { addNeeds, addSuggestedNeeds, dropNeed, openNeeds, suggestedNeeds } from './need-list'
+import { addNeeds, dropNeed, openNeeds } from './need-list'
+import { addSuggestedNeeds, suggestedNeeds } from './suggested-needs'
 import { orderCsv, orderText } from './order-sheet'
-import {
-  openOrders,
-  cancelOrder,
-  decideSubstitution,
-  markSent,
-  orderById,
-  outstanding,
-  placeOrders,
-  receive,
-  takeAnswer,
-} from './orders'
+import { cancelOrder, decideSubstitution, markSent, takeAnswer } from './answer-order'
+import { outstanding } from './order-lines'
+import { openOrders, orderById } from './orders'
+import { placeOrders } from './place-orders'
+import { receive } from './receive'
 import { coils } from '../store/schema'
 import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './suppliers'
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply } from '../stores/supplies'

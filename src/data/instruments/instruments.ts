@@ -10,7 +10,7 @@ import { parseNote, scientificWord } from '@/core/pitch/note'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { habitChange, houseSettings } from '../house/house'
-import { grouped } from '../store/grouped'
+import { grouped } from '@/core/list/grouped'
 import { inMm, metres } from '../store/millimetres'
 import { coverings, house, instruments, positions } from '../store/schema'
 

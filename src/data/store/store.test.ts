@@ -18,7 +18,7 @@ import { openNeeds } from '../buying/need-list'
 import { Refusal } from '@/boundary/refusal'
 import { changes, coils } from './schema'
 import { logReading, settlingStrings } from '../fitted/settling'
-import { sparesOf } from '../stores/spares'
+import { sparesIn } from '../stores/spares'
 import { todayView } from '../views/today'
 
 const HOUR = 3_600_000
@@ -242,7 +242,7 @@ test('a string that slipped may be put back, and nothing is cut; one that broke,
 
 test('the need list says all that an order must say, and closes when the string is fitted', () => {
   const { jobId } = logBreak(store, lovage(), 22, 'knot').result
-  expect(sparesOf(sortedOut(openCoils(store)), lovage().instrument, jobById(store, jobId).habits)[22]).toBe(
+  expect(sparesIn(sortedOut(openCoils(store)), lovage().instrument, jobById(store, jobId).habits)[22]).toBe(
     'nothing long enough that fits',
   )
   putOnNeedList(store, jobId)

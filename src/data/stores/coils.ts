@@ -6,7 +6,7 @@ import { sortedOut, type StoredCoil, type SortedOut } from '@/core/stores/offers
 import { specKey, type StringEnd } from '@/core/stores/string-spec'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
-import { grouped } from '../store/grouped'
+import { grouped } from '@/core/list/grouped'
 import { inChunks } from '../store/in-chunks'
 import { DUST, inMm, metres } from '../store/millimetres'
 import { found, Refusal } from '@/boundary/refusal'

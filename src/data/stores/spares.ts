@@ -6,7 +6,10 @@ import { fittingFigures } from '@/core/fitting/figures'
 import type { Habits } from '@/core/fitting/habits'
 import { soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { bestOffer, offersFor, type Offer, type SortedOut } from '@/core/stores/offers'
+import type { StoredInstrument } from '../instruments/instruments'
 import type { Store } from '../store/database'
+import { coverings, house, instruments, positions } from '../store/schema'
+import { FREE_FROM, freeStores } from './set-aside'
 import { withCuts, type Coil, type CutCoil } from './coils'
 
 /** Coils that fit a position, best first, each with what its own cut would leave. */
@@ -40,12 +43,17 @@ export function drawnOffers(store: Store, offers: readonly Offer<Coil>[]): reado
   return shown.map((offer, i) => ({ ...offer, coil: drawn[i] as CutCoil }))
 }
 
-/** A few words for each position: the coil to cut, how many cuts it holds. */
-export function sparesOf(
-  coils: SortedOut<Coil>,
-  instrument: Instrument,
-  habits: Habits,
-): Readonly<Record<number, string>> {
+/** A few words for each position of an instrument: the coil to cut, how many cuts it holds. Kept for those looked at. */
+export function sparesOf(store: Store, { id, instrument, habits }: StoredInstrument): Spares {
+  return store.kept.get(`spares of ${id}`, [...FREE_FROM, instruments, positions, coverings, house], () =>
+    sparesIn(freeStores(store), instrument, habits),
+  )
+}
+
+type Spares = Readonly<Record<number, string>>
+
+/** The same from some stores alone. */
+export function sparesIn(coils: SortedOut<Coil>, instrument: Instrument, habits: Habits): Spares {
   return Object.fromEntries(
     instrument.positions.map((position) => {
       const best = bestOffer(

@@ -5,8 +5,8 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { closedOrders, openOrders } from '../buying/orders'
-import { openNeeds, suggestedNeeds } from '../buying/need-list'
+import { closedInList, openInList } from '../buying/orders'
+import { suggestedNeeds } from '../buying/suggested-needs'
 import { prepareWorkshop } from '../demo/prepare'
 import { settlingStrings } from '../fitted/settling'
 import { findString } from '../instruments/find-string'
@@ -17,7 +17,7 @@ import { houseLearned } from '../jobs/learned'
 import { openJobs } from '../jobs/open-jobs'
 import { openStore, type Store } from '../store/database'
 import { cuttingBench } from '../stores/cutting'
-import { freeFor, freeStores } from '../stores/set-aside'
+import { freeFor } from '../stores/set-aside'
 import { drawnOffers, offersAt, sparesOf } from '../stores/spares'
 import { anchorGut } from '../stores/supplies'
 import { actionsLog } from './actions-log'
@@ -77,16 +77,16 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
     30,
     (store) => {
       const stored = instrumentBySlug(store, first(store).instrument.slug)
-      return [instrumentView(store, stored), sparesOf(freeStores(store), stored.instrument, stored.habits)]
+      return [instrumentView(store, stored), sparesOf(store, stored)]
     },
   ],
   ['the stores', 20, (store) => coilsPage(store, COILS)],
   ['a coil', 20, (store) => coilView(store, 1)],
   ['labels', 12, (store) => packetLabels(store, { ids: null, look: 'gut', page: 0 })],
   ['the cutting plan', 24, (store) => cuttingBench(store)],
-  ['the need list', 30, (store) => suggestedNeeds(store, openNeeds(store))],
+  ['the need list', 30, (store) => suggestedNeeds(store)],
   ['the buying', 20, (store) => buyingBench(store)],
-  ['orders', 8, (store) => [openOrders(store), closedOrders(store, 20, null)]],
+  ['orders', 2, (store) => [openInList(store), closedInList(store, 20, null)]],
   ['fittings', 16, (store) => [pastFittings(store, 2), houseLearned(store)]],
   ['the history', 4, (store) => actionsLog(store, 100, {})],
   [

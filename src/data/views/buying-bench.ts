@@ -3,8 +3,10 @@
  */
 import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/order-plan'
 import { FIRST_TUNED, readyFrom, STARTING_TAU } from '@/core/settle/drift'
+import { worthAsking } from '@/core/stores/reduce-buying'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Store } from '../store/database'
+import { catalogueItems } from '../store/schema'
 import { houseSettings } from '../house/house'
 import { openNeeds, type Need } from '../buying/need-list'
 import { occasionsAhead } from './today'
@@ -20,10 +22,15 @@ export interface BuyingDate {
   readonly at: number
 }
 
+type NamedOffer = CatalogueOffer & { readonly part: string; readonly name: string }
+
 export interface BuyingBench {
   /** On the list and not on order. */
   readonly needs: readonly (BuyNeed & { readonly string: string; readonly settlesHours: number })[]
-  readonly offers: readonly (CatalogueOffer & { readonly part: string; readonly name: string })[]
+  /** What could serve any of them; the plan leaves the rest out in any case. */
+  readonly offers: readonly NamedOffer[]
+  /** In all catalogues. */
+  readonly parts: number
   readonly suppliers: readonly (Supplier & SupplierTerms)[]
   readonly dates: readonly BuyingDate[]
   readonly currency: string
@@ -32,24 +39,38 @@ export interface BuyingBench {
 /** Everything the plan is reckoned from, as it stands now. */
 export function buyingBench(store: Store, onList = openNeeds(store)): BuyingBench {
   const { holdsWithinCents, concertHours, currency } = houseSettings(store)
-  const items = catalogue(store)
-  const offers = offersOf(items)
+  const offers = namedOffers(store)
+  const needs = onList
+    .filter(({ toOrder }) => toOrder > 0)
+    .map((need) => ({
+      ...buyNeed(need),
+      string: need.string,
+      settlesHours: settlesHours(need, holdsWithinCents, concertHours),
+    }))
+  const suppliers = allSuppliers(store).map((supplier) => ({
+    ...supplier,
+    arrivesAt: store.now() + supplier.leadDays * DAY,
+  }))
   return {
-    needs: onList
-      .filter(({ toOrder }) => toOrder > 0)
-      .map((need) => ({
-        ...buyNeed(need),
-        string: need.string,
-        settlesHours: settlesHours(need, holdsWithinCents, concertHours),
-      })),
-    offers: offers.map((offer, i) => ({ ...offer, part: items[i]?.part ?? '', name: items[i]?.name ?? '' })),
-    suppliers: allSuppliers(store).map((supplier) => ({
-      ...supplier,
-      arrivesAt: store.now() + supplier.leadDays * DAY,
-    })),
+    needs,
+    offers: worthAsking(offers, needs, suppliers),
+    parts: offers.length,
+    suppliers,
     dates: occasionsAhead(store),
     currency,
   }
+}
+
+/** All catalogues as the plan takes them. They seldom change, and are long. */
+function namedOffers(store: Store): readonly NamedOffer[] {
+  return store.kept.get('offers', [catalogueItems], () => {
+    const items = catalogue(store)
+    return offersOf(items).map((offer, i) => ({
+      ...offer,
+      part: items[i]?.part ?? '',
+      name: items[i]?.name ?? '',
+    }))
+  })
 }
 
 function buyNeed({ id, spec, length, toOrder }: Need): BuyNeed {

@@ -1,7 +1,8 @@
 /**
  * What an instrument's page needs beside its chart: what is broken, how old each string is, and each position's history.
  */
-import { desc, eq, inArray } from 'drizzle-orm'
+import { eq, inArray, lte, sql, type SQL } from 'drizzle-orm'
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core'
 import { samePiece, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from '../store/database'
@@ -16,6 +17,9 @@ export interface HistoryEntry {
   readonly text: string
 }
 
+/** So much of a position's history is told at once. An instrument of many years has hundreds of readings. */
+const TOLD = { broke: 6, fitted: 6, read: 3 } as const
+
 /** What can fall on one moment, in the order it happens. */
 const ORDER: readonly HistoryEntry['what'][] = ['broke', 'fitted', 'read']
 
@@ -24,8 +28,10 @@ export interface PositionView {
   readonly fittedAt: number | null
   /** Its open job, when it is broken. */
   readonly jobId: number | null
-  /** Newest first. */
+  /** The latest, newest first. */
   readonly history: readonly HistoryEntry[]
+  /** How much there is in all. */
+  readonly happened: number
 }
 
 export interface InstrumentView {
@@ -52,7 +58,8 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
       {
         fittedAt: fittedAt.get(p.number) ?? null,
         jobId: jobOf.get(p.number) ?? null,
-        history: history.get(p.number) ?? [],
+        history: history.get(p.number)?.told ?? [],
+        happened: history.get(p.number)?.count ?? 0,
       },
     ]),
   )
@@ -72,62 +79,107 @@ export function openJobNumbers(
   return new Map(open)
 }
 
+interface PositionHistory {
+  readonly told: readonly HistoryEntry[]
+  readonly count: number
+}
+
 function historyByPosition(
   store: Store,
   { instrument, positionIds }: StoredInstrument,
-): ReadonlyMap<number, readonly HistoryEntry[]> {
+): ReadonlyMap<number, PositionHistory> {
   const ids = [...positionIds.values()]
   const byId = new Map(instrument.positions.map((p) => [positionIds.get(p.number) as number, p]))
-  const entries = new Map<number, HistoryEntry[]>()
-  const add = (positionId: number, entry: HistoryEntry) => {
-    const { number } = byId.get(positionId) as StringPosition
-    entries.set(number, [...(entries.get(number) ?? []), entry])
+  const entries = new Map<number, { told: HistoryEntry[]; counts: Map<string, number> }>()
+  const add = (position: StringPosition | undefined, count: number, entry: HistoryEntry) => {
+    if (!position) return
+    const had = entries.get(position.number) ?? { told: [], counts: new Map<string, number>() }
+    had.told.push(entry)
+    had.counts.set(entry.what, count)
+    entries.set(position.number, had)
   }
-  for (const row of store.rows.select().from(breaks).where(inArray(breaks.positionId, ids)).all()) {
-    for (const p of samePiece(instrument, byId.get(row.positionId) as StringPosition)) {
-      add(positionIds.get(p.number) as number, { at: row.at, what: 'broke', text: siteWord(row.site, p) })
-    }
+  for (const row of latestBreaks(store, ids)) {
+    const position = byId.get(row.positionId)
+    for (const p of position ? samePiece(instrument, position) : [])
+      add(p, row.count, { at: row.at, what: 'broke', text: siteWord(row.site, p) })
   }
-  const fitted = store.rows
+  for (const row of latestFittings(store, ids))
+    add(byId.get(row.positionId), row.count, { at: row.at, what: 'fitted', text: fittedText(row) })
+  for (const row of latestReadings(store, ids))
+    add(byId.get(row.positionId), row.count, { at: row.at, what: 'read', text: readText(row) })
+  return new Map(
+    [...entries].map(([number, { told, counts }]) => [
+      number,
+      {
+        told: told.sort((a, b) => b.at - a.at || ORDER.indexOf(b.what) - ORDER.indexOf(a.what)),
+        count: [...counts.values()].reduce((sum, count) => sum + count, 0),
+      },
+    ]),
+  )
+}
+
+/** A row's place among those of its position, the latest first, and how many those are. */
+const among = (positionId: SQLiteColumn, at: SQL | SQLiteColumn) => ({
+  nth: sql<number>`row_number() over (partition by ${positionId} order by ${at} desc)`.as('nth'),
+  count: sql<number>`count(*) over (partition by ${positionId})`.as('of'),
+})
+
+function latestBreaks(store: Store, ids: readonly number[]) {
+  const all = store.rows
+    .select({
+      positionId: breaks.positionId,
+      at: breaks.at,
+      site: breaks.site,
+      ...among(breaks.positionId, breaks.at),
+    })
+    .from(breaks)
+    .where(inArray(breaks.positionId, [...ids]))
+    .as('all_breaks')
+  return store.rows.select().from(all).where(lte(all.nth, TOLD.broke)).all()
+}
+
+function latestFittings(store: Store, ids: readonly number[]) {
+  const at = sql<number>`coalesce(${fittings.at}, ${fittedStrings.fittedAt})`
+  const all = store.rows
     .select({
       positionId: fittedPositions.positionId,
-      fittedAt: fittedStrings.fittedAt,
-      loggedAt: fittings.at,
+      at: at.as('at'),
       cutMm: fittings.cutMm,
       wraps: fittings.wraps,
       coil: coils.label,
+      ...among(fittedPositions.positionId, at),
     })
     .from(fittedPositions)
     .innerJoin(fittedStrings, eq(fittedPositions.fittedId, fittedStrings.id))
     .leftJoin(fittings, eq(fittings.fittedId, fittedStrings.id))
     .leftJoin(coils, eq(coils.id, fittedStrings.coilId))
-    .where(inArray(fittedPositions.positionId, ids))
-    .all()
-  for (const row of fitted) {
-    const measured =
-      row.wraps === null
-        ? 'with the whole set'
-        : row.cutMm === null
-          ? `the same string put back, ${row.wraps} wraps`
-          : `${row.coil ?? 'a string'}, ${Math.round(row.cutMm)} mm cut, ${row.wraps} wraps`
-    add(row.positionId, { at: row.loggedAt ?? row.fittedAt, what: 'fitted', text: measured })
-  }
-  for (const row of store.rows
-    .select()
-    .from(readings)
-    .where(inArray(readings.positionId, ids))
-    .orderBy(desc(readings.at))
-    .all()) {
-    add(row.positionId, {
-      at: row.at,
-      what: 'read',
-      text: `${row.cents > 0 ? '+' : ''}${row.cents} cents${row.broughtBack ? ', brought back' : ''}`.replace(
-        '-',
-        '−',
-      ),
+    .where(inArray(fittedPositions.positionId, [...ids]))
+    .as('all_fittings')
+  return store.rows.select().from(all).where(lte(all.nth, TOLD.fitted)).all()
+}
+
+function fittedText({ coil, cutMm, wraps }: ReturnType<typeof latestFittings>[number]): string {
+  if (wraps === null) return 'with the whole set'
+  return cutMm === null
+    ? `the same string put back, ${wraps} wraps`
+    : `${coil ?? 'a string'}, ${Math.round(cutMm)} mm cut, ${wraps} wraps`
+}
+
+function latestReadings(store: Store, ids: readonly number[]) {
+  const all = store.rows
+    .select({
+      positionId: readings.positionId,
+      at: readings.at,
+      cents: readings.cents,
+      broughtBack: readings.broughtBack,
+      ...among(readings.positionId, readings.at),
     })
-  }
-  for (const list of entries.values())
-    list.sort((a, b) => b.at - a.at || ORDER.indexOf(b.what) - ORDER.indexOf(a.what))
-  return entries
+    .from(readings)
+    .where(inArray(readings.positionId, [...ids]))
+    .as('all_readings')
+  return store.rows.select().from(all).where(lte(all.nth, TOLD.read)).all()
+}
+
+function readText({ cents, broughtBack }: ReturnType<typeof latestReadings>[number]): string {
+  return `${cents > 0 ? '+' : ''}${cents} cents${broughtBack ? ', brought back' : ''}`.replace('-', '−')
 }

@@ -5,7 +5,9 @@ import { inArray } from 'drizzle-orm'
 import type { Store } from '../store/database'
 import { deskState } from '../buying/desk'
 import { lineWords } from '../buying/order-sheet'
-import { orderById, outstanding, substitutionChange, type Order, type OrderLine } from '../buying/orders'
+import { substitutionChange } from '../buying/answer-order'
+import { outstanding, type OrderLine } from '../buying/order-lines'
+import { orderById, type Order } from '../buying/orders'
 import { coils } from '../store/schema'
 
 export interface OrderLineView extends OrderLine {

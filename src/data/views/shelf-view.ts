@@ -8,7 +8,7 @@ import { leadingNames } from '@/core/instrument/names'
 import { settlingStrings } from '../fitted/settling'
 import { allInstruments } from '../instruments/instruments'
 import { jobsOnStrings } from '../jobs/open-jobs'
-import { grouped } from '../store/grouped'
+import { grouped } from '@/core/list/grouped'
 import type { Store } from '../store/database'
 
 export const HANDS = ['broken', 'retune'] as const

@@ -15,7 +15,7 @@ import { orderDetailsFor } from '../buying/order-details'
 import { settlingStrings } from '../fitted/settling'
 import { shelfView, type ShelfAsked } from './shelf-view'
 import { sortedOut } from '@/core/stores/offers'
-import { offersAt, sparesOf } from '../stores/spares'
+import { offersAt, sparesIn } from '../stores/spares'
 import { todayView } from './today'
 
 const HOUR = 3_600_000
@@ -74,7 +74,7 @@ test('a position that broke four times at its disc says so', () => {
 
 test('spares name the coil to cut, the best one first, and never one that is too short', () => {
   const { instrument } = lovage()
-  const spares = sparesOf(sortedOut(openCoils(store)), instrument, DEFAULT_HABITS)
+  const spares = sparesIn(sortedOut(openCoils(store)), instrument, DEFAULT_HABITS)
   expect(spares[22]).toBe('Packet 8, Drawer A3: one cut')
   expect(spares[41]).toMatch(/nothing long enough|next gauge/)
   for (const p of instrument.positions) {

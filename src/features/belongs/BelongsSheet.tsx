@@ -156,7 +156,7 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
           />
         </div>
       </section>
-      <section className="sheet p-4 md:p-5" aria-label="Belonging" aria-live="polite">
+      <section className="sheet p-4 md:p-5" aria-label="Verdict" aria-live="polite">
         {judged.result ? (
           <Judgement result={judged.result} />
         ) : (

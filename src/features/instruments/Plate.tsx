@@ -140,7 +140,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
         </dd>
       </dl>
       <details className="text-sm">
-        <summary className="min-h-8 font-semibold">History of this position ({view.history.length})</summary>
+        <summary className="min-h-8 font-semibold">History of this position ({view.happened})</summary>
         <ul className="ruled mt-1">
           {view.history.map((entry) => (
             <li key={`${entry.at}${entry.what}`} className="grid grid-cols-[6.5rem_3.5rem_1fr] gap-2 py-1">
@@ -152,6 +152,15 @@ export function Plate({ instrument, position, view, now, spare, folded, children
             </li>
           ))}
         </ul>
+        {view.happened > view.history.length && (
+          <Link
+            className="inline-flex min-h-11 items-center underline underline-offset-2"
+            href={pages.historyOf({ on: instrument.slug })}
+            prefetch={false}
+          >
+            What was before, in the history of {instrument.name}
+          </Link>
+        )}
       </details>
     </section>
   )

@@ -10,11 +10,16 @@ import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
+import { PlanTable } from './PlanTable'
 import { getReady, startOrderPlan, type Planning } from '@/workers/plans'
 import type { OrderPlans } from '@/workers/plans.worker'
 
 const HOUR = 3_600_000
 const ANY_TIME = 'whenever it comes'
+
+/** How long a plan may be looked for, s. */
+const LIMITS = { '10 seconds': 10, 'a minute': 60, 'ten minutes': 600 } as const
+type Limit = keyof typeof LIMITS
 
 /** The cheapest way to buy what is on the list in time, and what buying from one supplier would cost. */
 export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
@@ -22,6 +27,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
   const router = useRouter()
   const { act, refused, refuse } = useAct()
   const [date, setDate] = useState(bench.dates.at(-1)?.name ?? ANY_TIME)
+  const [limit, setLimit] = useState<Limit>('a minute')
   const [doing, setDoing] = useState<{ readonly what: string; readonly gap: number | null } | null>(null)
   const [plans, setPlans] = useState<{ readonly of: string; readonly made: OrderPlans } | null>(null)
   const running = useRef<Planning<OrderPlans> | null>(null)
@@ -43,7 +49,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
       by: at === null ? null : at - need.settlesHours * HOUR,
     }))
     setDoing({ what: 'the catalogues', gap: null })
-    running.current = startOrderPlan(needs, bench.offers, bench.suppliers, (what, gap) =>
+    running.current = startOrderPlan(needs, bench.offers, bench.suppliers, LIMITS[limit], (what, gap) =>
       setDoing((had) => had && { what, gap }),
     )
     try {
@@ -84,7 +90,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
       <p className="text-sm text-soft">
         {bench.needs.length === 0
           ? 'Nothing on the list waits to be bought.'
-          : `${bench.needs.length} ${bench.needs.length === 1 ? 'entry' : 'entries'} of the list, ${bench.offers.length} parts of ${bench.suppliers.length} suppliers.`}
+          : `${bench.needs.length} ${bench.needs.length === 1 ? 'entry' : 'entries'} of the list, ${bench.parts} parts of ${bench.suppliers.length} suppliers.`}
       </p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <label className="block text-sm">
@@ -93,6 +99,18 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
             <option>{ANY_TIME}</option>
             {bench.dates.map(({ name }) => (
               <option key={name}>{name}</option>
+            ))}
+          </select>
+        </label>
+        <label className="block text-sm">
+          Look for it at most
+          <select
+            className="entry mt-1"
+            value={limit}
+            onChange={(event) => setLimit(event.target.value as Limit)}
+          >
+            {Object.keys(LIMITS).map((one) => (
+              <option key={one}>{one}</option>
             ))}
           </select>
         </label>
@@ -217,88 +235,5 @@ function UnmetSentence({
       <strong>{string}:</strong> {why}
       {unmet.soonest === null ? '.' : `; the soonest is ${text(unmet.soonest)}.`}
     </p>
-  )
-}
-
-function PlanTable({
-  title,
-  plan,
-  bench,
-  isMain,
-  onWrite,
-}: {
-  readonly title: string
-  readonly plan: OrderPlan
-  readonly bench: BuyingBench
-  readonly isMain: boolean
-  readonly onWrite: () => void
-}) {
-  const { timeZone } = useHouse()
-  const offers = new Map(bench.offers.map((offer) => [offer.id, offer]))
-  const stringOf = (id: number) => bench.needs.find((need) => need.id === id)?.string ?? ''
-  return (
-    <div className="mt-4 border-t border-ink pt-2">
-      <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h3 className="text-lg font-semibold">{title}</h3>
-        <span className="plate-figure text-3xl leading-none">
-          {moneyText(plan.totalMinor, bench.currency)}
-        </span>
-      </div>
-      <p className="text-sm text-soft">
-        {plan.gap === 0
-          ? 'Proven the cheapest: no gap is left.'
-          : `Proven to within ${(plan.gap * 100).toFixed(1)} % of the cheapest.`}
-      </p>
-      {plan.bySupplier.map((part) => {
-        const supplier = bench.suppliers.find(({ id }) => id === part.supplierId)
-        if (!supplier) return null
-        return (
-          <div key={part.supplierId} className="mt-3">
-            <h4 className="font-semibold">
-              {supplier.name}
-              <span className="ml-2 text-sm font-normal text-soft">
-                here {dayText(supplier.arrivesAt, timeZone)}
-              </span>
-            </h4>
-            <ul className="ruled text-sm">
-              {plan.lines
-                .filter(({ offerId }) => offers.get(offerId)?.supplierId === supplier.id)
-                .map(({ offerId, packs, fills }) => {
-                  const offer = offers.get(offerId)
-                  return (
-                    <li key={offerId} className="grid grid-cols-[2.5rem_1fr_auto] gap-2 py-1.5">
-                      <span className="font-semibold">{packs} ×</span>
-                      <span>
-                        {offer?.name}
-                        <span className="block text-soft">
-                          {offer?.part};{' '}
-                          {fills
-                            .map(
-                              ({ needId, strings }) =>
-                                `${strings > 1 ? `${strings} × ` : ''}${stringOf(needId)}`,
-                            )
-                            .join(', ')}
-                        </span>
-                      </span>
-                      <span className="whitespace-nowrap">
-                        {moneyText((offer?.priceMinor ?? 0) * packs, supplier.currency)}
-                      </span>
-                    </li>
-                  )
-                })}
-            </ul>
-            <p className="text-right text-sm">
-              goods {moneyText(part.goodsMinor, supplier.currency)}, postage{' '}
-              {part.postageMinor === 0 ? 'free' : moneyText(part.postageMinor, supplier.currency)}
-              {supplier.currency !== bench.currency &&
-                `; ${moneyText(part.totalMinor, bench.currency)} in all`}
-            </p>
-          </div>
-        )
-      })}
-      <button type="button" className={`button mt-3 ${isMain ? 'button-main' : ''}`} onClick={onWrite}>
-        {plan.bySupplier.length === 1 ? 'Write this order' : 'Write these orders'}
-      </button>
-    </div>
   )
 }

@@ -3,19 +3,9 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
+import type { OrderInList } from '@/data/buying/orders'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
-
-export interface OrderInList {
-  readonly id: number
-  readonly supplier: string
-  readonly state: string
-  readonly lines: number
-  readonly openedAt: number
-  /** Goods and postage, minor units. */
-  readonly totalMinor: number
-  readonly currency: string
-}
 
 interface OrderListProps {
   readonly open: readonly OrderInList[]

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
-import type { SuggestedNeed } from '@/data/buying/need-list'
+import type { SuggestedNeed } from '@/data/buying/suggested-needs'
 
 interface SuggestionsProps {
   /** The first of them, told. */

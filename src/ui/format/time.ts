@@ -1,46 +1,37 @@
 /**
  * Days and hours as the house reads them.
  */
-/** `Tuesday 24 November` */
-export function dayText(at: number, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-  }).format(at)
+const FORMS = {
+  day: { weekday: 'long', day: 'numeric', month: 'long' },
+  date: { day: 'numeric', month: 'short', year: 'numeric' },
+  weekday: { weekday: 'short', day: 'numeric', month: 'short' },
+  clock: { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  numbers: { year: 'numeric', month: 'numeric', day: 'numeric' },
+} as const satisfies Readonly<Record<string, Intl.DateTimeFormatOptions>>
+
+const made = new Map<string, Intl.DateTimeFormat>()
+
+/** A format is costly to make, and a page of history has a hundred dates: each is made once. */
+function format(form: keyof typeof FORMS, timeZone: string): Intl.DateTimeFormat {
+  const key = `${form} ${timeZone}`
+  const had = made.get(key) ?? new Intl.DateTimeFormat('en-GB', { timeZone, ...FORMS[form] })
+  made.set(key, had)
+  return had
 }
 
+/** `Tuesday 24 November` */
+export const dayText = (at: number, timeZone: string) => format('day', timeZone).format(at)
+
 /** `24 Nov 2026` */
-export function dateText(at: number, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-  }).format(at)
-}
+export const dateText = (at: number, timeZone: string) => format('date', timeZone).format(at)
 
 /** `Tue 24 Nov, 14:05` */
 export function momentText(at: number, timeZone: string): string {
-  const day = new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-  }).format(at)
-  return `${day}, ${clockText(at, timeZone)}`
+  return `${format('weekday', timeZone).format(at)}, ${clockText(at, timeZone)}`
 }
 
 /** `14:05` */
-export function clockText(at: number, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  }).format(at)
-}
+export const clockText = (at: number, timeZone: string) => format('clock', timeZone).format(at)
 
 /** Units that a distance in time is told in, the longest first, ms. */
 const UNITS = [
@@ -71,12 +62,7 @@ export function nearText(at: number, now: number, timeZone: string): string {
 
 /** The date in a time zone: year, month and day. */
 function dateIn(at: number, timeZone: string): number {
-  const parts = new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    year: 'numeric',
-    month: 'numeric',
-    day: 'numeric',
-  }).formatToParts(at)
+  const parts = format('numbers', timeZone).formatToParts(at)
   const part = (type: string) => Number(parts.find((one) => one.type === type)?.value)
   return Date.UTC(part('year'), part('month') - 1, part('day'))
 }

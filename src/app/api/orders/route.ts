@@ -1,6 +1,6 @@
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
-import { placeOrders } from '@/data/buying/orders'
+import { placeOrders } from '@/data/buying/place-orders'
 import { PlaceRequest } from '@/boundary/requests/orders'
 
 /** Writes a plan down as orders. */

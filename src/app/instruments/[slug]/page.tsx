@@ -1,5 +1,4 @@
 import type { Metadata } from 'next'
-import { freeStores } from '@/data/stores/set-aside'
 import { store } from '@/data/store/database'
 import { instrumentView } from '@/data/views/instrument-view'
 import { instrumentBySlug, type StoredInstrument } from '@/data/instruments/instruments'
@@ -26,7 +25,7 @@ export default async function Page({ params, searchParams }: Props) {
       view={instrumentView(store(), onDesk)}
       start={start}
       now={store().now()}
-      spares={sparesOf(freeStores(store()), onDesk.instrument, onDesk.habits)}
+      spares={sparesOf(store(), onDesk)}
     />
   )
 }

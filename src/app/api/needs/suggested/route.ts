@@ -1,6 +1,6 @@
 import { handle } from '@/app/api/handle'
 import { Nothing } from '@/boundary/handle'
-import { addSuggestedNeeds } from '@/data/buying/need-list'
+import { addSuggestedNeeds } from '@/data/buying/suggested-needs'
 import { store } from '@/data/store/database'
 
 /** Puts all on the need list that belongs there, as it stands when this arrives. */

@@ -1,7 +1,8 @@
 import { store } from '@/data/store/database'
 import { deskState } from '@/data/buying/desk'
 import { Nothing } from '@/boundary/handle'
-import { orderById, takeAnswer } from '@/data/buying/orders'
+import { takeAnswer } from '@/data/buying/answer-order'
+import { orderById } from '@/data/buying/orders'
 import { Refusal } from '@/boundary/refusal'
 import { byId } from '../../../by-id'
 

@@ -1,5 +1,5 @@
 import { store } from '@/data/store/database'
-import { decideSubstitution } from '@/data/buying/orders'
+import { decideSubstitution } from '@/data/buying/answer-order'
 import { DecideRequest } from '@/boundary/requests/orders'
 import { byId } from '../../../by-id'
 

@@ -1,5 +1,5 @@
 import { store } from '@/data/store/database'
-import { receive } from '@/data/buying/orders'
+import { receive } from '@/data/buying/receive'
 import { ReceiveRequest } from '@/boundary/requests/orders'
 import { byId } from '../../../by-id'
 

@@ -2,7 +2,7 @@ import { store } from '@/data/store/database'
 import { handIn } from '@/data/buying/desk'
 import { Nothing } from '@/boundary/handle'
 import { orderCsv } from '@/data/buying/order-sheet'
-import { markSent, toSend } from '@/data/buying/orders'
+import { markSent, toSend } from '@/data/buying/answer-order'
 import { byId } from '../../../by-id'
 
 /** Sends an order to its supplier's desk. */
