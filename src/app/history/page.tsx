@@ -9,7 +9,7 @@ import { oneOf, textOf, type Asked } from '../asked'
 
 export const metadata: Metadata = { title: 'History' }
 
-const SHOWN = 120
+const SHOWN = 60
 const KINDS = Object.keys(HISTORY_KINDS) as HistoryKind[]
 
 /** `?on=` an instrument, `?kind=` of action, `?day=` up to which; `?before=` goes back, `?steps=shown` tells the steps too. */
