@@ -1,8 +1,7 @@
 /**
- * Every figure of one fitting, for this very string on this very pin.
+ * All figures of one fitting, from the pin’s slack to the cut.
  */
 import { gaugeOf, samePiece, spanOf, type Instrument, type StringPosition } from '../instrument/instrument'
-import { lengthOfPins, meanSpacing, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
 import { isKnotted, isOnFoot, knotConsumption, type HeadFastening } from '../knots/fastenings'
 import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
 import { helped } from '../settle/stretching'
@@ -33,12 +32,13 @@ import {
   turnsToTakeUp,
   type Bank,
 } from '../winding/pin'
-import { sidewaysPull, slackForWraps, slackOfPull, wrapsFromSlack } from '../winding/slack'
+import { wrapsFromSlack } from '../winding/slack'
 import { NO_CORRECTIONS, type Corrections } from './corrections'
-import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
+import type { Habits } from './habits'
 import { headWay, isCutFlush, layOf, wrapsWanted } from './head-way'
-import { anchorReason, isThin, isWire, type AnchorReason } from './thin'
 import { withHouseKnot } from './house-knot'
+import { pulledAside, slackFigures, type SlackFigures } from './slack-figures'
+import { anchorReason, isThin, isWire, type AnchorReason } from './thin'
 
 export interface KeyFigures {
   /** Turns of the pin from snug to pitch. */
@@ -53,29 +53,6 @@ export interface KeyFigures {
   readonly settling: number
   /** Semitones that the last quarter turn of the pin or peg brings it up by; null where it draws more than the whole stretch. */
   readonly quarterTurn: number | null
-}
-
-export interface SlackFigures {
-  /** Beyond the pin, m; zero where the stretch alone gives the wanted wraps. */
-  readonly length: number
-  readonly reach: NeckReach
-  /** Sideways at mid-length, m, and counted in string spacings. */
-  readonly pull: number
-  readonly pullInStrings: number
-  /** True where the stretch alone winds on more wraps than are wanted. */
-  readonly stretchAloneIsMore: boolean
-  /** What the house's own rule of thumb would give on this string. */
-  readonly rule: SlackRule
-}
-
-/** The house's rule of thumb, in the way that it judges by. */
-export interface SlackRule {
-  readonly by: Habits['slackBy']
-  /** Pins for an interval, strings for a pull; the length itself for a length, m. */
-  readonly amount: number
-  readonly length: number
-  readonly wraps: number
-  readonly within: boolean
 }
 
 export interface StringFigures {
@@ -157,7 +134,7 @@ export function fittingFigures(
   )
   const [first, second] = strings as unknown as readonly [StringFigures, StringFigures?]
   const all = second
-    ? [first, { ...second, pair: pulledAside(instrument, first, second.slack.length) }]
+    ? [first, { ...second, pair: pulledAside(instrument, first.position, second.slack.length) }]
     : strings
   return {
     strings: all,
@@ -249,71 +226,6 @@ function stringFigures(
     standHigher: pin.threadPitch === null ? null : standHigher(pin.threadPitch, wraps),
     standsAt: pin.threadPitch === null ? null : pin.height + standHigher(pin.threadPitch, wraps),
     turnsOut: pin.threadPitch === null ? 0 : wraps,
-  }
-}
-
-/** The first string of a wire is pulled aside to leave the slack of the second. */
-function pulledAside(
-  instrument: Instrument,
-  { position }: StringFigures,
-  slack: number,
-): NonNullable<StringFigures['pair']> {
-  const pull = sidewaysPull(position.freeLength, slack)
-  const spacing = meanSpacing(instrument)
-  return { pull, pullInStrings: spacing > 0 ? pull / spacing : 0 }
-}
-
-interface SlackFor {
-  readonly gauge: number
-  readonly stretch: number
-  readonly lay: WrapLay
-  /** Wraps that the slack and the stretch are to give by the sum. */
-  readonly wanted: number
-  /** Wraps that come out more than the sum says, by the house's own fittings. */
-  readonly more: number
-}
-
-function slackFigures(
-  instrument: Instrument,
-  position: StringPosition,
-  habits: Habits,
-  { gauge, stretch, lay, wanted, more }: SlackFor,
-): SlackFigures {
-  const { diameter } = position.head.pin
-  const forWanted = slackForWraps(wanted, diameter, gauge, stretch, lay)
-  const length = Math.max(0, forWanted)
-  const pull = sidewaysPull(position.freeLength, length)
-  const spacing = spacingAt(instrument, position)
-  const counting = { rule: habits.spacing, toward: habits.slackToward }
-  const rule = ((): Pick<SlackRule, 'amount' | 'length'> => {
-    switch (habits.slackBy) {
-      case 'length past the pin':
-        return { amount: habits.slackLength, length: habits.slackLength }
-      case 'pins':
-        return {
-          amount: SLACK_INTERVALS[habits.slackInterval],
-          length: lengthOfPins(instrument, position, SLACK_INTERVALS[habits.slackInterval], counting),
-        }
-      case 'sideways pull':
-        return {
-          amount: habits.slackStrings,
-          length: slackOfPull(position.freeLength, habits.slackStrings * spacing),
-        }
-    }
-  })()
-  const ruleWraps = Math.max(0, wrapsFromSlack(rule.length, diameter, gauge, stretch, lay) + more)
-  return {
-    length,
-    pull,
-    reach: pinsReached(instrument, position, length, counting),
-    pullInStrings: spacing > 0 ? pull / spacing : 0,
-    stretchAloneIsMore: forWanted < 0,
-    rule: {
-      ...rule,
-      by: habits.slackBy,
-      wraps: ruleWraps,
-      within: ruleWraps >= WRAPS_BAND.least && ruleWraps <= WRAPS_BAND.most,
-    },
   }
 }
 

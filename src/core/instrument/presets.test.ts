@@ -2,7 +2,8 @@
 import { chartLine } from '../chart/chart-line'
 import { findings } from '../chart/findings'
 import { FAMILIES, type Family } from './family'
-import { fromPreset, readNotes } from './presets'
+import { fromPreset } from './presets'
+import { readNotes } from './read-notes'
 import { readLengths } from './read-lengths'
 
 const RANGES: Record<Family, readonly [notes: string, restTuning: string]> = {

@@ -17,7 +17,11 @@ import {
   positionId,
   type StoredInstrument,
 } from '../instruments/instruments'
-import { chooseCoil, finishJob, jobById, logBreak, putOnNeedList } from '../jobs/jobs'
+import { chooseCoil } from '../jobs/coil-of-job'
+import { finishJob } from '../jobs/finish-job'
+import { jobById } from '../jobs/job'
+import { logBreak } from '../jobs/log-break'
+import { putOnNeedList } from '../jobs/need-of-job'
 import { openJobs } from '../jobs/open-jobs'
 import { metres } from '../store/millimetres'
 import { openTails, trimTail } from '../fitted/parked-tails'

@@ -8,7 +8,7 @@ import type { TailFastening } from '@/core/knots/fastenings'
 import type { Done, Store } from '../store/database'
 import { changeHouse, houseSettings } from './house'
 import { instrumentBySlug } from '../instruments/instruments'
-import { jobById, unfinished } from '../jobs/jobs'
+import { jobById, unfinished } from '../jobs/job'
 import { stringOf } from '../jobs/string-of'
 import { instruments, jobs } from '../store/schema'
 

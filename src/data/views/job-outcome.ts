@@ -4,7 +4,7 @@
 import { eq } from 'drizzle-orm'
 import type { Store } from '../store/database'
 import { fittedById } from '../fitted/fitted'
-import { jobById, type Job } from '../jobs/jobs'
+import { jobById, type Job } from '../jobs/job'
 import { fittings } from '../store/schema'
 import { settlingOf, type Settling } from '../fitted/settling'
 

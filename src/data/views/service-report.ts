@@ -7,7 +7,7 @@ import { materialWord, outerGauge } from '@/core/strings/construction'
 import { formatLength } from '@/core/units/length'
 import { siteFacts, siteWord } from '@/core/wear/break-sites'
 import type { JobOutcome } from './job-outcome'
-import type { Job } from '../jobs/jobs'
+import type { Job } from '../jobs/job'
 import { metres } from '../store/millimetres'
 
 const MINUTE = 60_000

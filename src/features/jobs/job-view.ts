@@ -10,7 +10,7 @@ import type { Asked, StepKey } from '@/core/fitting/step'
 import type { Member } from '@/core/fitting/together'
 import { positionAt, type Instrument } from '@/core/instrument/instrument'
 import type { Construction } from '@/core/strings/construction'
-import type { Job } from '@/data/jobs/jobs'
+import type { Job } from '@/data/jobs/job'
 
 export interface JobView {
   readonly jobId: number

@@ -4,7 +4,7 @@
 import { knotsFor, type KnotChoice } from '@/core/fitting/choose-knot'
 import type { TailFastening } from '@/core/knots/fastenings'
 import { outerGauge } from '@/core/strings/construction'
-import type { Job } from '@/data/jobs/jobs'
+import type { Job } from '@/data/jobs/job'
 import { lookOf, type StringLook } from '@/drawings/knot/string-look'
 
 export interface StringToTie {

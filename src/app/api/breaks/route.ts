@@ -2,7 +2,7 @@ import { BreakRequest } from '@/boundary/requests/breaks'
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
 import { instrumentBySlug } from '@/data/instruments/instruments'
-import { logBreak } from '@/data/jobs/jobs'
+import { logBreak } from '@/data/jobs/log-break'
 
 export function POST(request: Request) {
   return handle(request, BreakRequest, ({ instrument, string, site }) => {

@@ -1,4 +1,5 @@
-import { fromPreset, readNotes } from '@/core/instrument/presets'
+import { fromPreset } from '@/core/instrument/presets'
+import { readNotes } from '@/core/instrument/read-notes'
 import { readLengths } from '@/core/instrument/read-lengths'
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import type { Job } from '@/data/jobs/jobs'
+import type { Job } from '@/data/jobs/job'
 import { JobHeader, type Stage } from '@/features/jobs/JobHeader'
 import { NamesAs } from '@/ui/units'
 

@@ -1,7 +1,7 @@
 import { notFound, redirect } from 'next/navigation'
 import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
-import { jobById, type Job } from '@/data/jobs/jobs'
+import { jobById, type Job } from '@/data/jobs/job'
 import { orNotFound } from '../../or-not-found'
 
 type Params = Promise<{ id: string }>

@@ -7,7 +7,7 @@ import { houseSettings } from '@/data/house/house'
 import { jobOutcome } from '@/data/views/job-outcome'
 import { OutcomeSheet } from '@/features/jobs/OutcomeSheet'
 import { jobsTogether } from '@/data/jobs/jobs-together'
-import type { Job } from '@/data/jobs/jobs'
+import type { Job } from '@/data/jobs/job'
 import { JobSheet } from '../JobSheet'
 import { loadJob } from '../load-job'
 

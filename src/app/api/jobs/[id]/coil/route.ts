@@ -1,5 +1,5 @@
 import { store } from '@/data/store/database'
-import { chooseCoil } from '@/data/jobs/jobs'
+import { chooseCoil } from '@/data/jobs/coil-of-job'
 import { CoilRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 

@@ -1,6 +1,6 @@
 import { store } from '@/data/store/database'
 import { lengthOf } from '@/boundary/length-text'
-import { finishJob } from '@/data/jobs/jobs'
+import { finishJob } from '@/data/jobs/finish-job'
 import { FinishRequest } from '@/boundary/requests/jobs'
 import { byId } from '../../../by-id'
 

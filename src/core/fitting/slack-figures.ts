@@ -1,0 +1,96 @@
+/**
+ * How much slack to leave, by each way of judging it.
+ */
+import type { Instrument, StringPosition } from '../instrument/instrument'
+import { lengthOfPins, meanSpacing, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
+import type { WrapLay } from '../winding/lay'
+import { sidewaysPull, slackForWraps, slackOfPull, wrapsFromSlack } from '../winding/slack'
+import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
+
+export interface SlackFigures {
+  /** Beyond the pin, m; zero where the stretch alone gives the wanted wraps. */
+  readonly length: number
+  readonly reach: NeckReach
+  /** Sideways at mid-length, m, and counted in string spacings. */
+  readonly pull: number
+  readonly pullInStrings: number
+  /** True where the stretch alone winds on more wraps than are wanted. */
+  readonly stretchAloneIsMore: boolean
+  /** What the house's own rule of thumb would give on this string. */
+  readonly rule: SlackRule
+}
+
+/** The house's rule of thumb, in the way that it judges by. */
+export interface SlackRule {
+  readonly by: Habits['slackBy']
+  /** Pins for an interval, strings for a pull; the length itself for a length, m. */
+  readonly amount: number
+  readonly length: number
+  readonly wraps: number
+  readonly within: boolean
+}
+
+/** The first string of a wire is pulled aside to leave the slack of the second. */
+export function pulledAside(
+  instrument: Instrument,
+  position: StringPosition,
+  slack: number,
+): { readonly pull: number; readonly pullInStrings: number } {
+  const pull = sidewaysPull(position.freeLength, slack)
+  const spacing = meanSpacing(instrument)
+  return { pull, pullInStrings: spacing > 0 ? pull / spacing : 0 }
+}
+
+interface SlackFor {
+  readonly gauge: number
+  readonly stretch: number
+  readonly lay: WrapLay
+  /** Wraps that the slack and the stretch are to give by the sum. */
+  readonly wanted: number
+  /** Wraps that come out more than the sum says, by the house's own fittings. */
+  readonly more: number
+}
+
+export function slackFigures(
+  instrument: Instrument,
+  position: StringPosition,
+  habits: Habits,
+  { gauge, stretch, lay, wanted, more }: SlackFor,
+): SlackFigures {
+  const { diameter } = position.head.pin
+  const forWanted = slackForWraps(wanted, diameter, gauge, stretch, lay)
+  const length = Math.max(0, forWanted)
+  const pull = sidewaysPull(position.freeLength, length)
+  const spacing = spacingAt(instrument, position)
+  const counting = { rule: habits.spacing, toward: habits.slackToward }
+  const rule = ((): Pick<SlackRule, 'amount' | 'length'> => {
+    switch (habits.slackBy) {
+      case 'length past the pin':
+        return { amount: habits.slackLength, length: habits.slackLength }
+      case 'pins':
+        return {
+          amount: SLACK_INTERVALS[habits.slackInterval],
+          length: lengthOfPins(instrument, position, SLACK_INTERVALS[habits.slackInterval], counting),
+        }
+      case 'sideways pull':
+        return {
+          amount: habits.slackStrings,
+          length: slackOfPull(position.freeLength, habits.slackStrings * spacing),
+        }
+    }
+  })()
+  const ruleWraps = Math.max(0, wrapsFromSlack(rule.length, diameter, gauge, stretch, lay) + more)
+  return {
+    length,
+    pull,
+    reach: pinsReached(instrument, position, length, counting),
+    pullInStrings: spacing > 0 ? pull / spacing : 0,
+    stretchAloneIsMore: forWanted < 0,
+    rule: {
+      ...rule,
+      by: habits.slackBy,
+      wraps: ruleWraps,
+      within: ruleWraps >= WRAPS_BAND.least && ruleWraps <= WRAPS_BAND.most,
+    },
+  }
+}

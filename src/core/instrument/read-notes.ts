@@ -1,0 +1,33 @@
+/**
+ * The range of an instrument as people write it.
+ */
+import { parseNote, scaleDown, semitoneNumber, type Note } from '../pitch/note'
+
+/** The most strings an instrument here can have. */
+const MOST = 120
+
+/**
+ * Reads the notes of an instrument: a range such as `C2 to C7`, which runs by the scale, or the notes one by one from
+ * the shortest.
+ *
+ * @throws RangeError with a sentence that can be shown
+ */
+export function readNotes(text: string): readonly Note[] {
+  const words = text
+    .trim()
+    .split(/\s*(?:,|;|\s)\s*/)
+    .filter((word) => word !== '')
+  const range = /^([a-g]-?\d)\s*(?:to|-|–|…|\.\.)\s*([a-g]-?\d)$/i.exec(text.trim())
+  const notes = range
+    ? inOrder(parseNote(range[1] as string), parseNote(range[2] as string))
+    : words.map((word) => ({ ...parseNote(word), accidental: 0 as const }))
+  if (notes.length === 0)
+    throw new RangeError('Expected the notes, such as “C2 to C7”, or one by one from the shortest.')
+  if (notes.length > MOST)
+    throw new RangeError(`That would be ${notes.length} strings; expected ${MOST} at most.`)
+  return notes
+}
+
+function inOrder(a: Note, b: Note): readonly Note[] {
+  return semitoneNumber(a) >= semitoneNumber(b) ? scaleDown(a, b) : scaleDown(b, a)
+}
