@@ -3,7 +3,8 @@
  */
 import { seeded } from '@/core/random/seeded'
 import { planCuts } from '@/core/stores/cut-plan'
-import { planOrder, type BuyNeed, type CatalogueOffer } from '@/core/stores/order-plan'
+import { type BuyNeed, type CatalogueOffer } from '@/core/stores/buying'
+import { planOrder } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
 import { highsSolver } from '@/workers/solver'
 import { warmUp } from '@/workers/warm-up'

@@ -3,16 +3,13 @@ import { worthCutting } from '@/core/stores/worth-cutting'
 import { seeded } from '@/core/random/seeded'
 import { CUT_COST, KERF, planCuts, type CoilLeft, type CutJob } from '@/core/stores/cut-plan'
 import {
-  planOrder,
-  planUnreduced,
-  planWithOne,
   postageOf,
-  unmetBecause,
   type BuyNeed,
   type CatalogueOffer,
   type OrderPlan,
   type SupplierTerms,
-} from '@/core/stores/order-plan'
+} from '@/core/stores/buying'
+import { planOrder, planUnreduced, planWithOne, unmetBecause } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
 import { highsSolver } from './solver'
 

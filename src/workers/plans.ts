@@ -3,7 +3,7 @@
  */
 import { proxy, wrap, type Remote } from 'comlink'
 import type { CoilLeft, CutJob, CutPlan } from '@/core/stores/cut-plan'
-import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/order-plan'
+import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/buying'
 import type { OrderPlans, PlanProgress, PlansApi } from './plans.worker'
 
 export interface Planning<T> {

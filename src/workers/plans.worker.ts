@@ -3,16 +3,8 @@
  */
 import { expose } from 'comlink'
 import { planCuts, type CoilLeft, type CutJob, type CutPlan } from '@/core/stores/cut-plan'
-import {
-  planOrder,
-  planWithOne,
-  unmetBecause,
-  type BuyNeed,
-  type CatalogueOffer,
-  type OrderPlan,
-  type SupplierTerms,
-  type Unmet,
-} from '@/core/stores/order-plan'
+import { type BuyNeed, type CatalogueOffer, type OrderPlan, type SupplierTerms } from '@/core/stores/buying'
+import { planOrder, planWithOne, unmetBecause, type Unmet } from '@/core/stores/order-plan'
 import { highsSolver } from './solver'
 import { warmUp } from './warm-up'
 

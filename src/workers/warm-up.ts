@@ -1,7 +1,8 @@
 /**
  * A made-up buying plan that is solved before the real one: WebAssembly is compiled in earnest only while it runs.
  */
-import { planOrder, type BuyNeed, type CatalogueOffer } from '@/core/stores/order-plan'
+import { type BuyNeed, type CatalogueOffer } from '@/core/stores/buying'
+import { planOrder } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
 import { highsSolver } from './solver'
 

@@ -3,74 +3,19 @@
  * sets, stock, postage and free postage. Exact; and beside it the best that one supplier alone can do.
  */
 import { MipBuilder, solved, type SolveMip } from '../solve/mip'
+import {
+  type BuyNeed,
+  type SupplierTerms,
+  type CatalogueOffer,
+  type OrderPlan,
+  type Fill,
+  type SupplierPart,
+  postageOf,
+} from './buying'
 import { cutPatterns, type CutPattern } from './cut-patterns'
 import { KERF } from './cut-plan'
 import { reduceBuying } from './reduce-buying'
-import { keysFilledBy, specKey, type StringSpec } from './string-spec'
-
-export interface BuyNeed {
-  readonly id: number
-  readonly spec: StringSpec
-  /** Of each string, m. */
-  readonly length: number
-  readonly quantity: number
-  /** The time it must have come by; null when any time will do. */
-  readonly by: number | null
-}
-
-export interface SupplierTerms {
-  readonly id: number
-  /** Minor units of the house's currency for one of the supplier's. */
-  readonly rate: number
-  readonly postageMinor: number
-  /** Goods worth at least this go without postage; null when there is no such limit. */
-  readonly freeOverMinor: number | null
-  /** When an order sent now would come. */
-  readonly arrivesAt: number
-}
-
-export interface CatalogueOffer {
-  readonly id: number
-  readonly supplierId: number
-  readonly priceMinor: number
-  /** Packs the supplier has. */
-  readonly stock: number
-  /** What is in a pack; a set has several. */
-  readonly contents: readonly {
-    readonly spec: StringSpec
-    readonly length: number
-    readonly pieces: number
-  }[]
-}
-
-export interface OrderPlan {
-  /** Each line with the strings that are cut from it, need by need. */
-  readonly lines: readonly {
-    readonly offerId: number
-    readonly packs: number
-    readonly fills: readonly Fill[]
-  }[]
-  readonly bySupplier: readonly SupplierPart[]
-  /** In the house's currency, minor units. */
-  readonly totalMinor: number
-  /** Strings that nobody can send in time. */
-  readonly unmet: readonly { readonly needId: number; readonly quantity: number }[]
-  readonly gap: number
-}
-
-/** Strings of one need that come out of a line. */
-export interface Fill {
-  readonly needId: number
-  readonly strings: number
-}
-
-/** What one supplier is to send; goods and postage in the supplier's currency, the total in the house's. */
-export interface SupplierPart {
-  readonly supplierId: number
-  readonly goodsMinor: number
-  readonly postageMinor: number
-  readonly totalMinor: number
-}
+import { keysFilledBy, specKey } from './string-spec'
 
 /** A way to cut pieces of an offer, with the column that says how many are cut so. */
 interface CutWay {
@@ -80,6 +25,7 @@ interface CutWay {
 
 /** Weighs more than any string can cost, so that a string is left out only when nobody can send it. */
 const UNMET = 1e7
+
 /** Breaks ties toward fewer packs. */
 const PACK = 0.01
 
@@ -216,14 +162,6 @@ export async function planUnreduced(
       .map(({ need, column }) => ({ needId: need.id, quantity: value(column) })),
     gap: answer.gap,
   }
-}
-
-/** Postage for goods of a worth, in the supplier's minor units. */
-export function postageOf(
-  { postageMinor, freeOverMinor }: Pick<SupplierTerms, 'postageMinor' | 'freeOverMinor'>,
-  goodsMinor: number,
-): number {
-  return freeOverMinor !== null && goodsMinor >= freeOverMinor ? 0 : postageMinor
 }
 
 /**

@@ -3,7 +3,7 @@
  * list is solved as fast as a harpist's short one. The cheapest plan of what is left is a cheapest plan of the whole.
  */
 import { grouped } from '../list/grouped'
-import type { BuyNeed, CatalogueOffer, Fill, OrderPlan, SupplierTerms } from './order-plan'
+import type { BuyNeed, CatalogueOffer, Fill, OrderPlan, SupplierTerms } from './buying'
 import { keysFilledBy, specKey } from './string-spec'
 
 export interface ReducedBuying {

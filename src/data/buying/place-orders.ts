@@ -4,7 +4,7 @@
 import { eq } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import { cutsIn } from '@/core/stores/offers'
-import { postageOf, type Fill } from '@/core/stores/order-plan'
+import { postageOf, type Fill } from '@/core/stores/buying'
 import { keysFilledBy, specKey } from '@/core/stores/string-spec'
 import type { Done, Store } from '../store/database'
 import { orderedNeeds, orders, suppliers } from '../store/schema'

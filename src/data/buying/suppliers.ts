@@ -2,7 +2,7 @@
  * Suppliers, their terms and their catalogues.
  */
 import { asc, eq } from 'drizzle-orm'
-import type { CatalogueOffer } from '@/core/stores/order-plan'
+import type { CatalogueOffer } from '@/core/stores/buying'
 import type { CatalogueItem, SoldPacket } from '@/core/stores/catalogue-cells'
 import { constructionFrom, specColumns, type ConstructionColumns } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'

@@ -1,7 +1,7 @@
 /**
  * What the order plan needs to know: the open needs, the catalogues, the terms, and by when things must be here.
  */
-import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/order-plan'
+import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/buying'
 import { FIRST_TUNED, readyFrom, STARTING_TAU } from '@/core/settle/drift'
 import { worthAsking } from '@/core/stores/reduce-buying'
 import { coreMaterial } from '@/core/strings/construction'

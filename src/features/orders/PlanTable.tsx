@@ -1,5 +1,5 @@
 import { moneyText } from '@/core/stores/money'
-import type { OrderPlan } from '@/core/stores/order-plan'
+import type { OrderPlan } from '@/core/stores/buying'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
