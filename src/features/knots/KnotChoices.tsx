@@ -65,7 +65,7 @@ export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefO
                   )
                 }
               >
-                TailEnd this one
+                Tie this one
               </button>
             )}
           </li>

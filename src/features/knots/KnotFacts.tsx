@@ -77,8 +77,8 @@ export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
         }}
       >
         <p className="text-sm text-soft">
-          TailEnd one yourself, untie it, and measure from the board to where the tag began. Every cut with
-          this knot then goes by yours.
+          Tie one yourself, untie it, and measure from the board to where the tag began. Every cut with this
+          knot then goes by yours.
         </p>
         <div className="mt-2 flex flex-wrap items-start gap-3">
           <div className="w-28">

@@ -44,7 +44,12 @@ export function OrdersSheet({
   const { act, refused } = useAct()
   const put = ({ positionId, jobId, quantity }: SuggestedNeed) =>
     act(calls.addNeeds, { wanted: [{ positionId, jobId, quantity }] }, 'Put on the need list.')
-  const putAll = () => act(calls.addSuggestedNeeds, {}, 'All that belongs on the need list is on it.')
+  const putAll = () =>
+    act(
+      calls.addSuggestedNeeds,
+      {},
+      suggested.count === 1 ? 'Put on the need list.' : `${suggested.count} strings put on the need list.`,
+    )
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
