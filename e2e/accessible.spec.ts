@@ -83,6 +83,7 @@ for (const light of ['day', 'backstage'] as const) {
         '/history',
         '/house',
         '/house/habits',
+        '/house/dates',
         '/house/fittings',
         '/knots',
         '/knots?knot=plain%20becket',

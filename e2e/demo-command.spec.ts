@@ -1,4 +1,4 @@
-/** The demo's command: brought up, brought up again with nothing lost, and started over. */
+/** The commands: the demo brought up, brought up again with nothing lost, and started over; a house of one's own. */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import os from 'node:os'
@@ -16,11 +16,18 @@ interface Demo {
   readonly url: string
 }
 
-/** Runs `bin/demo` until it says that the server is ready. */
-async function demo(...words: string[]): Promise<Demo> {
+const demo = (...words: string[]) =>
+  bringUp(COMMAND, words, { TAUT_DATA: folder, TAUT_DEMO_DATE: '2026-12-10T18:00' })
+
+/** Runs a command until the server answers. */
+async function bringUp(
+  command: string,
+  words: readonly string[],
+  settings: Readonly<Record<string, string>>,
+): Promise<Demo> {
   const port = await freePort()
-  const env = { ...process.env, PORT: String(port), TAUT_DATA: folder, TAUT_DEMO_DATE: '2026-12-10T18:00' }
-  const child = spawn(COMMAND, words, { env, detached: true })
+  const env = { ...process.env, PORT: String(port), ...settings }
+  const child = spawn(command, words, { env, detached: true })
   let said = ''
   child.stdout.on('data', (piece) => {
     said += String(piece)
@@ -91,4 +98,25 @@ test('words it does not know, and dates it can’t read, are answered in a sente
   expect(date.stderr).toContain(
     'TAUT_DEMO_DATE: expected a date such as 2026-12-10 or 2026-12-10T19:30, got “someday”.',
   )
+})
+
+test('a house of one’s own begins empty in the user’s data directory, and goes on from where it was', async ({
+  request,
+}) => {
+  test.setTimeout(120_000)
+  const home = mkdtempSync(path.join(os.tmpdir(), 'taut-start-'))
+  const own = () => bringUp(path.resolve('bin', 'start'), [], { TAUT_DATA: '', XDG_DATA_HOME: home })
+  const first = await own()
+  expect(first.said()).toContain(`An empty house in ${home}/taut-pinset`)
+  expect(await (await request.get(first.url)).text()).toContain('Three questions')
+  const begun = await request.post(`${first.url}/api/house`, {
+    data: { name: 'Alder Yard', unit: 'in', currency: 'GBP', timeZone: 'Europe/London' },
+  })
+  expect(begun.ok()).toBe(true)
+  await end(first.process, 'SIGTERM')
+  const second = await own()
+  expect(second.said()).toContain('Going on with what is in')
+  expect(await (await request.get(second.url)).text()).toContain('Alder Yard')
+  await end(second.process, 'SIGTERM')
+  rmSync(home, { recursive: true, force: true })
 })

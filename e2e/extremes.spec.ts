@@ -31,6 +31,7 @@ const PAGES = [
   '/history?before=x&before=y',
   '/house',
   '/house/habits',
+  '/house/dates',
   '/house/fittings',
   '/knots',
 ]

@@ -5,12 +5,15 @@ import './globals.css'
 import type { Metadata, Viewport } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
-import { store } from '@/data/store/database'
+import { isVisiting, store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 import { AtHandProvider } from '@/ui/find/at-hand'
+import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
+import { BenchSwitch } from '@/ui/shell/BenchSwitch'
 import { DoneBar } from '@/ui/shell/DoneBar'
 import { KeyList } from '@/ui/shell/KeyList'
 import { Navigation } from '@/ui/shell/Navigation'
+import { VisitBar } from '@/ui/shell/VisitBar'
 import { HouseProvider } from '@/ui/units'
 
 export const metadata: Metadata = {
@@ -21,19 +24,27 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const light = (await cookies()).get('light')?.value === 'backstage' ? 'backstage' : 'day'
+  const kept = await cookies()
+  const light = kept.get('light')?.value === 'backstage' ? 'backstage' : 'day'
+  const bench = kept.get(AT_THE_BENCH)?.value
   const {
     name,
     unit,
     timeZone,
+    referenceA,
+    people,
     habits: { octaveNames, gutTop },
   } = houseSettings(store())
   return (
     <html lang="en-GB" data-light={light}>
       <body>
-        <HouseProvider house={{ name, unit, timeZone, octaveNames, gutTop }}>
+        <HouseProvider house={{ name, unit, timeZone, octaveNames, gutTop, referenceA }}>
           <AtHandProvider>
-            <Navigation light={light} />
+            {isVisiting() && <VisitBar />}
+            <Navigation
+              light={light}
+              bench={<BenchSwitch people={people} now={people.find((one) => one === bench) ?? null} />}
+            />
             <DoneBar>
               <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">
                 {children}

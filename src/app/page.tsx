@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { houseSettings, isBegun } from '@/data/house/house'
+import { BeginningSheet } from '@/features/beginning/BeginningSheet'
 import { todayView } from '@/data/views/today'
 import { textOf, type Asked } from './asked'
 import { TodayPage } from './TodayPage'
@@ -9,6 +10,7 @@ export const metadata: Metadata = { title: 'Today · Taut Pinset' }
 
 /** `?all=yes` shows every line of every list. */
 export default async function Page({ searchParams }: { readonly searchParams: Asked }) {
+  if (!isBegun(store())) return <BeginningSheet />
   const whole = textOf(await searchParams, 'all') !== ''
   return (
     <TodayPage

@@ -9,7 +9,7 @@ import type { BreakRequest } from './requests/breaks'
 import type { ChartRequest } from './requests/chart'
 import type { CuttingRequest } from './requests/cutting'
 import type { HabitRequest } from './requests/habits'
-import type { HouseRequest } from './requests/house'
+import type { BeginRequest, HouseRequest } from './requests/house'
 import type {
   CoilRequest,
   CoveredRequest,
@@ -28,6 +28,7 @@ import type {
   ReceiveRequest,
   WantRequest,
 } from './requests/orders'
+import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
 import type { ReadingRequest } from './requests/settling'
 import type {
   AnchorsRequest,
@@ -36,7 +37,13 @@ import type {
   MoveRequest,
   SupplyRequest,
 } from './requests/stores'
-import type { CatalogueRequest, TermsRequest } from './requests/suppliers'
+import type {
+  CatalogueLineRequest,
+  CatalogueRequest,
+  NewSupplierRequest,
+  RetireRequest,
+  TermsRequest,
+} from './requests/suppliers'
 import type { TrimRequest } from './requests/tails'
 import type { StringRequest } from './string-request'
 
@@ -53,7 +60,7 @@ export interface Acted {
  */
 export interface Call<Body extends object, Answer extends object = Acted> {
   readonly path: string
-  readonly method: 'GET' | 'POST' | 'PATCH' | 'PUT'
+  readonly method: 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE'
   /** Only for the types; never set. */
   readonly types?: { readonly body: Body; readonly answer: Answer }
 }
@@ -90,6 +97,10 @@ type Opened = Acted & { readonly jobId: number }
 /** An instrument as it comes to stand on the shelf. */
 export type Shelved = Acted & { readonly slug: string; readonly name: string }
 
+interface Visit {
+  readonly visiting: boolean
+}
+
 export const calls = {
   find: (name: string, at: string | null) =>
     ask<{ readonly readings: readonly ShelfReading[] }>(
@@ -115,7 +126,14 @@ export const calls = {
 
   setHabit: post<HabitRequest>('/api/habits'),
   measureKnot: post<KnotMeasuredRequest>('/api/knots'),
+  visitShelf: post<Nothing, Visit>('/api/visit'),
+  leaveShelf: { path: '/api/visit', method: 'DELETE' } as Call<Nothing, Visit>,
+  beginHouse: post<BeginRequest>('/api/house'),
   changeHouse: patch<HouseRequest>('/api/house'),
+
+  addDates: post<OccasionsRequest>('/api/dates'),
+  changeDate: (id: number) => post<OccasionRequest>(`/api/dates/${id}/change`),
+  dropDate: (id: number) => post<Nothing>(`/api/dates/${id}/drop`),
 
   newInstrument: post<NewInstrumentRequest, Shelved>('/api/instruments'),
   instrumentFromFile: post<InstrumentFileRequest, Shelved>('/api/instruments/file'),
@@ -142,6 +160,9 @@ export const calls = {
   decide: (id: number) => post<DecideRequest>(`/api/orders/${id}/decide`),
   receive: (id: number) => post<ReceiveRequest>(`/api/orders/${id}/receive`),
   cancelOrder: (id: number) => post<Nothing>(`/api/orders/${id}/cancel`),
+  addSupplier: post<NewSupplierRequest, Acted & { readonly slug: string }>('/api/suppliers'),
+  retireSupplier: (slug: string) => post<RetireRequest>(`/api/suppliers/${slug}/retire`),
+  addCatalogueLine: (slug: string) => post<CatalogueLineRequest>(`/api/suppliers/${slug}/items`),
   changeTerms: (slug: string) => post<TermsRequest>(`/api/suppliers/${slug}/terms`),
   replaceCatalogue: (slug: string) => put<CatalogueRequest>(`/api/suppliers/${slug}/catalogue`),
 } as const

@@ -45,13 +45,18 @@ function handle<T extends object>(
 ): Promise<Response> {
   const key = request.headers.get('x-action-key')
   return answerTo(async () => {
-    if (request.headers.get('sec-fetch-site') === 'cross-site')
-      throw new Refusal(400, 'This request came from another site.')
+    refuseOtherSites(request)
     const body = checked(await bodyOf(request), shape)
     if (key === null) return answer(body)
     if (!ACTION_KEY.test(key)) throw new Refusal(400, 'The action’s key is not right.')
     return keepOnce(key, fingerprint(request, body), () => answer(body))
   }, key !== null)
+}
+
+/** @throws Refusal 400 when a page of another site asks */
+export function refuseOtherSites(request: Request): void {
+  if (request.headers.get('sec-fetch-site') === 'cross-site')
+    throw new Refusal(400, 'This request came from another site.')
 }
 
 function fingerprint(request: Request, body: object): string {

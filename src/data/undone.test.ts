@@ -38,7 +38,16 @@ import { isRefusal } from '@/boundary/refusal'
 import { putOnShelf } from './instruments/put-on-shelf'
 import { journaled } from './store/schema'
 import { logReading, settlingStrings } from './fitted/settling'
-import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './buying/suppliers'
+import {
+  allSuppliers,
+  catalogue,
+  changeTerms,
+  replaceCatalogue,
+  addItem,
+  newSupplier,
+  retireSupplier,
+} from './buying/suppliers'
+import { addOccasions, allOccasions, changeOccasion, dropOccasion } from './house/occasions'
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply, wantSupply } from './stores/supplies'
 
 let store: Store
@@ -272,6 +281,34 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
     ),
   'terms change': (r) =>
     some(r, allSuppliers(store), ({ slug }) => changeTerms(store, slug, { leadDays: Math.floor(r() * 20) })),
+  'a supplier is added': (r) =>
+    newSupplier(store, {
+      name: `Supplier ${Math.floor(r() * 4)}`,
+      currency: 'EUR',
+      rate: 1,
+      postageMinor: 400,
+      freeOverMinor: null,
+      leadDays: 3,
+    }),
+  'a supplier is given up': (r) =>
+    some(r, allSuppliers(store), ({ slug }) => retireSupplier(store, slug, r() < 0.7)),
+  'a part is typed in': (r) =>
+    some(r, allSuppliers(store), ({ slug }) =>
+      some(r, catalogue(store), (item) => addItem(store, slug, { ...item, part: `own ${r().toFixed(3)}` })),
+    ),
+  'dates are added': (r) =>
+    addOccasions(
+      store,
+      [1, 2].map((day) => ({
+        name: 'Walk',
+        at: store.now() + Math.floor(day * r() * 1e9),
+        hours: null,
+        instruments: [],
+      })),
+    ),
+  'a date is changed': (r) =>
+    some(r, allOccasions(store), ({ id, ...date }) => changeOccasion(store, id, { ...date, hours: 3 })),
+  'a date is taken away': (r) => some(r, allOccasions(store), ({ id }) => dropOccasion(store, id)),
   'a catalogue is replaced': (r) =>
     some(r, allSuppliers(store), ({ slug, id }) =>
       replaceCatalogue(store, slug, catalogue(store, id).slice(0, 40)),

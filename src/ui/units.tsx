@@ -12,6 +12,8 @@ export interface HouseView {
   readonly octaveNames: NameScheme
   /** What the top of a harp strung with gut has. */
   readonly gutTop: HarpTop
+  /** What a new instrument is tuned to, Hz. */
+  readonly referenceA: number
 }
 
 const HouseContext = createContext<HouseView>({
@@ -20,6 +22,7 @@ const HouseContext = createContext<HouseView>({
   timeZone: 'UTC',
   octaveNames: 'E-to-F octaves',
   gutTop: 'as charted',
+  referenceA: 440,
 })
 
 /** Gives every screen what it must know of the house. */

@@ -10,6 +10,7 @@ export default function HouseLayout({ children }: { children: ReactNode }) {
         sheets={[
           [pages.house, 'House'],
           [pages.houseHabits, 'Habits'],
+          [pages.dates, 'Dates'],
           [pages.fittings, 'Worked out and measured'],
         ]}
       />

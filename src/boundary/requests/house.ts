@@ -1,17 +1,40 @@
-import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  IsTimeZone,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator'
 import { CURRENCIES } from '@/core/stores/money'
 
-export class HouseRequest {
+/** The three things that a house begins with, and its place on the globe, which the browser knows. */
+export class BeginRequest {
+  @MaxLength(60, { message: 'A name of at most 60 letters.' })
+  @IsNotEmpty({ message: 'Give the house a name: your own will do.' })
+  @IsString()
+  name!: string
+
   @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
   unit!: 'mm' | 'in'
 
+  @IsIn(CURRENCIES, { message: 'Choose a currency.' })
+  currency!: string
+
+  @IsTimeZone({ message: 'There is no such time zone.' })
+  timeZone!: string
+}
+
+export class HouseRequest extends BeginRequest {
   @Max(20, { message: 'More than 20 of each string is a shop.' })
   @Min(0, { message: 'There can’t be fewer than none.' })
   @IsInt({ message: 'Spares: expected a whole number.' })
   leastSpares!: number
-
-  @IsIn(CURRENCIES, { message: 'Choose a currency.' })
-  currency!: string
 
   @Min(2, { message: 'Nobody retunes for less than two cents.' })
   @Max(60, { message: 'Let no string fall by more than 60 cents before it is brought back.' })
@@ -27,4 +50,16 @@ export class HouseRequest {
   @Max(30, { message: 'More than 30 cents is out of tune to anyone.' })
   @IsNumber({}, { message: 'Holds within: expected a number of cents.' })
   holdsWithinCents!: number
+
+  @Max(470, { message: 'Above 470 Hz strings would be strained: raise the reference A string by string.' })
+  @Min(380, { message: 'Below 380 Hz is no reference A that anyone tunes to.' })
+  @IsNumber({}, { message: 'Reference A: expected a frequency in Hz, such as 440.' })
+  referenceA!: number
+
+  @MaxLength(40, { each: true, message: 'A name of at most 40 letters.' })
+  @IsNotEmpty({ each: true, message: 'A person needs a name.' })
+  @IsString({ each: true })
+  @ArrayMaxSize(60, { message: 'At most sixty people.' })
+  @IsArray({ message: 'Expected a list of names.' })
+  people!: string[]
 }

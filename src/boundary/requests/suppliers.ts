@@ -3,8 +3,10 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
+  IsNotEmpty,
   IsNumber,
   IsPositive,
   IsString,
@@ -13,6 +15,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
+import { CURRENCIES } from '@/core/stores/money'
 import type { CatalogueCells } from '@/core/stores/catalogue-cells'
 import { FILE_UNITS, type FileUnit } from '@/core/units/file-unit'
 
@@ -37,6 +40,21 @@ export class TermsRequest {
   @Min(0, { message: 'The lead time can’t be less than nothing.' })
   @IsInt({ message: 'The lead time: expected a whole number of days.' })
   leadDays!: number
+}
+
+export class NewSupplierRequest extends TermsRequest {
+  @MaxLength(60, { message: 'A name of at most 60 letters.' })
+  @IsNotEmpty({ message: 'Say who it is.' })
+  @IsString({ message: 'Say who it is.' })
+  name!: string
+
+  @IsIn(CURRENCIES, { message: 'Choose the money that it is paid in.' })
+  currency!: string
+}
+
+export class RetireRequest {
+  @IsBoolean({ message: 'Say whether it is still bought at.' })
+  retired!: boolean
 }
 
 const LONGEST = 300
@@ -76,6 +94,17 @@ export class CatalogueRequest {
   @ArrayMinSize(1, { message: 'There is no row in it that can be taken.' })
   @IsArray()
   rows!: CatalogueCellsRequest[]
+
+  @ValidateNested()
+  @Type(() => UnitsRequest)
+  units!: UnitsRequest
+}
+
+/** One line of a catalogue, typed. */
+export class CatalogueLineRequest {
+  @ValidateNested()
+  @Type(() => CatalogueCellsRequest)
+  row!: CatalogueCellsRequest
 
   @ValidateNested()
   @Type(() => UnitsRequest)

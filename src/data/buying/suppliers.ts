@@ -5,6 +5,7 @@ import { asc, eq } from 'drizzle-orm'
 import type { CatalogueOffer } from '@/core/stores/buying'
 import type { CatalogueItem, SoldPacket } from '@/core/stores/catalogue-cells'
 import { constructionFrom, specColumns, type ConstructionColumns } from '../store/construction-columns'
+import { addressOf } from '../store/address-of'
 import type { Done, Store } from '../store/database'
 import { inMm, metres } from '../store/millimetres'
 import { found, Refusal } from '@/boundary/refusal'
@@ -19,6 +20,8 @@ export interface Supplier {
   readonly postageMinor: number
   readonly freeOverMinor: number | null
   readonly leadDays: number
+  /** Since when nothing is bought there any more, ms; null while it is. */
+  readonly retiredAt: number | null
 }
 
 export interface StoredItem extends CatalogueItem {
@@ -150,15 +153,60 @@ export function offersOf(items: readonly StoredItem[]): readonly CatalogueOffer[
 }
 
 /** Changes a supplier's terms. */
-export function changeTerms(
-  store: Store,
-  slug: string,
-  terms: Partial<Pick<Supplier, 'rate' | 'postageMinor' | 'freeOverMinor' | 'leadDays'>>,
-): Done<void> {
+export function changeTerms(store: Store, slug: string, terms: Partial<Terms>): Done<void> {
   const supplier = supplierBySlug(store, slug)
   return store.act({ kind: 'supplier', summary: `The terms of ${supplier.name} changed` }, () => {
     store.rows.update(suppliers).set(terms).where(eq(suppliers.id, supplier.id)).run()
   })
+}
+
+type Terms = Pick<Supplier, 'rate' | 'postageMinor' | 'freeOverMinor' | 'leadDays'>
+
+/**
+ * Adds a supplier, under an address that no other has.
+ *
+ * @throws Refusal 409 when there is one of that name, 400 when the name has no letter to make an address of
+ */
+export function newSupplier(
+  store: Store,
+  { name, currency, ...terms }: Terms & Pick<Supplier, 'name' | 'currency'>,
+): { readonly actionId: number; readonly slug: string } {
+  const slug = addressOf(name)
+  if (!/^[a-z]/.test(slug)) throw new Refusal(400, 'The name must begin with a letter from A to Z.', 'name')
+  if (store.rows.select({ id: suppliers.id }).from(suppliers).where(eq(suppliers.slug, slug)).get())
+    throw new Refusal(409, `There is a supplier called “${name}” already.`, 'name')
+  const { actionId } = store.act({ kind: 'supplier', summary: `${name} added to the suppliers` }, () =>
+    addSupplier(store, { slug, name, currency, ...terms, retiredAt: null }),
+  )
+  return { actionId, slug }
+}
+
+/** Stops buying at a supplier, or begins again. What was bought there stays as it is. */
+export function retireSupplier(store: Store, slug: string, retired: boolean): Done<void> {
+  const { id, name } = supplierBySlug(store, slug)
+  const summary = retired ? `Nothing more is bought at ${name}` : `${name} is bought at again`
+  return store.act({ kind: 'supplier', summary }, () => {
+    store.rows
+      .update(suppliers)
+      .set({ retiredAt: retired ? store.now() : null })
+      .where(eq(suppliers.id, id))
+      .run()
+  })
+}
+
+/**
+ * Adds a line to a supplier's catalogue.
+ *
+ * @throws Refusal 409 when it has a part of that number
+ */
+export function addItem(store: Store, slug: string, item: CatalogueItem): Done<void> {
+  const supplier = supplierBySlug(store, slug)
+  const there = catalogue(store, supplier.id).some(({ part }) => part === item.part)
+  if (there) throw new Refusal(409, `${supplier.name} has a part ${item.part} already.`, 'part')
+  return store.act(
+    { kind: 'supplier', summary: `${item.name} added to the catalogue of ${supplier.name}` },
+    () => insertItems(store, supplier.id, [item]),
+  )
 }
 
 /** Adds a supplier; belongs inside an action. */

@@ -62,7 +62,11 @@ export function loadShelf(
     { kind: 'supplier', summary: 'Three suppliers with their catalogues, and the small things on the bench' },
     () => {
       for (const supplier of files.suppliers)
-        insertItems(store, addSupplier(store, supplier), files.catalogues.get(supplier.slug) ?? [])
+        insertItems(
+          store,
+          addSupplier(store, { ...supplier, retiredAt: null }),
+          files.catalogues.get(supplier.slug) ?? [],
+        )
       for (const supply of files.supplies) insertSupply(store, supply)
     },
   )

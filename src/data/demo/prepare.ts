@@ -3,7 +3,7 @@
  */
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
 import path from 'node:path'
-import { houseSettings } from '../house/house'
+import { houseRow, houseSettings } from '../house/house'
 import { openStore, type Store } from '../store/database'
 import { house } from '../store/schema'
 import { layWorkshop, type WorkshopSize } from './lay-workshop'
@@ -53,10 +53,9 @@ function prepareWith(folder: string, demoDate: string | undefined, layOut: LayOu
   let at = today
   const store = openStore({ folder: aside, machine: () => at, syncAtClose: true })
   store.act({ kind: 'house', summary: 'The house set up' }, () => {
-    const { habits, ...row } = houseSettings(store)
     store.rows
       .insert(house)
-      .values({ id: 1, ...row, habits: JSON.stringify(habits) })
+      .values({ id: 1, ...houseRow({ ...houseSettings(store), name: 'The Lantern Shelf' }) })
       .run()
   })
   layOut(store, today, (time) => {

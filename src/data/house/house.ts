@@ -2,6 +2,7 @@
  * What the house has set: units, habits, tolerances.
  */
 import { DEFAULT_HABITS, type HabitChange, type Habits } from '@/core/fitting/habits'
+import { Refusal } from '@/boundary/refusal'
 import type { Store } from '../store/database'
 import { house } from '../store/schema'
 
@@ -20,10 +21,14 @@ export interface House {
   readonly leastSpares: number
   /** How long a concert lasts, h. */
   readonly concertHours: number
+  /** What new instruments are tuned to, Hz. */
+  readonly referenceA: number
+  /** Who works here, for the record. */
+  readonly people: readonly string[]
 }
 
 const STARTING: House = {
-  name: 'The Lantern Shelf',
+  name: '',
   unit: 'mm',
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   habits: DEFAULT_HABITS,
@@ -32,6 +37,8 @@ const STARTING: House = {
   currency: 'EUR',
   leastSpares: 1,
   concertHours: 2,
+  referenceA: 440,
+  people: [],
 }
 
 /** The house's settings; what was never set keeps its default. */
@@ -52,7 +59,34 @@ function readHouse(store: Store): House {
     currency: row.currency,
     leastSpares: row.leastSpares,
     concertHours: row.concertHours,
+    referenceA: row.referenceA,
+    people: JSON.parse(row.people) as string[],
   }
+}
+
+/** Whether the house has been begun: an empty folder has settings that nobody chose. */
+export function isBegun(store: Store): boolean {
+  return store.kept.get(
+    'begun',
+    [house],
+    () => store.rows.select({ id: house.id }).from(house).get() !== undefined,
+  )
+}
+
+/**
+ * Begins a house in an empty folder: its name, unit and money; the rest has its defaults.
+ *
+ * @throws Refusal 409 when it has been begun
+ */
+export function beginHouse(store: Store, begun: Pick<House, 'name' | 'unit' | 'currency' | 'timeZone'>) {
+  if (isBegun(store))
+    throw new Refusal(409, 'The house has been begun already; change its settings under House.')
+  return changeHouse(store, begun, `${begun.name} begun`)
+}
+
+/** Settings as their row. */
+export function houseRow({ habits, people, ...plain }: House) {
+  return { ...plain, habits: JSON.stringify(habits), people: JSON.stringify(people) }
 }
 
 /** Habits as they stand in a row: only those that were set. */
@@ -63,7 +97,7 @@ export function habitChange(json: string): HabitChange {
 /** Changes settings, as one action. */
 export function changeHouse(store: Store, change: Partial<House>, summary = 'House settings changed') {
   const next = { ...houseSettings(store), ...change }
-  const row = { ...next, habits: JSON.stringify(next.habits) }
+  const row = houseRow(next)
   return store.act({ kind: 'house', summary }, () => {
     store.rows
       .insert(house)

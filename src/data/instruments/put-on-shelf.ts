@@ -3,6 +3,7 @@
  */
 import { eq } from 'drizzle-orm'
 import type { Instrument } from '@/core/instrument/instrument'
+import { addressOf } from '../store/address-of'
 import type { Store } from '../store/database'
 import { addInstrument } from './instruments'
 import { Refusal } from '@/boundary/refusal'
@@ -19,11 +20,7 @@ export function putOnShelf(
   instrument: Instrument,
 ): { readonly actionId: number; readonly slug: string; readonly name: string } {
   const name = instrument.name.trim()
-  const slug = name
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
+  const slug = addressOf(name)
   if (!/^[a-z]/.test(slug)) throw new Refusal(400, 'The name must begin with a letter from A to Z.', 'name')
   const there =
     TAKEN.includes(slug) ||

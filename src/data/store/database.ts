@@ -19,6 +19,8 @@ export interface Store {
   /** Carries out one action in one transaction, journaled. */
   act<T>(details: ActionDetails, write: () => T): Done<T>
   undo(actionId: number): Done<void>
+  /** Notes in the history who does what is done meanwhile. */
+  as<T>(by: string | null, work: () => T): T
   /** A statement that is asked often: made once, and then only run. */
   prepared<Statement>(name: string, make: (rows: Store['rows']) => Statement): Statement
   /** Values that are kept until what they rest on is written. */
@@ -76,6 +78,15 @@ export function openStore({ folder, demoDate, machine, syncAtClose = false, hear
     },
     act: (details, write) => journal.act(details, write),
     undo: (actionId) => journal.undo(actionId),
+    as: (by, work) => {
+      const before = journal.by
+      journal.by = by
+      try {
+        return work()
+      } finally {
+        journal.by = before
+      }
+    },
     close: () => {
       db.pragma('synchronous = FULL')
       if (syncAtClose) db.pragma('wal_checkpoint(TRUNCATE)')
@@ -95,13 +106,23 @@ function migrated(db: Database.Database, rows: Store['rows']): boolean {
   return count() !== before
 }
 
-const held = globalThis as { tautStore?: Store }
+const held = globalThis as { tautStore?: Store; tautVisited?: Store | undefined }
 
-/** The running server's store; `TAUT_DATA` names its folder, `TAUT_DEMO_DATE` the demo's today. */
+/** The folder of the house that is served: `TAUT_DATA`. */
+export const houseFolder = () => process.env.TAUT_DATA ?? path.join(process.cwd(), 'data')
+
+/** The running server's store: the house's own, or the one that is being visited. `TAUT_DEMO_DATE` is the demo's today. */
 export function store(): Store {
-  held.tautStore ??= openStore({
-    folder: process.env.TAUT_DATA ?? path.join(process.cwd(), 'data'),
-    demoDate: process.env.TAUT_DEMO_DATE,
-  })
+  if (held.tautVisited) return held.tautVisited
+  held.tautStore ??= openStore({ folder: houseFolder(), demoDate: process.env.TAUT_DEMO_DATE })
   return held.tautStore
+}
+
+/** Whether another house than the own one is served. */
+export const isVisiting = () => held.tautVisited !== undefined
+
+/** Serves the house of another folder from now on; null goes back to the own one. */
+export function visit(folder: string | null): void {
+  held.tautVisited?.close()
+  held.tautVisited = folder === null ? undefined : openStore({ folder, demoDate: process.env.TAUT_DEMO_DATE })
 }

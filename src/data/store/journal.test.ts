@@ -51,10 +51,10 @@ test('each row is kept before and after, under its action and its time', () => {
       change.after && JSON.parse(change.after),
     ]),
   ).toEqual([
-    [null, { id, name: 'Walk', at: 1 }],
+    [null, { id, name: 'Walk', at: 1, hours: null, instruments: '[]' }],
     [
-      { id, name: 'Walk', at: 1 },
-      { id, name: 'Walk', at: 7 },
+      { id, name: 'Walk', at: 1, hours: null, instruments: '[]' },
+      { id, name: 'Walk', at: 7, hours: null, instruments: '[]' },
     ],
   ])
   expect(kept[0]?.actionId).toBe(actionId)
@@ -140,7 +140,7 @@ test('the file is in WAL mode, its keys are enforced, and opening it again chang
   expect(dates()).toEqual([['Walk', 1]])
   const raw = new Database(path.join(folder, 'taut-pinset.sqlite'), { readonly: true })
   expect(raw.pragma('journal_mode', { simple: true })).toBe('wal')
-  expect(raw.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get()).toEqual({ n: 10 })
+  expect(raw.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get()).toEqual({ n: 11 })
   raw.close()
   expect(() =>
     store.act({ kind: 'x', summary: 'A cut of no coil' }, () =>

@@ -36,6 +36,8 @@ interface ActionRow {
 
 export class Journal {
   private openAction: number | null = null
+  /** Who is at the bench, for the record. */
+  by: string | null = null
   private readonly columns = new Map<string, readonly string[]>()
 
   constructor(
@@ -95,8 +97,10 @@ export class Journal {
     if (this.openAction !== null) throw new Error('expected one action at a time, got one inside another')
     const carryOut = this.db.transaction(() => {
       const { lastInsertRowid } = this.db
-        .prepare('INSERT INTO action (at, kind, summary, instrument_id, undoes) VALUES (?, ?, ?, ?, ?)')
-        .run(this.now(), kind, summary, instrumentId ?? null, undoes)
+        .prepare(
+          'INSERT INTO action (at, kind, summary, by, instrument_id, undoes) VALUES (?, ?, ?, ?, ?, ?)',
+        )
+        .run(this.now(), kind, summary, this.by, instrumentId ?? null, undoes)
       this.openAction = Number(lastInsertRowid)
       try {
         return { actionId: this.openAction, result: write() }

@@ -76,6 +76,10 @@ export const house = sqliteTable('house', {
   leastSpares: integer('least_spares').notNull().default(1),
   /** How long a concert lasts, h: so long must strings hold. */
   concertHours: real('concert_hours').notNull().default(2),
+  /** What new instruments are tuned to, Hz. */
+  referenceA: real('reference_a_hz').notNull().default(440),
+  /** Names of the people who work here: JSON. */
+  people: text('people').notNull().default('[]'),
 })
 
 /** One row: how far the demo's clock runs from the machine's. */
@@ -473,6 +477,8 @@ export const suppliers = sqliteTable(
     postageMinor: integer('postage_minor').notNull(),
     freeOverMinor: integer('free_over_minor'),
     leadDays: integer('lead_days').notNull(),
+    /** Since when nothing is bought there any more. */
+    retiredAt: integer('retired_at'),
   },
   (t) => [check('supplier_terms', sql`${t.rate} > 0 AND ${t.postageMinor} >= 0 AND ${t.leadDays} >= 0`)],
 )
@@ -602,6 +608,10 @@ export const occasions = sqliteTable('occasion', {
   id: id(),
   name: text('name').notNull(),
   at: integer('at').notNull(),
+  /** How long it lasts, h; null for as long as the house's concerts do. */
+  hours: real('hours'),
+  /** Slugs of the instruments that it is for: JSON; none for all of them. */
+  instruments: text('instruments').notNull().default('[]'),
 })
 
 /** What a person did, in one transaction. Appended to, never changed. */
@@ -612,6 +622,8 @@ export const actions = sqliteTable(
     at: integer('at').notNull(),
     kind: text('kind').notNull(),
     summary: text('summary').notNull(),
+    /** Who did it, by name; null where nobody said. */
+    by: text('by'),
     instrumentId: integer('instrument_id'),
     undoes: integer('undoes'),
   },

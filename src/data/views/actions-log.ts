@@ -11,6 +11,8 @@ export interface LoggedAction {
   readonly kind: string
   readonly summary: string
   readonly undone: boolean
+  /** Who did it; null where nobody said. */
+  readonly by: string | null
 }
 
 export interface HistoryPage {
@@ -85,7 +87,14 @@ export function actionsLog(store: Store, most: number, asked: Partial<HistoryAsk
           .map(({ undoes }) => undoes),
   )
   return {
-    actions: shown.map(({ id, at, kind, summary }) => ({ id, at, kind, summary, undone: undone.has(id) })),
+    actions: shown.map(({ id, at, kind, summary, by }) => ({
+      id,
+      at,
+      kind,
+      summary,
+      by,
+      undone: undone.has(id),
+    })),
     before: rows.length > most ? (shown.at(-1)?.id ?? null) : null,
   }
 }

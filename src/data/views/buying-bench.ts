@@ -9,7 +9,7 @@ import type { Store } from '../store/database'
 import { catalogueItems } from '../store/schema'
 import { houseSettings } from '../house/house'
 import { openNeeds, type Need } from '../buying/need-list'
-import { occasionsAhead } from './today'
+import { occasionsAhead } from '../house/occasions'
 import { allSuppliers, catalogue, offersOf, type Supplier } from '../buying/suppliers'
 
 const HOUR = 3_600_000
@@ -47,10 +47,9 @@ export function buyingBench(store: Store, onList = openNeeds(store)): BuyingBenc
       string: need.string,
       settlesHours: settlesHours(need, holdsWithinCents, concertHours),
     }))
-  const suppliers = allSuppliers(store).map((supplier) => ({
-    ...supplier,
-    arrivesAt: store.now() + supplier.leadDays * DAY,
-  }))
+  const suppliers = allSuppliers(store)
+    .filter(({ retiredAt }) => retiredAt === null)
+    .map((supplier) => ({ ...supplier, arrivesAt: store.now() + supplier.leadDays * DAY }))
   return {
     needs,
     offers: worthAsking(offers, needs, suppliers),

@@ -1,7 +1,7 @@
 /**
  * What needs a hand now.
  */
-import { asc, eq, gte } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { leadingNames, numberName } from '@/core/instrument/names'
 import { coreMaterial } from '@/core/strings/construction'
 import { siteWord } from '@/core/wear/break-sites'
@@ -12,10 +12,9 @@ import { isOnNeedList } from '../jobs/job'
 import { jobsOnStrings, type OpenJob } from '../jobs/open-jobs'
 import { openOrders, type Order } from '../buying/orders'
 import { openTails, type ParkedTail } from '../fitted/parked-tails'
-import { breaks, occasions } from '../store/schema'
+import { occasionsAhead } from '../house/occasions'
+import { breaks } from '../store/schema'
 import { settlingStrings, type Settling } from '../fitted/settling'
-
-const DAY = 86_400_000
 
 export interface OpenJobLine {
   readonly jobId: number
@@ -114,11 +113,13 @@ export function todayView(store: Store, whole = false): TodayView {
     tails: first(openTails(store), SHOWN.tails, itself),
     orders: first(openOrders(store), SHOWN.orders, coming),
     jobs: first(jobsOnStrings(store), SHOWN.jobs, (job) => jobLine(store, job)),
-    ahead: occasionsAhead(store).map(({ name, at }) => ({
+    ahead: occasionsAhead(store).map(({ name, at, instruments }) => ({
       name,
       at,
       notReady: first(
-        settling.filter((s) => s.readyAt > at || s.slipping),
+        settling.filter(
+          (s) => (s.readyAt > at || s.slipping) && (instruments.length === 0 || instruments.includes(s.slug)),
+        ),
         SHOWN.notReady,
         (s) => `${s.name} of ${s.instrumentName}`,
       ),
@@ -156,16 +157,6 @@ function settlesWord({ law, start, lawIsOwn, fitted }: Settling): string {
     return fitted.moved ? `settles as ${kind} does that was on before` : `settles as ${kind} usually does`
   if (ratio > 1.15) return `settles faster than ${kind} usually does`
   return ratio < 0.87 ? `settles more slowly than ${kind} usually does` : `settles as ${kind} usually does`
-}
-
-/** Days that the strings must be ready for, the next first; one of today still counts. */
-export function occasionsAhead(store: Store): readonly { readonly name: string; readonly at: number }[] {
-  return store.rows
-    .select({ name: occasions.name, at: occasions.at })
-    .from(occasions)
-    .where(gte(occasions.at, store.now() - DAY / 2))
-    .orderBy(asc(occasions.at))
-    .all()
 }
 
 function jobLine(store: Store, job: OpenJob): OpenJobLine {

@@ -61,7 +61,10 @@ export function HistorySheet({ actions, before, filter, isBack, kinds, instrumen
             <time className="text-sm text-soft">
               {dateText(action.at, timeZone)}, {clockText(action.at, timeZone)}
             </time>
-            <span className={action.undone ? 'text-soft line-through' : ''}>{action.summary}</span>
+            <span>
+              <span className={action.undone ? 'text-soft line-through' : ''}>{action.summary}</span>
+              {action.by !== null && <span className="text-sm text-soft"> by {action.by}</span>}
+            </span>
             {action.undone ? (
               <span className="text-sm text-soft">undone</span>
             ) : (

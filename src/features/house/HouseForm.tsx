@@ -9,11 +9,21 @@ import { CURRENCIES } from '@/core/stores/money'
 import type { House } from '@/data/house/house'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
+import { Labelled } from '@/ui/form/Labelled'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { HouseRequest } from '@/boundary/requests/house'
 
-/** The house's units, tolerances and stores. */
+const ZONES = Intl.supportedValuesOf('timeZone')
+
+/** Names a line each, empty lines left out. */
+const namesIn = (text: string) =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '')
+
+/** The house's name and people, units, tolerances and stores. */
 export function HouseForm({ house }: { house: House }) {
   const router = useRouter()
   const announce = useAnnounce()
@@ -21,10 +31,15 @@ export function HouseForm({ house }: { house: House }) {
     register,
     handleSubmit,
     setError,
+    setValue,
     formState: { errors, isSubmitting },
   } = useForm<HouseRequest>({
     resolver: classValidatorResolver(HouseRequest),
     defaultValues: {
+      name: house.name,
+      timeZone: house.timeZone,
+      referenceA: house.referenceA,
+      people: [...house.people],
       unit: house.unit,
       retuneAtCents: house.retuneAtCents,
       holdsWithinCents: house.holdsWithinCents,
@@ -45,11 +60,47 @@ export function HouseForm({ house }: { house: House }) {
     <form onSubmit={keep} noValidate className="sheet max-w-4xl p-5">
       <h1 className="text-2xl font-semibold">{house.name}</h1>
       <p className="text-soft">
-        Units, tolerances and stores. How this house fits strings is on the sheet of habits.
+        Its name and people, units, tolerances and stores. How this house fits strings is on the sheet of
+        habits.
       </p>
+      <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
+        <legend className="pr-3 font-plate text-lg font-semibold">The house</legend>
+        <Entry label="Name" problem={errors.name?.message} {...register('name')} />
+        <Choice
+          label="Time zone"
+          hint="Days and hours are told in it."
+          options={ZONES.includes(house.timeZone) ? ZONES : [house.timeZone, ...ZONES]}
+          problem={errors.timeZone?.message}
+          {...register('timeZone')}
+        />
+        <div className="sm:col-span-2">
+          <Labelled
+            label="People who work here"
+            hint="A name a line. Say at the top of a page who is at the bench, and the history tells who did what."
+            problem={errors.people?.message ?? errors.people?.find?.((one) => one)?.message}
+          >
+            {(wiring) => (
+              <textarea
+                className="entry mt-1 min-h-24"
+                defaultValue={house.people.join('\n')}
+                onChange={(event) => setValue('people', namesIn(event.target.value))}
+                {...wiring}
+              />
+            )}
+          </Labelled>
+        </div>
+      </fieldset>
       <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
         <legend className="pr-3 font-plate text-lg font-semibold">Measures</legend>
         <Choice label="Unit" options={['mm', 'in']} problem={errors.unit?.message} {...register('unit')} />
+        <Entry
+          label="Reference A, Hz"
+          hint="What new instruments are tuned to; each can have its own."
+          type="number"
+          step="any"
+          problem={errors.referenceA?.message}
+          {...register('referenceA', number)}
+        />
         <Entry
           label="Retune a settling string at, cents"
           hint="It is brought back when it has fallen so far."

@@ -155,7 +155,10 @@ interface Drawing {
 }
 
 /** The instrument as described so far, or the first field that can't be read. */
-function draw({ lengths, notes, ...about }: NewInstrumentRequest, { unit, gutTop }: HouseView): Drawing {
+function draw(
+  { lengths, notes, ...about }: NewInstrumentRequest,
+  { unit, gutTop, referenceA }: HouseView,
+): Drawing {
   let field: Field = 'notes'
   try {
     const read = readNotes(notes)
@@ -163,7 +166,7 @@ function draw({ lengths, notes, ...about }: NewInstrumentRequest, { unit, gutTop
     return {
       instrument: fromPreset(
         {
-          about: { ...about, slug: 'new', referenceA: 440 },
+          about: { ...about, slug: 'new', referenceA },
           notes: read,
           measured: readLengths(lengths, unit),
         },

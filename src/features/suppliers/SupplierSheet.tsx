@@ -17,8 +17,8 @@ import {
 import { FILE_UNITS } from '@/core/units/file-unit'
 import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import type { StoredItem, Supplier } from '@/data/buying/suppliers'
-import { textIn } from '@/ui/form/text-in'
-import { Entry } from '@/ui/form/Entry'
+import { NewPart } from './NewPart'
+import { TermsFields, termsIn } from './TermsFields'
 import { TableImport } from '@/ui/import/TableImport'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -59,16 +59,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
   const change = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
-    void act(
-      calls.changeTerms(supplier.slug),
-      {
-        rate: Number(textIn(form, 'rate').replace(',', '.')),
-        postage: textIn(form, 'postage'),
-        freeOver: textIn(form, 'freeOver'),
-        leadDays: Number(textIn(form, 'leadDays')),
-      },
-      'The terms are kept.',
-    )
+    void act(calls.changeTerms(supplier.slug), termsIn(form), 'The terms are kept.')
   }
   const take = async ({ preview }: MappedCatalogue, { units }: CatalogueMapping) => {
     const taken = await act(
@@ -131,6 +122,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
                   onChange={(event) => setLooked(event.target.value)}
                 />
               </label>
+              <NewPart slug={supplier.slug} currency={supplier.currency} />
               <button type="button" className="button" onClick={() => setIsImporting(true)}>
                 Import CSV
               </button>
@@ -218,44 +210,31 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
           Terms
         </h2>
         <form onSubmit={change} noValidate className="mt-3 grid gap-3">
-          <Entry
-            label={`One ${supplier.currency} in ${currency}`}
-            name="rate"
-            inputMode="decimal"
-            defaultValue={supplier.rate}
-            problem={fieldProblem('rate')}
-            hint={
-              supplier.currency === currency
-                ? 'The house’s own money.'
-                : 'The rate that the plan reckons with.'
-            }
-          />
-          <Entry
-            label={`Postage, ${supplier.currency}`}
-            name="postage"
-            inputMode="decimal"
-            defaultValue={(supplier.postageMinor / 100).toFixed(2)}
-            problem={fieldProblem('postage')}
-          />
-          <Entry
-            label={`Free from, ${supplier.currency}`}
-            name="freeOver"
-            inputMode="decimal"
-            defaultValue={supplier.freeOverMinor === null ? '' : (supplier.freeOverMinor / 100).toFixed(2)}
-            hint="Leave it empty where postage is never free."
-            problem={fieldProblem('freeOver')}
-          />
-          <Entry
-            label="Days until it is here"
-            name="leadDays"
-            inputMode="numeric"
-            defaultValue={supplier.leadDays}
-            problem={fieldProblem('leadDays')}
+          <TermsFields
+            terms={supplier}
+            currency={supplier.currency}
+            houseCurrency={currency}
+            problemAt={fieldProblem}
           />
           <button type="submit" className="button button-main">
             Keep the terms
           </button>
         </form>
+        <button
+          type="button"
+          className="button mt-3 w-full"
+          onClick={() =>
+            act(
+              calls.retireSupplier(supplier.slug),
+              { retired: supplier.retiredAt === null },
+              supplier.retiredAt === null
+                ? `Nothing more is bought at ${supplier.name}.`
+                : `${supplier.name} is bought at again.`,
+            )
+          }
+        >
+          {supplier.retiredAt === null ? 'Buy nothing more there' : 'Buy there again'}
+        </button>
       </section>
     </div>
   )

@@ -1,6 +1,7 @@
 'use client'
 
 import Link from 'next/link'
+import type { ReactNode } from 'react'
 import { usePathname } from 'next/navigation'
 import { CalendarCheck, History, Home, Lasso, Package, Rows3, ShoppingCart } from 'lucide-react'
 import { Calliper } from '../calliper/Calliper'
@@ -19,7 +20,13 @@ const PLACES = [
 ] as const
 
 /** The places of the workshop: along the top on a wide screen, under the thumb on a phone. */
-export function Navigation({ light }: { light: 'day' | 'backstage' }) {
+interface NavigationProps {
+  readonly light: 'day' | 'backstage'
+  /** Who is at the bench. */
+  readonly bench: ReactNode
+}
+
+export function Navigation({ light, bench }: NavigationProps) {
   const path = usePathname()
   const isHere = (href: string) => (href === pages.today ? path === pages.today : path.startsWith(href))
   return (
@@ -47,6 +54,7 @@ export function Navigation({ light }: { light: 'day' | 'backstage' }) {
           ))}
         </nav>
         <div className="ml-auto flex md:order-last md:ml-0">
+          {bench}
           <Calliper />
           <LightSwitch light={light} />
         </div>

@@ -14,7 +14,7 @@ export function POST(request: Request) {
       store(),
       fromPreset(
         {
-          about: { ...about, slug: 'new', referenceA: 440 },
+          about: { ...about, slug: 'new', referenceA: houseSettings(store()).referenceA },
           notes: readNotes(notes),
           measured: readLengths(lengths, houseSettings(store()).unit),
         },

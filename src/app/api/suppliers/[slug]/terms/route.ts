@@ -1,8 +1,8 @@
-import { parseMoney } from '@/core/stores/money'
-import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
-import { changeTerms } from '@/data/buying/suppliers'
 import { TermsRequest } from '@/boundary/requests/suppliers'
+import { changeTerms } from '@/data/buying/suppliers'
+import { store } from '@/data/store/database'
+import { termsFrom } from '../../terms-from'
 
 interface Path {
   readonly params: Promise<{ slug: string }>
@@ -10,12 +10,5 @@ interface Path {
 
 export async function POST(request: Request, { params }: Path) {
   const { slug } = await params
-  return handle(request, TermsRequest, ({ rate, postage, freeOver, leadDays }) =>
-    changeTerms(store(), slug, {
-      rate,
-      leadDays,
-      postageMinor: parseMoney(postage),
-      freeOverMinor: freeOver.trim() === '' ? null : parseMoney(freeOver),
-    }),
-  )
+  return handle(request, TermsRequest, (terms) => changeTerms(store(), slug, termsFrom(terms)))
 }

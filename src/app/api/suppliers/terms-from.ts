@@ -1,0 +1,12 @@
+import type { TermsRequest } from '@/boundary/requests/suppliers'
+import { parseMoney } from '@/core/stores/money'
+
+/** Terms as they are kept, out of what was typed. */
+export function termsFrom({ rate, postage, freeOver, leadDays }: TermsRequest) {
+  return {
+    rate,
+    leadDays,
+    postageMinor: parseMoney(postage),
+    freeOverMinor: freeOver.trim() === '' ? null : parseMoney(freeOver),
+  }
+}

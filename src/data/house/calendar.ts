@@ -1,0 +1,32 @@
+/**
+ * Dates as iCalendar (RFC 5545).
+ */
+import { createEvents } from 'ics'
+import type { House } from './house'
+import type { Occasion } from './occasions'
+
+const MINUTE = 60_000
+
+/**
+ * A calendar of the dates; each keeps its identity however often it is read.
+ *
+ * @throws Error when the library can't write one
+ */
+export function calendarOf(
+  dates: readonly Occasion[],
+  { name, concertHours }: Pick<House, 'name' | 'concertHours'>,
+): string {
+  const { error, value } = createEvents(
+    dates.map(({ id, name: title, at, hours }) => ({
+      uid: `date-${id}@taut-pinset`,
+      title,
+      start: at,
+      startInputType: 'utc' as const,
+      end: at + Math.round((hours ?? concertHours) * 60) * MINUTE,
+      endInputType: 'utc' as const,
+    })),
+    { productId: 'taut-pinset', calName: name },
+  )
+  if (error || !value) throw new Error(`expected a calendar to be written, got ${String(error)}`)
+  return value
+}

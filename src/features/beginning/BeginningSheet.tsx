@@ -1,0 +1,120 @@
+'use client'
+
+import 'reflect-metadata'
+import { classValidatorResolver } from '@hookform/resolvers/class-validator'
+import { useRouter } from 'next/navigation'
+import { useEffect, useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
+import { BeginRequest } from '@/boundary/requests/house'
+import { CURRENCIES } from '@/core/stores/money'
+import { Choice } from '@/ui/form/Choice'
+import { Entry } from '@/ui/form/Entry'
+import { useAnnounce } from '@/ui/shell/DoneBar'
+import { send } from '@/ui/shell/send'
+
+/** The first page of an empty house: three questions, then the first instrument. */
+export function BeginningSheet() {
+  const router = useRouter()
+  const announce = useAnnounce()
+  const {
+    register,
+    handleSubmit,
+    setError,
+    setValue,
+    formState: { errors, isSubmitting },
+  } = useForm<BeginRequest>({
+    resolver: classValidatorResolver(BeginRequest),
+    defaultValues: { name: '', unit: 'mm', currency: 'EUR', timeZone: 'UTC' },
+  })
+  useEffect(() => {
+    setValue('timeZone', Intl.DateTimeFormat().resolvedOptions().timeZone)
+  }, [setValue])
+  const begin = handleSubmit(async (form) => {
+    const answer = await send(calls.beginHouse, form)
+    if (!answer.ok)
+      return setError((answer.field ?? 'name') as keyof BeginRequest, { message: answer.sentence })
+    announce(`${form.name} is begun.`, answer.value.actionId)
+    router.push(pages.newInstrument)
+    router.refresh()
+  })
+  return (
+    <div className="mx-auto grid max-w-4xl items-start gap-4 md:grid-cols-[minmax(0,1fr)_18rem]">
+      <form onSubmit={begin} noValidate className="sheet p-5 md:p-7">
+        <h1 className="text-3xl font-semibold">Three questions, then your first instrument</h1>
+        <p className="mt-2 max-w-prose text-soft">
+          After that, when a string breaks, you are told which it is, what to cut, how to fit it, and when it
+          will hold.
+        </p>
+        <div className="mt-6 grid gap-5">
+          <Entry
+            label="What is the house called?"
+            hint="Your name, your workshop, your ensemble."
+            problem={errors.name?.message}
+            {...register('name')}
+          />
+          <div className="grid gap-5 sm:grid-cols-2">
+            <Choice
+              label="What do you measure in?"
+              options={['mm', 'in']}
+              problem={errors.unit?.message}
+              {...register('unit')}
+            />
+            <Choice
+              label="What do you pay in?"
+              options={CURRENCIES}
+              problem={errors.currency?.message}
+              {...register('currency')}
+            />
+          </div>
+        </div>
+        <button
+          type="submit"
+          className="button button-main mt-6 min-h-12 px-6 text-lg"
+          disabled={isSubmitting}
+        >
+          Go on to the first instrument
+        </button>
+        <p className="mt-3 text-sm text-soft">
+          All of it can be changed under House. Nothing leaves this machine.
+          {errors.timeZone && <span role="alert"> {errors.timeZone.message}</span>}
+        </p>
+      </form>
+      <LookAround />
+    </div>
+  )
+}
+
+/** The demo, kept apart from the house that is not there yet. */
+function LookAround() {
+  const router = useRouter()
+  const [isLaying, setIsLaying] = useState(false)
+  const [problem, setProblem] = useState<string | null>(null)
+  const look = async () => {
+    setIsLaying(true)
+    const answer = await send(calls.visitShelf, {})
+    setIsLaying(false)
+    setProblem(answer.ok ? null : answer.sentence)
+    if (answer.ok) router.refresh()
+  }
+  return (
+    <section className="sheet p-5" aria-labelledby="look-around">
+      <h2 id="look-around" className="text-xl font-semibold">
+        Or look around first
+      </h2>
+      <p className="mt-1 text-soft">
+        The Lantern Shelf lends ten instruments and has two years of history, all made up. It is kept apart
+        from your house.
+      </p>
+      <button type="button" className="button mt-3" disabled={isLaying} onClick={look}>
+        {isLaying ? 'It is being laid out…' : 'Look around the Lantern Shelf'}
+      </button>
+      {problem && (
+        <p role="alert" className="mt-2 font-semibold text-ochre">
+          {problem}
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,94 @@
+'use client'
+
+import { useState, type FormEvent } from 'react'
+import { calls } from '@/boundary/calls'
+import { TENSION_CLASSES } from '@/core/instrument/instrument'
+import { CATALOGUE_COLUMNS, type CatalogueCells } from '@/core/stores/catalogue-cells'
+import { STRING_ENDS } from '@/core/stores/string-spec'
+import { Choice } from '@/ui/form/Choice'
+import { Entry } from '@/ui/form/Entry'
+import { textIn } from '@/ui/form/text-in'
+import { useAct } from '@/ui/shell/use-act'
+import { useHouse } from '@/ui/units'
+
+/** One part of a supplier's, typed in where there is no price list to import. */
+export function NewPart({ slug, currency }: { readonly slug: string; readonly currency: string }) {
+  const { unit } = useHouse()
+  const { act, refused } = useAct()
+  const [isOpen, setIsOpen] = useState(false)
+  const [material, setMaterial] = useState('nylon 6.12')
+  const isWound = / on /.test(material)
+  if (!isOpen)
+    return (
+      <button type="button" className="button" onClick={() => setIsOpen(true)}>
+        Add a part
+      </button>
+    )
+  const problemAt = (field: string) =>
+    refused?.field?.split('.').at(-1) === field ? refused.sentence : undefined
+  const add = async (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault()
+    const element = event.currentTarget
+    const form = new FormData(element)
+    const row = Object.fromEntries(
+      CATALOGUE_COLUMNS.map((column) => [column, textIn(form, column)]),
+    ) as unknown as CatalogueCells
+    const added = await act(
+      calls.addCatalogueLine(slug),
+      {
+        row: { ...row, name: row.name || `${row.material} ${row.gauge}` },
+        units: { gauge: unit, core: unit, bedding: unit, wrap: unit, length: unit },
+      },
+      `${row.part} is in the catalogue.`,
+    )
+    if (added) element.reset()
+  }
+  const bind = (name: string) => ({ name, problem: problemAt(name) })
+  return (
+    <form
+      onSubmit={add}
+      noValidate
+      className="mt-3 grid w-full grid-cols-2 gap-3 border-t border-ink pt-3 md:grid-cols-4"
+      aria-label="A part"
+    >
+      <Entry label="Part number" {...bind('part')} />
+      <Entry label="What it is called" placeholder="as its material and gauge" {...bind('name')} />
+      <Entry
+        label="Material"
+        hint="gut, nylon 6.12, or a winding such as “copper on nylon 6.12”"
+        value={material}
+        onChange={(event) => setMaterial(event.target.value)}
+        {...bind('material')}
+      />
+      {isWound ? (
+        <>
+          <Entry label="Core" {...bind('core')} />
+          <Entry label="Bedding, if any" {...bind('bedding')} />
+          <Entry label="Wrap" {...bind('wrap')} />
+        </>
+      ) : (
+        <Entry label="Gauge" {...bind('gauge')} />
+      )}
+      <Entry label="Length" {...bind('length')} />
+      <Entry label="Pieces in a pack" inputMode="numeric" defaultValue="1" {...bind('pieces')} />
+      <Entry label={`Price, ${currency}`} inputMode="decimal" {...bind('price')} />
+      <Entry label="In stock" inputMode="numeric" defaultValue="10" {...bind('stock')} />
+      <Choice label="Tension class" options={TENSION_CLASSES} {...bind('class')} />
+      <Choice label="End" options={STRING_ENDS} {...bind('end')} />
+      <Choice label="Colour" options={['natural', 'red', 'black', 'blue']} {...bind('colour')} />
+      <div className="col-span-2 flex items-end gap-2 md:col-span-4">
+        <button type="submit" className="button button-main">
+          Add it
+        </button>
+        <button type="button" className="button" onClick={() => setIsOpen(false)}>
+          Done
+        </button>
+      </div>
+      {refused && refused.field === null && (
+        <p role="alert" className="col-span-2 font-semibold text-ochre md:col-span-4">
+          {refused.sentence}
+        </p>
+      )}
+    </form>
+  )
+}
