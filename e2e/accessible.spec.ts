@@ -84,6 +84,7 @@ for (const light of ['day', 'backstage'] as const) {
         '/house',
         '/house/habits',
         '/house/dates',
+        '/instruments/lovage/about',
         '/house/fittings',
         '/knots',
         '/knots?knot=plain%20becket',

@@ -32,6 +32,7 @@ const PAGES = [
   '/house',
   '/house/habits',
   '/house/dates',
+  '/instruments/lovage/about',
   '/house/fittings',
   '/knots',
 ]
@@ -132,9 +133,34 @@ test('no stored value makes a page fail', async ({ request, served }) => {
         retuneAtCents: most ? 60 : 2,
         holdsWithinCents: most ? 30 : 1,
         concertHours: most ? 24 : 0.25,
+        name: most ? 'M'.repeat(60) : 'm',
+        timeZone: most ? 'Pacific/Kiritimati' : 'Pacific/Pago_Pago',
+        referenceA: most ? 470 : 380,
+        people: most ? Array.from({ length: 60 }, (_, i) => `${i} ${'W'.repeat(37)}`) : [],
       },
       'patch',
     )
+    await kept('/api/dates', {
+      dates: [
+        {
+          name: most ? 'W'.repeat(80) : 'w',
+          at: most ? 7_258_118_400_000 : 0,
+          hours: most ? 24 : 0.25,
+          instruments: most ? [] : ['lovage'],
+        },
+      ],
+    })
+    await kept('/api/instruments/lovage/about', {
+      name: most ? 'W'.repeat(60) : 'w',
+      owner: 'W'.repeat(most ? 120 : 0),
+      maker: 'W'.repeat(most ? 80 : 0),
+      model: 'W'.repeat(most ? 80 : 0),
+      tensionClass: 'concert',
+      strung: 'as usual',
+      referenceA: most ? 470 : 380,
+      chartLink: most ? `https://a.example/${'w'.repeat(250)}` : '',
+      notes: 'W'.repeat(most ? 2000 : 0),
+    })
     for (const { fittedId, positionId } of read)
       for (const cents of [12, 300, -1200, 0])
         await kept('/api/readings', { fittedId, positionId, cents, broughtBack: most })

@@ -29,6 +29,28 @@ test('an empty house asks three things, then leads to the first instrument, by k
   await expect(page.getByText('Every position has its string.')).toBeVisible()
 })
 
+test('a string in the hand goes straight to its figures, and its rest is kept', async ({ page }) => {
+  const broke = await page.request.post('/api/breaks', {
+    data: { instrument: 'juniper', string: 20, site: 'mid-length' },
+  })
+  const { jobId } = (await broke.json()) as { jobId: number }
+  await page.goto(`/jobs/${jobId}/coil`)
+  await page.getByText('Measured with a calliper, or its length known').click()
+  await page.getByLabel('Gauge, mm').fill('9')
+  await page.getByRole('button', { name: 'It is in my hand' }).click()
+  await expect(page.getByText('does not belong here')).toBeVisible()
+  await page.getByLabel('Gauge, mm').fill('')
+  await page.getByRole('button', { name: 'It is in my hand' }).click()
+  await expect(page).toHaveURL(`/jobs/${jobId}/figures`)
+  await page.goto(`/jobs/${jobId}/log`)
+  await page.getByRole('button', { name: 'Log the fitting' }).click()
+  await expect(page).toHaveURL(`/jobs/${jobId}/done`)
+  await page.getByLabel('Left of it, mm').fill('350')
+  await page.getByRole('button', { name: 'Keep the rest' }).click()
+  await expect(page.getByText('What is left is in the stores.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Keep the rest' })).toHaveCount(0)
+})
+
 test('who is at the bench is told in the history', async ({ page }) => {
   await page.goto('/house')
   await page.getByLabel('People who work here').fill('Ash\n\n  Rowan \n')
@@ -59,6 +81,29 @@ test('who is at the bench is told in the history', async ({ page }) => {
   await expect(ahead.first()).toContainText('for Juniper')
   await page.goto('/history')
   await expect(page.getByText('4 dates added').locator('..')).toContainText('by Rowan')
+})
+
+test('what is said of an instrument is set right; it leaves the shelf and comes back', async ({ page }) => {
+  await page.goto('/instruments/juniper/about')
+  await page.getByLabel('Where the maker’s string chart is').fill('somewhere')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('Expected an address that begins with http')).toBeVisible()
+  await page.getByLabel('Where the maker’s string chart is').fill('https://charts.example.org/juniper')
+  await page.getByLabel('Notes').fill('The third pedal sticks.')
+  await page.getByLabel('Owner').fill('Alder Yard')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('What is said of Juniper is kept.')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Notes')).toHaveValue('The third pedal sticks.')
+  await page.getByRole('button', { name: 'Take it off the shelf' }).click()
+  await expect(page.getByText('Juniper is off the shelf.')).toBeVisible()
+  await page.goto('/instruments')
+  await expect(page.getByText('No instrument is on the shelf yet.')).toBeVisible()
+  await page.goto('/instruments?needs=retired')
+  await page.getByRole('link', { name: /Juniper/ }).click()
+  await page.getByRole('link', { name: 'About it' }).click()
+  await page.getByRole('button', { name: 'Put it back on the shelf' }).click()
+  await expect(page.getByText('Juniper is back on the shelf.')).toBeVisible()
 })
 
 test('dates leave as a calendar, come back from another, and are changed and taken away', async ({

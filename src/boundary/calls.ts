@@ -5,6 +5,7 @@
 import type { ShelfReading } from '@/core/names/find-on-shelf'
 import type { Verdict } from '@/core/settle/readings'
 import type { Nothing } from './handle'
+import type { AboutRequest } from './requests/about'
 import type { BreakRequest } from './requests/breaks'
 import type { ChartRequest } from './requests/chart'
 import type { CuttingRequest } from './requests/cutting'
@@ -14,6 +15,7 @@ import type {
   CoilRequest,
   CoveredRequest,
   FinishRequest,
+  InHandRequest,
   MeasureRequest,
   MishapRequest,
   StepRequest,
@@ -36,6 +38,7 @@ import type {
   CorrectRequest,
   MoveRequest,
   SupplyRequest,
+  KeepRestRequest,
 } from './requests/stores'
 import type {
   CatalogueLineRequest,
@@ -111,6 +114,7 @@ export const calls = {
   logBreak: post<BreakRequest, Opened>('/api/breaks'),
   openJob: post<StringRequest, Opened>('/api/jobs'),
   chooseCoil: (jobId: number) => post<CoilRequest>(`/api/jobs/${jobId}/coil`),
+  takeInHand: (jobId: number) => post<InHandRequest>(`/api/jobs/${jobId}/in-hand`),
   putBack: (jobId: number) => post<Nothing>(`/api/jobs/${jobId}/put-back`),
   needForJob: (jobId: number) => post<Nothing>(`/api/jobs/${jobId}/need`),
   addStrings: (jobId: number) => post<StringsRequest>(`/api/jobs/${jobId}/strings`),
@@ -137,6 +141,8 @@ export const calls = {
 
   newInstrument: post<NewInstrumentRequest, Shelved>('/api/instruments'),
   instrumentFromFile: post<InstrumentFileRequest, Shelved>('/api/instruments/file'),
+  changeAbout: (slug: string) => post<AboutRequest>(`/api/instruments/${slug}/about`),
+  retireInstrument: (slug: string) => post<RetireRequest>(`/api/instruments/${slug}/retire`),
   changeChart: (slug: string) =>
     patch<ChartRequest, { readonly actionId: number | null; readonly changed: number }>(
       `/api/instruments/${slug}/chart`,
@@ -144,6 +150,7 @@ export const calls = {
 
   bookIn: post<BookInRequest>('/api/coils'),
   correctCoil: (id: number) => post<CorrectRequest>(`/api/coils/${id}/correct`),
+  keepRest: (id: number) => post<KeepRestRequest>(`/api/coils/${id}/keep`),
   discardCoil: (id: number) => post<Nothing>(`/api/coils/${id}/discard`),
   bookAnchors: post<AnchorsRequest>('/api/anchors'),
   takeCuttingPlan: post<CuttingRequest>('/api/cutting'),

@@ -34,7 +34,7 @@ describe('addresses', () => {
     const sheets = (['coil', 'figures', 'steps', 'log', 'done', 'card', 'habits', 'report'] as const).map(
       (s) => pages.jobSheet(7, s),
     )
-    const ofInstrument = (['chart', 'which', 'belongs', 'bench', 'habits'] as const).map((s) =>
+    const ofInstrument = (['about', 'chart', 'which', 'belongs', 'bench', 'habits'] as const).map((s) =>
       pages.instrumentSheet('lovage', s, 22),
     )
     const others = { ...pages, jobSheet: pages.today, instrumentSheet: pages.today }

@@ -1,5 +1,5 @@
 /** Random sequences of what people do over the demo, undone in reverse: every table is as it was, row for row; and done again. */
-import { getTableName, type Table } from 'drizzle-orm'
+import { eq, getTableName, type Table } from 'drizzle-orm'
 import { WAYS } from '@/core/fitting/habits'
 import { MISHAPS } from '@/core/fitting/mishaps'
 import { seeded } from '@/core/random/seeded'
@@ -25,7 +25,8 @@ import type { Store } from './store/database'
 import { eachOnDemo } from './demo/each-on-demo'
 import { measureKnotOfOwn, setHabits } from './house/habits'
 import { changeHouse } from './house/house'
-import { allInstruments, type StoredInstrument } from './instruments/instruments'
+import { changeAbout, retireInstrument } from './instruments/about-instrument'
+import { allInstruments, type StoredInstrument, retiredInstruments } from './instruments/instruments'
 import { addNeeds, dropNeed, openNeeds } from './buying/need-list'
 import { suggestedNeeds } from './buying/suggested-needs'
 import { cancelOrder, decideSubstitution, markSent, takeAnswer } from './buying/answer-order'
@@ -36,7 +37,8 @@ import { receive } from './buying/receive'
 import { openTails, trimTail } from './fitted/parked-tails'
 import { isRefusal } from '@/boundary/refusal'
 import { putOnShelf } from './instruments/put-on-shelf'
-import { journaled } from './store/schema'
+import { coils as coilTable, journaled } from './store/schema'
+import { keepRest, takeInHand } from './stores/in-hand'
 import { logReading, settlingStrings } from './fitted/settling'
 import {
   allSuppliers,
@@ -97,6 +99,12 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
       some(r, cuttingBench(store).jobs.find((job) => job.id === id)?.options ?? [], ({ coilId }) =>
         chooseCoil(store, id, coilId),
       ),
+    ),
+  'a string in the hand is taken': (r) =>
+    some(r, jobs(), (id) => takeInHand(store, id, { gauge: null, length: r() < 0.5 ? null : 3 })),
+  'the rest of it is kept': (r) =>
+    some(r, store.rows.select().from(coilTable).where(eq(coilTable.inHand, true)).all(), ({ id }) =>
+      keepRest(store, id, 0.4),
     ),
   'the same string is put back': (r) => some(r, jobs(), (id) => putSameStringBack(store, id)),
   'a job goes on the need list': (r) => some(r, jobs(), (id) => putOnNeedList(store, id)),
@@ -281,6 +289,16 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
     ),
   'terms change': (r) =>
     some(r, allSuppliers(store), ({ slug }) => changeTerms(store, slug, { leadDays: Math.floor(r() * 20) })),
+  'an instrument is described': (r) =>
+    some(r, instruments(), ({ instrument, notes, chartLink }) => {
+      const { name, owner, maker, model, tensionClass, referenceA, strung } = instrument
+      const about = { name, owner, maker, model, tensionClass, referenceA, strung, notes, chartLink }
+      changeAbout(store, instrument.slug, { ...about, notes: `seen ${r().toFixed(3)}`, referenceA: 442 })
+    }),
+  'an instrument leaves the shelf': (r) =>
+    some(r, instruments(), ({ instrument }) => retireInstrument(store, instrument.slug, true)),
+  'an instrument comes back': (r) =>
+    some(r, retiredInstruments(store), ({ instrument }) => retireInstrument(store, instrument.slug, false)),
   'a supplier is added': (r) =>
     newSupplier(store, {
       name: `Supplier ${Math.floor(r() * 4)}`,

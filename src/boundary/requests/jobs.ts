@@ -20,11 +20,25 @@ import { MISHAPS, type Mishap } from '@/core/fitting/mishaps'
 import { ASKED, type Asked } from '@/core/fitting/step'
 import { WAYS } from '@/core/fitting/habits'
 import { measuredProblem } from '../measured'
-import { CUT, GAUGE, IsLengthText } from '../length-text'
+import { COIL, CUT, GAUGE, IsLengthText } from '../length-text'
 
 export class CoilRequest {
   @IsInt({ message: 'Choose a coil.' })
   coilId!: number
+}
+
+/** A string that is in the hand: as charted where no gauge is told. */
+export class InHandRequest {
+  @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
+  unit!: 'mm' | 'in'
+
+  @IsOptional()
+  @IsLengthText(GAUGE)
+  gauge?: string
+
+  @IsOptional()
+  @IsLengthText(COIL)
+  length?: string
 }
 
 export class StepRequest {

@@ -62,6 +62,15 @@ export class CorrectRequest {
   lengthLeft!: string
 }
 
+/** What is left of a string that was in the hand. */
+export class KeepRestRequest {
+  @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
+  unit!: 'mm' | 'in'
+
+  @IsLengthText(COIL)
+  left!: string
+}
+
 export class SupplyRequest {
   @IsIn(SUPPLY_KINDS, { message: 'Say whether it is an anchor, a bead, glue or something else.' })
   kind!: SupplyKind

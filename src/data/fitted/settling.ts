@@ -84,6 +84,7 @@ export function settlingStrings(store: Store): readonly Settling[] {
   return store.kept
     .get('settling', SETTLING_FROM, () => lawsOf(store, fittedSince(store, now - SETTLED * HOUR)))
     .filter(({ fitted }) => (now - fitted.fittedAt) / HOUR < SETTLED)
+    .filter(({ positionId }) => byPositionId(store, positionId).retiredAt === null)
     .map((one) => standing(one, now))
     .sort((a, b) => byNext(a, b) || a.positionId - b.positionId)
 }

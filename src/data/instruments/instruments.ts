@@ -25,6 +25,12 @@ export interface StoredInstrument {
   /** The house's habits, changed by its own. */
   readonly habits: Habits
   readonly ownHabits: HabitChange
+  /** What its owner or a technician should know. */
+  readonly notes: string
+  /** Where the maker's string chart is to be found; empty where nobody said. */
+  readonly chartLink: string
+  /** Since when it is no longer on the shelf, ms; null while it is. */
+  readonly retiredAt: number | null
 }
 
 /** One position with its instrument. */
@@ -34,7 +40,8 @@ export interface PositionOnShelf extends StoredInstrument {
 
 /** Everything on the shelf, with ways to each. */
 interface Shelf {
-  readonly all: readonly StoredInstrument[]
+  readonly standing: readonly StoredInstrument[]
+  readonly retired: readonly StoredInstrument[]
   readonly bySlug: ReadonlyMap<string, StoredInstrument>
   readonly byPosition: ReadonlyMap<number, PositionOnShelf>
 }
@@ -48,7 +55,8 @@ function shelf(store: Store): Shelf {
       habits: habitsFor(common, one.ownHabits, {}),
     }))
     return {
-      all,
+      standing: all.filter(({ retiredAt }) => retiredAt === null),
+      retired: all.filter(({ retiredAt }) => retiredAt !== null),
       bySlug: new Map(all.map((one) => [one.instrument.slug, one])),
       byPosition: new Map(
         all.flatMap((one) =>
@@ -62,9 +70,14 @@ function shelf(store: Store): Shelf {
   })
 }
 
-/** All instruments, in the order they were added. */
+/** The instruments on the shelf, in the order they were added. */
 export function allInstruments(store: Store): readonly StoredInstrument[] {
-  return shelf(store).all
+  return shelf(store).standing
+}
+
+/** Instruments that are no longer on the shelf; what happened to them stays on record. */
+export function retiredInstruments(store: Store): readonly StoredInstrument[] {
+  return shelf(store).retired
 }
 
 /**
@@ -136,7 +149,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
       .orderBy(asc(instruments.id))
       .all()
       .map((row) => {
-        const { id, habits, ...about } = row
+        const { id, habits, notes, chartLink, retiredAt, ...about } = row
         const rows = strings.get(id) ?? []
         const number = (position: number) => owner.get(position)?.number as number
         return {
@@ -150,6 +163,9 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
           },
           positionIds: new Map(rows.map((p) => [p.number, p.id])),
           ownHabits: habitChange(habits),
+          notes,
+          chartLink,
+          retiredAt,
         }
       })
   })

@@ -10,7 +10,7 @@ import { endStringsOn, fitString } from '../fitted/fitted'
 import type { Done, Store } from '../store/database'
 import { inMm } from '../store/millimetres'
 import { fittings, jobs, parkedTails, readings } from '../store/schema'
-import { cutCoil, openCoil } from '../stores/coils'
+import { cutCoil, openCoil, forgetRest } from '../stores/coils'
 import { jobById, unfinished } from './job'
 import { servedBy } from './job'
 import { closeNeeds } from './need-of-job'
@@ -50,6 +50,7 @@ export function finishJob(
     () => {
       const at = store.now()
       if (coil && cut !== null) cutCoil(store, coil.id, cut, jobId)
+      if (coil?.inHand && cut !== null) forgetRest(store, coil.id, cut)
       if (coil && cut === null) openCoil(store, coil.id)
       endStringsOn(store, served, at)
       const fittedId = fitString(store, {

@@ -106,6 +106,12 @@ export const instruments = sqliteTable('instrument', {
   strung: text('strung').$type<Strung>().notNull().default('as usual'),
   /** Habits of its own, where they differ from the house's: JSON. */
   habits: text('habits').notNull().default('{}'),
+  /** What its owner or a technician should know. */
+  notes: text('notes').notNull().default(''),
+  /** Where the maker's string chart is to be found. */
+  chartLink: text('chart_link').notNull().default(''),
+  /** Since when it is no longer on the shelf; its history stays. */
+  retiredAt: integer('retired_at'),
 })
 
 export const positions = sqliteTable(
@@ -194,6 +200,8 @@ export const coils = sqliteTable(
     openedAt: integer('opened_at'),
     boughtMm: real('bought_mm').notNull(),
     leftMm: real('left_mm').notNull(),
+    /** It was in the hand and not in the stores, and nobody said how long it was. */
+    inHand: integer('in_hand', { mode: 'boolean' }).notNull().default(false),
     /** When it was thrown away, with what was left of it. */
     discardedAt: integer('discarded_at'),
     /** The line of the order that it came with. */

@@ -20,6 +20,8 @@ export interface Coil extends StoredCoil {
   readonly boughtAt: number
   /** Length when it came, m. */
   readonly boughtLength: number
+  /** It was in the hand and not in the stores, and nobody said how long it was: its lengths are what a job takes. */
+  readonly inHand: boolean
   /** When it was thrown away; null while it is in the stores. */
   readonly discardedAt: number | null
   /** What tells its string from others: see `specKey`. */
@@ -112,10 +114,14 @@ export function coilById(store: Store, id: number): Coil {
   return coilFrom(row)
 }
 
-export type NewCoil = Omit<Coil, 'id' | 'key' | 'opened' | 'lengthLeft' | 'discardedAt' | 'end'> & {
+export type NewCoil = Omit<
+  Coil,
+  'id' | 'key' | 'opened' | 'inHand' | 'lengthLeft' | 'discardedAt' | 'end'
+> & {
   readonly end?: StringEnd
   readonly lengthLeft?: number
   readonly openedAt?: number | null
+  readonly inHand?: boolean
   readonly orderLineId?: number
 }
 
@@ -133,6 +139,7 @@ export function addCoil(store: Store, coil: NewCoil): number {
       place: coil.place,
       end: coil.end ?? 'plain',
       orderLineId: coil.orderLineId ?? null,
+      inHand: coil.inHand ?? false,
       boughtAt: coil.boughtAt,
       openedAt: coil.openedAt ?? null,
       boughtMm: inMm(coil.boughtLength),
@@ -210,6 +217,7 @@ function coilFrom(row: typeof coils.$inferSelect): Coil {
     maker: row.maker,
     line: row.line,
     place: row.place,
+    inHand: row.inHand,
     discardedAt: row.discardedAt,
     boughtAt: row.boughtAt,
     opened: row.openedAt !== null,
@@ -272,4 +280,13 @@ export function discardCoil(store: Store, id: number): Done<void> {
   return store.act({ kind: 'stores', summary: `${coil.label} thrown away` }, () => {
     store.rows.update(coils).set({ discardedAt: store.now() }).where(eq(coils.id, id)).run()
   })
+}
+
+/** Of a string in the hand whose length nobody knew nothing is left once it is cut; belongs inside an action. */
+export function forgetRest(store: Store, coilId: number, cut: number): void {
+  store.rows
+    .update(coils)
+    .set({ boughtMm: inMm(cut), leftMm: 0 })
+    .where(eq(coils.id, coilId))
+    .run()
 }

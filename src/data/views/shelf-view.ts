@@ -6,12 +6,12 @@ import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { pageOf, type PageOf } from '@/core/list/page-of'
 import { leadingNames } from '@/core/instrument/names'
 import { settlingStrings } from '../fitted/settling'
-import { allInstruments } from '../instruments/instruments'
+import { allInstruments, retiredInstruments } from '../instruments/instruments'
 import { jobsOnStrings } from '../jobs/open-jobs'
 import { grouped } from '@/core/list/grouped'
 import type { Store } from '../store/database'
 
-export const HANDS = ['broken', 'retune'] as const
+export const HANDS = ['broken', 'retune', 'retired'] as const
 /** What an instrument may need a hand for. */
 export type Hand = (typeof HANDS)[number]
 
@@ -46,7 +46,7 @@ const SHOWN = 24
 
 /** A page of the instruments that are looked for, in the order they were added. */
 export function shelfView(store: Store, { find, family, needs, page }: ShelfAsked): ShelfPage {
-  const all = allInstruments(store)
+  const all = needs === 'retired' ? retiredInstruments(store) : allInstruments(store)
   const words = find.trim().toLowerCase()
   const open = grouped(jobsOnStrings(store), ({ id }) => id)
   const now = store.now()

@@ -24,7 +24,7 @@ test('dates come back as they left, names with commas and signs too', () => {
   expect(text).toContain('UID:date-9@taut-pinset')
 })
 
-test('a weekly rehearsal is as many dates as it has, at its hour on both sides of a change of clocks', () => {
+test('a weekly rehearsal is at its hour on both sides of a change of clocks; one is moved, one falls out', () => {
   const text = events(
     'BEGIN:VTIMEZONE',
     'TZID:Somewhere',
@@ -46,12 +46,20 @@ test('a weekly rehearsal is as many dates as it has, at its hour on both sides o
     'SUMMARY:Rehearsal',
     'DTSTART;TZID=Somewhere:20270316T193000',
     'DTEND;TZID=Somewhere:20270316T213000',
-    'RRULE:FREQ=WEEKLY;COUNT=3',
+    'RRULE:FREQ=WEEKLY;COUNT=4',
+    'EXDATE;TZID=Somewhere:20270406T193000',
+    'END:VEVENT',
+    'BEGIN:VEVENT',
+    'UID:1',
+    'RECURRENCE-ID;TZID=Somewhere:20270323T193000',
+    'SUMMARY:Rehearsal',
+    'DTSTART;TZID=Somewhere:20270323T200000',
+    'DTEND;TZID=Somewhere:20270323T220000',
     'END:VEVENT',
   )
   expect(readCalendar(text, FROM, UNTIL)).toEqual([
     { name: 'Rehearsal', at: Date.UTC(2027, 2, 16, 18, 30), hours: 2 },
-    { name: 'Rehearsal', at: Date.UTC(2027, 2, 23, 18, 30), hours: 2 },
+    { name: 'Rehearsal', at: Date.UTC(2027, 2, 23, 19), hours: 2 },
     { name: 'Rehearsal', at: Date.UTC(2027, 2, 30, 17, 30), hours: 2 },
   ])
 })
@@ -75,8 +83,9 @@ test('what is past, endless, without a name or not a calendar does no harm', () 
   expect(() => readCalendar('', FROM, UNTIL)).toThrow('That is no calendar')
 })
 
-test('a calendar of more events than can be read is refused with its number', () => {
+test('a calendar of ten thousand events is read; one of more than can be read is refused with its number', () => {
   const one = ['BEGIN:VEVENT', 'DTSTART:20261201T100000Z', 'END:VEVENT']
-  const text = events(...Array.from({ length: 20_001 }, () => one).flat())
-  expect(() => readCalendar(text, FROM, UNTIL)).toThrow('The calendar holds 20,001 events')
+  const many = (count: number) => events(...Array.from({ length: count }, () => one).flat())
+  expect(readCalendar(many(10_000), FROM, UNTIL)).toHaveLength(10_000)
+  expect(() => readCalendar(many(20_001), FROM, UNTIL)).toThrow('The calendar holds 20,001 events')
 })

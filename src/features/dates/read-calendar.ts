@@ -2,6 +2,7 @@
  * Dates out of an iCalendar file (RFC 5545), repeated ones each by itself.
  */
 import ICAL from 'ical.js'
+import { grouped } from '@/core/list/grouped'
 
 export interface CalendarDate {
   readonly name: string
@@ -24,26 +25,37 @@ const MOST_TIMES = 400
  * @throws RangeError when it is no calendar, or holds too many events
  */
 export function readCalendar(text: string, from: number, until: number): readonly CalendarDate[] {
-  const events = eventsIn(text)
-  if (events.length > MOST_EVENTS)
+  const components = eventsIn(text)
+  if (components.length > MOST_EVENTS)
     throw new RangeError(
-      `The calendar holds ${events.length.toLocaleString('en-GB')} events; at most ${MOST_EVENTS.toLocaleString('en-GB')} can be read. Export a shorter time.`,
+      `The calendar holds ${components.length.toLocaleString('en-GB')} events; at most ${MOST_EVENTS.toLocaleString('en-GB')} can be read. Export a shorter time.`,
     )
-  return events.flatMap((event) => timesOf(event, from, until)).sort((a, b) => a.at - b.at)
+  // Times that were moved are told beside the event that they belong to. Left to look for them itself, the library
+  // goes through the whole calendar for each event.
+  const uidOf = (component: ICAL.Component) => String(component.getFirstPropertyValue('uid'))
+  const moved = grouped(
+    components.filter((component) => component.hasProperty('recurrence-id')),
+    uidOf,
+  )
+  return components
+    .filter((component) => !component.hasProperty('recurrence-id'))
+    .map((component) => new ICAL.Event(component, { exceptions: [...(moved.get(uidOf(component)) ?? [])] }))
+    .flatMap((event) => timesOf(event, from, until))
+    .sort((a, b) => a.at - b.at)
 }
 
-function eventsIn(text: string): readonly ICAL.Event[] {
+function eventsIn(text: string): readonly ICAL.Component[] {
   try {
     const calendar = new ICAL.Component(ICAL.parse(text) as unknown[])
     for (const zone of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone)
-    return calendar.getAllSubcomponents('vevent').map((component) => new ICAL.Event(component))
+    return calendar.getAllSubcomponents('vevent')
   } catch {
     throw new RangeError('That is no calendar: expected a file that begins with BEGIN:VCALENDAR.')
   }
 }
 
 function timesOf(event: ICAL.Event, from: number, until: number): readonly CalendarDate[] {
-  if (!event.startDate || event.isRecurrenceException()) return []
+  if (!event.startDate) return []
   const length = event.startDate.isDate ? 0 : event.duration.toSeconds() / 3600
   const name = event.summary?.trim() || 'A date without a name'
   const hours = length > 0 && length <= 24 ? Math.max(0.25, Math.round(length * 4) / 4) : null
@@ -51,8 +63,9 @@ function timesOf(event: ICAL.Event, from: number, until: number): readonly Calen
   const times = event.iterator()
   for (let count = 0; count < MOST_TIMES; count += 1) {
     const time = event.isRecurring() ? times.next() : count === 0 ? event.startDate : null
-    const at = time?.toJSDate().getTime()
-    if (at === undefined || at >= until) break
+    if (!time) break
+    const at = (event.isRecurring() ? event.getOccurrenceDetails(time).startDate : time).toJSDate().getTime()
+    if (at >= until) break
     if (at >= from) dates.push({ name: name.slice(0, 80), at, hours })
   }
   return dates

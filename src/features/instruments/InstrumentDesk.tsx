@@ -59,6 +59,9 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'habits')}>
               Habits
             </Link>
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'about')}>
+              About it
+            </Link>
           </p>
         </header>
         <div className="grid min-h-0 items-center gap-4 md:grid-cols-[minmax(0,1.35fr)_minmax(15rem,1fr)]">

@@ -50,6 +50,7 @@ export function ShelfFilter({
         <option value="">or not</option>
         <option value="broken">a string is broken</option>
         <option value="retune">a string is to be retuned</option>
+        <option value="retired">no longer on the shelf</option>
       </FilterSelect>
     </div>
   )

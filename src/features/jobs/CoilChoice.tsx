@@ -14,6 +14,7 @@ import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
+import { InHand } from './InHand'
 
 interface CoilChoiceProps {
   readonly jobId: number
@@ -134,6 +135,7 @@ export function CoilChoice({
           </dl>
         </div>
       )}
+      <InHand jobId={jobId} first={longEnough.length === 0 && onNeedList} />
       {refused && (
         <p role="alert" className="mt-3 font-semibold text-ochre">
           {refused.sentence}

@@ -10,6 +10,7 @@ import { Figure } from '@/ui/figure/Figure'
 import { nearText } from '@/ui/format/time'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
+import { KeepRest } from './KeepRest'
 
 interface OutcomeSheetProps {
   readonly outcome: Omit<JobOutcome, 'job'>
@@ -21,7 +22,10 @@ interface OutcomeSheetProps {
   readonly others: readonly { readonly jobId: number; readonly number: number }[]
   readonly jobId: number
   readonly coil: {
+    readonly id: number
     readonly label: string
+    /** It was in the hand, and nobody said how long it was. */
+    readonly restUnknown: boolean
     readonly left: number
     readonly bought: number
     readonly cuts: readonly number[]
@@ -68,6 +72,7 @@ export function OutcomeSheet({
             <CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} fills={coil.bought} />
           </div>
         )}
+        {coil?.restUnknown && <KeepRest coilId={coil.id} />}
         <p className="mt-4 flex flex-wrap gap-2">
           {others[0] && (
             <Link href={pages.jobSheet(others[0].jobId, 'steps')} data-go-on className="button button-main">

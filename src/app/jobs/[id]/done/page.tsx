@@ -31,7 +31,9 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
         concertHours={concertHours}
         coil={
           job.coil && {
+            id: job.coil.id,
             label: job.coil.label,
+            restUnknown: job.coil.inHand && job.coil.lengthLeft === 0,
             left: job.coil.lengthLeft,
             bought: job.coil.boughtLength,
             cuts: withCuts(store(), [job.coil]).flatMap(({ cuts }) => cuts.map(({ length }) => length)),

@@ -1,0 +1,13 @@
+import { handle } from '@/app/api/handle'
+import { RetireRequest } from '@/boundary/requests/suppliers'
+import { retireInstrument } from '@/data/instruments/about-instrument'
+import { store } from '@/data/store/database'
+
+interface Path {
+  readonly params: Promise<{ slug: string }>
+}
+
+export async function POST(request: Request, { params }: Path) {
+  const { slug } = await params
+  return handle(request, RetireRequest, ({ retired }) => retireInstrument(store(), slug, retired))
+}

@@ -1,0 +1,46 @@
+import { IsIn, IsNotEmpty, IsNumber, IsString, IsUrl, Max, MaxLength, Min, ValidateIf } from 'class-validator'
+import { STRUNG, TENSION_CLASSES, type Strung, type TensionClass } from '@/core/instrument/instrument'
+
+/** What is said of an instrument beside its chart. */
+export class AboutRequest {
+  @MaxLength(60, { message: 'A name of at most 60 letters.' })
+  @IsNotEmpty({ message: 'The instrument needs a name.' })
+  @IsString()
+  name!: string
+
+  @MaxLength(120, { message: 'At most 120 letters.' })
+  @IsString()
+  owner!: string
+
+  @MaxLength(80, { message: 'At most 80 letters.' })
+  @IsString()
+  maker!: string
+
+  @MaxLength(80, { message: 'At most 80 letters.' })
+  @IsString()
+  model!: string
+
+  @IsIn(TENSION_CLASSES, { message: 'Choose a tension class.' })
+  tensionClass!: TensionClass
+
+  @IsIn(STRUNG, { message: 'Say which way round it is strung.' })
+  strung!: Strung
+
+  @Max(470, { message: 'Above 470 Hz the strings would be strained.' })
+  @Min(380, { message: 'Below 380 Hz is no reference A that anyone tunes to.' })
+  @IsNumber({}, { message: 'Reference A: expected a frequency in Hz, such as 440.' })
+  referenceA!: number
+
+  @ValidateIf((_, value) => value !== '')
+  @IsUrl(
+    { protocols: ['http', 'https'], require_protocol: true },
+    { message: 'Expected an address that begins with http:// or https://.' },
+  )
+  @MaxLength(300, { message: 'That address is too long.' })
+  @IsString()
+  chartLink!: string
+
+  @MaxLength(2000, { message: 'At most 2,000 letters.' })
+  @IsString()
+  notes!: string
+}

@@ -1,0 +1,112 @@
+'use client'
+
+import 'reflect-metadata'
+import { classValidatorResolver } from '@hookform/resolvers/class-validator'
+import { ArrowLeft } from 'lucide-react'
+import Link from 'next/link'
+import { useForm } from 'react-hook-form'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
+import { AboutRequest } from '@/boundary/requests/about'
+import { STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
+import type { About } from '@/data/instruments/about-instrument'
+import { Choice } from '@/ui/form/Choice'
+import { Entry } from '@/ui/form/Entry'
+import { Labelled } from '@/ui/form/Labelled'
+import { useAct } from '@/ui/shell/use-act'
+
+interface AboutSheetProps {
+  readonly slug: string
+  readonly about: About
+  readonly isRetired: boolean
+}
+
+/** What is said of an instrument beside its chart: whose it is, who made it, what to know before touching it. */
+export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
+  const { act, refused } = useAct()
+  const {
+    register,
+    handleSubmit,
+    formState: { errors, isSubmitting },
+  } = useForm<AboutRequest>({ resolver: classValidatorResolver(AboutRequest), defaultValues: { ...about } })
+  const keep = handleSubmit(async (form) => {
+    await act(calls.changeAbout(slug), form, `What is said of ${form.name} is kept.`)
+  })
+  return (
+    <form onSubmit={keep} noValidate className="sheet max-w-4xl p-5">
+      <Link
+        href={pages.instrument(slug)}
+        className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
+      >
+        <ArrowLeft size={15} aria-hidden /> {about.name}
+      </Link>
+      <h1 className="text-2xl font-semibold">About {about.name}</h1>
+      <p className="text-soft">Its strings are in its chart. Orders and reports say what stands here.</p>
+      <div className="mt-4 grid gap-4 sm:grid-cols-2">
+        <Entry label="Name" problem={errors.name?.message} {...register('name')} />
+        <Entry label="Owner" problem={errors.owner?.message} {...register('owner')} />
+        <Entry label="Maker, as you write it" problem={errors.maker?.message} {...register('maker')} />
+        <Entry label="Model" problem={errors.model?.message} {...register('model')} />
+        <Choice
+          label="Tension class"
+          hint="Ask the maker before it is strung to another class."
+          options={TENSION_CLASSES}
+          problem={errors.tensionClass?.message}
+          {...register('tensionClass')}
+        />
+        <Choice
+          label="Which way round it is strung"
+          options={STRUNG}
+          problem={errors.strung?.message}
+          {...register('strung')}
+        />
+        <Entry
+          label="Reference A, Hz"
+          type="number"
+          step="any"
+          problem={errors.referenceA?.message}
+          {...register('referenceA', { valueAsNumber: true })}
+        />
+        <Entry
+          label="Where the maker’s string chart is"
+          hint="Its address on the web."
+          inputMode="url"
+          problem={errors.chartLink?.message}
+          {...register('chartLink')}
+        />
+        <div className="sm:col-span-2">
+          <Labelled
+            label="Notes"
+            hint="What one should know before touching it."
+            problem={errors.notes?.message}
+          >
+            {(wiring) => <textarea className="entry mt-1 min-h-28" {...wiring} {...register('notes')} />}
+          </Labelled>
+        </div>
+      </div>
+      {refused && (
+        <p role="alert" className="mt-3 font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
+      <div className="mt-5 flex flex-wrap gap-3">
+        <button type="submit" className="button button-main" disabled={isSubmitting}>
+          Keep it
+        </button>
+        <button
+          type="button"
+          className="button"
+          onClick={() =>
+            act(
+              calls.retireInstrument(slug),
+              { retired: !isRetired },
+              isRetired ? `${about.name} is back on the shelf.` : `${about.name} is off the shelf.`,
+            )
+          }
+        >
+          {isRetired ? 'Put it back on the shelf' : 'Take it off the shelf'}
+        </button>
+      </div>
+    </form>
+  )
+}
