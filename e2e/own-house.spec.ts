@@ -95,6 +95,13 @@ test('what is said of an instrument is set right; it leaves the shelf and comes 
   await expect(page.getByText('What is said of Juniper is kept.')).toBeVisible()
   await page.reload()
   await expect(page.getByLabel('Notes')).toHaveValue('The third pedal sticks.')
+  await page.goto('/instruments/juniper')
+  await expect(page.getByText('The third pedal sticks.')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'the maker’s string chart' })).toHaveAttribute(
+    'href',
+    'https://charts.example.org/juniper',
+  )
+  await page.getByRole('link', { name: 'About it' }).click()
   await page.getByRole('button', { name: 'Take it off the shelf' }).click()
   await expect(page.getByText('Juniper is off the shelf.')).toBeVisible()
   await page.goto('/instruments')

@@ -39,6 +39,9 @@ export interface InstrumentView {
   /** By position number. */
   readonly positions: Readonly<Record<number, PositionView>>
   readonly broken: readonly number[]
+  /** What its owner or a technician should know, and where the maker's chart is; empty where nobody said. */
+  readonly notes: string
+  readonly chartLink: string
 }
 
 /** Everything the page of an instrument shows. */
@@ -63,7 +66,8 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
       },
     ]),
   )
-  return { instrument, positions, broken: [...jobOf.keys()] }
+  const { notes, chartLink } = stored
+  return { instrument, positions, broken: [...jobOf.keys()], notes, chartLink }
 }
 
 /** Numbers of the positions that wait for a string, with their open job; both of a pair. */

@@ -47,7 +47,18 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             </p>
             <p className="text-sm text-soft">
               at rest in {instrument.restTuning}, A4 = {instrument.referenceA} Hz
+              {view.chartLink !== '' && (
+                <>
+                  {'; '}
+                  <a href={view.chartLink} className="underline underline-offset-2" rel="noreferrer">
+                    the maker’s string chart
+                  </a>
+                </>
+              )}
             </p>
+            {view.notes !== '' && (
+              <p className="mt-1 max-w-prose text-sm font-semibold whitespace-pre-line">{view.notes}</p>
+            )}
           </div>
           <p className="flex flex-wrap gap-2">
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'which')}>

@@ -24,6 +24,8 @@ interface JobHeaderProps {
   /** Whether it is settled what goes on: a coil chosen, or the same string. */
   readonly hasString: boolean
   readonly finished: boolean
+  /** What one should know before touching the instrument; empty where nobody said. */
+  readonly notes: string
 }
 
 /** Which string is being fitted, and how far the job is. */
@@ -36,6 +38,7 @@ export function JobHeader({
   stage,
   hasString,
   finished,
+  notes,
 }: JobHeaderProps) {
   const leadingNames = useLeadingNames()
   const { name, beside } = leadingNames(position)
@@ -58,6 +61,9 @@ export function JobHeader({
             : `, ${numberName(position)}`}
           {strings > 1 ? `; one wire that is ${strings} strings` : ''}
         </p>
+        {notes !== '' && !finished && (
+          <p className="mt-1 max-w-prose text-sm font-semibold whitespace-pre-line">{notes}</p>
+        )}
       </div>
       {!finished && (
         <nav aria-label="Stages of the fitting">

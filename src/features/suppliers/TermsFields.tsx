@@ -14,14 +14,18 @@ interface TermsFieldsProps {
 export function TermsFields({ terms, currency, houseCurrency, problemAt }: TermsFieldsProps) {
   return (
     <>
-      <Entry
-        label={`One ${currency} in ${houseCurrency}`}
-        name="rate"
-        inputMode="decimal"
-        defaultValue={terms.rate}
-        problem={problemAt('rate')}
-        hint={currency === houseCurrency ? 'The house’s own money.' : 'The rate that the plan reckons with.'}
-      />
+      {currency === houseCurrency ? (
+        <input type="hidden" name="rate" value="1" />
+      ) : (
+        <Entry
+          label={`One ${currency} in ${houseCurrency}`}
+          name="rate"
+          inputMode="decimal"
+          defaultValue={terms.rate}
+          problem={problemAt('rate')}
+          hint="The rate that the plan reckons with."
+        />
+      )}
       <Entry
         label={`Postage, ${currency}`}
         name="postage"

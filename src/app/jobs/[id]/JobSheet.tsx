@@ -17,6 +17,7 @@ export function JobSheet({ job, stage, children }: { job: Job; stage: Stage; chi
           stage={stage}
           hasString={job.coil !== null || job.sameString}
           finished={job.finishedAt !== null}
+          notes={job.notes}
         />
         {children}
       </div>
