@@ -23,10 +23,32 @@ test('an empty house asks three things, then leads to the first instrument, by k
   await expect(page).toHaveURL('/instruments/new')
   await page.getByLabel('Name', { exact: true }).fill('Juniper')
   await page.getByRole('button', { name: 'Put it on the shelf' }).click()
-  await expect(page).toHaveURL('/instruments/juniper')
+  await expect(page).toHaveURL(/\/instruments\/juniper/)
   await page.goto('/')
   await expect(page.getByText('Alder Yard')).toBeVisible()
   await expect(page.getByText('Every position has its string.')).toBeVisible()
+})
+
+test('it says what to measure next; each measure makes the figures surer, and one that can’t be is told', async ({
+  page,
+}) => {
+  await page.goto('/instruments/juniper')
+  await page.getByRole('link', { name: 'Measure it' }).click()
+  const sheet = page.getByRole('region', { name: 'Measuring Juniper' })
+  await expect(sheet.getByText('Nothing is measured yet')).toBeVisible()
+  const first = await sheet.getByRole('heading', { level: 2 }).first().textContent()
+  const sure = page.getByRole('region', { name: 'How sure the figures are' })
+  const cutOf = async () => Number(/Cut ±\s*([\d.]+)/.exec((await sure.textContent()) ?? '')?.[1])
+  const before = await cutOf()
+  const assumed = Number(/Assumed ([\d.]+) mm/.exec((await sheet.textContent()) ?? '')?.[1])
+  await sheet.getByLabel('You measure, mm').fill(String(assumed * 2))
+  await sheet.getByRole('button', { name: 'Keep it' }).click()
+  await expect(sheet.getByText('is the unit right?')).toBeVisible()
+  await sheet.getByLabel('You measure, mm').fill(String(assumed * 1.02))
+  await sheet.getByRole('button', { name: 'Keep it' }).click()
+  await expect(sheet.getByText('One thing is measured')).toBeVisible()
+  await expect(sheet.getByRole('heading', { level: 2 }).first()).not.toHaveText(first ?? '')
+  expect(await cutOf()).toBeLessThan(before)
 })
 
 test('a string in the hand goes straight to its figures, and its rest is kept', async ({ page }) => {
@@ -42,6 +64,7 @@ test('a string in the hand goes straight to its figures, and its rest is kept', 
   await page.getByLabel('Gauge, mm').fill('')
   await page.getByRole('button', { name: 'It is in my hand' }).click()
   await expect(page).toHaveURL(`/jobs/${jobId}/figures`)
+  await expect(page.getByText(/the cut is sure to ± \d+/)).toBeVisible()
   await page.goto(`/jobs/${jobId}/log`)
   await page.getByRole('button', { name: 'Log the fitting' }).click()
   await expect(page).toHaveURL(`/jobs/${jobId}/done`)

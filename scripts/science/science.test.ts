@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
+import { calibrateMeasuring } from './measuring'
 import { tables, withTables } from './write'
 
 const { instruments } = readShelf('demo')
@@ -13,6 +14,16 @@ test('a stated 80 % is right 76 to 84 % of the time, over 2,000 and more broken 
   expect(about80.cases).toBeGreaterThan(100)
   expect(about80.right).toBeGreaterThan(0.76)
   expect(about80.right).toBeLessThan(0.84)
+}, 120_000)
+
+test('two in three true cuts lie within what is said of them, measured or not, and measuring makes them surer', () => {
+  for (const { withinBefore, withinAfter, toldBefore, toldAfter } of calibrateMeasuring()) {
+    for (const share of [withinBefore, withinAfter]) {
+      expect(share).toBeGreaterThan(0.58)
+      expect(share).toBeLessThan(0.78)
+    }
+    expect(toldAfter).toBeLessThan(0.6 * toldBefore)
+  }
 }, 120_000)
 
 test('the tables are those that `npm run science` writes', () => {

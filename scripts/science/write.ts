@@ -4,6 +4,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
+import { calibrateMeasuring } from './measuring'
 import { rebuildings } from './rebuild'
 
 const FILE = 'docs/SCIENCE.md'
@@ -12,6 +13,7 @@ const FILE = 'docs/SCIENCE.md'
 export function tables(): ReadonlyMap<string, string> {
   const { instruments } = readShelf('demo')
   const { rows, bands } = calibrate(instruments)
+  const millimetres = (length: number) => `${(length * 1000).toFixed(1)} mm`
   return new Map([
     [
       'ranks',
@@ -25,6 +27,31 @@ export function tables(): ReadonlyMap<string, string> {
       table(
         ['stated', 'cases', 'stated on average', 'right'],
         bands.map((b) => [`${b.from}–${b.to} %`, b.cases, percent(b.stated), percent(b.right)]),
+      ),
+    ],
+    [
+      'measuring',
+      table(
+        [
+          'drawn',
+          'cuts',
+          '± from the preset',
+          'true cuts within it',
+          'measurements asked for',
+          '± after them',
+          'true cuts within it',
+          'mean error',
+        ],
+        calibrateMeasuring().map((r) => [
+          r.name,
+          r.cuts,
+          millimetres(r.toldBefore),
+          percent(r.withinBefore),
+          r.measures.toFixed(1),
+          millimetres(r.toldAfter),
+          percent(r.withinAfter),
+          millimetres(r.meanError),
+        ]),
       ),
     ],
     [

@@ -22,6 +22,7 @@ import type {
   StringsRequest,
 } from './requests/jobs'
 import type { KnotMeasuredRequest } from './requests/knots'
+import type { InstrumentMeasureRequest } from './requests/measuring'
 import type { InstrumentFileRequest, NewInstrumentRequest } from './requests/new-instrument'
 import type {
   DecideRequest,
@@ -141,6 +142,7 @@ export const calls = {
 
   newInstrument: post<NewInstrumentRequest, Shelved>('/api/instruments'),
   instrumentFromFile: post<InstrumentFileRequest, Shelved>('/api/instruments/file'),
+  measureInstrument: (slug: string) => post<InstrumentMeasureRequest>(`/api/instruments/${slug}/measures`),
   changeAbout: (slug: string) => post<AboutRequest>(`/api/instruments/${slug}/about`),
   retireInstrument: (slug: string) => post<RetireRequest>(`/api/instruments/${slug}/retire`),
   changeChart: (slug: string) =>

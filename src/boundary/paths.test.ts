@@ -34,9 +34,9 @@ describe('addresses', () => {
     const sheets = (['coil', 'figures', 'steps', 'log', 'done', 'card', 'habits', 'report'] as const).map(
       (s) => pages.jobSheet(7, s),
     )
-    const ofInstrument = (['about', 'chart', 'which', 'belongs', 'bench', 'habits'] as const).map((s) =>
-      pages.instrumentSheet('lovage', s, 22),
-    )
+    const ofInstrument = (
+      ['about', 'measuring', 'chart', 'which', 'belongs', 'bench', 'habits'] as const
+    ).map((s) => pages.instrumentSheet('lovage', s, 22))
     const others = { ...pages, jobSheet: pages.today, instrumentSheet: pages.today }
     const told = [...every<string>(others), ...sheets, ...ofInstrument]
     expect(told.filter((address) => !routeOf(address, all))).toEqual([])

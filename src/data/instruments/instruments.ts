@@ -2,6 +2,7 @@
  * Instruments in the tables, to and from the core's.
  */
 import { asc } from 'drizzle-orm'
+import type { QuantityKey } from '@/core/measuring/quantity'
 import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { calledAs, type Calling } from '@/core/instrument/called'
@@ -29,6 +30,8 @@ export interface StoredInstrument {
   readonly notes: string
   /** Where the maker's string chart is to be found; empty where nobody said. */
   readonly chartLink: string
+  /** What was measured of an instrument that came from a preset; null where its chart came whole. */
+  readonly measuredKeys: readonly QuantityKey[] | null
   /** Since when it is no longer on the shelf, ms; null while it is. */
   readonly retiredAt: number | null
 }
@@ -110,10 +113,22 @@ export function positionId({ instrument, positionIds }: StoredInstrument, number
   return id
 }
 
-/** Adds an instrument with all its positions; belongs inside an action. Returns its row id. */
-export function addInstrument(store: Store, instrument: Instrument): number {
+/**
+ * Adds an instrument with all its positions; belongs inside an action. Returns its row id.
+ *
+ * @param measured - what was measured of it; null where its chart came whole
+ */
+export function addInstrument(
+  store: Store,
+  instrument: Instrument,
+  measured: readonly QuantityKey[] | null = null,
+): number {
   const { positions: strings, coverings: layers, ...about } = instrument
-  const { id } = store.rows.insert(instruments).values(about).returning({ id: instruments.id }).get()
+  const { id } = store.rows
+    .insert(instruments)
+    .values({ ...about, measured: measured === null ? null : JSON.stringify(measured) })
+    .returning({ id: instruments.id })
+    .get()
   const ids = new Map(
     strings.map((p) => [
       p.number,
@@ -149,7 +164,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
       .orderBy(asc(instruments.id))
       .all()
       .map((row) => {
-        const { id, habits, notes, chartLink, retiredAt, ...about } = row
+        const { id, habits, notes, chartLink, measured, retiredAt, ...about } = row
         const rows = strings.get(id) ?? []
         const number = (position: number) => owner.get(position)?.number as number
         return {
@@ -165,6 +180,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
           ownHabits: habitChange(habits),
           notes,
           chartLink,
+          measuredKeys: measured === null ? null : (JSON.parse(measured) as QuantityKey[]),
           retiredAt,
         }
       })

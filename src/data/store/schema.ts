@@ -106,6 +106,8 @@ export const instruments = sqliteTable('instrument', {
   strung: text('strung').$type<Strung>().notNull().default('as usual'),
   /** Habits of its own, where they differ from the house's: JSON. */
   habits: text('habits').notNull().default('{}'),
+  /** Keys of what was measured of it: JSON. Null where its chart came whole, and nothing of it is assumed. */
+  measured: text('measured'),
   /** What its owner or a technician should know. */
   notes: text('notes').notNull().default(''),
   /** Where the maker's string chart is to be found. */

@@ -42,6 +42,8 @@ export interface InstrumentView {
   /** What its owner or a technician should know, and where the maker's chart is; empty where nobody said. */
   readonly notes: string
   readonly chartLink: string
+  /** It came from a preset, and can be measured. */
+  readonly isAssumed: boolean
 }
 
 /** Everything the page of an instrument shows. */
@@ -66,8 +68,15 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
       },
     ]),
   )
-  const { notes, chartLink } = stored
-  return { instrument, positions, broken: [...jobOf.keys()], notes, chartLink }
+  const { notes, chartLink, measuredKeys } = stored
+  return {
+    instrument,
+    positions,
+    broken: [...jobOf.keys()],
+    notes,
+    chartLink,
+    isAssumed: measuredKeys !== null,
+  }
 }
 
 /** Numbers of the positions that wait for a string, with their open job; both of a pair. */

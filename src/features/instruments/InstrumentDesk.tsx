@@ -70,6 +70,11 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'habits')}>
               Habits
             </Link>
+            {view.isAssumed && (
+              <Link className="button" href={pages.instrumentSheet(instrument.slug, 'measuring')}>
+                Measure it
+              </Link>
+            )}
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'about')}>
               About it
             </Link>

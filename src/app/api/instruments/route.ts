@@ -1,6 +1,7 @@
 import { fromPreset } from '@/core/instrument/presets'
 import { readNotes } from '@/core/instrument/read-notes'
 import { readLengths } from '@/core/instrument/read-lengths'
+import { keysOfPieces } from '@/core/measuring/quantity'
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
 import { houseSettings } from '@/data/house/house'
@@ -9,17 +10,13 @@ import { NewInstrumentRequest } from '@/boundary/requests/new-instrument'
 
 /** Adds an instrument from its family's preset. */
 export function POST(request: Request) {
-  return handle(request, NewInstrumentRequest, ({ notes, lengths, ...about }) =>
-    putOnShelf(
-      store(),
-      fromPreset(
-        {
-          about: { ...about, slug: 'new', referenceA: houseSettings(store()).referenceA },
-          notes: readNotes(notes),
-          measured: readLengths(lengths, houseSettings(store()).unit),
-        },
-        houseSettings(store()).habits.gutTop,
-      ),
-    ),
-  )
+  return handle(request, NewInstrumentRequest, ({ notes, lengths, ...about }) => {
+    const { unit, referenceA, habits } = houseSettings(store())
+    const measured = readLengths(lengths, unit)
+    const instrument = fromPreset(
+      { about: { ...about, slug: 'new', referenceA }, notes: readNotes(notes), measured },
+      habits.gutTop,
+    )
+    return putOnShelf(store(), instrument, keysOfPieces(instrument, [...measured.keys()]))
+  })
 }

@@ -2,6 +2,8 @@ import type { Metadata } from 'next'
 import { leadingNames } from '@/core/instrument/names'
 import { store } from '@/data/store/database'
 import { coveredChoice, jobsTogether } from '@/data/jobs/jobs-together'
+import { surenessAt } from '@/core/measuring/worth'
+import { SureNote } from '@/features/measuring/SureNote'
 import { CoveredSheet } from '@/features/jobs/CoveredSheet'
 import { FittingFiguresSheet } from '@/features/jobs/FittingFiguresSheet'
 import { TogetherSheet } from '@/features/jobs/TogetherSheet'
@@ -12,6 +14,8 @@ export const metadata: Metadata = { title: 'Figures' }
 
 export default async function FiguresPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadStrungJob(params)
+  const sure =
+    job.measuredKeys && surenessAt(job.instrument, job.habits, job.measuredKeys, job.position.number)
   const covered = coveredChoice(store(), job)
   const strings = jobsTogether(store(), job.jobId).map((one) => ({
     jobId: one.jobId,
@@ -23,6 +27,7 @@ export default async function FiguresPage({ params }: { params: Promise<{ id: st
   }))
   return (
     <JobSheet job={job} stage="figures">
+      {sure && <SureNote slug={job.instrument.slug} name={job.instrument.name} sure={sure} />}
       <FittingFiguresSheet
         jobId={job.jobId}
         instrument={job.instrument}

@@ -1,0 +1,1 @@
+ALTER TABLE `instrument` ADD `measured` text;

@@ -1,0 +1,63 @@
+/**
+ * An instrument after something on it was measured: the value itself, and what follows from it for what is still assumed.
+ */
+import type { Instrument } from '../instrument/instrument'
+import { afterMeasuring, beliefsOf } from './beliefs'
+import { longer, quantitiesOf, scaled, type QuantityKey } from './quantity'
+
+/** Share by which a longer string may come out the shorter one before it is told. */
+const SLIP = 0.03
+
+/**
+ * Takes a measured value over. Lengths that nobody measured follow it as far as they are believed to; those that were
+ * measured stay.
+ *
+ * @param measured - quantities that were measured before
+ * @param value - m
+ * @throws RangeError with a sentence that can be shown, when it can't be
+ */
+export function takeMeasure(
+  instrument: Instrument,
+  measured: readonly QuantityKey[],
+  key: QuantityKey,
+  value: number,
+): Instrument {
+  const quantities = quantitiesOf(instrument)
+  const at = quantities.findIndex((quantity) => quantity.key === key)
+  const quantity = quantities[at]
+  if (!quantity) throw new RangeError('There is no such thing to measure on this instrument.')
+  const told = Math.log(value / quantity.value)
+  if (Math.abs(told) > 6 * quantity.prior)
+    throw new RangeError(
+      'That is so far from what instruments of this family have that it must be looked at again: is the unit right?',
+    )
+  if (!key.startsWith('speaking')) return scaled(instrument, quantity, Math.exp(told))
+  const { follows } = afterMeasuring(beliefsOf(quantities, measured), key)
+  const factors = new Map(
+    quantities.flatMap((other, i) => {
+      if (!other.key.startsWith('speaking')) return []
+      const stays = measured.includes(other.key) && other.key !== key
+      const by = i === at ? told : stays ? 0 : (follows[i] ?? 0) * told
+      return [[instrument.positions[other.from - 1]?.piece, Math.exp(by)] as const]
+    }),
+  )
+  const positions = instrument.positions.map((p) => longer(p, factors.get(p.piece) ?? 1))
+  const falls = positions.find((p, i) => {
+    const before = positions[i - 1]
+    const was = instrument.positions[i - 1]
+    const own = instrument.positions[i]
+    // Where lengths are much alike, one may be a little shorter than its neighbour.
+    return (
+      before &&
+      was &&
+      own &&
+      was.speakingLength < own.speakingLength &&
+      p.speakingLength < before.speakingLength * (1 - SLIP)
+    )
+  })
+  if (falls)
+    throw new RangeError(
+      `String ${falls.number} would come out shorter than string ${falls.number - 1}: measure once more, or look at what was measured near it.`,
+    )
+  return { ...instrument, positions }
+}
