@@ -23,13 +23,13 @@ export function MeasureDrawing({ of, text }: { readonly of: QuantityKey; readonl
       {kind === 'pin' && <Dimension from={[160, 10]} to={[180, 10]} text={text} beside={-14} />}
       {kind === 'board' && <Dimension from={[196, 178]} to={[196, 194]} text={text} />}
       {kind === 'gauge' && <Dimension from={[146, 120]} to={[154, 120]} text={text} />}
-      <Label at={[40, 31]} to={[160, 31]}>
+      <Label at={[112, 31]} to={[160, 31]} end>
         tuning pin
       </Label>
-      <Label at={[40, 66]} to={[141, 61]}>
+      <Label at={[112, 74]} to={[141, 61]} end>
         bridge pin
       </Label>
-      <Label at={[40, 222]} to={[146, 207]}>
+      <Label at={[112, 222]} to={[144, 206]} end>
         end knot
       </Label>
     </Sheet>

@@ -166,7 +166,7 @@ function Doubts({
         How sure the figures are
       </h2>
       <p className="text-sm text-soft">Two in three true values lie within ± this.</p>
-      <div className="mt-3 grid grid-cols-3 gap-3">
+      <div className="mt-3 flex flex-wrap gap-x-6 gap-y-2">
         <Figure
           label="Cut ±"
           measure={measure(
