@@ -181,6 +181,7 @@ test('a supplier is added, gets a part typed in, and is given up', async ({ page
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByRole('cell', { name: 'N-081' })).toBeVisible()
   await page.getByRole('button', { name: 'Buy nothing more there' }).click()
+  await expect(page.getByRole('button', { name: 'Buy there again' })).toBeVisible()
   await page.goto('/orders/suppliers')
   await expect(page.getByText('nothing more is bought there')).toBeVisible()
 })
