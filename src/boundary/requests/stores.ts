@@ -1,5 +1,10 @@
 import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
-import { TENSION_CLASSES, type StringColour, type TensionClass } from '@/core/instrument/instrument'
+import {
+  STRING_COLOURS,
+  TENSION_CLASSES,
+  type StringColour,
+  type TensionClass,
+} from '@/core/instrument/instrument'
 import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
 import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
 import { MATERIALS, type Material } from '@/core/strings/materials'
@@ -23,7 +28,7 @@ export class BookInRequest {
   @IsLengthText(COIL)
   length!: string
 
-  @IsIn(['natural', 'red', 'black', 'blue'], { message: 'The colour is natural, red, black or blue.' })
+  @IsIn(STRING_COLOURS, { message: 'The colour is natural, red, black or blue.' })
   colour!: StringColour
 
   @IsIn(TENSION_CLASSES, { message: `The tension class is one of ${TENSION_CLASSES.join(', ')}.` })

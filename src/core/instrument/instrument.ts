@@ -11,7 +11,8 @@ import type { TuningPin } from '../winding/pin'
 import type { Called, Calling } from './called'
 import type { Family } from './family'
 
-export type StringColour = 'red' | 'black' | 'blue' | 'natural'
+export const STRING_COLOURS = ['natural', 'red', 'black', 'blue'] as const
+export type StringColour = (typeof STRING_COLOURS)[number]
 export type Mechanism = 'lever' | 'disc'
 export const TENSION_CLASSES = ['concert', 'lever', 'folk', 'wire'] as const
 export type TensionClass = (typeof TENSION_CLASSES)[number]
@@ -114,6 +115,11 @@ export function positionAt(instrument: Instrument, number: number): StringPositi
 /** All positions served by the string that serves this one, itself included, shortest first. */
 export function samePiece(instrument: Instrument, position: StringPosition): readonly StringPosition[] {
   return instrument.positions.filter((p) => p.piece === position.piece)
+}
+
+/** The first position of each piece of string: a wire that is two strings is one piece. */
+export function firstOfPieces({ positions }: Pick<Instrument, 'positions'>): readonly StringPosition[] {
+  return positions.filter((p, i) => p.piece !== positions[i - 1]?.piece)
 }
 
 /** Whether its players name strings by harp octaves and buy them by tension class; others go by gauge, length and end. */

@@ -3,7 +3,7 @@
  * measured value changes.
  */
 import { withLine, chartLine } from '../chart/chart-line'
-import type { Instrument, StringPosition } from '../instrument/instrument'
+import { firstOfPieces, type Instrument, type StringPosition } from '../instrument/instrument'
 import { sameMake, type Construction } from '../strings/construction'
 
 export type QuantityKey = `speaking ${number}` | `gauge ${number}` | 'beyond' | 'pin' | 'board'
@@ -30,13 +30,13 @@ const WIDTHS = { speaking: 0.06, gauge: 0.08, beyond: 0.2, pin: 0.08, board: 0.2
 const ERRORS = { speaking: 1e-3, gauge: 1e-5, beyond: 2e-3, pin: 5e-5, board: 5e-4 } as const
 
 /** A section's gauges come from one preset, and one of them tells of the others; a chart of its own tells more. */
-export function quantitiesOf({ positions }: Instrument): readonly Quantity[] {
-  const pieces = positions.filter((p, i) => i === 0 || p.piece !== positions[i - 1]?.piece)
+export function quantitiesOf(instrument: Instrument): readonly Quantity[] {
+  const { positions } = instrument
   const middle = positions[Math.floor(positions.length / 2)] as StringPosition
   const all = { from: 1, to: positions.length }
   const board = positions.find((p) => p.tail.boardThickness > 0)
   return [
-    ...pieces.map((p): Quantity => ({
+    ...firstOfPieces(instrument).map((p): Quantity => ({
       key: `speaking ${p.number}`,
       value: p.speakingLength,
       prior: WIDTHS.speaking,
@@ -75,8 +75,8 @@ export function quantitiesOf({ positions }: Instrument): readonly Quantity[] {
 }
 
 /** The keys of lengths that were measured, by the number of the piece from the top. */
-export function keysOfPieces({ positions }: Instrument, pieces: readonly number[]): readonly QuantityKey[] {
-  const first = positions.filter((p, i) => i === 0 || p.piece !== positions[i - 1]?.piece)
+export function keysOfPieces(instrument: Instrument, pieces: readonly number[]): readonly QuantityKey[] {
+  const first = firstOfPieces(instrument)
   return pieces.flatMap((piece): QuantityKey[] => {
     const position = first[piece - 1]
     return position ? [`speaking ${position.number}`] : []

@@ -3,7 +3,7 @@
  */
 import { fittingFigures } from '../fitting/figures'
 import type { Habits } from '../fitting/habits'
-import type { Instrument, StringPosition } from '../instrument/instrument'
+import { firstOfPieces, type Instrument, type StringPosition } from '../instrument/instrument'
 import { afterMeasuring, beliefsOf, type Beliefs } from './beliefs'
 import { quantitiesOf, scaled, type Quantity, type QuantityKey } from './quantity'
 
@@ -51,7 +51,7 @@ export function measuringPlan(
   most = 6,
 ): MeasuringPlan {
   const quantities = quantitiesOf(instrument)
-  const effects = effectsOf(instrument, habits, quantities, piecesOf(instrument))
+  const effects = effectsOf(instrument, habits, quantities, firstOfPieces(instrument))
   let beliefs = beliefsOf(quantities, measured)
   const first = doubt(effects, beliefsOf(quantities, []))
   const now = surenessOf(effects, beliefs)
@@ -98,7 +98,7 @@ export function surenessAt(
 ): Sureness | null {
   const piece = instrument.positions[number - 1]?.piece
   const quantities = quantitiesOf(instrument)
-  const pieces = piecesOf(instrument).filter((p) => p.piece === piece)
+  const pieces = firstOfPieces(instrument).filter((p) => p.piece === piece)
   const [sureness] = surenessOf(
     effectsOf(instrument, habits, quantities, pieces),
     beliefsOf(quantities, measured),
@@ -118,13 +118,16 @@ function effectsOf(
   quantities: readonly Quantity[],
   pieces: readonly StringPosition[],
 ): readonly Effects[] {
-  const changed = quantities.map((quantity) => scaled(instrument, quantity, Math.exp(STEP)))
+  const concerns = ({ from, to }: Quantity, p: StringPosition) => p.number >= from && p.number <= to
+  const changed = quantities.map((quantity) =>
+    pieces.some((p) => concerns(quantity, p)) ? scaled(instrument, quantity, Math.exp(STEP)) : null,
+  )
   return pieces.map((p) => {
     const own = figuresAt(instrument, p, habits)
     const of = new Map(
       quantities.flatMap((quantity, k) => {
-        if (p.number < quantity.from || p.number > quantity.to) return []
-        const other = changed[k] as Instrument
+        const other = changed[k]
+        if (!other || !concerns(quantity, p)) return []
         const then = figuresAt(other, other.positions[p.number - 1] as StringPosition, habits)
         return [
           [
@@ -140,11 +143,6 @@ function effectsOf(
     )
     return { number: p.number, of }
   })
-}
-
-/** The first position of each piece of string. */
-function piecesOf({ positions }: Instrument): readonly StringPosition[] {
-  return positions.filter((p, i) => i === 0 || p.piece !== positions[i - 1]?.piece)
 }
 
 function figuresAt(

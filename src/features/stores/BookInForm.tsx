@@ -4,7 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm, type FieldPath } from 'react-hook-form'
-import { TENSION_CLASSES } from '@/core/instrument/instrument'
+import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
 import { calls } from '@/boundary/calls'
 import { STRING_ENDS } from '@/core/stores/string-spec'
 import { Choice } from '@/ui/form/Choice'
@@ -66,7 +66,7 @@ export function BookInForm() {
       />
       <Choice
         label="Colour"
-        options={['natural', 'red', 'black', 'blue']}
+        options={STRING_COLOURS}
         problem={errors.colour?.message}
         {...register('colour')}
       />

@@ -2,7 +2,7 @@
 
 import { useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
-import { TENSION_CLASSES } from '@/core/instrument/instrument'
+import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
 import { CATALOGUE_COLUMNS, type CatalogueCells } from '@/core/stores/catalogue-cells'
 import { STRING_ENDS } from '@/core/stores/string-spec'
 import { Choice } from '@/ui/form/Choice'
@@ -75,7 +75,7 @@ export function NewPart({ slug, currency }: { readonly slug: string; readonly cu
       <Entry label="In stock" inputMode="numeric" defaultValue="10" {...bind('stock')} />
       <Choice label="Tension class" options={TENSION_CLASSES} {...bind('class')} />
       <Choice label="End" options={STRING_ENDS} {...bind('end')} />
-      <Choice label="Colour" options={['natural', 'red', 'black', 'blue']} {...bind('colour')} />
+      <Choice label="Colour" options={STRING_COLOURS} {...bind('colour')} />
       <div className="col-span-2 flex items-end gap-2 md:col-span-4">
         <button type="submit" className="button button-main">
           Add it
