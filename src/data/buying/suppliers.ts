@@ -1,7 +1,7 @@
 /**
  * Suppliers, their terms and their catalogues.
  */
-import { asc, eq } from 'drizzle-orm'
+import { and, asc, eq } from 'drizzle-orm'
 import type { CatalogueOffer } from '@/core/stores/buying'
 import type { CatalogueItem, SoldPacket } from '@/core/stores/catalogue-cells'
 import { constructionFrom, specColumns, type ConstructionColumns } from '../store/construction-columns'
@@ -201,7 +201,11 @@ export function retireSupplier(store: Store, slug: string, retired: boolean): Do
  */
 export function addItem(store: Store, slug: string, item: CatalogueItem): Done<void> {
   const supplier = supplierBySlug(store, slug)
-  const there = catalogue(store, supplier.id).some(({ part }) => part === item.part)
+  const there = store.rows
+    .select({ id: catalogueItems.id })
+    .from(catalogueItems)
+    .where(and(eq(catalogueItems.supplierId, supplier.id), eq(catalogueItems.part, item.part)))
+    .get()
   if (there) throw new Refusal(409, `${supplier.name} has a part ${item.part} already.`, 'part')
   return store.act(
     { kind: 'supplier', summary: `${item.name} added to the catalogue of ${supplier.name}` },

@@ -13,6 +13,7 @@ import type { Verdict } from '@/core/settle/readings'
 import type { SettlingLine } from '@/data/views/today'
 import { measureText } from '@/ui/format/measure'
 import { distanceText, nearText } from '@/ui/format/time'
+import { textIn } from '@/ui/form/text-in'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
@@ -97,7 +98,7 @@ function ReadingForm({ settling: s, tolerance }: { settling: SettlingLine; toler
     event.preventDefault()
     const form = event.currentTarget
     const given = new FormData(form)
-    const text = String(given.get('cents')).trim()
+    const text = textIn(given, 'cents')
     setSending(true)
     const isLogged = await act({
       fittedId: s.fittedId,
