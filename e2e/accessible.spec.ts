@@ -85,6 +85,8 @@ for (const light of ['day', 'backstage'] as const) {
         '/house/habits',
         '/house/dates',
         '/instruments/lovage/about',
+        '/instruments/yarrow/hardware',
+        '/instruments/lovage/measuring-sheet',
         '/house/fittings',
         '/knots',
         '/knots?knot=plain%20becket',

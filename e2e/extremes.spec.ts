@@ -36,7 +36,16 @@ const PAGES = [
   '/house/fittings',
   '/knots',
 ]
-const OF_INSTRUMENT = ['', '/chart', '/which', '/belongs', '/bench', '/habits']
+const OF_INSTRUMENT = [
+  '',
+  '/chart',
+  '/hardware',
+  '/measuring-sheet',
+  '/which',
+  '/belongs',
+  '/bench',
+  '/habits',
+]
 
 /** An instrument at the bounds of what a file may say: the smallest pins, the thickest strings, the longest free length. */
 function extremeFile(name: string, most: boolean) {
@@ -157,6 +166,8 @@ test('no stored value makes a page fail', async ({ request, served }) => {
       model: 'W'.repeat(most ? 80 : 0),
       tensionClass: 'concert',
       strung: 'as usual',
+      restTuning: most ? 'C-flat major' : 'E-flat major',
+      lies: 'W'.repeat(most ? 200 : 1),
       referenceA: most ? 470 : 380,
       chartLink: most ? `https://a.example/${'w'.repeat(250)}` : '',
       notes: 'W'.repeat(most ? 2000 : 0),

@@ -51,6 +51,73 @@ test('it says what to measure next; each measure makes the figures surer, and on
   expect(await cutOf()).toBeLessThan(before)
 })
 
+test('hardware is typed by section; what is typed or found right is measured; what can’t be is told', async ({
+  page,
+}) => {
+  await page.goto('/instruments/juniper')
+  await page.getByRole('link', { name: 'Hardware' }).click()
+  const sheet = page.getByRole('region', { name: 'The hardware' })
+  await expect(sheet.getByText('0 % is measured')).toBeVisible()
+  await sheet.getByRole('button', { name: 'Tuning pin' }).click()
+  const pins = sheet.getByRole('textbox', { name: /^Pin diameter, / })
+  const sections = await pins.count()
+  // Marked together, they are typed into together.
+  await pins.first().focus()
+  await page.keyboard.press('Shift+ArrowDown')
+  await pins.first().fill('70')
+  const refused = sheet.getByText('70 mm can’t be right here').filter({ visible: true })
+  await expect(refused).toHaveCount(Math.min(2, sections))
+  await expect(page.getByRole('button', { name: /^Keep/ })).toBeDisabled()
+  await pins.first().fill('7.1')
+  const aside = page.getByRole('complementary', { name: 'What is in the hand' })
+  await expect(aside.getByText('0.10 mm more moves')).toBeVisible()
+  await sheet
+    .getByRole('combobox', { name: /^Tightens/ })
+    .first()
+    .focus()
+  await aside.getByRole('button', { name: 'It is right as it stands' }).click()
+  await page.getByRole('button', { name: /^Keep/ }).click()
+  await expect(page.getByText('The hardware is kept.')).toBeVisible()
+  await page.reload()
+  await expect(sheet.getByText('0 % is measured')).toHaveCount(0)
+  await sheet.getByRole('button', { name: 'Tuning pin' }).click()
+  await expect(pins.first()).toHaveValue('7.1')
+
+  const layers = page.getByRole('region', { name: 'What lies over what' })
+  await layers.getByLabel('String', { exact: true }).fill('3')
+  await layers.getByLabel('lies over', { exact: true }).fill('1-2')
+  await page.keyboard.press('Enter')
+  await expect(layers.getByText('3 lies over 1, 2')).toBeVisible()
+  await layers.getByLabel('String', { exact: true }).fill('1')
+  await layers.getByLabel('lies over', { exact: true }).fill('3')
+  await page.keyboard.press('Enter')
+  await expect(layers.getByText(/run in a circle/)).toBeVisible()
+  await layers.getByRole('button', { name: 'String 3 lies over nothing' }).click()
+  await expect(layers.getByText('Nothing lies over anything')).toBeVisible()
+})
+
+test('a string is added and taken away, and an instrument copied', async ({ page }) => {
+  await page.goto('/instruments/juniper/chart')
+  await page.getByRole('button', { name: 'Strings', exact: true }).click()
+  const panel = page.getByRole('region', { name: 'Add or take away strings' })
+  const rows = page.getByRole('table', { name: 'String chart' }).getByRole('rowheader')
+  const before = await rows.count()
+  await panel.getByRole('button', { name: 'Add one after it' }).click()
+  await expect(rows).toHaveCount(before + 1)
+  await panel.getByRole('button', { name: 'Take it away' }).click()
+  await expect(rows).toHaveCount(before)
+
+  await page.goto('/instruments/juniper/about')
+  await page.getByLabel('Copy it as').fill('Juniper')
+  await page.getByRole('button', { name: 'Copy', exact: true }).click()
+  await expect(page.getByText('There is an instrument called “Juniper” already.')).toBeVisible()
+  await page.getByLabel('Copy it as').fill('Sapling')
+  await page.getByRole('button', { name: 'Copy', exact: true }).click()
+  await expect(page).toHaveURL('/instruments/sapling/about')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('Undone')).toBeVisible()
+})
+
 test('a string in the hand goes straight to its figures, and its rest is kept', async ({ page }) => {
   const broke = await page.request.post('/api/breaks', {
     data: { instrument: 'juniper', string: 20, site: 'mid-length' },

@@ -10,6 +10,13 @@ import type { BreakRequest } from './requests/breaks'
 import type { ChartRequest } from './requests/chart'
 import type { CuttingRequest } from './requests/cutting'
 import type { HabitRequest } from './requests/habits'
+import type {
+  AddStringRequest,
+  CopyRequest,
+  HardwareRequest,
+  LayersRequest,
+  RemoveStringRequest,
+} from './requests/hardware'
 import type { BeginRequest, HouseRequest } from './requests/house'
 import type {
   CoilRequest,
@@ -144,6 +151,14 @@ export const calls = {
   instrumentFromFile: post<InstrumentFileRequest, Shelved>('/api/instruments/file'),
   measureInstrument: (slug: string) => post<InstrumentMeasureRequest>(`/api/instruments/${slug}/measures`),
   changeAbout: (slug: string) => post<AboutRequest>(`/api/instruments/${slug}/about`),
+  changeHardware: (slug: string) =>
+    patch<HardwareRequest, { readonly actionId: number | null; readonly changed: number }>(
+      `/api/instruments/${slug}/hardware`,
+    ),
+  changeLayers: (slug: string) => put<LayersRequest>(`/api/instruments/${slug}/layers`),
+  addString: (slug: string) => post<AddStringRequest>(`/api/instruments/${slug}/strings`),
+  removeString: (slug: string) => post<RemoveStringRequest>(`/api/instruments/${slug}/strings/remove`),
+  copyInstrument: (slug: string) => post<CopyRequest, Shelved>(`/api/instruments/${slug}/copy`),
   retireInstrument: (slug: string) => post<RetireRequest>(`/api/instruments/${slug}/retire`),
   changeChart: (slug: string) =>
     patch<ChartRequest, { readonly actionId: number | null; readonly changed: number }>(

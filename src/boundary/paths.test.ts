@@ -35,7 +35,17 @@ describe('addresses', () => {
       (s) => pages.jobSheet(7, s),
     )
     const ofInstrument = (
-      ['about', 'measuring', 'chart', 'which', 'belongs', 'bench', 'habits'] as const
+      [
+        'about',
+        'measuring',
+        'measuring-sheet',
+        'hardware',
+        'chart',
+        'which',
+        'belongs',
+        'bench',
+        'habits',
+      ] as const
     ).map((s) => pages.instrumentSheet('lovage', s, 22))
     const others = { ...pages, jobSheet: pages.today, instrumentSheet: pages.today }
     const told = [...every<string>(others), ...sheets, ...ofInstrument]

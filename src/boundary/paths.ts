@@ -23,7 +23,8 @@ export function withQuery<Path extends string>(path: Path, query: Query): Path |
 export type SheetOfJob = 'coil' | 'figures' | 'steps' | 'log' | 'done' | 'card' | 'habits' | 'report'
 
 /** The sheets of an instrument beside its field. */
-export type SheetOfInstrument = 'about' | 'measuring' | 'chart' | 'which' | 'belongs' | 'bench' | 'habits'
+export type SheetOfInstrument =
+  'about' | 'measuring' | 'measuring-sheet' | 'chart' | 'hardware' | 'which' | 'belongs' | 'bench' | 'habits'
 
 export const pages = {
   today: '/',

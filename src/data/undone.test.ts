@@ -2,6 +2,9 @@
 import { eq, getTableName, type Table } from 'drizzle-orm'
 import { WAYS } from '@/core/fitting/habits'
 import { MISHAPS } from '@/core/fitting/mishaps'
+import { hardwareOf } from '@/core/hardware/cells'
+import { positionAt } from '@/core/instrument/instrument'
+import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { seeded } from '@/core/random/seeded'
 import { sitesFor } from '@/core/wear/break-sites'
 import { withLine, chartLine, type WholeLine } from '@/core/chart/chart-line'
@@ -26,6 +29,8 @@ import { eachOnDemo } from './demo/each-on-demo'
 import { measureKnotOfOwn, setHabits } from './house/habits'
 import { changeHouse } from './house/house'
 import { changeAbout, retireInstrument } from './instruments/about-instrument'
+import { changeHardware, changeLayers } from './instruments/change-hardware'
+import { addString, copyInstrument, removeString } from './instruments/change-strings'
 import { allInstruments, type StoredInstrument, retiredInstruments } from './instruments/instruments'
 import { addNeeds, dropNeed, openNeeds } from './buying/need-list'
 import { suggestedNeeds } from './buying/suggested-needs'
@@ -291,10 +296,40 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
     some(r, allSuppliers(store), ({ slug }) => changeTerms(store, slug, { leadDays: Math.floor(r() * 20) })),
   'an instrument is described': (r) =>
     some(r, instruments(), ({ instrument, notes, chartLink }) => {
-      const { name, owner, maker, model, tensionClass, referenceA, strung } = instrument
-      const about = { name, owner, maker, model, tensionClass, referenceA, strung, notes, chartLink }
-      changeAbout(store, instrument.slug, { ...about, notes: `seen ${r().toFixed(3)}`, referenceA: 442 })
+      const { name, owner, maker, model, tensionClass, referenceA, lies, strung } = instrument
+      const about = { name, owner, maker, model, tensionClass, referenceA, lies, strung, notes, chartLink }
+      changeAbout(store, instrument.slug, {
+        ...about,
+        notes: `seen ${r().toFixed(3)}`,
+        restTuning: one(r, REST_TUNINGS)!,
+      })
     }),
+  'hardware is set right': (r) => {
+    const { stored, number } = aString(r)
+    const line = hardwareOf(positionAt(stored.instrument, number))
+    const pin = { ...line.head.pin, diameter: 0.006 + r() / 1000 }
+    changeHardware(store, stored.instrument.slug, [
+      { line: { ...line, head: { ...line.head, pin } }, confirmed: ['gear'] },
+    ])
+  },
+  'layers are set right': (r) => {
+    const { stored, number } = aString(r)
+    const { slug, coverings, positions } = stored.instrument
+    const under = 1 + Math.floor(r() * positions.length)
+    changeLayers(store, slug, r() < 0.5 ? [...coverings, { over: number, under }] : coverings.slice(1))
+  },
+  'a string is added': (r) => {
+    const { stored, number } = aString(r)
+    addString(store, stored.instrument.slug, number - 1)
+  },
+  'a string is taken away': (r) => {
+    const { stored, number } = aString(r)
+    removeString(store, stored.instrument.slug, number)
+  },
+  'an instrument is copied': (r) =>
+    some(r, instruments(), ({ instrument }) =>
+      copyInstrument(store, instrument.slug, `Copy ${Math.floor(r() * 1e6)}`),
+    ),
   'an instrument leaves the shelf': (r) =>
     some(r, instruments(), ({ instrument }) => retireInstrument(store, instrument.slug, true)),
   'an instrument comes back': (r) =>

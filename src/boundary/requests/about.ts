@@ -1,4 +1,5 @@
 import { IsIn, IsNotEmpty, IsNumber, IsString, IsUrl, Max, MaxLength, Min, ValidateIf } from 'class-validator'
+import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { STRUNG, TENSION_CLASSES, type Strung, type TensionClass } from '@/core/instrument/instrument'
 
 /** What is said of an instrument beside its chart. */
@@ -25,6 +26,14 @@ export class AboutRequest {
 
   @IsIn(STRUNG, { message: 'Say which way round it is strung.' })
   strung!: Strung
+
+  @IsIn(REST_TUNINGS, { message: 'Choose a rest tuning.' })
+  restTuning!: string
+
+  @MaxLength(200, { message: 'At most 200 letters.' })
+  @IsNotEmpty({ message: 'Say how it lies while it is strung.' })
+  @IsString()
+  lies!: string
 
   @Max(470, { message: 'Above 470 Hz the strings would be strained.' })
   @Min(380, { message: 'Below 380 Hz is no reference A that anyone tunes to.' })

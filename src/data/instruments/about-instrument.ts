@@ -3,24 +3,38 @@
  */
 import { eq } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
+import { withRestTuning } from '@/core/instrument/change-strings'
 import type { Instrument } from '@/core/instrument/instrument'
+import { scientificWord } from '@/core/pitch/note'
 import { openJobs } from '../jobs/open-jobs'
 import type { Done, Store } from '../store/database'
-import { instruments } from '../store/schema'
-import { instrumentBySlug, type StoredInstrument } from './instruments'
+import { instruments, positions } from '../store/schema'
+import { instrumentBySlug, positionId, type StoredInstrument } from './instruments'
 
 export type About = Pick<
   Instrument,
-  'name' | 'owner' | 'maker' | 'model' | 'tensionClass' | 'referenceA' | 'strung'
+  'name' | 'owner' | 'maker' | 'model' | 'tensionClass' | 'restTuning' | 'referenceA' | 'lies' | 'strung'
 > &
   Pick<StoredInstrument, 'notes' | 'chartLink'>
 
-/** Changes what is said of an instrument. Its address stays, so that labels go on leading to it. */
+/**
+ * Changes what is said of an instrument; another rest tuning changes what its strings sound. Its address stays, so that
+ * labels go on leading to it.
+ */
 export function changeAbout(store: Store, slug: string, about: About): Done<void> {
-  const { id } = instrumentBySlug(store, slug)
+  const stored = instrumentBySlug(store, slug)
+  const { id, instrument } = stored
+  const tuned = withRestTuning(instrument, about.restTuning)
   const summary = `What is said of ${about.name} changed`
   return store.act({ kind: 'shelf', summary, instrumentId: id }, () => {
     store.rows.update(instruments).set(about).where(eq(instruments.id, id)).run()
+    for (const [i, { number, note }] of tuned.positions.entries())
+      if (note !== instrument.positions[i]?.note)
+        store.rows
+          .update(positions)
+          .set({ note: scientificWord(note) })
+          .where(eq(positions.id, positionId(stored, number)))
+          .run()
   })
 }
 

@@ -2,6 +2,7 @@
  * Instruments in the tables, to and from the core's.
  */
 import { asc } from 'drizzle-orm'
+import type { HardwareColumn } from '@/core/hardware/columns'
 import type { QuantityKey } from '@/core/measuring/quantity'
 import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
@@ -32,8 +33,19 @@ export interface StoredInstrument {
   readonly chartLink: string
   /** What was measured of an instrument that came from a preset; null where its chart came whole. */
   readonly measuredKeys: readonly QuantityKey[] | null
+  /** What of its hardware was measured or looked at, by position number. */
+  readonly hardwareMeasured: HardwareMeasured
   /** Since when it is no longer on the shelf, ms; null while it is. */
   readonly retiredAt: number | null
+}
+
+/** Columns of the hardware that are no longer assumed, by position number. */
+export type HardwareMeasured = ReadonlyMap<number, readonly HardwareColumn[]>
+
+/** What is known of an instrument that came from a preset. */
+export interface Known {
+  readonly keys: readonly QuantityKey[]
+  readonly hardware: HardwareMeasured
 }
 
 /** One position with its instrument. */
@@ -116,23 +128,26 @@ export function positionId({ instrument, positionIds }: StoredInstrument, number
 /**
  * Adds an instrument with all its positions; belongs inside an action. Returns its row id.
  *
- * @param measured - what was measured of it; null where its chart came whole
+ * @param known - what was measured of it; null where its chart came whole
  */
-export function addInstrument(
-  store: Store,
-  instrument: Instrument,
-  measured: readonly QuantityKey[] | null = null,
-): number {
+export function addInstrument(store: Store, instrument: Instrument, known: Known | null = null): number {
   const { positions: strings, coverings: layers, ...about } = instrument
   const { id } = store.rows
     .insert(instruments)
-    .values({ ...about, measured: measured === null ? null : JSON.stringify(measured) })
+    .values({ ...about, measured: known && JSON.stringify(known.keys) })
     .returning({ id: instruments.id })
     .get()
   const ids = new Map(
     strings.map((p) => [
       p.number,
-      store.rows.insert(positions).values(positionRow(id, p)).returning({ id: positions.id }).get().id,
+      store.rows
+        .insert(positions)
+        .values({
+          ...positionRow(id, p),
+          hardwareMeasured: JSON.stringify(known?.hardware.get(p.number) ?? []),
+        })
+        .returning({ id: positions.id })
+        .get().id,
     ]),
   )
   for (const { over, under } of layers) {
@@ -181,6 +196,9 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
           notes,
           chartLink,
           measuredKeys: measured === null ? null : (JSON.parse(measured) as QuantityKey[]),
+          hardwareMeasured: new Map(
+            rows.map((p) => [p.number, JSON.parse(p.hardwareMeasured) as HardwareColumn[]]),
+          ),
           retiredAt,
         }
       })

@@ -3,11 +3,15 @@
  */
 import { eq } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
+import type { HardwareColumn } from '@/core/hardware/columns'
 import type { QuantityKey } from '@/core/measuring/quantity'
 import { takeMeasure } from '@/core/measuring/take-measure'
 import type { Done, Store } from '../store/database'
 import { instruments, positions } from '../store/schema'
 import { instrumentBySlug, positionId, positionRow } from './instruments'
+
+/** What is measured here of the hardware holds for every string. */
+const COLUMN_OF: Partial<Record<QuantityKey, HardwareColumn>> = { pin: 'diameter', board: 'board' }
 
 /**
  * Takes a measured value over, with what follows from it for what is still assumed.
@@ -17,7 +21,7 @@ import { instrumentBySlug, positionId, positionRow } from './instruments'
  */
 export function measureInstrument(store: Store, slug: string, key: QuantityKey, value: number): Done<void> {
   const stored = instrumentBySlug(store, slug)
-  const { id, instrument, measuredKeys: measured } = stored
+  const { id, instrument, positionIds, hardwareMeasured, measuredKeys: measured } = stored
   if (measured === null)
     throw new Refusal(409, `The chart of ${instrument.name} came whole: set it right there.`)
   const after = measuredOrRefused(() => takeMeasure(instrument, measured, key, value))
@@ -29,6 +33,16 @@ export function measureInstrument(store: Store, slug: string, key: QuantityKey, 
           .update(positions)
           .set(positionRow(id, position))
           .where(eq(positions.id, positionId(stored, position.number)))
+          .run()
+    const column = COLUMN_OF[key]
+    if (column)
+      for (const [number, row] of positionIds)
+        store.rows
+          .update(positions)
+          .set({
+            hardwareMeasured: JSON.stringify([...new Set([...(hardwareMeasured.get(number) ?? []), column])]),
+          })
+          .where(eq(positions.id, row))
           .run()
     store.rows
       .update(instruments)

@@ -2,11 +2,10 @@
  * Puts an instrument on the shelf as an action of its own, under an address that no other has.
  */
 import { eq } from 'drizzle-orm'
-import type { QuantityKey } from '@/core/measuring/quantity'
 import type { Instrument } from '@/core/instrument/instrument'
 import { addressOf } from '../store/address-of'
 import type { Store } from '../store/database'
-import { addInstrument } from './instruments'
+import { addInstrument, type Known } from './instruments'
 import { Refusal } from '@/boundary/refusal'
 import { instruments } from '../store/schema'
 
@@ -14,13 +13,13 @@ import { instruments } from '../store/schema'
 const TAKEN = ['new']
 
 /**
- * @param measured - what was measured of it; null where its chart came whole
+ * @param known - what was measured of it; null where its chart came whole
  * @throws Refusal 409 when another instrument has that name, 400 when the name has no letter to make an address of
  */
 export function putOnShelf(
   store: Store,
   instrument: Instrument,
-  measured: readonly QuantityKey[] | null = null,
+  known: Known | null = null,
 ): { readonly actionId: number; readonly slug: string; readonly name: string } {
   const name = instrument.name.trim()
   const slug = addressOf(name)
@@ -31,7 +30,7 @@ export function putOnShelf(
       undefined
   if (there) throw new Refusal(409, `There is an instrument called “${name}” already.`, 'name')
   const { actionId } = store.act({ kind: 'shelf', summary: `${name} put on the shelf` }, () =>
-    addInstrument(store, { ...instrument, slug, name }, measured),
+    addInstrument(store, { ...instrument, slug, name }, known),
   )
   return { actionId, slug, name }
 }

@@ -157,6 +157,8 @@ export const positions = sqliteTable(
     bridgeY: real('bridge_y_mm').notNull(),
     pinX: real('pin_x_mm').notNull(),
     pinY: real('pin_y_mm').notNull(),
+    /** Columns of its hardware that somebody measured, or looked at and found right: JSON. The others are assumed where the instrument came from a preset. */
+    hardwareMeasured: text('hardware_measured').notNull().default('[]'),
   },
   (t) => [
     uniqueIndex('position_number').on(t.instrumentId, t.number),

@@ -1,6 +1,6 @@
 'use client'
 
-import { memo, type ReactNode, type Ref } from 'react'
+import { memo, type ComponentProps } from 'react'
 import type { DrawnString } from './drawn-string'
 import type { FieldShape } from './field-shape'
 import { Feet, Pegs, Scroll } from './HeadAndFoot'
@@ -104,26 +104,20 @@ function SnappedString({ string: s }: { string: DrawnString }) {
   )
 }
 
-interface FieldFrameProps {
+interface FieldFrameProps extends Omit<ComponentProps<'svg'>, 'viewBox'> {
   readonly shape: FieldShape
   readonly title: string
-  readonly className?: string
-  readonly ref?: Ref<SVGSVGElement>
-  readonly children: ReactNode
 }
 
 /** The drawing's frame, in millimetres. */
-export function FieldFrame({ shape: { viewBox }, title, className, ref, children }: FieldFrameProps) {
+export function FieldFrame({ shape: { viewBox }, title, ...svg }: FieldFrameProps) {
   return (
     <svg
-      ref={ref}
-      className={className}
+      {...svg}
       viewBox={`${viewBox.x} ${viewBox.y} ${viewBox.width} ${viewBox.height}`}
       role="img"
       aria-label={title}
       preserveAspectRatio="xMidYMid meet"
-    >
-      {children}
-    </svg>
+    />
   )
 }

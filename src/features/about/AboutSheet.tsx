@@ -4,11 +4,14 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { ArrowLeft } from 'lucide-react'
 import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { AboutRequest } from '@/boundary/requests/about'
 import { STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import type { About } from '@/data/instruments/about-instrument'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
@@ -29,6 +32,16 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
     handleSubmit,
     formState: { errors, isSubmitting },
   } = useForm<AboutRequest>({ resolver: classValidatorResolver(AboutRequest), defaultValues: { ...about } })
+  const router = useRouter()
+  const [copyName, setCopyName] = useState(`${about.name}, a copy`)
+  const copy = async () => {
+    const made = await act(
+      calls.copyInstrument(slug),
+      { name: copyName },
+      `${copyName} is on the shelf, without the history of ${about.name}.`,
+    )
+    if (made) router.push(pages.instrumentSheet(made.slug, 'about'))
+  }
   const keep = handleSubmit(async (form) => {
     await act(calls.changeAbout(slug), form, `What is said of ${form.name} is kept.`)
   })
@@ -60,6 +73,14 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
           problem={errors.strung?.message}
           {...register('strung')}
         />
+        <Choice
+          label="Tuned at rest in"
+          hint="With no lever or pedal engaged; the notes of its strings follow."
+          options={REST_TUNINGS}
+          problem={errors.restTuning?.message}
+          {...register('restTuning')}
+        />
+        <Entry label="How it lies while you string it" problem={errors.lies?.message} {...register('lies')} />
         <Entry
           label="Reference A, Hz"
           type="number"
@@ -106,6 +127,15 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
         >
           {isRetired ? 'Put it back on the shelf' : 'Take it off the shelf'}
         </button>
+      </div>
+      <div className="mt-6 flex flex-wrap items-end gap-3 border-t border-rule pt-4">
+        <div className="w-64">
+          <Entry label="Copy it as" value={copyName} onChange={(event) => setCopyName(event.target.value)} />
+        </div>
+        <button type="button" className="button" onClick={copy}>
+          Copy
+        </button>
+        <p className="text-sm text-soft">Its chart and hardware, for another one like it; no history.</p>
       </div>
     </form>
   )

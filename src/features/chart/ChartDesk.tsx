@@ -21,6 +21,7 @@ import { ChartTable } from './ChartTable'
 import { FindingsList } from './FindingsList'
 import { ImportPanel } from './ImportPanel'
 import { RebuildPanel } from './RebuildPanel'
+import { StringsPanel } from './StringsPanel'
 import { useChartDraft } from './use-chart-draft'
 
 /** Curves and findings follow when the keys have rested so long, ms. */
@@ -32,7 +33,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   const router = useRouter()
   const announce = useAnnounce()
   const draft = useChartDraft(instrument, unit)
-  const [panel, setPanel] = useState<'none' | 'import' | 'rebuild'>('none')
+  const [panel, setPanel] = useState<'none' | 'import' | 'rebuild' | 'strings'>('none')
   const [problem, setProblem] = useState<string | null>(null)
   const lines = useMemo(() => draft.rows.map((row) => row.line), [draft.rows])
   const followed = useRested(lines, RESTS)
@@ -87,6 +88,13 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
             }}
           />
         )}
+        {panel === 'strings' && (
+          <StringsPanel
+            instrument={instrument}
+            isTyped={draft.changed.length > 0}
+            onClose={() => setPanel('none')}
+          />
+        )}
         {panel === 'rebuild' && (
           <RebuildPanel
             lines={lines}
@@ -114,6 +122,9 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
               </button>
               <button type="button" className="button" onClick={() => setPanel('rebuild')}>
                 Rebuild
+              </button>
+              <button type="button" className="button" onClick={() => setPanel('strings')}>
+                Strings
               </button>
               <a className="button" href={files.chart(instrument.slug, 'csv')} download>
                 <Download size={16} aria-hidden /> CSV

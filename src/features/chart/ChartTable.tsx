@@ -1,13 +1,15 @@
 'use client'
 
-import { memo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react'
+import { memo, useCallback } from 'react'
 import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import { isWhole } from '@/core/chart/chart-line'
 import { frequency } from '@/core/pitch/note'
 import { MARGIN_BOUNDS, tension, utilisation } from '@/core/strings/tension'
+import { isMarkedAt, useSheet, type SheetEdit } from '@/ui/sheet/use-sheet'
 import type { CellEdit, DraftRow } from './use-chart-draft'
 
-const TYPED = CHART_COLUMNS.filter((column) => column !== 'number')
+type TypedColumn = Exclude<ChartColumn, 'number'>
+const TYPED = CHART_COLUMNS.filter((column): column is TypedColumn => column !== 'number')
 /** Make and line come after what is reckoned: the figures belong together. */
 const BEFORE_RECKONED = TYPED.filter((column) => column !== 'asked')
 const HEADS: Record<ChartColumn, string> = {
@@ -55,58 +57,13 @@ interface ChartTableProps {
 
 /** The chart as a sheet: type into it, paste into it, move by arrows, Enter and Tab. */
 export function ChartTable({ rows, referenceA, unit, marked, called, onSet }: ChartTableProps) {
-  const body = useRef<HTMLTableSectionElement>(null)
-  const numbers = rows.map(({ number }) => number)
-
-  const focus = (row: number, column: number) => {
-    const cell = body.current?.querySelector<HTMLInputElement>(
-      `input[data-row="${row}"][data-column="${column}"]`,
-    )
-    cell?.focus()
-    cell?.select()
-  }
-
-  const onKeyDown = (event: KeyboardEvent<HTMLTableSectionElement>) => {
-    const input = event.target as HTMLInputElement
-    const [row, column] = placeOf(input)
-    const atStart = input.selectionStart === 0 && input.selectionEnd === 0
-    const atEnd = input.selectionStart === input.value.length && input.selectionEnd === input.value.length
-    const all = input.selectionStart === 0 && input.selectionEnd === input.value.length
-    const move: Partial<Record<string, readonly [number, number]>> = {
-      ArrowDown: [row + 1, column],
-      ArrowUp: [row - 1, column],
-      Enter: [row + (event.shiftKey ? -1 : 1), column],
-      ...(atStart || all ? { ArrowLeft: [row, column - 1] } : {}),
-      ...(atEnd || all ? { ArrowRight: [row, column + 1] } : {}),
-      ...(event.ctrlKey ? { Home: [0, column], End: [numbers.length - 1, column] } : {}),
-    }
-    const to = move[event.key]
-    if (!to) return
-    event.preventDefault()
-    focus(to[0], to[1])
-  }
-
-  const onPaste = (event: ClipboardEvent<HTMLTableSectionElement>) => {
-    const text = event.clipboardData.getData('text/plain')
-    if (!/[\t\n]/.test(text.trim())) return
-    event.preventDefault()
-    const [row, column] = placeOf(event.target as HTMLInputElement)
-    onSet(
-      text
-        .replace(/\r/g, '')
-        .replace(/\n$/, '')
-        .split('\n')
-        .flatMap((line, down) =>
-          line.split('\t').flatMap((cell, right): CellEdit[] => {
-            const number = numbers[row + down]
-            const name = TYPED[column + right]
-            return number === undefined || name === undefined
-              ? []
-              : [{ number, column: name, text: cell.trim() }]
-          }),
-        ),
-    )
-  }
+  // Strings are numbered from 1 without a gap.
+  const set = useCallback(
+    (edits: readonly SheetEdit<TypedColumn>[]) =>
+      onSet(edits.map(({ row, column, text }) => ({ number: row + 1, column, text }))),
+    [onSet],
+  )
+  const { body, handlers, marked: typedTogether, type } = useSheet(rows.length, TYPED, set)
 
   return (
     <div className="overflow-x-auto">
@@ -126,7 +83,7 @@ export function ChartTable({ rows, referenceA, unit, marked, called, onSet }: Ch
             <Head column="asked" />
           </tr>
         </thead>
-        <tbody ref={body} onKeyDown={onKeyDown} onPaste={onPaste}>
+        <tbody ref={body} {...handlers}>
           {rows.map((row, i) => (
             <ChartRow
               key={row.number}
@@ -135,14 +92,19 @@ export function ChartTable({ rows, referenceA, unit, marked, called, onSet }: Ch
               referenceA={referenceA}
               isMarked={marked.has(row.number)}
               called={called?.get(row.number) ?? null}
-              onSet={onSet}
+              typedTogether={
+                typedTogether && isMarkedAt(typedTogether, i, typedTogether.column)
+                  ? typedTogether.column
+                  : null
+              }
+              onType={type}
             />
           ))}
         </tbody>
       </table>
       <p className="mt-2 text-xs text-soft">
-        Lengths in {unit} unless you write the unit. Arrows, Enter and Tab move; a block copied from a
-        spreadsheet can be pasted at any cell.
+        Lengths in {unit} unless you write the unit. Arrows, Enter and Tab move; Shift and an arrow mark cells
+        that you type into together; a block copied from a spreadsheet can be pasted at any cell.
         {called &&
           ' The chart counts from the top; under each number stands what its players call the string.'}
       </p>
@@ -161,20 +123,26 @@ function Head({ column }: { readonly column: ChartColumn }) {
   )
 }
 
-function placeOf(input: HTMLInputElement): readonly [row: number, column: number] {
-  return [Number(input.dataset.row), Number(input.dataset.column)]
-}
-
 interface ChartRowProps {
   readonly row: DraftRow
   readonly index: number
   readonly referenceA: number
   readonly isMarked: boolean
   readonly called: number | null
-  readonly onSet: (edits: readonly CellEdit[]) => void
+  /** The column of which this row’s cell is typed into with others. */
+  readonly typedTogether: TypedColumn | null
+  readonly onType: (row: number, column: TypedColumn, text: string) => void
 }
 
-const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, called, onSet }: ChartRowProps) {
+const ChartRow = memo(function ChartRow({
+  row,
+  index,
+  referenceA,
+  isMarked,
+  called,
+  typedTogether,
+  onType,
+}: ChartRowProps) {
   const { number, cells, line, problems, edited } = row
   const pitch = frequency(line.note, referenceA)
   const reckoned = isWhole(line)
@@ -190,8 +158,11 @@ const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, call
       : cells.colour === 'natural'
         ? 'border-transparent'
         : 'border-string-f'
-  const cell = (column: Exclude<ChartColumn, 'number'>) => (
-    <td key={column} className="p-0">
+  const cell = (column: TypedColumn) => (
+    <td
+      key={column}
+      className={`p-0 ${typedTogether === column ? 'bg-verdigris-wash outline outline-verdigris' : ''}`}
+    >
       <input
         value={cells[column]}
         data-row={index}
@@ -200,7 +171,7 @@ const ChartRow = memo(function ChartRow({ row, index, referenceA, isMarked, call
         aria-invalid={problems[column] !== undefined}
         aria-describedby={problem ? `line-${number}-problem` : undefined}
         readOnly={column === 'gauge' && line.construction?.kind === 'wound'}
-        onChange={(event) => onSet([{ number, column, text: event.target.value }])}
+        onChange={(event) => onType(index, column, event.target.value)}
         className={`h-8 w-full min-w-0 bg-transparent px-1 read-only:text-soft focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${IN_WORDS.has(column) ? '' : 'text-right'}`}
         autoComplete="off"
         spellCheck={false}

@@ -17,6 +17,7 @@ export function POST(request: Request) {
       { about: { ...about, slug: 'new', referenceA }, notes: readNotes(notes), measured },
       habits.gutTop,
     )
-    return putOnShelf(store(), instrument, keysOfPieces(instrument, [...measured.keys()]))
+    const keys = keysOfPieces(instrument, [...measured.keys()])
+    return putOnShelf(store(), instrument, { keys, hardware: new Map() })
   })
 }

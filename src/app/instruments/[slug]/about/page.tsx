@@ -9,7 +9,19 @@ export const metadata: Metadata = { title: 'About it' }
 export default async function AboutPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
   const { instrument, notes, chartLink, retiredAt } = orNotFound(() => instrumentBySlug(store(), slug))
-  const { name, owner, maker, model, tensionClass, referenceA, strung } = instrument
-  const about = { name, owner, maker, model, tensionClass, referenceA, strung, notes, chartLink }
+  const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
+  const about = {
+    name,
+    owner,
+    maker,
+    model,
+    tensionClass,
+    restTuning,
+    referenceA,
+    lies,
+    strung,
+    notes,
+    chartLink,
+  }
   return <AboutSheet key={JSON.stringify(about)} slug={slug} about={about} isRetired={retiredAt !== null} />
 }

@@ -1,0 +1,1 @@
+ALTER TABLE `string_position` ADD `hardware_measured` text DEFAULT '[]' NOT NULL;

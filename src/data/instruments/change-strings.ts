@@ -1,0 +1,136 @@
+/**
+ * Strings added to an instrument on the shelf and taken away from it, and an instrument put on the shelf again as another
+ * one.
+ */
+import { eq, inArray, or } from 'drizzle-orm'
+import { Refusal } from '@/boundary/refusal'
+import { withoutString, withString, type ChangedStrings } from '@/core/instrument/change-strings'
+import { positionAt, samePiece } from '@/core/instrument/instrument'
+import type { QuantityKey } from '@/core/measuring/quantity'
+import type { Done, Store } from '../store/database'
+import {
+  breaks,
+  coverings,
+  fittedPositions,
+  instruments,
+  jobs,
+  needs,
+  positions,
+  readings,
+} from '../store/schema'
+import { instrumentBySlug, positionId, positionRow, type StoredInstrument } from './instruments'
+import { putOnShelf } from './put-on-shelf'
+
+/**
+ * Puts a string in after another one, toward the longer ones; 0 puts it before all others.
+ *
+ * @throws Refusal 404 when there is no such string, 400 when no more fit
+ */
+export function addString(store: Store, slug: string, after: number): Done<void> {
+  const stored = instrumentBySlug(store, slug)
+  if (after > 0) positionId(stored, after)
+  const changed = orRefused(() => withString(stored.instrument, after))
+  const summary = `A string added to ${stored.instrument.name}`
+  return store.act({ kind: 'chart', summary, instrumentId: stored.id }, () =>
+    writeStrings(store, stored, changed),
+  )
+}
+
+/**
+ * Takes a string away that nothing happened to yet.
+ *
+ * @throws Refusal 409 where something is on record of it, 404 when there is no such string
+ */
+export function removeString(store: Store, slug: string, number: number): Done<void> {
+  const stored = instrumentBySlug(store, slug)
+  const { instrument } = stored
+  positionId(stored, number)
+  const piece = samePiece(instrument, positionAt(instrument, number))
+  const ids = piece.map((p) => positionId(stored, p.number))
+  if (hasHistory(store, ids))
+    throw new Refusal(
+      409,
+      `String ${number} of ${instrument.name} has a history, which would be lost with it. Copy ${instrument.name}, and take the string off the copy.`,
+      'string',
+    )
+  const changed = orRefused(() => withoutString(instrument, number))
+  const summary = `String ${number} of ${instrument.name} taken away`
+  return store.act({ kind: 'chart', summary, instrumentId: stored.id }, () => {
+    store.rows
+      .delete(coverings)
+      .where(or(inArray(coverings.overId, ids), inArray(coverings.underId, ids)))
+      .run()
+    store.rows.delete(positions).where(inArray(positions.id, ids)).run()
+    writeStrings(store, stored, changed)
+  })
+}
+
+/** Puts a copy on the shelf: its chart and hardware, and none of what happened to it. */
+export function copyInstrument(
+  store: Store,
+  slug: string,
+  name: string,
+): { readonly actionId: number; readonly slug: string; readonly name: string } {
+  const { instrument, measuredKeys: keys, hardwareMeasured: hardware } = instrumentBySlug(store, slug)
+  return putOnShelf(store, { ...instrument, name }, keys && { keys, hardware })
+}
+
+function hasHistory(store: Store, ids: readonly number[]): boolean {
+  const tables = [fittedPositions, breaks, jobs, needs, readings] as const
+  return tables.some(
+    (table) =>
+      store.rows
+        .select({ id: table.id })
+        .from(table)
+        .where(inArray(table.positionId, [...ids]))
+        .get() !== undefined,
+  )
+}
+
+/** Numbers are unique on an instrument at every moment, so that they first step out of each other's way. */
+function writeStrings(store: Store, stored: StoredInstrument, { instrument, was }: ChangedStrings): void {
+  const placed = instrument.positions.map((position, i) => {
+    const before = was[i]
+    return { position, id: before === null || before === undefined ? null : positionId(stored, before) }
+  })
+  const moved = placed.filter(({ position, id }, i) => id !== null && was[i] !== position.number)
+  for (const { position, id } of moved)
+    store.rows
+      .update(positions)
+      .set({ number: -position.number })
+      .where(eq(positions.id, id as number))
+      .run()
+  for (const { position, id } of placed) {
+    if (id === null) store.rows.insert(positions).values(positionRow(stored.id, position)).run()
+    else
+      store.rows
+        .update(positions)
+        .set({ number: position.number, piece: position.piece })
+        .where(eq(positions.id, id))
+        .run()
+  }
+  if (stored.measuredKeys === null) return
+  const now = new Map(was.map((before, i) => [before, i + 1]))
+  const keys = stored.measuredKeys.flatMap((key) => renumberedKey(key, now))
+  store.rows
+    .update(instruments)
+    .set({ measured: JSON.stringify(keys) })
+    .where(eq(instruments.id, stored.id))
+    .run()
+}
+
+/** What was measured of one string goes on with it, and goes with it. */
+function renumberedKey(key: QuantityKey, now: ReadonlyMap<number | null, number>): readonly QuantityKey[] {
+  const [kind, number] = key.split(' ')
+  if (number === undefined) return [key]
+  const to = now.get(Number(number))
+  return to === undefined ? [] : [`${kind} ${to}` as QuantityKey]
+}
+
+function orRefused<T>(work: () => T): T {
+  try {
+    return work()
+  } catch (error) {
+    throw new Refusal(400, (error as RangeError).message, 'string')
+  }
+}
