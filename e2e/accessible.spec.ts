@@ -84,6 +84,7 @@ for (const light of ['day', 'backstage'] as const) {
         '/house',
         '/house/habits',
         '/house/dates',
+        '/house/archive',
         '/instruments/lovage/about',
         '/instruments/yarrow/hardware',
         '/instruments/lovage/measuring-sheet',

@@ -32,6 +32,7 @@ const PAGES = [
   '/house',
   '/house/habits',
   '/house/dates',
+  '/house/archive',
   '/instruments/lovage/about',
   '/house/fittings',
   '/knots',

@@ -264,3 +264,32 @@ test('the Lantern Shelf is looked around in, and nothing of it comes along', asy
   await expect(page.getByRole('heading', { name: 'Juniper' })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Lovage' })).toHaveCount(0)
 })
+
+test('everything is taken away in one archive, and taken in again after it is shown what that does', async ({
+  page,
+}) => {
+  await page.goto('/house/archive')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Archive' }).last().click(),
+  ])
+  expect(download.suggestedFilename()).toBe('alder-yard.zip')
+  const zip = await download.path()
+  await page.getByLabel('Its file').setInputFiles(zip)
+  await expect(page.getByText('There is nothing in it that is not here.')).toBeVisible()
+
+  await page.request.post('/api/instruments/juniper/retire', { data: { retired: true } })
+  await page.getByLabel('Its file').setInputFiles([])
+  await page.getByLabel('Its file').setInputFiles(zip)
+  await expect(page.getByRole('row', { name: /^instrument 0 1/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByText('The archive of Alder Yard is taken in.')).toBeVisible()
+  await page.goto('/instruments')
+  await expect(page.getByRole('link', { name: /Juniper/ })).toBeVisible()
+
+  await page.goto('/house/archive')
+  await page
+    .getByLabel('Its file')
+    .setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') })
+  await expect(page.getByText('That is no archive of a house')).toBeVisible()
+})

@@ -6,6 +6,7 @@ import type { ShelfReading } from '@/core/names/find-on-shelf'
 import type { Verdict } from '@/core/settle/readings'
 import type { Nothing } from './handle'
 import type { AboutRequest } from './requests/about'
+import type { ArchiveRequest } from './requests/archive'
 import type { BreakRequest } from './requests/breaks'
 import type { ChartRequest } from './requests/chart'
 import type { CuttingRequest } from './requests/cutting'
@@ -57,6 +58,7 @@ import type {
 } from './requests/suppliers'
 import type { TrimRequest } from './requests/tails'
 import type { StringRequest } from './string-request'
+import type { Taken } from './taken'
 
 /** What came of an action: its number, by which it is undone. */
 export interface Acted {
@@ -142,6 +144,9 @@ export const calls = {
   leaveShelf: { path: '/api/visit', method: 'DELETE' } as Call<Nothing, Visit>,
   beginHouse: post<BeginRequest>('/api/house'),
   changeHouse: patch<HouseRequest>('/api/house'),
+
+  lookAtArchive: post<ArchiveRequest, Taken>('/api/archive/look'),
+  takeArchive: post<ArchiveRequest, Acted & Taken>('/api/archive'),
 
   addDates: post<OccasionsRequest>('/api/dates'),
   changeDate: (id: number) => post<OccasionRequest>(`/api/dates/${id}/change`),

@@ -67,12 +67,14 @@ export const pages = {
   house: '/house',
   houseHabits: '/house/habits',
   dates: '/house/dates',
+  archive: '/house/archive',
   fittings: '/house/fittings',
 } as const
 
 /** What is taken away as a file. */
 export const files = {
   chart: (slug: string, as: 'csv' | 'json') => `/api/instruments/${slug}/chart?as=${as}`,
+  archive: '/api/archive',
   calendar: '/api/dates/calendar.ics',
   catalogue: (slug: string) => `/api/suppliers/${slug}/catalogue`,
   orderSheet: (id: number, as: 'csv' | 'text') => `/api/orders/${id}/sheet?as=${as}`,

@@ -17,6 +17,8 @@ export function Within(what: Bounded): PropertyDecorator {
       name: 'within',
       target: target.constructor,
       propertyName: String(propertyKey),
+      // For the schema of the file.
+      constraints: [shown(least), shown(most)],
       validator: {
         validate: (value) => typeof value === 'number' && canBe(what, plain ? value : value / 1000),
         defaultMessage: () => `expected ${shown(least)} to ${shown(most)}${plain ? '' : ' mm'}`,

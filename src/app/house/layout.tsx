@@ -11,6 +11,7 @@ export default function HouseLayout({ children }: { children: ReactNode }) {
           [pages.house, 'House'],
           [pages.houseHabits, 'Habits'],
           [pages.dates, 'Dates'],
+          [pages.archive, 'Archive'],
           [pages.fittings, 'Worked out and measured'],
         ]}
       />

@@ -1,4 +1,5 @@
 import { IsIn, IsNumber, Max, Min, ValidateIf } from 'class-validator'
+import { KNOT_TAKES } from '@/core/fitting/habit-values'
 import { TAIL_FASTENINGS, type TailFastening } from '@/core/knots/fastenings'
 
 const SENTENCE = 'A knot takes between 3 and 150 times its string’s gauge: measure again, without the tag.'
@@ -10,7 +11,7 @@ export class KnotMeasuredRequest {
 
   @ValidateIf((_, value) => value !== null)
   @IsNumber({}, { message: 'How much string it took is missing.' })
-  @Min(3, { message: SENTENCE })
-  @Max(150, { message: SENTENCE })
+  @Min(KNOT_TAKES.least, { message: SENTENCE })
+  @Max(KNOT_TAKES.most, { message: SENTENCE })
   gauges!: number | null
 }

@@ -89,6 +89,12 @@ export const clock = sqliteTable('clock', {
   offsetMs: integer('offset_ms').notNull(),
 })
 
+/** One row: tells this house from every other, wherever its archive goes. */
+export const houseKeys = sqliteTable('house_key', {
+  id: plainId(),
+  key: text('key').notNull(),
+})
+
 export const instruments = sqliteTable('instrument', {
   id: id(),
   slug: text('slug').notNull().unique(),

@@ -3,7 +3,7 @@
 import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import { useForm } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
@@ -14,8 +14,12 @@ import { Entry } from '@/ui/form/Entry'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 
-/** The first page of an empty house: three questions, then the first instrument. */
-export function BeginningSheet() {
+/**
+ * The first page of an empty house: three questions, then the first instrument.
+ *
+ * @param moveIn - the way in for a house from elsewhere
+ */
+export function BeginningSheet({ moveIn }: { readonly moveIn: ReactNode }) {
   const router = useRouter()
   const announce = useAnnounce()
   const {
@@ -81,7 +85,14 @@ export function BeginningSheet() {
           {errors.timeZone && <span role="alert"> {errors.timeZone.message}</span>}
         </p>
       </form>
-      <LookAround />
+      <div className="grid gap-4">
+        <LookAround />
+        <section className="sheet p-5" aria-label="From an archive">
+          <h2 className="text-lg font-semibold">Moving in?</h2>
+          <p className="text-sm text-soft">Bring a house from another machine, out of its archive.</p>
+          {moveIn}
+        </section>
+      </div>
     </div>
   )
 }

@@ -1,0 +1,143 @@
+/**
+ * Takes an archive in: into an empty house as it is, into its own house row by row, into another one its instruments.
+ * Looking first does the same and takes it back, so that what is shown is what will be done.
+ */
+import { Refusal } from '@/boundary/refusal'
+import type { TableTaken, Taken } from '@/boundary/taken'
+import { fromInstrumentFile, toInstrumentFile } from '../instruments/instrument-file'
+import { addInstrument, allInstruments, retiredInstruments } from '../instruments/instruments'
+import { isBegun } from '../house/house'
+import type { Store } from '../store/database'
+import { houseKeys } from '../store/schema'
+import type { Cell } from './columns'
+import { readArchive, type Archive, type ReadTable } from './read-archive'
+import { houseKey } from './write-archive'
+
+/** Thrown to take back what was done to look at it. */
+class OnlyLooked extends Error {
+  constructor(readonly taken: Taken) {
+    super('only looked')
+  }
+}
+
+/**
+ * What taking it in would do.
+ *
+ * @throws Refusal 400 with one sentence where it can’t be taken in
+ */
+export function lookAtArchive(store: Store, zip: Uint8Array): Taken {
+  const archive = readOrRefused(zip)
+  try {
+    store.act({ kind: 'archive', summary: 'An archive looked at' }, () => {
+      throw new OnlyLooked(take(store, archive))
+    })
+  } catch (error) {
+    if (error instanceof OnlyLooked) return error.taken
+    throw error
+  }
+  throw new Error('expected what was only looked at to be taken back')
+}
+
+/**
+ * Takes it in, as one action.
+ *
+ * @throws Refusal 400 with one sentence where it can’t be taken in; then nothing is written
+ */
+export function takeArchive(store: Store, zip: Uint8Array): { readonly actionId: number } & Taken {
+  const archive = readOrRefused(zip)
+  const summary = `The archive of ${archive.head.name || 'a house'} taken in`
+  const { actionId, result } = store.act({ kind: 'archive', summary }, () => take(store, archive))
+  return { actionId, ...result }
+}
+
+function readOrRefused(zip: Uint8Array): Archive {
+  try {
+    return readArchive(zip)
+  } catch (error) {
+    if (error instanceof RangeError) throw new Refusal(400, error.message, 'file')
+    throw error
+  }
+}
+
+function take(store: Store, archive: Archive): Taken {
+  const { head } = archive
+  const about = { house: head.name, writtenAt: head.writtenAt }
+  const from = !isBegun(store) ? 'whole' : head.house === houseKey(store) ? 'own' : 'another'
+  if (from === 'another') return { from, ...about, tables: [], ...takeInstruments(store, archive) }
+  const db = store.rows.$client
+  // Rows may point at rows of a table that comes later: all is looked at when the action ends.
+  db.pragma('defer_foreign_keys = ON')
+  const tables = orRefused(() => archive.tables.map((table) => takeTable(store, table)))
+  const dangling = db.pragma('foreign_key_check') as readonly { readonly table: string }[]
+  if (dangling[0])
+    throw new Refusal(400, `A row of ${dangling[0].table} points at one that is not there.`, 'file')
+  expectWhole(store)
+  // A house that moved is the same house: what it is brought later is its own.
+  if (from === 'whole') store.rows.update(houseKeys).set({ key: head.house }).run()
+  return {
+    from,
+    ...about,
+    tables: tables.filter(({ added, changed }) => added + changed > 0),
+    instruments: [],
+    here: [],
+  }
+}
+
+/** What the tables themselves refuse is refused in a sentence. */
+function orRefused<T>(work: () => T): T {
+  try {
+    return work()
+  } catch (error) {
+    const { code, message } = error as { readonly code?: string; readonly message: string }
+    if (code?.startsWith('SQLITE_CONSTRAINT'))
+      throw new Refusal(400, `The archive does not hold together: ${message}.`, 'file')
+    throw error
+  }
+}
+
+function takeTable(store: Store, { name, columns, rows }: ReadTable): TableTaken {
+  const db = store.rows.$client
+  const at = columns.indexOf('id')
+  const listed = columns.map((column) => `"${column}"`).join(', ')
+  const had = db.prepare(`SELECT ${listed} FROM "${name}" WHERE id = ?`).raw()
+  const insert = db.prepare(`INSERT INTO "${name}" (${listed}) VALUES (${columns.map(() => '?').join(', ')})`)
+  const update = db.prepare(
+    `UPDATE "${name}" SET ${columns.map((column) => `"${column}" = ?`).join(', ')} WHERE id = ?`,
+  )
+  let [added, changed, same] = [0, 0, 0]
+  for (const row of rows) {
+    const id = row[at] as number
+    const before = had.get(id) as Cell[] | undefined
+    if (!before) {
+      insert.run(...row)
+      added += 1
+    } else if (before.every((cell, i) => cell === row[i])) same += 1
+    else {
+      update.run(...row, id)
+      changed += 1
+    }
+  }
+  return { name, added, changed, same }
+}
+
+/** Every instrument must be one that its own file could have said. */
+function expectWhole(store: Store): void {
+  for (const { instrument } of [...allInstruments(store), ...retiredInstruments(store)])
+    try {
+      fromInstrumentFile(JSON.parse(JSON.stringify(toInstrumentFile(instrument))))
+    } catch (error) {
+      throw new Refusal(400, `${instrument.name}: ${(error as Error).message}`, 'file')
+    }
+}
+
+function takeInstruments(store: Store, { instruments }: Archive): Pick<Taken, 'instruments' | 'here'> {
+  const taken = new Set(
+    [...allInstruments(store), ...retiredInstruments(store)].map(({ instrument }) => instrument.slug),
+  )
+  const fresh = instruments.filter(({ slug }) => !taken.has(slug))
+  for (const instrument of fresh) addInstrument(store, instrument)
+  return {
+    instruments: fresh.map(({ name }) => name),
+    here: instruments.filter(({ slug }) => taken.has(slug)).map(({ name }) => name),
+  }
+}
