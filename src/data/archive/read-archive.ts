@@ -9,10 +9,11 @@ import { cellValue } from './cells'
 import { ARCHIVED, type ArchiveColumn, type Cell } from './columns'
 import { ARCHIVE_FORMAT, type ArchiveHead } from './write-archive'
 
+/** A table of an archive, read row by row: no large one is ever whole in memory. */
 export interface ReadTable {
   readonly name: string
-  readonly columns: readonly string[]
-  readonly rows: readonly (readonly Cell[])[]
+  /** @throws RangeError with a sentence at the first row that can’t be */
+  readonly each: (visit: (row: readonly Cell[], columns: readonly string[]) => void) => void
 }
 
 export interface Archive {
@@ -35,14 +36,14 @@ export function readArchive(zip: Uint8Array): Archive {
   return {
     head,
     tables: ARCHIVED.flatMap(({ name, columns }) => {
-      const text = files[`tables/${name}.csv`]
-      return text === undefined ? [] : [readTable(name, columns, text)]
+      const bytes = files[`tables/${name}.csv`]
+      return bytes ? [{ name, each: (visit) => readTable(name, columns, strFromU8(bytes), visit) }] : []
     }),
     instruments: Object.entries(files)
       .filter(([name]) => /^instruments\/[^/]+\.json$/.test(name))
-      .map(([name, text]) => {
+      .map(([name, bytes]) => {
         try {
-          return fromInstrumentFile(JSON.parse(text))
+          return fromInstrumentFile(JSON.parse(strFromU8(bytes)))
         } catch (error) {
           throw new RangeError(`${name}: ${(error as Error).message}`)
         }
@@ -50,11 +51,11 @@ export function readArchive(zip: Uint8Array): Archive {
   }
 }
 
-function unpacked(zip: Uint8Array): Readonly<Record<string, string>> {
+function unpacked(zip: Uint8Array): Readonly<Record<string, Uint8Array>> {
   let bytes = 0
   let count = 0
   try {
-    const files = unzipSync(zip, {
+    return unzipSync(zip, {
       filter: ({ originalSize }) => {
         bytes += originalSize
         count += 1
@@ -63,16 +64,15 @@ function unpacked(zip: Uint8Array): Readonly<Record<string, string>> {
         return true
       },
     })
-    return Object.fromEntries(Object.entries(files).map(([name, data]) => [name, strFromU8(data)]))
   } catch (error) {
     if (error instanceof RangeError) throw error
     throw new RangeError('That is no archive of a house: expected a zip file that Taut Pinset wrote.')
   }
 }
 
-function headOf(text: string | undefined): ArchiveHead {
+function headOf(bytes: Uint8Array | undefined): ArchiveHead {
   try {
-    const head = JSON.parse(text ?? '') as Partial<ArchiveHead>
+    const head = JSON.parse(bytes ? strFromU8(bytes) : '') as Partial<ArchiveHead>
     if (head.format === ARCHIVE_FORMAT && typeof head.house === 'string' && typeof head.name === 'string') {
       if (head.version === 1) return head as ArchiveHead
       throw new RangeError(
@@ -85,29 +85,65 @@ function headOf(text: string | undefined): ArchiveHead {
   throw new RangeError('That is no archive of a house: its house.json is missing or says something else.')
 }
 
-function readTable(name: string, columns: readonly ArchiveColumn[], text: string): ReadTable {
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: true })
-  const [headings = [], ...lines] = data
-  const known = headings.map((heading) => columns.find((column) => column.heading === heading))
-  const unknown = known.indexOf(undefined)
-  if (unknown >= 0)
-    throw new RangeError(
-      `tables/${name}.csv: there is no column “${headings[unknown]}”. Was it written by a newer program?`,
-    )
-  if (!headings.includes('id')) throw new RangeError(`tables/${name}.csv: the column “id” is missing.`)
-  return {
-    name,
-    columns: known.map((column) => (column as ArchiveColumn).name),
-    rows: lines.map((line, i) =>
-      known.map((column, at) => {
-        try {
-          return cellValue(line[at] ?? '', column as ArchiveColumn)
-        } catch (error) {
-          throw new RangeError(
-            `tables/${name}.csv, line ${i + 2}, ${(column as ArchiveColumn).heading}: ${(error as RangeError).message}.`,
-          )
+function readTable(
+  name: string,
+  columns: readonly ArchiveColumn[],
+  text: string,
+  visit: (row: readonly Cell[], columns: readonly string[]) => void,
+): void {
+  let known: readonly ArchiveColumn[] | null = null
+  let names: readonly string[] = []
+  let line = 0
+  let wrong: Error | null = null
+  // A sentence must not be thrown through the reader of CSV.
+  Papa.parse<string[]>(text, {
+    skipEmptyLines: true,
+    step: ({ data }, parser) => {
+      line += 1
+      try {
+        if (known) visit(valuesOf(name, known, data, line), names)
+        else {
+          known = columnsOf(name, columns, data)
+          names = known.map((column) => column.name)
         }
-      }),
-    ),
-  }
+      } catch (error) {
+        wrong = error as Error
+        parser.abort()
+      }
+    },
+  })
+  if (wrong) throw wrong as Error
+}
+
+function columnsOf(
+  name: string,
+  columns: readonly ArchiveColumn[],
+  headings: readonly string[],
+): readonly ArchiveColumn[] {
+  if (!headings.includes('id')) throw new RangeError(`tables/${name}.csv: the column “id” is missing.`)
+  return headings.map((heading) => {
+    const known = columns.find((column) => column.heading === heading)
+    if (!known)
+      throw new RangeError(
+        `tables/${name}.csv: there is no column “${heading}”. Was it written by a newer program?`,
+      )
+    return known
+  })
+}
+
+function valuesOf(
+  name: string,
+  columns: readonly ArchiveColumn[],
+  cells: readonly string[],
+  line: number,
+): readonly Cell[] {
+  return columns.map((column, i) => {
+    try {
+      return cellValue(cells[i] ?? '', column)
+    } catch (error) {
+      throw new RangeError(
+        `tables/${name}.csv, line ${line}, ${column.heading}: ${(error as RangeError).message}.`,
+      )
+    }
+  })
 }

@@ -26,7 +26,7 @@ class OnlyLooked extends Error {
  * @throws Refusal 400 with one sentence where it can’t be taken in
  */
 export function lookAtArchive(store: Store, zip: Uint8Array): Taken {
-  const archive = readOrRefused(zip)
+  const archive = orRefused(() => readArchive(zip))
   try {
     store.act({ kind: 'archive', summary: 'An archive looked at' }, () => {
       throw new OnlyLooked(take(store, archive))
@@ -44,19 +44,10 @@ export function lookAtArchive(store: Store, zip: Uint8Array): Taken {
  * @throws Refusal 400 with one sentence where it can’t be taken in; then nothing is written
  */
 export function takeArchive(store: Store, zip: Uint8Array): { readonly actionId: number } & Taken {
-  const archive = readOrRefused(zip)
+  const archive = orRefused(() => readArchive(zip))
   const summary = `The archive of ${archive.head.name || 'a house'} taken in`
   const { actionId, result } = store.act({ kind: 'archive', summary }, () => take(store, archive))
   return { actionId, ...result }
-}
-
-function readOrRefused(zip: Uint8Array): Archive {
-  try {
-    return readArchive(zip)
-  } catch (error) {
-    if (error instanceof RangeError) throw new Refusal(400, error.message, 'file')
-    throw error
-  }
 }
 
 function take(store: Store, archive: Archive): Taken {
@@ -83,11 +74,12 @@ function take(store: Store, archive: Archive): Taken {
   }
 }
 
-/** What the tables themselves refuse is refused in a sentence. */
+/** What can’t be read, or the tables themselves refuse, is refused in a sentence. */
 function orRefused<T>(work: () => T): T {
   try {
     return work()
   } catch (error) {
+    if (error instanceof RangeError) throw new Refusal(400, error.message, 'file')
     const { code, message } = error as { readonly code?: string; readonly message: string }
     if (code?.startsWith('SQLITE_CONSTRAINT'))
       throw new Refusal(400, `The archive does not hold together: ${message}.`, 'file')
@@ -95,29 +87,35 @@ function orRefused<T>(work: () => T): T {
   }
 }
 
-function takeTable(store: Store, { name, columns, rows }: ReadTable): TableTaken {
+function takeTable(store: Store, { name, each }: ReadTable): TableTaken {
   const db = store.rows.$client
-  const at = columns.indexOf('id')
-  const listed = columns.map((column) => `"${column}"`).join(', ')
-  const had = db.prepare(`SELECT ${listed} FROM "${name}" WHERE id = ?`).raw()
-  const insert = db.prepare(`INSERT INTO "${name}" (${listed}) VALUES (${columns.map(() => '?').join(', ')})`)
-  const update = db.prepare(
-    `UPDATE "${name}" SET ${columns.map((column) => `"${column}" = ?`).join(', ')} WHERE id = ?`,
-  )
   let [added, changed, same] = [0, 0, 0]
-  for (const row of rows) {
-    const id = row[at] as number
-    const before = had.get(id) as Cell[] | undefined
+  let statements: ReturnType<typeof statementsFor> | null = null
+  each((row, columns) => {
+    statements ??= statementsFor(db, name, columns)
+    const id = row[columns.indexOf('id')] as number
+    const before = statements.had.get(id) as Cell[] | undefined
     if (!before) {
-      insert.run(...row)
+      statements.insert.run(...row)
       added += 1
     } else if (before.every((cell, i) => cell === row[i])) same += 1
     else {
-      update.run(...row, id)
+      statements.update.run(...row.filter((_, i) => columns[i] !== 'id'), id)
       changed += 1
     }
-  }
+  })
   return { name, added, changed, same }
+}
+
+function statementsFor(db: Store['rows']['$client'], table: string, columns: readonly string[]) {
+  const listed = columns.map((column) => `"${column}"`).join(', ')
+  // The number itself is never set: every row that points at it would have to be looked for.
+  const set = columns.flatMap((column) => (column === 'id' ? [] : [`"${column}" = ?`])).join(', ')
+  return {
+    had: db.prepare(`SELECT ${listed} FROM "${table}" WHERE id = ?`).raw(),
+    insert: db.prepare(`INSERT INTO "${table}" (${listed}) VALUES (${columns.map(() => '?').join(', ')})`),
+    update: db.prepare(`UPDATE "${table}" SET ${set} WHERE id = ?`),
+  }
 }
 
 /** Every instrument must be one that its own file could have said. */

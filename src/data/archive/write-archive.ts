@@ -2,7 +2,7 @@
  * Everything a house keeps, as one zip of open files.
  */
 import Papa from 'papaparse'
-import { strToU8, zipSync } from 'fflate'
+import { strToU8, Zip, ZipDeflate } from 'fflate'
 import { houseSettings } from '../house/house'
 import { toInstrumentFile } from '../instruments/instrument-file'
 import { allInstruments, retiredInstruments } from '../instruments/instruments'
@@ -32,8 +32,14 @@ export function houseKey(store: Store): string {
   return row.key
 }
 
-/** The archive’s files by their names in it. */
-export function archiveFiles(store: Store): Readonly<Record<string, string>> {
+/** A file of the archive: its name in it, and its text piece by piece, so that no large table is ever whole in memory. */
+interface ArchiveFile {
+  readonly name: string
+  readonly pieces: () => Iterable<string>
+}
+
+/** The archive’s files. */
+export function archiveFiles(store: Store): readonly ArchiveFile[] {
   const head: ArchiveHead = {
     format: ARCHIVE_FORMAT,
     version: 1,
@@ -42,58 +48,71 @@ export function archiveFiles(store: Store): Readonly<Record<string, string>> {
     writtenAt: new Date(store.now()).toISOString(),
   }
   const instruments = [...allInstruments(store), ...retiredInstruments(store)]
-  return {
-    'README.md': ARCHIVE_README,
-    'house.json': `${JSON.stringify(head, null, 1)}\n`,
-    ...Object.fromEntries(
-      instruments.map(({ instrument }) => [
-        `instruments/${instrument.slug}.json`,
-        `${JSON.stringify(toInstrumentFile(instrument), null, 1)}\n`,
-      ]),
-    ),
-    ...Object.fromEntries(ARCHIVED.map((table) => [`tables/${table.name}.csv`, tableCsv(store, table)])),
-    'history.csv': historyCsv(store),
-  }
+  return [
+    { name: 'README.md', pieces: () => [ARCHIVE_README] },
+    { name: 'house.json', pieces: () => [jsonText(head)] },
+    ...instruments.map(({ instrument }) => ({
+      name: `instruments/${instrument.slug}.json`,
+      pieces: () => [jsonText(toInstrumentFile(instrument))],
+    })),
+    ...ARCHIVED.map((table) => ({ name: `tables/${table.name}.csv`, pieces: () => tableCsv(store, table) })),
+    { name: 'history.csv', pieces: () => tableCsv(store, HISTORY) },
+  ]
+}
+
+/** What was done, to be read: it comes along and is not taken in again. */
+const HISTORY: ArchiveTable = {
+  name: 'action',
+  columns: [
+    { name: 'id', heading: 'id', kind: 'whole', required: true },
+    { name: 'at', heading: 'at (UTC)', kind: 'time', required: true },
+    { name: 'kind', heading: 'kind', kind: 'text', required: true },
+    { name: 'summary', heading: 'summary', kind: 'text', required: true },
+    { name: 'by', heading: 'by', kind: 'text', required: false },
+    { name: 'undoes', heading: 'undoes', kind: 'whole', required: false },
+  ],
 }
 
 /** The archive as the bytes of a zip. */
 export function zippedArchive(store: Store): Uint8Array<ArrayBuffer> {
-  const zip = zipSync(
-    Object.fromEntries(Object.entries(archiveFiles(store)).map(([name, text]) => [name, strToU8(text)])),
-    { level: 6, mtime: new Date(store.now()) },
-  )
-  return new Uint8Array(zip)
+  const written: Uint8Array[] = []
+  let failed: Error | null = null
+  const zip = new Zip((error, piece) => {
+    failed ??= error
+    written.push(piece)
+  })
+  for (const { name, pieces } of archiveFiles(store)) {
+    const file = new ZipDeflate(name, { level: 6 })
+    file.mtime = new Date(store.now())
+    zip.add(file)
+    for (const piece of pieces()) file.push(strToU8(piece))
+    file.push(new Uint8Array(0), true)
+  }
+  zip.end()
+  if (failed) throw failed as Error
+  return new Uint8Array(Buffer.concat(written))
 }
 
-function tableCsv(store: Store, { name, columns }: ArchiveTable): string {
-  const rows = store.rows.$client
-    .prepare(`SELECT ${columns.map((c) => `"${c.name}"`).join(', ')} FROM "${name}" ORDER BY id`)
-    .raw()
-    .all() as Cell[][]
-  return csv([
-    columns.map(({ heading }) => heading),
-    ...rows.map((row) => columns.map((column, i) => cellText(row[i] ?? null, column))),
-  ])
+function jsonText(value: object): string {
+  return `${JSON.stringify(value, null, 1)}\n`
 }
 
-/** What was done, to be read: it comes along and is not taken in again. */
-function historyCsv(store: Store): string {
+/** Rows that are written at once. */
+const AT_ONCE = 1000
+
+function* tableCsv(store: Store, { name, columns }: ArchiveTable): Iterable<string> {
+  const listed = columns.map((column) => `"${column.name}"`).join(', ')
   const rows = store.rows.$client
-    .prepare('SELECT id, at, kind, summary, by, undoes FROM action ORDER BY id')
+    .prepare(`SELECT ${listed} FROM "${name}" WHERE id > ? ORDER BY id LIMIT ${AT_ONCE}`)
     .raw()
-    .all() as Cell[][]
-  const text = { name: '', heading: '', kind: 'text', required: false } as const
-  return csv([
-    ['id', 'at (UTC)', 'kind', 'summary', 'by', 'undoes'],
-    ...rows.map(([id, at, kind, summary, by, undoes]) => [
-      String(id),
-      new Date(Number(at)).toISOString(),
-      cellText(kind ?? null, text),
-      cellText(summary ?? null, text),
-      cellText(by ?? null, text),
-      undoes === null || undoes === undefined ? '' : String(undoes),
-    ]),
-  ])
+  const at = columns.findIndex((column) => column.name === 'id')
+  yield csv([columns.map(({ heading }) => heading)])
+  for (let last = 0; ;) {
+    const some = rows.all(last) as Cell[][]
+    if (some.length === 0) return
+    yield csv(some.map((row) => columns.map((column, i) => cellText(row[i] ?? null, column))))
+    last = some.at(-1)?.[at] as number
+  }
 }
 
 function csv(rows: readonly (readonly string[])[]): string {

@@ -135,12 +135,12 @@ export function layWorkshop(
     const broken = Math.round(places.length * BREAKS_A_STRING * years * (0.6 + 0.8 * random()))
     for (let i = 0; i < broken; i += 1) {
       const place = places[Math.floor(random() ** 1.4 * places.length)] as Place
-      const at = start + 20 * DAY + random() * (today - start - 20 * DAY - HOUR)
+      const at = Math.round(start + 20 * DAY + random() * (today - start - 20 * DAY - HOUR))
       happenings.push({ at, happen: () => giveWay(place, at) })
     }
   }
   const later = (at: number, happen: () => void) => {
-    if (at < today) insertByTime(happenings, { at, happen })
+    if (at < today) insertByTime(happenings, { at: Math.round(at), happen })
   }
   happenings.sort((a, b) => b.at - a.at)
 
