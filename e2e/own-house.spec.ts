@@ -96,6 +96,59 @@ test('hardware is typed by section; what is typed or found right is measured; wh
   await expect(layers.getByText('Nothing lies over anything')).toBeVisible()
 })
 
+test('lengths are read off a photograph: the sheet’s corners, the ends of some strings, by pointer and by keys', async ({
+  page,
+}) => {
+  await page.goto('/instruments/juniper/measuring')
+  await page.getByRole('link', { name: 'From a photograph' }).click()
+  await page
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') })
+  await expect(page.getByText('That is no picture')).toBeVisible()
+  // Drawn square to it, 1,000 pixels a metre: a sheet of A4, and where each string begins and ends.
+  const drawn = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 1200
+    canvas.height = 1600
+    const pen = canvas.getContext('2d')!
+    pen.fillStyle = '#876'
+    pen.fillRect(0, 0, 1200, 1600)
+    pen.fillStyle = '#fff'
+    pen.fillRect(500, 650, 210, 297)
+    return canvas.toDataURL('image/png').split(',')[1]!
+  })
+  await page
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: Buffer.from(drawn, 'base64') })
+  const picture = page.getByRole('application')
+  const box = (await picture.boundingBox())!
+  const click = (x: number, y: number) =>
+    picture.click({ position: { x: (x / 1200) * box.width, y: (y / 1600) * box.height } })
+  await expect(page.getByText('Mark: the upper left corner of the sheet')).toBeVisible()
+  await click(500, 650)
+  await click(710, 650)
+  await click(710, 947)
+  // The last corner by keys alone.
+  await picture.focus()
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('Shift+ArrowLeft')
+  for (let i = 0; i < 5; i += 1) await page.keyboard.press('Shift+ArrowDown')
+  for (let i = 0; i < 22; i += 1) await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  const told = page.getByRole('complementary', { name: 'What the picture tells' })
+  const first = told.getByRole('row').nth(1)
+  const charted = Number(/(\d+) mm$/.exec((await first.textContent()) ?? '')?.[1])
+  expect(charted).toBeGreaterThan(50)
+  await click(560, 400)
+  await click(560, 400 + charted * 0.52)
+  await click(560, 400 + charted * 1.04)
+  await expect(first).toContainText(/\d+ mm\d/)
+  const read = Number(/(\d+) mm\d/.exec((await first.textContent()) ?? '')?.[1])
+  expect(Math.abs(read / (charted * 1.04) - 1)).toBeLessThan(0.06)
+  await told.getByRole('button', { name: 'Keep these lengths' }).click()
+  await expect(page.getByText('One length is kept')).toBeVisible()
+  await expect(page).toHaveURL('/instruments/juniper/measuring')
+})
+
 test('a string is added and taken away, and an instrument copied', async ({ page }) => {
   await page.goto('/instruments/juniper/chart')
   await page.getByRole('button', { name: 'Strings', exact: true }).click()

@@ -56,9 +56,9 @@ function calibrate(times: number): readonly Measured[] {
     let measures = 0
     for (let time = 0; time < times; time += 1) {
       const real = drawn(assumed, random)
-      const { known, keys } = measuredAsPlanned(assumed, real, random)
-      measures += keys.length
-      const after = measuringPlan(known, DEFAULT_HABITS, keys, 0)
+      const { known, done } = measuredAsPlanned(assumed, real, random)
+      measures += done.length
+      const after = measuringPlan(known, DEFAULT_HABITS, done, 0)
       const truth = cutsOf(real)
       for (const [from, told, kept] of [
         [assumed, before, wrong],
@@ -102,7 +102,7 @@ function preset(family: Family, notes: string, tensionClass: Instrument['tension
 }
 
 /** An instrument as the preset may be wrong about it. */
-function drawn(instrument: Instrument, random: () => number): Instrument {
+export function drawn(instrument: Instrument, random: () => number): Instrument {
   const quantities = quantitiesOf(instrument)
   const lower = cholesky(beliefsOf(quantities, []).spread)
   const draws = quantities.map(() => normal(random))
@@ -113,7 +113,7 @@ function drawn(instrument: Instrument, random: () => number): Instrument {
 }
 
 /** Normally distributed, by Box and Muller. */
-function normal(random: () => number): number {
+export function normal(random: () => number): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 }
 
@@ -137,12 +137,12 @@ function measuredAsPlanned(assumed: Instrument, real: Instrument, random: () => 
     quantitiesOf(real).map(({ key, value, error }) => [key, value + error * normal(random)]),
   )
   let known = assumed
-  const keys: QuantityKey[] = []
+  const done: { key: QuantityKey; error: null }[] = []
   for (const { quantity } of measuringPlan(assumed, DEFAULT_HABITS, []).next) {
-    known = takeMeasure(known, keys, quantity.key, read.get(quantity.key) ?? quantity.value)
-    keys.push(quantity.key)
+    known = takeMeasure(known, done, quantity.key, read.get(quantity.key) ?? quantity.value)
+    done.push({ key: quantity.key, error: null })
   }
-  return { known, keys }
+  return { known, done }
 }
 
 const cutsOf = (instrument: Instrument) =>

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
+import { photoTruth } from './photo'
 import { tables, withTables } from './write'
 
 const { instruments } = readShelf('demo')
@@ -23,6 +24,15 @@ test('two in three true cuts lie within what is said of them, measured or not, a
       expect(share).toBeLessThan(0.78)
     }
     expect(toldAfter).toBeLessThan(0.6 * toldBefore)
+  }
+}, 120_000)
+
+test('marked lengths from a picture are true to half a percent in the middle, and long ones to 1.5 % at worst', () => {
+  for (const { median, worstLong, within } of photoTruth()) {
+    expect(median).toBeLessThan(0.005)
+    expect(worstLong).toBeLessThan(0.015)
+    // What is told is a little more than it must be: a mark is off by two pixels at most, not on average.
+    expect(within).toBeGreaterThan(0.66)
   }
 }, 120_000)
 

@@ -5,6 +5,7 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
+import { photoTruth } from './photo'
 import { rebuildings } from './rebuild'
 
 const FILE = 'docs/SCIENCE.md'
@@ -13,6 +14,7 @@ const FILE = 'docs/SCIENCE.md'
 export function tables(): ReadonlyMap<string, string> {
   const { instruments } = readShelf('demo')
   const { rows, bands } = calibrate(instruments)
+  const hundredths = (share: number) => `${(share * 100).toFixed(2)} %`
   const millimetres = (length: number) => `${(length * 1000).toFixed(1)} mm`
   return new Map([
     [
@@ -51,6 +53,31 @@ export function tables(): ReadonlyMap<string, string> {
           millimetres(r.toldAfter),
           percent(r.withinAfter),
           millimetres(r.meanError),
+        ]),
+      ),
+    ],
+    [
+      'photo',
+      table(
+        [
+          'instrument',
+          'lengths',
+          'median',
+          '95 % within',
+          'worst',
+          'worst above 300 mm',
+          'all strings, median',
+          'within ± what is told',
+        ],
+        photoTruth().map((r) => [
+          r.name,
+          r.lengths,
+          hundredths(r.median),
+          hundredths(r.ninetyFive),
+          hundredths(r.worst),
+          hundredths(r.worstLong),
+          hundredths(r.all),
+          percent(r.within),
         ]),
       ),
     ],

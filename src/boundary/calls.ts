@@ -40,6 +40,7 @@ import type {
   WantRequest,
 } from './requests/orders'
 import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
+import type { PhotoLengthsRequest } from './requests/photo'
 import type { ReadingRequest } from './requests/settling'
 import type {
   AnchorsRequest,
@@ -156,6 +157,7 @@ export const calls = {
   instrumentFromFile: post<InstrumentFileRequest, Shelved>('/api/instruments/file'),
   measureInstrument: (slug: string) => post<InstrumentMeasureRequest>(`/api/instruments/${slug}/measures`),
   changeAbout: (slug: string) => post<AboutRequest>(`/api/instruments/${slug}/about`),
+  measureByPicture: (slug: string) => post<PhotoLengthsRequest>(`/api/instruments/${slug}/photo`),
   changeHardware: (slug: string) =>
     patch<HardwareRequest, { readonly actionId: number | null; readonly changed: number }>(
       `/api/instruments/${slug}/hardware`,

@@ -38,6 +38,7 @@ describe('addresses', () => {
       [
         'about',
         'measuring',
+        'photo',
         'measuring-sheet',
         'hardware',
         'chart',

@@ -24,7 +24,16 @@ export type SheetOfJob = 'coil' | 'figures' | 'steps' | 'log' | 'done' | 'card' 
 
 /** The sheets of an instrument beside its field. */
 export type SheetOfInstrument =
-  'about' | 'measuring' | 'measuring-sheet' | 'chart' | 'hardware' | 'which' | 'belongs' | 'bench' | 'habits'
+  | 'about'
+  | 'measuring'
+  | 'photo'
+  | 'measuring-sheet'
+  | 'chart'
+  | 'hardware'
+  | 'which'
+  | 'belongs'
+  | 'bench'
+  | 'habits'
 
 export const pages = {
   today: '/',

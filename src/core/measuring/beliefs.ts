@@ -2,7 +2,7 @@
  * What is believed of an instrument's quantities: each by its logarithm, normally distributed round what is assumed now.
  * Lengths of neighbours go together; a measurement of one tells of the others.
  */
-import type { Quantity, QuantityKey } from './quantity'
+import type { Measured, Quantity } from './quantity'
 
 /** Strings apart over which lengths forget each other: a neck is one smooth curve. */
 const REACH = 12
@@ -16,7 +16,7 @@ export interface Beliefs {
 }
 
 /** What the preset leaves open, with what was measured of it. */
-export function beliefsOf(quantities: readonly Quantity[], measured: readonly QuantityKey[]): Beliefs {
+export function beliefsOf(quantities: readonly Quantity[], measured: readonly Measured[]): Beliefs {
   const spread = quantities.map((a, i) =>
     quantities.map((b, k) => {
       if (i === k) return a.prior ** 2
@@ -24,7 +24,7 @@ export function beliefsOf(quantities: readonly Quantity[], measured: readonly Qu
       return both ? (1 - OWN) * a.prior * b.prior * Math.exp(-(((a.from - b.from) / REACH) ** 2)) : 0
     }),
   )
-  return measured.reduce<Beliefs>((now, key) => afterMeasuring(now, key).beliefs, { quantities, spread })
+  return measured.reduce<Beliefs>((now, one) => afterMeasuring(now, one).beliefs, { quantities, spread })
 }
 
 /**
@@ -34,13 +34,13 @@ export function beliefsOf(quantities: readonly Quantity[], measured: readonly Qu
  */
 export function afterMeasuring(
   { quantities, spread }: Beliefs,
-  key: QuantityKey,
+  { key, error }: Measured,
 ): { readonly beliefs: Beliefs; readonly follows: readonly number[] } {
   const at = quantities.findIndex((quantity) => quantity.key === key)
   const row = spread[at]
   const quantity = quantities[at]
   if (!row || !quantity) throw new RangeError(`expected a quantity of the instrument, got ${key}`)
-  const noise = (quantity.error / quantity.value) ** 2
+  const noise = ((error ?? quantity.error) / quantity.value) ** 2
   const whole = (row[at] as number) + noise
   const follows = row.map((covariance) => covariance / whole)
   return {

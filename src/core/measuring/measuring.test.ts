@@ -36,7 +36,7 @@ test('each measurement takes away doubt, the first the most, and enough is enoug
     expect(takes).toBeGreaterThan(0)
     expect(cutAfter).toBeLessThan(Math.max(...now.map(({ cut }) => cut)))
   }
-  const measured = next.map(({ quantity }) => quantity.key)
+  const measured = next.map(({ quantity }) => ({ key: quantity.key, error: null }))
   const then = measuringPlan(harp, DEFAULT_HABITS, measured, 20)
   expect(then.next).toEqual([])
   for (const [i, one] of then.now.entries()) {
@@ -53,7 +53,12 @@ test('a measured length is taken over as it is, its neighbours follow it, and a 
   expect(ratio(12)).toBeGreaterThan(1.04)
   expect(ratio(22)).toBeGreaterThan(1)
   expect(ratio(22)).toBeLessThan(ratio(16))
-  const two = takeMeasure(one, ['speaking 11'], 'speaking 1', one.positions[0]!.speakingLength * 0.97)
+  const two = takeMeasure(
+    one,
+    [{ key: 'speaking 11', error: null }],
+    'speaking 1',
+    one.positions[0]!.speakingLength * 0.97,
+  )
   expect(two.positions[10]!.speakingLength).toBeCloseTo(one.positions[10]!.speakingLength, 12)
 })
 
@@ -73,7 +78,12 @@ test('what can’t be is refused in a sentence', () => {
     'is the unit right?',
   )
   expect(() =>
-    takeMeasure(harp, ['speaking 10'], 'speaking 11', harp.positions[9]!.speakingLength * 0.95),
+    takeMeasure(
+      harp,
+      [{ key: 'speaking 10', error: null }],
+      'speaking 11',
+      harp.positions[9]!.speakingLength * 0.95,
+    ),
   ).toThrow(/String \d+ would come out shorter than string \d+: measure once more/)
   expect(() => takeMeasure(harp, [], 'speaking 99', 0.3)).toThrow('There is no such thing to measure')
 })

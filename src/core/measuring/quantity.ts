@@ -8,6 +8,19 @@ import { sameMake, type Construction } from '../strings/construction'
 
 export type QuantityKey = `speaking ${number}` | `gauge ${number}` | 'beyond' | 'pin' | 'board'
 
+const KEY = /^(?:(?:speaking|gauge) [1-9]\d{0,2}|beyond|pin|board)$/
+
+/** Whether a text is the key of a quantity. */
+export function isQuantityKey(text: string): text is QuantityKey {
+  return KEY.test(text)
+}
+
+/** What was measured, and how well where it was not by the usual tool: one standard deviation, m; null where it was. */
+export interface Measured {
+  readonly key: QuantityKey
+  readonly error: number | null
+}
+
 export interface Quantity {
   readonly key: QuantityKey
   /** As it is assumed now, m. */
@@ -74,12 +87,12 @@ export function quantitiesOf(instrument: Instrument): readonly Quantity[] {
   ]
 }
 
-/** The keys of lengths that were measured, by the number of the piece from the top. */
-export function keysOfPieces(instrument: Instrument, pieces: readonly number[]): readonly QuantityKey[] {
+/** Lengths that were measured by tape, by the number of the piece from the top. */
+export function measuredPieces(instrument: Instrument, pieces: readonly number[]): readonly Measured[] {
   const first = firstOfPieces(instrument)
-  return pieces.flatMap((piece): QuantityKey[] => {
+  return pieces.flatMap((piece): Measured[] => {
     const position = first[piece - 1]
-    return position ? [`speaking ${position.number}`] : []
+    return position ? [{ key: `speaking ${position.number}`, error: null }] : []
   })
 }
 

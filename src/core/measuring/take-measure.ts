@@ -1,9 +1,9 @@
 /**
  * An instrument after something on it was measured: the value itself, and what follows from it for what is still assumed.
  */
-import type { Instrument } from '../instrument/instrument'
+import type { Instrument, StringPosition } from '../instrument/instrument'
 import { afterMeasuring, beliefsOf } from './beliefs'
-import { longer, quantitiesOf, scaled, type QuantityKey } from './quantity'
+import { longer, quantitiesOf, scaled, type Measured, type QuantityKey } from './quantity'
 
 /** Share by which a longer string may come out the shorter one before it is told. */
 const SLIP = 0.03
@@ -18,7 +18,7 @@ const SLIP = 0.03
  */
 export function takeMeasure(
   instrument: Instrument,
-  measured: readonly QuantityKey[],
+  measured: readonly Measured[],
   key: QuantityKey,
   value: number,
 ): Instrument {
@@ -32,32 +32,42 @@ export function takeMeasure(
       'That is so far from what instruments of this family have that it must be looked at again: is the unit right?',
     )
   if (!key.startsWith('speaking')) return scaled(instrument, quantity, Math.exp(told))
-  const { follows } = afterMeasuring(beliefsOf(quantities, measured), key)
+  const { follows } = afterMeasuring(
+    beliefsOf(
+      quantities,
+      measured.filter((one) => one.key !== key),
+    ),
+    { key, error: null },
+  )
   const factors = new Map(
     quantities.flatMap((other, i) => {
       if (!other.key.startsWith('speaking')) return []
-      const stays = measured.includes(other.key) && other.key !== key
+      const stays = other.key !== key && measured.some((one) => one.key === other.key && one.error === null)
       const by = i === at ? told : stays ? 0 : (follows[i] ?? 0) * told
       return [[instrument.positions[other.from - 1]?.piece, Math.exp(by)] as const]
     }),
   )
   const positions = instrument.positions.map((p) => longer(p, factors.get(p.piece) ?? 1))
-  const falls = positions.find((p, i) => {
-    const before = positions[i - 1]
-    const was = instrument.positions[i - 1]
-    const own = instrument.positions[i]
+  expectInOrder(instrument.positions, positions)
+  return { ...instrument, positions }
+}
+
+/** @throws RangeError with a sentence that can be shown, when a string has come out shorter than a shorter one */
+export function expectInOrder(before: readonly StringPosition[], after: readonly StringPosition[]): void {
+  const falls = after.find((p, i) => {
+    const shorter = after[i - 1]
+    const [was, own] = [before[i - 1], before[i]]
     // Where lengths are much alike, one may be a little shorter than its neighbour.
     return (
-      before &&
+      shorter &&
       was &&
       own &&
       was.speakingLength < own.speakingLength &&
-      p.speakingLength < before.speakingLength * (1 - SLIP)
+      p.speakingLength < shorter.speakingLength * (1 - SLIP)
     )
   })
   if (falls)
     throw new RangeError(
       `String ${falls.number} would come out shorter than string ${falls.number - 1}: measure once more, or look at what was measured near it.`,
     )
-  return { ...instrument, positions }
 }

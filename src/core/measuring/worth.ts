@@ -5,7 +5,7 @@ import { fittingFigures } from '../fitting/figures'
 import type { Habits } from '../fitting/habits'
 import { firstOfPieces, type Instrument, type StringPosition } from '../instrument/instrument'
 import { afterMeasuring, beliefsOf, type Beliefs } from './beliefs'
-import { quantitiesOf, scaled, type Quantity, type QuantityKey } from './quantity'
+import { quantitiesOf, scaled, type Measured, type Quantity } from './quantity'
 
 /** One standard deviation of each figure of a string. */
 export interface Sureness {
@@ -47,7 +47,7 @@ const STEP = 1e-3
 export function measuringPlan(
   instrument: Instrument,
   habits: Habits,
-  measured: readonly QuantityKey[],
+  measured: readonly Measured[],
   most = 6,
 ): MeasuringPlan {
   const quantities = quantitiesOf(instrument)
@@ -55,14 +55,15 @@ export function measuringPlan(
   let beliefs = beliefsOf(quantities, measured)
   const first = doubt(effects, beliefsOf(quantities, []))
   const now = surenessOf(effects, beliefs)
-  const known = new Set<QuantityKey>(measured)
+  // What a picture told can be told better by a tape.
+  const known = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
   const next: Measurement[] = []
   let left = doubt(effects, beliefs)
   while (next.length < most) {
     const offers = quantities
       .filter(({ key }) => !known.has(key))
       .map((quantity) => {
-        const after = afterMeasuring(beliefs, quantity.key).beliefs
+        const after = afterMeasuring(beliefs, { key: quantity.key, error: null }).beliefs
         return { quantity, after, doubt: doubt(effects, after) }
       })
     const best = offers.reduce<(typeof offers)[number] | null>(
@@ -93,7 +94,7 @@ export function measuringPlan(
 export function surenessAt(
   instrument: Instrument,
   habits: Habits,
-  measured: readonly QuantityKey[],
+  measured: readonly Measured[],
   number: number,
 ): Sureness | null {
   const piece = instrument.positions[number - 1]?.piece

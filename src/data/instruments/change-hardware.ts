@@ -7,8 +7,10 @@ import { hardwareCells, hardwareOf } from '@/core/hardware/cells'
 import { HARDWARE_COLUMNS, type HardwareColumn, type HardwareLine } from '@/core/hardware/columns'
 import { positionAt, type Covering } from '@/core/instrument/instrument'
 import { layersOver } from '@/core/instrument/layers'
+import type { Measured, QuantityKey } from '@/core/measuring/quantity'
 import type { Done, Store } from '../store/database'
 import { coverings, instruments, positions } from '../store/schema'
+import { measuredJson } from './measured-json'
 import { instrumentBySlug, positionId, positionRow } from './instruments'
 
 /** A line with the columns of it that somebody looked at and found right. */
@@ -57,26 +59,34 @@ export function changeHardware(
           .set({ ...positionRow(stored.id, position), hardwareMeasured: JSON.stringify(measured) })
           .where(eq(positions.id, id))
           .run()
-      if (stored.measuredKeys !== null) keepWhatIsMeasured(store, stored.id, stored.measuredKeys)
+      if (stored.chartMeasured !== null) keepWhatIsMeasured(store, stored.id, stored.chartMeasured)
     },
   )
   return { actionId, changed: written.length }
 }
 
-/** Once every string's pin is measured, or every string's board, it is no longer asked for. */
-function keepWhatIsMeasured(store: Store, id: number, keys: readonly string[]): void {
+/** What is asked for once for the whole instrument. */
+const WHOLE: readonly (readonly [HardwareColumn, QuantityKey])[] = [
+  ['diameter', 'pin'],
+  ['board', 'board'],
+]
+
+/** Once every string’s pin is measured, or every string's board, it is no longer asked for. */
+function keepWhatIsMeasured(store: Store, id: number, measured: readonly Measured[]): void {
   const all = store.rows
     .select({ measured: positions.hardwareMeasured })
     .from(positions)
     .where(eq(positions.instrumentId, id))
     .all()
-    .map(({ measured }) => JSON.parse(measured) as readonly HardwareColumn[])
+    .map((row) => JSON.parse(row.measured) as readonly HardwareColumn[])
   const whole = (column: HardwareColumn) => all.every((measured) => measured.includes(column))
-  const now = new Set([...keys, ...(whole('diameter') ? ['pin'] : []), ...(whole('board') ? ['board'] : [])])
-  if (now.size > keys.length)
+  const fresh = WHOLE.flatMap(([column, key]): Measured[] =>
+    whole(column) && !measured.some((one) => one.key === key) ? [{ key, error: null }] : [],
+  )
+  if (fresh.length > 0)
     store.rows
       .update(instruments)
-      .set({ measured: JSON.stringify([...now]) })
+      .set({ measured: measuredJson([...measured, ...fresh]) })
       .where(eq(instruments.id, id))
       .run()
 }

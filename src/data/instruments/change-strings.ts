@@ -19,6 +19,7 @@ import {
   readings,
 } from '../store/schema'
 import { instrumentBySlug, positionId, positionRow, type StoredInstrument } from './instruments'
+import { measuredJson } from './measured-json'
 import { putOnShelf } from './put-on-shelf'
 
 /**
@@ -71,8 +72,8 @@ export function copyInstrument(
   slug: string,
   name: string,
 ): { readonly actionId: number; readonly slug: string; readonly name: string } {
-  const { instrument, measuredKeys: keys, hardwareMeasured: hardware } = instrumentBySlug(store, slug)
-  return putOnShelf(store, { ...instrument, name }, keys && { keys, hardware })
+  const { instrument, chartMeasured: measured, hardwareMeasured: hardware } = instrumentBySlug(store, slug)
+  return putOnShelf(store, { ...instrument, name }, measured && { measured, hardware })
 }
 
 function hasHistory(store: Store, ids: readonly number[]): boolean {
@@ -109,12 +110,14 @@ function writeStrings(store: Store, stored: StoredInstrument, { instrument, was 
         .where(eq(positions.id, id))
         .run()
   }
-  if (stored.measuredKeys === null) return
+  if (stored.chartMeasured === null) return
   const now = new Map(was.map((before, i) => [before, i + 1]))
-  const keys = stored.measuredKeys.flatMap((key) => renumberedKey(key, now))
+  const measured = stored.chartMeasured.flatMap((one) =>
+    renumberedKey(one.key, now).map((key) => ({ ...one, key })),
+  )
   store.rows
     .update(instruments)
-    .set({ measured: JSON.stringify(keys) })
+    .set({ measured: measuredJson(measured) })
     .where(eq(instruments.id, stored.id))
     .run()
 }

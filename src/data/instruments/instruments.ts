@@ -3,7 +3,7 @@
  */
 import { asc } from 'drizzle-orm'
 import type { HardwareColumn } from '@/core/hardware/columns'
-import type { QuantityKey } from '@/core/measuring/quantity'
+import type { Measured } from '@/core/measuring/quantity'
 import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { calledAs, type Calling } from '@/core/instrument/called'
@@ -14,6 +14,7 @@ import type { Store } from '../store/database'
 import { habitChange, houseSettings } from '../house/house'
 import { grouped } from '@/core/list/grouped'
 import { inMm, metres } from '../store/millimetres'
+import { measuredJson, readMeasured } from './measured-json'
 import { coverings, house, instruments, positions } from '../store/schema'
 
 type PositionRow = typeof positions.$inferSelect
@@ -32,7 +33,7 @@ export interface StoredInstrument {
   /** Where the maker's string chart is to be found; empty where nobody said. */
   readonly chartLink: string
   /** What was measured of an instrument that came from a preset; null where its chart came whole. */
-  readonly measuredKeys: readonly QuantityKey[] | null
+  readonly chartMeasured: readonly Measured[] | null
   /** What of its hardware was measured or looked at, by position number. */
   readonly hardwareMeasured: HardwareMeasured
   /** Since when it is no longer on the shelf, ms; null while it is. */
@@ -44,7 +45,7 @@ export type HardwareMeasured = ReadonlyMap<number, readonly HardwareColumn[]>
 
 /** What is known of an instrument that came from a preset. */
 export interface Known {
-  readonly keys: readonly QuantityKey[]
+  readonly measured: readonly Measured[]
   readonly hardware: HardwareMeasured
 }
 
@@ -134,7 +135,7 @@ export function addInstrument(store: Store, instrument: Instrument, known: Known
   const { positions: strings, coverings: layers, ...about } = instrument
   const { id } = store.rows
     .insert(instruments)
-    .values({ ...about, measured: known && JSON.stringify(known.keys) })
+    .values({ ...about, measured: known && measuredJson(known.measured) })
     .returning({ id: instruments.id })
     .get()
   const ids = new Map(
@@ -195,7 +196,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
           ownHabits: habitChange(habits),
           notes,
           chartLink,
-          measuredKeys: measured === null ? null : (JSON.parse(measured) as QuantityKey[]),
+          chartMeasured: measured === null ? null : readMeasured(measured),
           hardwareMeasured: new Map(
             rows.map((p) => [p.number, JSON.parse(p.hardwareMeasured) as HardwareColumn[]]),
           ),

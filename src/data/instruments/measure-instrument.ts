@@ -4,11 +4,14 @@
 import { eq } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import type { HardwareColumn } from '@/core/hardware/columns'
-import type { QuantityKey } from '@/core/measuring/quantity'
+import type { Instrument } from '@/core/instrument/instrument'
+import type { Measured, QuantityKey } from '@/core/measuring/quantity'
+import { takeLengths, type ReadLength } from '@/core/measuring/take-lengths'
 import { takeMeasure } from '@/core/measuring/take-measure'
 import type { Done, Store } from '../store/database'
 import { instruments, positions } from '../store/schema'
-import { instrumentBySlug, positionId, positionRow } from './instruments'
+import { measuredJson } from './measured-json'
+import { instrumentBySlug, positionId, positionRow, type StoredInstrument } from './instruments'
 
 /** What is measured here of the hardware holds for every string. */
 const COLUMN_OF: Partial<Record<QuantityKey, HardwareColumn>> = { pin: 'diameter', board: 'board' }
@@ -21,19 +24,12 @@ const COLUMN_OF: Partial<Record<QuantityKey, HardwareColumn>> = { pin: 'diameter
  */
 export function measureInstrument(store: Store, slug: string, key: QuantityKey, value: number): Done<void> {
   const stored = instrumentBySlug(store, slug)
-  const { id, instrument, positionIds, hardwareMeasured, measuredKeys: measured } = stored
-  if (measured === null)
-    throw new Refusal(409, `The chart of ${instrument.name} came whole: set it right there.`)
+  const { id, instrument, positionIds, hardwareMeasured } = stored
+  const measured = assumedOf(stored)
   const after = measuredOrRefused(() => takeMeasure(instrument, measured, key, value))
   const summary = `${instrument.name} measured: ${key}`
   return store.act({ kind: 'chart', summary, instrumentId: id }, () => {
-    for (const [i, position] of after.positions.entries())
-      if (position !== instrument.positions[i])
-        store.rows
-          .update(positions)
-          .set(positionRow(id, position))
-          .where(eq(positions.id, positionId(stored, position.number)))
-          .run()
+    writePositions(store, stored, after)
     const column = COLUMN_OF[key]
     if (column)
       for (const [number, row] of positionIds)
@@ -46,10 +42,49 @@ export function measureInstrument(store: Store, slug: string, key: QuantityKey, 
           .run()
     store.rows
       .update(instruments)
-      .set({ measured: JSON.stringify([...new Set([...measured, key])]) })
+      .set({ measured: measuredJson([...measured, { key, error: null }]) })
       .where(eq(instruments.id, id))
       .run()
   })
+}
+
+/**
+ * Takes lengths over that a picture told, each with its own error.
+ *
+ * @param readings - m
+ * @throws Refusal 409 where the chart came whole, 400 when a reading can’t be
+ */
+export function measureByPicture(store: Store, slug: string, readings: readonly ReadLength[]): Done<void> {
+  const stored = instrumentBySlug(store, slug)
+  const { id, instrument } = stored
+  const after = measuredOrRefused(() => takeLengths(instrument, assumedOf(stored), readings))
+  const summary = `${instrument.name} measured on a picture: ${readings.length === 1 ? 'one length' : `${readings.length} lengths`}`
+  return store.act({ kind: 'chart', summary, instrumentId: id }, () => {
+    writePositions(store, stored, after.instrument)
+    store.rows
+      .update(instruments)
+      .set({ measured: measuredJson(after.measured) })
+      .where(eq(instruments.id, id))
+      .run()
+  })
+}
+
+/** What is measured of an instrument that is assumed otherwise. */
+function assumedOf({ instrument, chartMeasured }: StoredInstrument): readonly Measured[] {
+  if (chartMeasured === null)
+    throw new Refusal(409, `The chart of ${instrument.name} came whole: set it right there.`)
+  return chartMeasured
+}
+
+/** Writes the positions that came out otherwise. */
+function writePositions(store: Store, stored: StoredInstrument, after: Instrument): void {
+  for (const [i, position] of after.positions.entries())
+    if (position !== stored.instrument.positions[i])
+      store.rows
+        .update(positions)
+        .set(positionRow(stored.id, position))
+        .where(eq(positions.id, positionId(stored, position.number)))
+        .run()
 }
 
 function measuredOrRefused<T>(work: () => T): T {

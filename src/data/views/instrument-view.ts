@@ -68,14 +68,14 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
       },
     ]),
   )
-  const { notes, chartLink, measuredKeys } = stored
+  const { notes, chartLink, chartMeasured } = stored
   return {
     instrument,
     positions,
     broken: [...jobOf.keys()],
     notes,
     chartLink,
-    isAssumed: measuredKeys !== null,
+    isAssumed: chartMeasured !== null,
   }
 }
 

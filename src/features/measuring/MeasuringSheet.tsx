@@ -58,6 +58,14 @@ export function MeasuringSheet({ slug, name, count, positions, plan: { now, next
             ? 'Nothing is measured yet: all lengths and gauges are what its family usually has.'
             : `${count === 1 ? 'One thing is' : `${count} things are`} measured; the rest is what its family usually has.`}
         </p>
+        <p className="mt-3 flex flex-wrap gap-2">
+          <Link className="button" href={pages.instrumentSheet(slug, 'photo')}>
+            From a photograph
+          </Link>
+          <Link className="button" href={pages.instrumentSheet(slug, 'measuring-sheet')}>
+            A sheet to print
+          </Link>
+        </p>
         {first ? (
           <Next key={first.quantity.key} slug={slug} first={first} text={text} />
         ) : (

@@ -1,7 +1,7 @@
 import { fromPreset } from '@/core/instrument/presets'
 import { readNotes } from '@/core/instrument/read-notes'
 import { readLengths } from '@/core/instrument/read-lengths'
-import { keysOfPieces } from '@/core/measuring/quantity'
+import { measuredPieces } from '@/core/measuring/quantity'
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
 import { houseSettings } from '@/data/house/house'
@@ -17,7 +17,9 @@ export function POST(request: Request) {
       { about: { ...about, slug: 'new', referenceA }, notes: readNotes(notes), measured },
       habits.gutTop,
     )
-    const keys = keysOfPieces(instrument, [...measured.keys()])
-    return putOnShelf(store(), instrument, { keys, hardware: new Map() })
+    return putOnShelf(store(), instrument, {
+      measured: measuredPieces(instrument, [...measured.keys()]),
+      hardware: new Map(),
+    })
   })
 }

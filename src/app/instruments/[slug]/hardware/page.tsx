@@ -8,14 +8,14 @@ export const metadata: Metadata = { title: 'Hardware' }
 
 export default async function HardwarePage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  const { instrument, habits, measuredKeys, hardwareMeasured } = orNotFound(() =>
+  const { instrument, habits, chartMeasured, hardwareMeasured } = orNotFound(() =>
     instrumentBySlug(store(), slug),
   )
   return (
     <HardwareDesk
       instrument={instrument}
       habits={habits}
-      measured={measuredKeys === null ? null : Object.fromEntries(hardwareMeasured)}
+      measured={chartMeasured === null ? null : Object.fromEntries(hardwareMeasured)}
     />
   )
 }

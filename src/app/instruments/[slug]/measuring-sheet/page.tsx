@@ -10,12 +10,12 @@ export const metadata: Metadata = { title: 'Measuring sheet' }
 
 export default async function MeasuringSheetPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  const { instrument, measuredKeys } = orNotFound(() => instrumentBySlug(store(), slug))
+  const { instrument, chartMeasured } = orNotFound(() => instrumentBySlug(store(), slug))
   const origin = `http://${(await headers()).get('host') ?? 'localhost'}`
   return (
     <MeasuringOnPaper
       instrument={instrument}
-      isAssumed={measuredKeys !== null}
+      isAssumed={chartMeasured !== null}
       address={`${origin}${pages.instrumentSheet(slug, 'hardware')}`}
     />
   )

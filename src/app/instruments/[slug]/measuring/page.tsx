@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Measuring' }
 
 export default async function MeasuringPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  const { instrument, habits, measuredKeys: measured } = orNotFound(() => instrumentBySlug(store(), slug))
+  const { instrument, habits, chartMeasured: measured } = orNotFound(() => instrumentBySlug(store(), slug))
   if (measured === null) notFound()
   return (
     <MeasuringSheet

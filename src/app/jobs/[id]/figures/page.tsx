@@ -15,7 +15,7 @@ export const metadata: Metadata = { title: 'Figures' }
 export default async function FiguresPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadStrungJob(params)
   const sure =
-    job.measuredKeys && surenessAt(job.instrument, job.habits, job.measuredKeys, job.position.number)
+    job.chartMeasured && surenessAt(job.instrument, job.habits, job.chartMeasured, job.position.number)
   const covered = coveredChoice(store(), job)
   const strings = jobsTogether(store(), job.jobId).map((one) => ({
     jobId: one.jobId,

@@ -1,0 +1,76 @@
+/**
+ * Several lengths taken over at once, each with its own error, as a picture tells them: neighbours correct each other.
+ */
+import type { Instrument } from '../instrument/instrument'
+import { afterMeasuring, beliefsOf } from './beliefs'
+import { longer, quantitiesOf, type Measured, type QuantityKey } from './quantity'
+import { expectInOrder } from './take-measure'
+
+export interface ReadLength {
+  /** Of a string of the piece. */
+  readonly number: number
+  /** Speaking length, m. */
+  readonly length: number
+  /** One standard deviation, m. */
+  readonly error: number
+}
+
+/** A reading further off than this from what the others say of it is a slip of the mark: so many standard deviations. */
+const SLIP = 4.5
+
+/**
+ * Takes readings over: what was measured by tape stays, everything else follows as far as it is believed to.
+ *
+ * @returns the instrument, and what is measured of it from now on
+ * @throws RangeError with a sentence that can be shown, when a reading can’t be, or lengths come out of order
+ */
+export function takeLengths(
+  instrument: Instrument,
+  measured: readonly Measured[],
+  readings: readonly ReadLength[],
+): { readonly instrument: Instrument; readonly measured: readonly Measured[] } {
+  const quantities = quantitiesOf(instrument)
+  const keyOf = (number: number): QuantityKey => {
+    const piece = instrument.positions[number - 1]?.piece
+    return `speaking ${instrument.positions.find((p) => p.piece === piece)?.number ?? number}`
+  }
+  const byTape = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
+  const fresh = readings.filter(({ number }) => !byTape.has(keyOf(number)))
+  const told = new Set(fresh.map(({ number }) => keyOf(number)))
+  let beliefs = beliefsOf(
+    quantities,
+    measured.filter(({ key }) => !told.has(key)),
+  )
+  let off = quantities.map(() => 0)
+  for (const { number, length, error } of fresh) {
+    const key = keyOf(number)
+    const at = quantities.findIndex((quantity) => quantity.key === key)
+    const quantity = quantities[at]
+    if (!quantity) throw new RangeError(`There is no string ${number} to measure.`)
+    const surprise = Math.log(length / quantity.value) - (off[at] as number)
+    const expected = Math.sqrt((beliefs.spread[at]?.[at] as number) + (error / quantity.value) ** 2)
+    if (Math.abs(surprise) > SLIP * expected)
+      throw new RangeError(
+        `String ${number} would be ${Math.round(length * 1000)} mm, which does not go with the others and its family. Look at its marks, and at the sheet’s size.`,
+      )
+    const { follows, beliefs: after } = afterMeasuring(beliefs, { key, error })
+    off = off.map((value, i) => value + (follows[i] as number) * surprise)
+    beliefs = after
+  }
+  const factors = new Map(
+    quantities.flatMap(({ key, from }, i) =>
+      key.startsWith('speaking') && !byTape.has(key)
+        ? [[instrument.positions[from - 1]?.piece, Math.exp(off[i] as number)] as const]
+        : [],
+    ),
+  )
+  const positions = instrument.positions.map((p) => longer(p, factors.get(p.piece) ?? 1))
+  expectInOrder(instrument.positions, positions)
+  return {
+    instrument: { ...instrument, positions },
+    measured: [
+      ...measured.filter(({ key }) => !told.has(key)),
+      ...fresh.map(({ number, error }) => ({ key: keyOf(number), error })),
+    ],
+  }
+}

@@ -1,0 +1,132 @@
+'use client'
+
+import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
+import { measure } from '@/core/measure'
+import type { Measured } from '@/core/measuring/quantity'
+import type { PhotoReading } from '@/core/photo/lengths'
+import { measureText } from '@/ui/format/measure'
+import { useHouse } from '@/ui/units'
+import type { Marked, MarkKey } from './marks'
+
+interface ReadLengthsProps {
+  readonly instrument: Instrument
+  readonly measured: readonly Measured[]
+  readonly reading: PhotoReading | null
+  /** Why nothing can be read, or was not taken. */
+  readonly sentence: string | null
+  readonly strings: readonly number[]
+  readonly marked: Marked
+  readonly asked: MarkKey | null
+  readonly nameOf: (number: number) => string
+  readonly onAsk: (number: number) => void
+  readonly onAdd: (number: number) => void
+  readonly onKeep: () => void
+}
+
+/** What the picture tells, string by string, with how sure it is, and held against what the tape said. */
+export function ReadLengths({
+  instrument,
+  measured,
+  reading,
+  sentence,
+  strings,
+  marked,
+  asked,
+  nameOf,
+  onAsk,
+  onAdd,
+  onKeep,
+}: ReadLengthsProps) {
+  const { unit } = useHouse()
+  const text = (metres: number) => measureText(measure('length', metres), unit)
+  const byTape = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
+  const others = firstOfPieces(instrument).filter(({ number }) => !strings.includes(number))
+  return (
+    <aside className="sheet p-4 lg:sticky lg:top-4" aria-label="What the picture tells">
+      <button type="button" className="button button-main w-full" disabled={!reading} onClick={onKeep}>
+        Keep these lengths
+      </button>
+      {sentence && (
+        <p role="alert" className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 font-semibold">
+          {sentence}
+        </p>
+      )}
+      <table className="mt-3 w-full text-sm tabular-nums">
+        <thead className="text-soft">
+          <tr className="border-b border-ink text-right">
+            <th scope="col" className="text-left font-normal">
+              String
+            </th>
+            <th scope="col" className="font-normal">
+              picture
+            </th>
+            <th scope="col" className="font-normal">
+              ±
+            </th>
+            <th scope="col" className="font-normal">
+              chart
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {strings.map((number) => {
+            const read = reading?.lengths.find((one) => one.number === number)
+            const charted = instrument.positions[number - 1]?.speakingLength ?? 0
+            const held = byTape.has(`speaking ${number}`)
+            return (
+              <tr key={number} className="border-b border-rule text-right">
+                <th scope="row" className="text-left font-normal">
+                  <button
+                    type="button"
+                    className={`min-h-9 text-left underline underline-offset-2 ${asked?.startsWith(`${number} `) ? 'font-semibold' : ''}`}
+                    onClick={() => onAsk(number)}
+                  >
+                    {nameOf(number)}
+                  </button>
+                </th>
+                <td className="font-semibold">
+                  {read ? text(read.length) : marked[`${number} upper`] ? '…' : '–'}
+                </td>
+                <td>{read ? text(read.error) : ''}</td>
+                <td className={held ? 'font-semibold' : 'text-soft'}>
+                  {text(charted)}
+                  {held && read && (
+                    <span className="block text-xs">by tape, {percent(read.length / charted - 1)}</span>
+                  )}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      {others.length > 0 && (
+        <label className="mt-3 block text-sm">
+          <span className="font-semibold">Mark another one</span>
+          <select
+            className="entry mt-1"
+            value=""
+            onChange={(event) => event.target.value !== '' && onAdd(Number(event.target.value))}
+          >
+            <option value="">choose a string</option>
+            {others.map(({ number }) => (
+              <option key={number} value={number}>
+                {nameOf(number)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <p className="mt-3 text-sm text-soft">
+        ± takes marks that are two pixels off for granted, and what is not known of the camera.
+        {reading &&
+          ` A lens as little straightened as telephones’ ever are would change the longest by ${percent(reading.lensEffect, false)}.`}{' '}
+        A string that you measured by tape, marked here too, shows how far to trust the picture.
+      </p>
+    </aside>
+  )
+}
+
+function percent(share: number, signed = true): string {
+  const figure = (Math.abs(share) * 100).toFixed(1)
+  return `${signed ? (share < 0 ? '−' : '+') : ''}${figure} %`
+}
