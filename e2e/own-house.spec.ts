@@ -306,6 +306,33 @@ test('a supplier is added, gets a part typed in, and is given up', async ({ page
   await expect(page.getByText('nothing more is bought there')).toBeVisible()
 })
 
+test('a house that keeps no strings in store is not asked about coils', async ({ page }) => {
+  await page.goto('/house')
+  await page.getByLabel(/We keep strings in store/).uncheck()
+  await page.getByRole('button', { name: 'Keep these settings' }).click()
+  const places = page.getByRole('navigation', { name: 'Places' })
+  await expect(places.getByRole('link', { name: 'Stores' })).toHaveCount(0)
+  const broke = await page.request.post('/api/breaks', {
+    data: { instrument: 'juniper', string: 12, site: 'mid-length' },
+  })
+  const { jobId } = (await broke.json()) as { jobId: number }
+  await page.goto(`/jobs/${jobId}/coil`)
+  await expect(page.getByRole('heading', { name: 'This is the string to get.' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Book in a packet' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'It is in my hand' }).click()
+  await expect(page).toHaveURL(`/jobs/${jobId}/figures`)
+  await page.goto(`/jobs/${jobId}/log`)
+  await page.getByRole('button', { name: 'Log the fitting' }).click()
+  await expect(page).toHaveURL(`/jobs/${jobId}/done`)
+  await expect(page.getByText('Left of', { exact: false })).toHaveCount(0)
+  await page.goto('/orders')
+  await expect(page.getByText('too few in the stores')).toHaveCount(0)
+  await page.goto('/house')
+  await page.getByLabel(/We keep strings in store/).check()
+  await page.getByRole('button', { name: 'Keep these settings' }).click()
+  await expect(places.getByRole('link', { name: 'Stores' })).toBeVisible()
+})
+
 test('the Lantern Shelf is looked around in, and nothing of it comes along', async ({ page }) => {
   await page.request.post('/api/visit', { data: {} })
   await page.goto('/instruments')

@@ -29,6 +29,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const bench = kept.get(AT_THE_BENCH)?.value
   const {
     name,
+    keepsStores,
     unit,
     timeZone,
     referenceA,
@@ -38,7 +39,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en-GB" data-light={light}>
       <body>
-        <HouseProvider house={{ name, unit, timeZone, octaveNames, gutTop, referenceA }}>
+        <HouseProvider house={{ name, unit, timeZone, octaveNames, gutTop, keepsStores, referenceA }}>
           <AtHandProvider>
             {isVisiting() && <VisitBar />}
             <Navigation

@@ -12,6 +12,8 @@ export interface HouseView {
   readonly octaveNames: NameScheme
   /** What the top of a harp strung with gut has. */
   readonly gutTop: HarpTop
+  /** Whether it keeps strings in store. */
+  readonly keepsStores: boolean
   /** What a new instrument is tuned to, Hz. */
   readonly referenceA: number
 }
@@ -22,6 +24,7 @@ const HouseContext = createContext<HouseView>({
   timeZone: 'UTC',
   octaveNames: 'E-to-F octaves',
   gutTop: 'as charted',
+  keepsStores: true,
   referenceA: 440,
 })
 

@@ -1,6 +1,7 @@
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNotEmpty,
@@ -35,6 +36,9 @@ export class HouseRequest extends BeginRequest {
   @Min(0, { message: 'There can’t be fewer than none.' })
   @IsInt({ message: 'Spares: expected a whole number.' })
   leastSpares!: number
+
+  @IsBoolean({ message: 'Say whether strings are kept in store.' })
+  keepsStores!: boolean
 
   @Min(2, { message: 'Nobody retunes for less than two cents.' })
   @Max(60, { message: 'Let no string fall by more than 60 cents before it is brought back.' })

@@ -44,6 +44,8 @@ export interface Preset {
   readonly eyeletBore: number | null
   readonly postDiameter: number | null
   readonly stringsPerPiece: 1 | 2
+  /** Strings lie over each other: wound on two feet, the shorter half on one; or crossing on a scroll. */
+  readonly layered?: 'on two feet' | 'on a scroll'
   readonly pin: Omit<TuningPin, 'toBridge'>
   readonly lies: string
 }
@@ -231,6 +233,7 @@ export const PRESETS: Record<Family, Preset> = {
     ...ZITHER,
     usual: ['A3', 'G2'],
     stringsPerPiece: 1,
+    layered: 'on two feet',
     spacing: 20 * mm,
     rise: 0,
     belowSpeaking: 70 * mm,
@@ -260,6 +263,7 @@ export const PRESETS: Record<Family, Preset> = {
     ...ZITHER,
     usual: ['D4', 'D3'],
     stringsPerPiece: 1,
+    layered: 'on a scroll',
     rise: 0,
     belowSpeaking: 40 * mm,
     postDiameter: 2 * mm,

@@ -1,4 +1,5 @@
 /** New instruments from presets: every family stands, goes through what was measured, and says what is wrong. */
+import { readShelf } from '@/data/demo/shelf-files'
 import { chartLine } from '../chart/chart-line'
 import { findings } from '../chart/findings'
 import { FAMILIES, type Family } from './family'
@@ -43,6 +44,14 @@ test.each(FAMILIES)(
     expect(positions.every((p) => p.freeLength > p.speakingLength)).toBe(true)
   },
 )
+
+test('a long zither and a scroll-head come with what lies over what, as those on the shelf do', () => {
+  const { instruments } = readShelf('demo')
+  const on = (slug: string) => instruments.find((one) => one.slug === slug)!.coverings
+  expect(make('long zither').coverings).toEqual(on('yarrow'))
+  expect(make('scroll-head zither').coverings).toEqual(on('orris'))
+  expect(make('lever harp').coverings).toEqual([])
+})
 
 test.each(FAMILIES)('a %s of any range stands with nothing measured', (family) => {
   for (const notes of [

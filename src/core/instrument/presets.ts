@@ -4,7 +4,7 @@
 import { letterStep, note, parseNote, semitoneNumber, type Note } from '../pitch/note'
 import { designInstrument, type InstrumentDesign, type SectionDesign } from './design'
 import { FINE_WRAP_GAUGES, PLAIN_GAUGES, WRAP_GAUGES } from './gauges-on-offer'
-import type { Instrument } from './instrument'
+import type { Covering, Instrument } from './instrument'
 import { monotoneCurve, type Control } from './monotone-curve'
 import { mm, type PresetSection, type Preset, PRESETS } from './preset-families'
 
@@ -55,9 +55,21 @@ export function fromPreset(
     eyeletBores: preset.eyeletBore === null ? null : numbered(preset.eyeletBore, preset.eyeletBore),
     postDiameter: preset.postDiameter,
     pin: preset.pin,
-    coverings: [],
+    coverings: coveringsOf(preset, count),
   }
   return designInstrument(design)
+}
+
+/**
+ * What lies over what: on each of two feet the shortest string is wound on last and lies over the others; on a scroll a
+ * string from a pin nearer the nut passes over those from pins further up.
+ */
+function coveringsOf({ layered }: Preset, count: number): readonly Covering[] {
+  if (layered === undefined) return []
+  const pairs = Array.from({ length: count - 1 }, (_, i) => i + 1)
+  if (layered === 'on a scroll') return pairs.map((i) => ({ over: i + 1, under: i }))
+  const first = Math.floor(count / 2)
+  return pairs.filter((i) => i !== first).map((i) => ({ over: i, under: i + 1 }))
 }
 
 /** Pitch as if the seven steps of an octave were alike, Hz: a neck is a smooth curve, whatever the tones and semitones. */

@@ -19,7 +19,7 @@ import { addNeeds, LISTED_FROM, openNeeds, type WantedString } from './need-list
 /** A string that belongs on the list and is not on it yet. */
 export interface SuggestedNeed extends WantedString {
   readonly string: string
-  readonly why: 'broken, and nothing in the stores fits' | 'too few in the stores'
+  readonly why: 'broken' | 'broken, and nothing in the stores fits' | 'too few in the stores'
 }
 
 /**
@@ -32,7 +32,7 @@ export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
 
 function workedOut(store: Store): readonly SuggestedNeed[] {
   const onList = openNeeds(store)
-  const { leastSpares } = houseSettings(store)
+  const { leastSpares, keepsStores } = houseSettings(store)
   const stores = freeStores(store)
   const broken = jobsOnStrings(store).flatMap((job): SuggestedNeed[] => {
     const { row, instrument, position, habits, corrections } = job
@@ -43,17 +43,18 @@ function workedOut(store: Store): readonly SuggestedNeed[] {
       soldByClass(instrument),
       (construction) => fittingFigures(instrument, position, habits, construction, corrections).cut.total,
     )
-    if (best && best.leaves >= 0) return []
+    if (keepsStores && best && best.leaves >= 0) return []
     return [
       {
         positionId: row.positionId,
         jobId: row.id,
         string: stringOf(job, position),
-        why: 'broken, and nothing in the stores fits',
+        why: keepsStores ? 'broken, and nothing in the stores fits' : 'broken',
         quantity: 1,
       },
     ]
   })
+  if (!keepsStores) return broken
   const listed = new Map<string, number>()
   for (const need of onList.filter(({ jobId }) => jobId === null))
     listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity - need.met)

@@ -19,6 +19,8 @@ export interface House {
   readonly currency: string
   /** Cuts of each charted string to have in the stores. */
   readonly leastSpares: number
+  /** Whether it keeps strings in store. */
+  readonly keepsStores: boolean
   /** How long a concert lasts, h. */
   readonly concertHours: number
   /** What new instruments are tuned to, Hz. */
@@ -36,6 +38,7 @@ const STARTING: House = {
   holdsWithinCents: 5,
   currency: 'EUR',
   leastSpares: 1,
+  keepsStores: true,
   concertHours: 2,
   referenceA: 440,
   people: [],
@@ -58,6 +61,7 @@ function readHouse(store: Store): House {
     holdsWithinCents: row.holdsWithinCents,
     currency: row.currency,
     leastSpares: row.leastSpares,
+    keepsStores: row.keepsStores,
     concertHours: row.concertHours,
     referenceA: row.referenceA,
     people: JSON.parse(row.people) as string[],

@@ -74,6 +74,8 @@ export const house = sqliteTable('house', {
   currency: text('currency').notNull().default('EUR'),
   /** Cuts of each charted string to have in the stores. */
   leastSpares: integer('least_spares').notNull().default(1),
+  /** Whether strings are kept in store; a house that keeps none is not asked about coils. */
+  keepsStores: integer('keeps_stores', { mode: 'boolean' }).notNull().default(true),
   /** How long a concert lasts, h: so long must strings hold. */
   concertHours: real('concert_hours').notNull().default(2),
   /** What new instruments are tuned to, Hz. */

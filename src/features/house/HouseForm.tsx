@@ -45,6 +45,7 @@ export function HouseForm({ house }: { house: House }) {
       holdsWithinCents: house.holdsWithinCents,
       concertHours: house.concertHours,
       leastSpares: house.leastSpares,
+      keepsStores: house.keepsStores,
       currency: house.currency,
     },
   })
@@ -128,6 +129,10 @@ export function HouseForm({ house }: { house: House }) {
       </fieldset>
       <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
         <legend className="pr-3 font-plate text-lg font-semibold">Stores</legend>
+        <label className="flex min-h-10 items-center gap-2 sm:col-span-2">
+          <input type="checkbox" className="size-4 accent-verdigris" {...register('keepsStores')} />
+          We keep strings in store. Without it you are never asked about coils.
+        </label>
         <Entry
           label="Spares of each charted string"
           hint="Where fewer can be cut, it belongs on the need list."

@@ -18,6 +18,8 @@ import { InHand } from './InHand'
 
 interface CoilChoiceProps {
   readonly jobId: number
+  /** Whether the house keeps strings in store. */
+  readonly keepsStores: boolean
   readonly offers: readonly Offer<CutCoil>[]
   readonly chosenId: number | null
   readonly onNeedList: boolean
@@ -35,6 +37,7 @@ const REEL = 3
 /** Coils that fit, a remainder long enough first; or what to order when none does. */
 export function CoilChoice({
   jobId,
+  keepsStores,
   offers,
   chosenId,
   onNeedList,
@@ -101,12 +104,14 @@ export function CoilChoice({
         <div className="mt-4 grid gap-5 border-l-4 border-ochre bg-ochre-wash p-4 md:grid-cols-[1fr_1.2fr]">
           <div>
             <h2 className="text-lg font-semibold">
-              {onNeedList ? 'It is on the need list.' : 'Nothing in the stores is long enough and fits.'}
+              {onNeedList ? 'It is on the need list.' : NOTHING[keepsStores ? 'in store' : 'no stores']}
             </h2>
             <p className="mt-1">
-              {onNeedList
-                ? 'When a packet comes, book it in under Stores; it is then offered here.'
-                : 'Put it on the need list. It carries all that an order must say.'}
+              {!onNeedList
+                ? 'Put it on the need list. It carries all that an order must say.'
+                : keepsStores
+                  ? 'When a packet comes, book it in under Stores; it is then offered here.'
+                  : 'When it comes, take it in your hand and go on below.'}
             </p>
             <div className="mt-3 flex flex-wrap gap-2">
               {!onNeedList && (
@@ -118,9 +123,11 @@ export function CoilChoice({
                   Put it on the need list
                 </button>
               )}
-              <Link className={`button ${onNeedList ? 'button-main' : ''}`} href={pages.bookIn}>
-                Book in a packet
-              </Link>
+              {keepsStores && (
+                <Link className={`button ${onNeedList ? 'button-main' : ''}`} href={pages.bookIn}>
+                  Book in a packet
+                </Link>
+              )}
             </div>
           </div>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
@@ -135,7 +142,7 @@ export function CoilChoice({
           </dl>
         </div>
       )}
-      <InHand jobId={jobId} first={longEnough.length === 0 && onNeedList} />
+      <InHand jobId={jobId} first={longEnough.length === 0 && onNeedList} isStored={keepsStores} />
       {refused && (
         <p role="alert" className="mt-3 font-semibold text-ochre">
           {refused.sentence}
@@ -162,6 +169,12 @@ export function CoilChoice({
     </section>
   )
 }
+
+/** What leads where no coil is offered. */
+const NOTHING = {
+  'in store': 'Nothing in the stores is long enough and fits.',
+  'no stores': 'This is the string to get.',
+} as const
 
 interface OfferRowProps {
   readonly askedMake: string | null

@@ -13,10 +13,12 @@ interface InHandProps {
   readonly jobId: number
   /** Nothing in the stores will do: this is the first thing to do here. */
   readonly first: boolean
+  /** Whether others are in the stores. */
+  readonly isStored: boolean
 }
 
 /** A string that was never booked in: one press, and on to its figures. */
-export function InHand({ jobId, first }: InHandProps) {
+export function InHand({ jobId, first, isStored }: InHandProps) {
   const { unit } = useHouse()
   const router = useRouter()
   const { act, refused } = useAct()
@@ -41,7 +43,8 @@ export function InHand({ jobId, first }: InHandProps) {
     >
       <div className="flex flex-wrap items-center justify-between gap-3">
         <p className="max-w-prose">
-          You hold a string that is not in the stores? It is taken as charted, unless you measure it.
+          {isStored ? 'You hold a string that is not in the stores?' : 'You hold the string?'} It is taken as
+          charted, unless you measure it.
         </p>
         <button type="submit" className={`button ${first ? 'button-main' : ''}`}>
           It is in my hand

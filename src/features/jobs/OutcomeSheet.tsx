@@ -43,7 +43,7 @@ export function OutcomeSheet({
   jobId,
   coil,
 }: OutcomeSheetProps) {
-  const { timeZone } = useHouse()
+  const { timeZone, keepsStores } = useHouse()
   usePageTurner()
   const first = outcome.settling[0]
   return (
@@ -65,14 +65,16 @@ export function OutcomeSheet({
               note={`worked out ${(outcome.predictedWraps ?? 0).toFixed(1)}`}
             />
           )}
-          {coil && <Figure label={`Left of ${coil.label}`} measure={measure('length', coil.left)} />}
+          {keepsStores && coil && (
+            <Figure label={`Left of ${coil.label}`} measure={measure('length', coil.left)} />
+          )}
         </div>
-        {coil && (
+        {keepsStores && coil && (
           <div className="mt-3">
             <CoilBar bought={coil.bought} left={coil.left} cuts={coil.cuts} fills={coil.bought} />
           </div>
         )}
-        {coil?.restUnknown && <KeepRest coilId={coil.id} />}
+        {keepsStores && coil?.restUnknown && <KeepRest coilId={coil.id} />}
         <p className="mt-4 flex flex-wrap gap-2">
           {others[0] && (
             <Link href={pages.jobSheet(others[0].jobId, 'steps')} data-go-on className="button button-main">

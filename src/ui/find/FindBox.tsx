@@ -85,9 +85,7 @@ export function FindBox() {
           onChange={(event) => setText(event.target.value)}
           className="entry min-h-10 py-1 text-sm"
           placeholder={
-            atHand
-              ? `On ${atHand.instrument.name}: ${exampleOf(atHand.instrument)}`
-              : 'Fennel 4A, G4 of Lovage'
+            atHand ? `On ${atHand.instrument.name}: ${exampleOf(atHand.instrument)}` : 'A3, 4th-octave G, 25'
           }
           aria-invalid={problem !== null}
           aria-describedby={problem || readings.length ? helpId : undefined}

@@ -6,6 +6,7 @@ import { usePathname } from 'next/navigation'
 import { CalendarCheck, History, Home, Lasso, Package, Rows3, ShoppingCart } from 'lucide-react'
 import { Calliper } from '../calliper/Calliper'
 import { FindBox } from '../find/FindBox'
+import { useHouse } from '../units'
 import { LightSwitch } from './LightSwitch'
 import { pages } from '@/boundary/paths'
 
@@ -28,6 +29,8 @@ interface NavigationProps {
 
 export function Navigation({ light, bench }: NavigationProps) {
   const path = usePathname()
+  const { keepsStores } = useHouse()
+  const places = PLACES.filter(({ href }) => keepsStores || href !== pages.stores)
   const isHere = (href: string) => (href === pages.today ? path === pages.today : path.startsWith(href))
   return (
     <header className="border-b border-line bg-paper print:hidden">
@@ -42,7 +45,7 @@ export function Navigation({ light, bench }: NavigationProps) {
           aria-label="Places"
           className="fixed inset-x-0 bottom-0 z-30 flex border-t border-line bg-paper md:static md:flex-1 md:border-0"
         >
-          {PLACES.map(({ href, word, Icon }) => (
+          {places.map(({ href, word, Icon }) => (
             <Link
               key={href}
               href={href}

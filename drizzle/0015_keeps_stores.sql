@@ -1,0 +1,1 @@
+ALTER TABLE `house` ADD `keeps_stores` integer DEFAULT true NOT NULL;
