@@ -184,6 +184,11 @@ function lawFrom(
   }
 }
 
+/** From when a string holds within so many cents through so many hours, ms. */
+export function holdsFrom({ fitted, law }: Settling, withinCents: number, hours: number): number {
+  return fitted.fittedAt + readyFrom(law, withinCents, hours) * HOUR
+}
+
 /** Age when it was last brought to pitch, or left off it when it was fitted, and at how many cents. */
 function tunedLast(logged: readonly Pick<LoggedReading, 'age' | 'cents' | 'broughtBack' | 'kind'>[]): {
   readonly tuned: number

@@ -12,9 +12,10 @@ import { isOnNeedList } from '../jobs/job'
 import { jobsOnStrings, type OpenJob } from '../jobs/open-jobs'
 import { openOrders, type Order } from '../buying/orders'
 import { openTails, type ParkedTail } from '../fitted/parked-tails'
+import { houseSettings } from '../house/house'
 import { occasionsAhead } from '../house/occasions'
 import { breaks } from '../store/schema'
-import { settlingStrings, type Settling } from '../fitted/settling'
+import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
 
 export interface OpenJobLine {
   readonly jobId: number
@@ -92,6 +93,7 @@ const SHOWN = { due: 20, later: 12, jobs: 12, tails: 10, orders: 8, notReady: 12
 export function todayView(store: Store, whole = false): TodayView {
   const settling = settlingStrings(store)
   const now = store.now()
+  const { holdsWithinCents, concertHours } = houseSettings(store)
   const isDue = (s: Settling) => s.slipping || (s.nextAt !== null && s.nextAt <= now)
   const first = <From, To>(all: readonly From[], most: number, line: (one: From) => To): Shown<To> => ({
     shown: (whole ? all : all.slice(0, most)).map(line),
@@ -113,12 +115,14 @@ export function todayView(store: Store, whole = false): TodayView {
     tails: first(openTails(store), SHOWN.tails, itself),
     orders: first(openOrders(store), SHOWN.orders, coming),
     jobs: first(jobsOnStrings(store), SHOWN.jobs, (job) => jobLine(store, job)),
-    ahead: occasionsAhead(store).map(({ name, at, instruments }) => ({
+    ahead: occasionsAhead(store).map(({ name, at, hours, instruments }) => ({
       name,
       at,
       notReady: first(
         settling.filter(
-          (s) => (s.readyAt > at || s.slipping) && (instruments.length === 0 || instruments.includes(s.slug)),
+          (s) =>
+            (holdsFrom(s, holdsWithinCents, hours ?? concertHours) > at || s.slipping) &&
+            (instruments.length === 0 || instruments.includes(s.slug)),
         ),
         SHOWN.notReady,
         (s) => `${s.name} of ${s.instrumentName}`,

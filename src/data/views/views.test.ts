@@ -8,11 +8,12 @@ import { openCoils } from '../stores/coils'
 import { openStore, type Store } from '../store/database'
 import { prepare } from '../demo/prepare'
 import { changeHouse, houseSettings } from '../house/house'
+import { addOccasions } from '../house/occasions'
 import { instrumentView } from './instrument-view'
 import { instrumentBySlug } from '../instruments/instruments'
 import { openNeeds } from '../buying/need-list'
 import { orderDetailsFor } from '../buying/order-details'
-import { settlingStrings } from '../fitted/settling'
+import { holdsFrom, settlingStrings } from '../fitted/settling'
 import { shelfView, type ShelfAsked } from './shelf-view'
 import { sortedOut } from '@/core/stores/offers'
 import { offersAt, sparesIn } from '../stores/spares'
@@ -137,6 +138,22 @@ test('a date ahead names the string that slips, and no other', () => {
     ['1st-octave A of Lovage'],
     ['1st-octave A of Lovage'],
   ])
+})
+
+test('a date that lasts longer asks that strings hold for longer', () => {
+  const { holdsWithinCents } = houseSettings(store)
+  const fresh = settlingStrings(store).find(
+    (s) => !s.slipping && holdsFrom(s, holdsWithinCents, 24) > store.now(),
+  )!
+  const at = holdsFrom(fresh, holdsWithinCents, 24) - HOUR
+  const notReadyFor = (hours: number) => {
+    const { actionId } = addOccasions(store, [{ name: 'A date', at, hours, instruments: [fresh.slug] }])
+    const ahead = todayView(store, true).ahead.find(({ name }) => name === 'A date')!
+    store.undo(actionId)
+    return ahead.notReady.shown
+  }
+  expect(notReadyFor(24)).toContain(`${fresh.name} of ${fresh.instrumentName}`)
+  expect(notReadyFor(0.25)).not.toContain(`${fresh.name} of ${fresh.instrumentName}`)
 })
 
 test('a narrower tolerance brings every retune forward', () => {
