@@ -143,6 +143,11 @@ test.each<[string, () => Uint8Array, RegExp]>([
     /Choose one of/,
   ],
   [
+    'hardware that there is not',
+    () => changed('tables/string_position.csv', (t) => t.replace(/,\[\]$/m, ',"[""toString""]"')),
+    /no such list/,
+  ],
+  [
     'an instrument with its layers in a circle',
     () => changed('tables/covering.csv', (t) => t.replace(/^(\d+),(\d+),(\d+)$/m, '$1,$2,$3\n9001,$3,$2')),
     /run in a circle/,

@@ -10,6 +10,7 @@ import { FAMILIES } from '@/core/instrument/family'
 import { STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
+import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
 import { READING_KINDS } from '@/core/settle/readings'
 import { CURRENCIES } from '@/core/stores/money'
 import { STRING_ENDS } from '@/core/stores/string-spec'
@@ -18,6 +19,7 @@ import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES } from '@/core/wear/break-sites'
 import { PIN_SETTINGS, TURNED_BY } from '@/core/winding/pin'
+import { isMeasured } from '../instruments/measured-json'
 import type { ArchiveColumn, Cell } from './columns'
 
 /** Text that a spreadsheet would take for a formula, and text that begins with an apostrophe or is empty, gets one in front. */
@@ -149,17 +151,42 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
 }
 /** Of one table alone: other tables have a `kind` too. */
 const KINDS: readonly string[] = [...SUPPLY_KINDS, ...READING_KINDS]
-const JSON_TEXT = ['habits', 'people', 'instruments', 'measured', 'hardware_measured', 'set_of', 'holds']
+
+type Check = (one: unknown) => boolean
+const isText: Check = (one) => typeof one === 'string' && one.length <= 80
+const isCount = (one: unknown) => Number.isInteger(one) && (one as number) > 0 && (one as number) <= 10_000
+const partOf = (one: unknown) =>
+  typeof one === 'object' && one !== null ? (one as Record<string, unknown>) : {}
+/** Lists that are kept as JSON, by what each entry must be. */
+const LISTS: Readonly<Record<string, Check>> = {
+  people: isText,
+  instruments: isText,
+  measured: (one) => isMeasured(one),
+  hardware_measured: (one) => (HARDWARE_COLUMNS as readonly unknown[]).includes(one),
+  set_of: (one) => isText(partOf(one).part) && isCount(partOf(one).count),
+  holds: (one) => {
+    const { part, material, gaugeMm, held } = partOf(one)
+    return (
+      isText(part) &&
+      (MATERIALS as readonly unknown[]).includes(material) &&
+      canBe('gauge', Number(gaugeMm) / 1000) &&
+      isCount(held)
+    )
+  },
+}
 
 function textOf(text: string, name: string): string {
   if (text.length > LONGEST || UNTYPED.test(text)) throw new RangeError('that is no text that is kept')
   const words = name === 'kind' ? KINDS : Object.hasOwn(WORDS, name) ? WORDS[name] : undefined
   if (words && !words.includes(text)) throw new RangeError(`expected one of: ${words.join('; ')}`)
-  if (JSON_TEXT.includes(name)) {
-    const json = parsed(text)
-    const problem = name === 'habits' ? habitsProblem(json) : null
+  if (name === 'habits') {
+    const problem = habitsProblem(parsed(text))
     if (problem) throw new RangeError(problem)
-    if (name !== 'habits' && !Array.isArray(json)) throw new RangeError('expected a list as JSON')
+  }
+  const entry = Object.hasOwn(LISTS, name) ? LISTS[name] : undefined
+  if (entry) {
+    const list = parsed(text)
+    if (!Array.isArray(list) || !list.every(entry)) throw new RangeError('that is no such list')
   }
   return text
 }

@@ -2,17 +2,20 @@
  * What was measured of an instrument as it is kept: a key by itself where the usual tool measured it, with its error where
  * something else did.
  */
-import { isQuantityKey, type Measured } from '@/core/measuring/quantity'
+import { isQuantityKey, type Measured, type QuantityKey } from '@/core/measuring/quantity'
 
-/** @throws RangeError when there is something else in it */
+/** Whether an entry is one of what was measured. */
+export function isMeasured(one: unknown): one is QuantityKey | Measured {
+  if (typeof one === 'string') return isQuantityKey(one)
+  const { key, error } = (one ?? {}) as Partial<Measured>
+  return typeof key === 'string' && isQuantityKey(key) && typeof error === 'number' && error > 0 && error < 1
+}
+
+/** What was measured, as it is kept. */
 export function readMeasured(json: string): readonly Measured[] {
-  return (JSON.parse(json) as readonly unknown[]).map((one) => {
-    if (typeof one === 'string' && isQuantityKey(one)) return { key: one, error: null }
-    const { key, error } = (one ?? {}) as Partial<Measured>
-    if (typeof key === 'string' && isQuantityKey(key) && typeof error === 'number' && error > 0 && error < 1)
-      return { key, error }
-    throw new RangeError('expected keys of what was measured')
-  })
+  return (JSON.parse(json) as readonly (QuantityKey | Measured)[]).map((one) =>
+    typeof one === 'string' ? { key: one, error: null } : one,
+  )
 }
 
 /** The newest of each key, so that what is measured again counts once. */
