@@ -171,7 +171,7 @@ export function layWorkshop(
           .get().id
       },
     ).result
-    const mendedAt = at + (1 + 30 * random()) * HOUR
+    const mendedAt = Math.round(at + (1 + 30 * random()) * HOUR)
     if (at < today - UNMENDED * DAY || random() < 0.3)
       later(mendedAt, () => mend(place, jobId, name, mendedAt))
     else if (random() < 0.6) later(at + HOUR, () => need(place, jobId, name))
@@ -276,7 +276,7 @@ export function layWorkshop(
     left: number,
   ): void {
     const age = nextRetune(law, tuned, 15) * (0.9 + 0.3 * random())
-    const readAt = at + (age - FIRST_TUNED) * HOUR
+    const readAt = Math.round(at + (age - FIRST_TUNED) * HOUR)
     if (!Number.isFinite(age) || left === 0) return
     later(readAt, () => {
       const cents = Math.round(own * driftCents(law, tuned, age) + 3 * (random() - 0.5))
