@@ -29,6 +29,7 @@ import {
   type CalledBy,
   type CountedFrom,
 } from '@/core/instrument/called'
+import { MOST_STRINGS } from '@/core/instrument/change-strings'
 import { FAMILIES } from '@/core/instrument/family'
 import {
   TENSION_CLASSES,
@@ -51,9 +52,6 @@ import {
 } from '../store/construction-columns'
 import { Within } from '@/boundary/within'
 import { inMm, metres } from '../store/millimetres'
-
-/** More strings than any instrument has. */
-const MOST_STRINGS = 200
 
 class ConstructionFile implements ConstructionColumns {
   @IsIn(MATERIALS) material!: ConstructionColumns['material']

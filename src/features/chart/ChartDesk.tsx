@@ -15,6 +15,8 @@ import { useLayAtHand } from '@/ui/find/at-hand'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useRested } from '@/ui/kept/use-rested'
+import { changedWords } from '@/ui/sheet/changed-words'
+import { KeepChanges } from '@/ui/sheet/KeepChanges'
 import { useHouse } from '@/ui/units'
 import { ChartCurves } from './ChartCurves'
 import { ChartTable } from './ChartTable'
@@ -150,34 +152,13 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
         className="sheet p-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:overflow-y-auto"
         aria-label="What the chart comes to"
       >
-        <div className="flex flex-wrap gap-2">
-          <button
-            type="button"
-            className="button button-main flex-1"
-            disabled={draft.changed.length === 0 || unread !== undefined}
-            onClick={keep}
-          >
-            {draft.changed.length === 0
-              ? 'Nothing changed'
-              : `Keep ${draft.changed.length === 1 ? 'one change' : `${draft.changed.length} changed lines`}`}
-          </button>
-          {draft.changed.length > 0 && (
-            <button type="button" className="button" onClick={draft.putBack}>
-              Put back
-            </button>
-          )}
-        </div>
-        {unread && (
-          <p className="mt-2 text-sm font-semibold text-ochre">String {unread.number} can’t be read yet.</p>
-        )}
-        {problem && (
-          <p
-            role="alert"
-            className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm font-semibold"
-          >
-            {problem}
-          </p>
-        )}
+        <KeepChanges
+          changed={changedWords(draft.changed.length, 'one change', 'changed lines')}
+          unread={unread ? `String ${unread.number} can’t be read yet.` : null}
+          refused={problem}
+          onKeep={keep}
+          onPutBack={draft.putBack}
+        />
         <div className="mt-3">
           <ChartCurves lines={followed} referenceA={instrument.referenceA} onPick={goTo} />
         </div>

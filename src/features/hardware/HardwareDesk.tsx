@@ -12,6 +12,8 @@ import { HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS, type HardwareColumn } from 
 import type { Instrument } from '@/core/instrument/instrument'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
+import { changedWords } from '@/ui/sheet/changed-words'
+import { KeepChanges } from '@/ui/sheet/KeepChanges'
 import { useHouse } from '@/ui/units'
 import { AboutCell } from './AboutCell'
 import { HardwareTable, listOf } from './HardwareTable'
@@ -211,36 +213,13 @@ export function HardwareDesk({ instrument, habits, measured }: HardwareDeskProps
         className="sheet p-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:overflow-y-auto"
         aria-label="What is in the hand"
       >
-        <div className="flex flex-wrap gap-2">
-          <button
-            type="button"
-            className="button button-main flex-1"
-            disabled={draft.changed.length === 0 || unread !== undefined}
-            onClick={keep}
-          >
-            {draft.changed.length === 0
-              ? 'Nothing changed'
-              : `Keep ${draft.changed.length === 1 ? 'one string' : `${draft.changed.length} strings`}`}
-          </button>
-          {draft.changed.length > 0 && (
-            <button type="button" className="button" onClick={draft.putBack}>
-              Put back
-            </button>
-          )}
-        </div>
-        {unread && (
-          <p className="mt-2 text-sm font-semibold text-ochre">
-            String {called(unread.number)} can’t be read yet.
-          </p>
-        )}
-        {problem && (
-          <p
-            role="alert"
-            className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm font-semibold"
-          >
-            {problem}
-          </p>
-        )}
+        <KeepChanges
+          changed={changedWords(draft.changed.length, 'one string', 'strings')}
+          unread={unread ? `String ${called(unread.number)} can’t be read yet.` : null}
+          refused={problem}
+          onKeep={keep}
+          onPutBack={draft.putBack}
+        />
         <div className="mt-4 hidden md:block">{section && aboutCell(section)}</div>
         <p className="mt-3 text-xs text-soft">
           What holds a string holds its whole pull: a change of hardware is a matter for the maker.
