@@ -78,39 +78,47 @@ export function MeasuringOnPaper({ instrument, isAssumed, address }: MeasuringOn
           ))}
         </div>
       </section>
-      <section className="mt-3 break-inside-avoid overflow-x-auto">
+      <section className="mt-3 break-inside-avoid">
         <h2 className="text-lg font-semibold">Hardware, by section</h2>
-        <table className="mt-1 w-full border-collapse text-xs">
-          <thead>
-            <tr className="text-left align-bottom">
-              <th scope="col" className="border border-rule p-1 font-normal">
-                Strings
-              </th>
-              {columns.map((column) => (
-                <th key={column} scope="col" className="border border-rule p-1 font-normal">
-                  {HARDWARE_NAMES[column]}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {runs.map((run) => (
-              <tr key={run.from}>
-                <th scope="row" className="border border-rule p-1 text-left whitespace-nowrap">
-                  {runName(instrument, run)}
+        {/* On a phone it is scrolled sideways, by keys too. */}
+        <div
+          role="group"
+          aria-label="Hardware, by section"
+          className="overflow-x-auto print:overflow-visible"
+          tabIndex={0}
+        >
+          <table className="mt-1 w-full border-collapse text-xs">
+            <thead>
+              <tr className="text-left align-bottom">
+                <th scope="col" className="border border-rule p-1 font-normal">
+                  Strings
                 </th>
                 {columns.map((column) => (
-                  <td
-                    key={column}
-                    className="h-9 border border-rule p-1 align-bottom text-[0.65rem] text-soft"
-                  >
-                    {cellOf(instrument, run, column, unit)}
-                  </td>
+                  <th key={column} scope="col" className="border border-rule p-1 font-normal">
+                    {HARDWARE_NAMES[column]}
+                  </th>
                 ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {runs.map((run) => (
+                <tr key={run.from}>
+                  <th scope="row" className="border border-rule p-1 text-left whitespace-nowrap">
+                    {runName(instrument, run)}
+                  </th>
+                  {columns.map((column) => (
+                    <td
+                      key={column}
+                      className="h-9 border border-rule p-1 align-bottom text-[0.65rem] text-soft"
+                    >
+                      {cellOf(instrument, run, column, unit)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       </section>
       <section className="mt-3">
         <h2 className="text-lg font-semibold">Speaking length and gauge of each string</h2>
