@@ -5,8 +5,9 @@ import { readNamed } from '../names/grammar'
 import { harpOctave, scientificOctaveOf } from '../pitch/harp-octave'
 import { note, noteWord, parseNote, type Note } from '../pitch/note'
 import { outerGauge, type Construction } from '../strings/construction'
-import { lengthFigure, parseLength, type LengthUnit } from '../units/length'
-import { BOUNDS, canBe, type Bounded } from '../strings/bounds'
+import type { FileUnit } from '../units/file-unit'
+import type { Bounded } from '../strings/bounds'
+import { lengthCell, readLengthCell } from '../strings/length-cells'
 import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
 import { makeText, makeWords, readMake, type Make } from './material-text'
@@ -41,7 +42,7 @@ export type LengthColumn = (typeof LENGTH_COLUMNS)[number]
 export type Cells = Readonly<Record<ChartColumn, string>>
 export type Problems = Readonly<Partial<Record<ChartColumn, string>>>
 /** The unit of a bare number in each length column. */
-export type ColumnUnits = Readonly<Record<LengthColumn, LengthUnit | 'cm' | 'm'>>
+export type ColumnUnits = Readonly<Record<LengthColumn, FileUnit>>
 
 const COLOURS: Readonly<Record<string, StringColour>> = {
   red: 'red',
@@ -69,8 +70,7 @@ const BOUNDED: Record<LengthColumn, Bounded> = {
  * same; in inches to a hundred-thousandth. Gauges have two decimals at least.
  */
 export function cellsOf(line: ChartLine, unit: 'mm' | 'in'): Cells {
-  const length = (metres: number | null) =>
-    metres === null ? '' : trimmed(lengthFigure(metres, { unit, digits: unit === 'mm' ? 6 : 5 }))
+  const length = (metres: number | null) => (metres === null ? '' : lengthCell(metres, unit))
   const gauge = (metres: number) =>
     length(metres)
       .replace(/^(\d+)$/, '$1.')
@@ -93,10 +93,6 @@ export function cellsOf(line: ChartLine, unit: 'mm' | 'in'): Cells {
     speaking: length(line.speakingLength),
     free: length(line.freeLength),
   }
-}
-
-function trimmed(figure: string): string {
-  return figure.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '')
 }
 
 export interface ReadLine {
@@ -175,20 +171,9 @@ function readColour(text: string): StringColour {
   return colour
 }
 
-function readLength(column: LengthColumn, text: string, unit: LengthUnit | 'cm' | 'm'): number {
-  const bare = /^[\d.,\s/]+$/.test(text.trim())
-  const value =
-    unit === 'cm' || unit === 'm'
-      ? parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm')
-      : parseLength(text, unit)
-  const [least, most] = BOUNDS[BOUNDED[column]]
-  if (!canBe(BOUNDED[column], value)) {
-    const mm = (metres: number) => Number((metres * 1000).toPrecision(4))
-    throw new RangeError(
-      `${mm(value)} mm can’t be right for ${column === 'free' || column === 'speaking' ? `a ${column} length` : `a ${column}`}; expected ${mm(least)} to ${mm(most)} mm.`,
-    )
-  }
-  return Math.round(value * 1e12) / 1e12 // the decimal that was typed, free of binary dust
+function readLength(column: LengthColumn, text: string, unit: FileUnit): number {
+  const where = column === 'free' || column === 'speaking' ? `for a ${column} length` : `for a ${column}`
+  return readLengthCell(text, BOUNDED[column], unit, where)
 }
 
 function readConstruction(

@@ -2,7 +2,7 @@
  * A line of hardware as the cells of a table: text as a person types it, read and written without loss.
  */
 import { BOUNDS, canBe, type Bounded } from '../strings/bounds'
-import { lengthFigure, parseLength } from '../units/length'
+import { lengthCell, readLengthCell } from '../strings/length-cells'
 import type { TuningPin } from '../winding/pin'
 import { HARDWARE, HARDWARE_COLUMNS, type HardwareColumn, type HardwareLine } from './columns'
 
@@ -55,11 +55,7 @@ export function hardwareCells(line: HardwareLine, unit: 'mm' | 'in'): HardwareCe
   const text = (column: HardwareColumn) => {
     const value = has[column]
     if (typeof value !== 'number') return value ?? ''
-    return HARDWARE[column].is === 'ratio'
-      ? String(value)
-      : lengthFigure(value, { unit, digits: unit === 'mm' ? 6 : 5 })
-          .replace(/(\.\d*?)0+$/, '$1')
-          .replace(/\.$/, '')
+    return HARDWARE[column].is === 'ratio' ? String(value) : lengthCell(value, unit)
   }
   return Object.fromEntries(HARDWARE_COLUMNS.map((column) => [column, text(column)])) as HardwareCells
 }
@@ -134,7 +130,7 @@ function readCell(column: HardwareColumn, text: string, unit: 'mm' | 'in'): Valu
     case 'ratio':
       return readRatio(text, kind.bounded)
     case 'length':
-      return readLength(text, kind.bounded, unit)
+      return readLengthCell(text, kind.bounded, unit)
   }
 }
 
@@ -163,14 +159,4 @@ function readRatio(text: string, bounded: Bounded): number {
 /** Written either way round, a gear only ever slows the pin. */
 function ratioOf(a: number, b: number): number {
   return Math.max(a, b) / Math.min(a, b)
-}
-
-function readLength(text: string, bounded: Bounded, unit: 'mm' | 'in'): number {
-  const value = parseLength(text, unit)
-  if (!canBe(bounded, value)) {
-    const [least, most] = BOUNDS[bounded]
-    const mm = (metres: number) => Number((metres * 1000).toPrecision(4))
-    throw new RangeError(`${mm(value)} mm can’t be right here; expected ${mm(least)} to ${mm(most)} mm.`)
-  }
-  return Math.round(value * 1e12) / 1e12 // the decimal that was typed, free of binary dust
 }

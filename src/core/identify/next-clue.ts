@@ -1,6 +1,7 @@
 /**
  * Which clue to look for next: the question whose answer is expected to settle the most.
  */
+import { asLeading } from './as-leading'
 import { gaugeOf, restPitch, type Instrument } from '../instrument/instrument'
 import {
   BENDS,
@@ -64,12 +65,9 @@ export function nextClues(
       }
     })
     .filter(({ settles }) => settles > 0.02)
-    .sort((a, b) => leading(b.settles) - leading(a.settles))
+    .sort((a, b) => asLeading(b.settles) - asLeading(a.settles))
     .filter(({ kind }, i, all) => kind !== 'counted' || all.findIndex((other) => other.kind === kind) === i)
 }
-
-/** What is as good as equal keeps the order it is asked in: two machines differ in the last digits of a logarithm. */
-const leading = (bits: number) => Math.round(bits * 1e9)
 
 /** A measured gauge says more than thin or thick; a count from one end is as good as from the other. */
 function answeredByAnother(question: Clue, asked: ReadonlySet<string>): boolean {

@@ -2,6 +2,7 @@
  * All clues weighed together: the chance of each position, what speaks for and against it, and which clue disagrees
  * with the rest.
  */
+import { asLeading } from './as-leading'
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import type { Clue } from './clue'
 import { likelihood } from './likelihood'
@@ -62,18 +63,15 @@ export function ranking(instrument: Instrument, clues: readonly Clue[]): readonl
         speaks: shares.map((share) => (share >= FOR ? 'for' : share <= AGAINST ? 'against' : 'hardly')),
       }
     })
-    .sort((a, b) => leading(b.chance) - leading(a.chance) || a.position.number - b.position.number)
+    .sort((a, b) => asLeading(b.chance) - asLeading(a.chance) || a.position.number - b.position.number)
     .reduce<Ranked[]>((pieces, ranked) => {
       const at = pieces.findIndex(({ position }) => position.piece === ranked.position.piece)
       if (at < 0) return [...pieces, ranked]
       const had = pieces[at] as Ranked
       return pieces.with(at, { ...had, chance: had.chance + ranked.chance })
     }, [])
-    .sort((a, b) => leading(b.chance) - leading(a.chance) || a.position.number - b.position.number)
+    .sort((a, b) => asLeading(b.chance) - asLeading(a.chance) || a.position.number - b.position.number)
 }
-
-/** Strings as likely as each other stand in their order, whatever the last digits say. */
-const leading = (chance: number) => Math.round(chance * 1e12)
 
 /** A clue is at odds with the rest when they make it this much less likely than no knowledge at all would. */
 const AT_ODDS = 0.2

@@ -5,9 +5,9 @@ import { readMake } from '@/core/chart/material-text'
 import { TENSION_CLASSES, type StringColour } from '@/core/instrument/instrument'
 import { parseMoney } from './money'
 import { STRING_ENDS, type SoldSpec, type StringEnd } from './string-spec'
-import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
+import type { Bounded } from '@/core/strings/bounds'
 import type { Construction } from '@/core/strings/construction'
-import { parseLength } from '@/core/units/length'
+import { readLengthCell } from '@/core/strings/length-cells'
 import type { FileUnit } from '../units/file-unit'
 
 export const CATALOGUE_COLUMNS = [
@@ -93,7 +93,7 @@ export function readCatalogueCells(
     }
   }
   const length = (column: CatalogueLength) =>
-    read(column, () => lengthIn(cells[column], units[column], BOUNDED[column]))
+    read(column, () => readLengthCell(cells[column], BOUNDED[column], units[column]))
   const part = read('part', () => filled(cells.part, 'A part number is missing.'))
   const make = read('material', () => readMake(cells.material))
   const construction =
@@ -103,7 +103,7 @@ export function readCatalogueCells(
         return {
           kind: 'plain',
           material: make.material,
-          gauge: lengthIn(filled(cells.gauge, 'A gauge is missing.'), units.gauge, 'gauge'),
+          gauge: readLengthCell(filled(cells.gauge, 'A gauge is missing.'), 'gauge', units.gauge),
         }
       const [core, wrap] = [length('core'), length('wrap')]
       if (core === null || wrap === null) return null
@@ -112,10 +112,10 @@ export function readCatalogueCells(
           ? null
           : {
               material: make.bedding,
-              thickness: lengthIn(
+              thickness: readLengthCell(
                 filled(cells.bedding, 'The thickness of the bedding is missing.'),
-                units.bedding,
                 'bedding',
+                units.bedding,
               ),
             }
       return {
@@ -217,17 +217,6 @@ const BOUNDED: Record<CatalogueLength, Bounded> = {
   bedding: 'bedding',
   wrap: 'wrap',
   length: 'coil',
-}
-
-function lengthIn(text: string, unit: FileUnit, what: Bounded): number {
-  const bare = /^[\d.,\s/]+$/.test(text.trim())
-  const value = parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm')
-  if (!canBe(what, value)) {
-    const [least, most] = BOUNDS[what]
-    const mm = (metres: number) => Number((metres * 1000).toPrecision(4))
-    throw new RangeError(`“${text.trim()}” can’t be right here; expected ${mm(least)} to ${mm(most)} mm.`)
-  }
-  return Math.round(value * 1e12) / 1e12
 }
 
 function filled(text: string, sentence: string): string {

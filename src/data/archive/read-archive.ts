@@ -19,7 +19,8 @@ export interface ReadTable {
 export interface Archive {
   readonly head: ArchiveHead
   readonly tables: readonly ReadTable[]
-  readonly instruments: readonly Instrument[]
+  /** Read when they are asked for: where the tables are taken, they say it all. */
+  readonly instruments: () => readonly Instrument[]
 }
 
 /** Unpacked, no house is larger than this; a zip that says so is refused before it is unpacked. */
@@ -39,15 +40,16 @@ export function readArchive(zip: Uint8Array): Archive {
       const bytes = files[`tables/${name}.csv`]
       return bytes ? [{ name, each: (visit) => readTable(name, columns, strFromU8(bytes), visit) }] : []
     }),
-    instruments: Object.entries(files)
-      .filter(([name]) => /^instruments\/[^/]+\.json$/.test(name))
-      .map(([name, bytes]) => {
-        try {
-          return fromInstrumentFile(JSON.parse(strFromU8(bytes)))
-        } catch (error) {
-          throw new RangeError(`${name}: ${(error as Error).message}`)
-        }
-      }),
+    instruments: () =>
+      Object.entries(files)
+        .filter(([name]) => /^instruments\/[^/]+\.json$/.test(name))
+        .map(([name, bytes]) => {
+          try {
+            return fromInstrumentFile(JSON.parse(strFromU8(bytes)))
+          } catch (error) {
+            throw new RangeError(`${name}: ${(error as Error).message}`)
+          }
+        }),
   }
 }
 

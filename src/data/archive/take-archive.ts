@@ -128,7 +128,8 @@ function expectWhole(store: Store): void {
     }
 }
 
-function takeInstruments(store: Store, { instruments }: Archive): Pick<Taken, 'instruments' | 'here'> {
+function takeInstruments(store: Store, archive: Archive): Pick<Taken, 'instruments' | 'here'> {
+  const instruments = archive.instruments()
   const taken = new Set(
     [...allInstruments(store), ...retiredInstruments(store)].map(({ instrument }) => instrument.slug),
   )

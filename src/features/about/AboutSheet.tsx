@@ -2,8 +2,6 @@
 
 import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
-import { ArrowLeft } from 'lucide-react'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
@@ -16,6 +14,7 @@ import type { About } from '@/data/instruments/about-instrument'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { Labelled } from '@/ui/form/Labelled'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 
 interface AboutSheetProps {
@@ -47,12 +46,7 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
   })
   return (
     <form onSubmit={keep} noValidate className="sheet max-w-4xl p-5">
-      <Link
-        href={pages.instrument(slug)}
-        className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-      >
-        <ArrowLeft size={15} aria-hidden /> {about.name}
-      </Link>
+      <BackLink to={pages.instrument(slug)}>{about.name}</BackLink>
       <h1 className="text-2xl font-semibold">About {about.name}</h1>
       <p className="text-soft">Its strings are in its chart. Orders and reports say what stands here.</p>
       <div className="mt-4 grid gap-4 sm:grid-cols-2">

@@ -1,9 +1,7 @@
 'use client'
 
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
-import { ArrowLeft } from 'lucide-react'
 import { pages } from '@/boundary/paths'
 import { asMeasured, type PacketMaterial } from '@/core/identify/as-measured'
 import { belongs, type Belongs, type Belonging } from '@/core/identify/belongs'
@@ -26,6 +24,7 @@ import { PhraseText } from '@/ui/figure/PhraseText'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useHouse } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { GaugeRule, type GaugeMark } from './GaugeRule'
@@ -106,12 +105,9 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[24rem_minmax(0,1fr)]">
       <section className="sheet p-4 md:p-5">
-        <Link
-          href={pages.instrument(instrument.slug, position.number)}
-          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-        >
-          <ArrowLeft size={15} aria-hidden /> {instrument.name}, {name}
-        </Link>
+        <BackLink to={pages.instrument(instrument.slug, position.number)}>
+          {instrument.name}, {name}
+        </BackLink>
         <h1 className="text-2xl font-semibold">Does this new string belong here?</h1>
         <p className="text-soft">
           {name}, {beside}: the chart has {materialWord(charted)},{' '}

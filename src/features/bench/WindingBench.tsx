@@ -1,7 +1,5 @@
 'use client'
 
-import { ArrowLeft } from 'lucide-react'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { marginWord } from '@/core/strings/tension'
@@ -20,6 +18,7 @@ import { Figure } from '@/ui/figure/Figure'
 import { MarginBar } from '@/ui/figure/MarginBar'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { measureText } from '@/ui/format/measure'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useHouse } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { KeyWheel } from './KeyWheel'
@@ -91,12 +90,9 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section className="sheet p-4 md:p-5" aria-label="On the pin">
-        <Link
-          href={pages.instrument(instrument.slug, position.number)}
-          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-        >
-          <ArrowLeft size={15} aria-hidden /> {instrument.name}, {name}
-        </Link>
+        <BackLink to={pages.instrument(instrument.slug, position.number)}>
+          {instrument.name}, {name}
+        </BackLink>
         <h1 className="text-2xl font-semibold">Winding bench</h1>
         <p className="text-soft">
           {name}, {beside}. Drag the key, the bow, the tail or the pin’s edge, or use the sliders, and see

@@ -1,17 +1,16 @@
 'use client'
 
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
-import { ArrowLeft, Download } from 'lucide-react'
+import { Download } from 'lucide-react'
 import { calls } from '@/boundary/calls'
 import { files, pages } from '@/boundary/paths'
-import { cellsOf } from '@/core/chart/cells'
 import { chartLine } from '@/core/chart/chart-line'
 import { findings } from '@/core/chart/findings'
 import type { Instrument } from '@/core/instrument/instrument'
 import { USUAL_TENSION } from '@/core/instrument/preset-families'
 import { useLayAtHand } from '@/ui/find/at-hand'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { useRested } from '@/ui/kept/use-rested'
@@ -57,7 +56,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   const keep = async () => {
     setProblem(null)
     const answer = await send(calls.changeChart(instrument.slug), {
-      lines: draft.changed.map(({ line }) => cellsOf(line, 'mm')),
+      lines: draft.changed.map(({ toKeep }) => toKeep),
     })
     if (!answer.ok) return setProblem(answer.sentence)
     draft.putBack()
@@ -110,12 +109,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
         <section className="sheet p-4 md:p-5" aria-label="The chart">
           <header className="flex flex-wrap items-end justify-between gap-3">
             <div>
-              <Link
-                href={pages.instrument(instrument.slug)}
-                className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-              >
-                <ArrowLeft size={15} aria-hidden /> {instrument.name}
-              </Link>
+              <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
               <h1 className="text-2xl font-semibold">String chart of {instrument.name}</h1>
             </div>
             <div className="flex flex-wrap gap-2">

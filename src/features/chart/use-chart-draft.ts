@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo } from 'react'
 import {
+  CHART_COLUMNS,
   cellsOf,
   readCells,
   type Cells,
@@ -12,6 +13,7 @@ import {
 import { chartLine, type ChartLine } from '@/core/chart/chart-line'
 import type { Instrument } from '@/core/instrument/instrument'
 import { useKept } from '@/ui/kept/use-kept'
+import { typedOver } from '@/ui/sheet/typed-over'
 
 export interface DraftRow {
   readonly number: number
@@ -19,6 +21,8 @@ export interface DraftRow {
   readonly line: ChartLine
   readonly problems: Problems
   readonly edited: boolean
+  /** What of it is to be kept, in mm. */
+  readonly toKeep: Cells
 }
 
 /** One cell to set, by the string's number. */
@@ -109,16 +113,18 @@ function draftRow(
   units: ColumnUnits,
 ): DraftRow {
   const now = { ...cells, ...edits }
-  const edited =
-    edits !== undefined &&
-    Object.entries(edits).some(([column, text]) => cells[column as ChartColumn] !== text)
-  if (!edited) return { number: line.number, cells, line, problems: {}, edited }
-  const read = readCells(now, units)
+  const edited = CHART_COLUMNS.filter((column) => now[column] !== cells[column])
+  const kept = cellsOf(line, 'mm')
+  if (edited.length === 0)
+    return { number: line.number, cells, line, problems: {}, edited: false, toKeep: kept }
+  const { line: read, problems } = readCells(now, units)
+  const shown = read ?? { ...line, construction: null, make: null }
   return {
     number: line.number,
     cells: now,
-    line: read.line ?? { ...line, construction: null, make: null },
-    problems: read.problems,
-    edited,
+    line: shown,
+    problems,
+    edited: true,
+    toKeep: typedOver(kept, cellsOf(shown, 'mm'), edited),
   }
 }

@@ -1,15 +1,15 @@
 'use client'
 
-import { ArrowLeft, Printer } from 'lucide-react'
+import { Printer } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
-import { hardwareCells } from '@/core/hardware/cells'
 import { HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS, type HardwareColumn } from '@/core/hardware/columns'
 import type { Instrument } from '@/core/instrument/instrument'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { changedWords } from '@/ui/sheet/changed-words'
@@ -63,12 +63,12 @@ export function HardwareDesk({ instrument, habits, measured }: HardwareDeskProps
     section.rows.filter(({ number }) => isAssumed(number, column)).length
   const called = (number: number) => instrument.positions[number - 1]?.called.number ?? number
   const nameOf = (section: HardwareSection) => runName(instrument, section)
-  const unread = draft.changed.find(({ line }) => line === null)
+  const unread = draft.changed.find(({ toKeep }) => toKeep === null)
 
   const keep = async () => {
     setProblem(null)
-    const lines = draft.changed.flatMap(({ line, confirmed, number }) =>
-      line ? [{ number, ...hardwareCells(line, 'mm'), confirmed: [...confirmed] }] : [],
+    const lines = draft.changed.flatMap(({ toKeep, confirmed, number }) =>
+      toKeep ? [{ number, ...toKeep, confirmed: [...confirmed] }] : [],
     )
     const answer = await send(calls.changeHardware(instrument.slug), { lines })
     if (!answer.ok) return setProblem(answer.sentence)
@@ -112,12 +112,7 @@ export function HardwareDesk({ instrument, habits, measured }: HardwareDeskProps
         <section className="sheet p-4 md:p-5" aria-label="The hardware">
           <header className="flex flex-wrap items-end justify-between gap-3">
             <div>
-              <Link
-                href={pages.instrument(instrument.slug)}
-                className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-              >
-                <ArrowLeft size={15} aria-hidden /> {instrument.name}
-              </Link>
+              <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
               <h1 className="text-2xl font-semibold">Hardware of {instrument.name}</h1>
               <p className="text-soft">
                 {left === 0

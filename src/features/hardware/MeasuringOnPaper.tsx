@@ -1,7 +1,5 @@
 'use client'
 
-import { ArrowLeft } from 'lucide-react'
-import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
 import { hardwareCells, hardwareOf } from '@/core/hardware/cells'
@@ -11,6 +9,7 @@ import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
 import { HardwareDrawing } from '@/drawings/HardwareDrawing'
 import { MeasureDrawing } from '@/drawings/MeasureDrawing'
 import { QrDrawing } from '@/drawings/QrDrawing'
+import { BackLink } from '@/ui/shell/BackLink'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useHouse } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
@@ -43,12 +42,7 @@ export function MeasuringOnPaper({ instrument, isAssumed, address }: MeasuringOn
     >
       <header className="flex items-start justify-between gap-4 border-b border-ink pb-2">
         <div>
-          <Link
-            href={pages.instrument(instrument.slug)}
-            className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"
-          >
-            <ArrowLeft size={15} aria-hidden /> {instrument.name}
-          </Link>
+          <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
           <h1 className="text-2xl font-semibold">Measuring {instrument.name}</h1>
           <p className="text-soft">
             A {instrument.family} of {instrument.positions.length} strings. Write in{' '}

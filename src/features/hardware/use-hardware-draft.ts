@@ -8,16 +8,17 @@ import {
   type HardwareCells,
   type HardwareProblems,
 } from '@/core/hardware/cells'
-import { HARDWARE_COLUMNS, type HardwareColumn, type HardwareLine } from '@/core/hardware/columns'
+import { HARDWARE_COLUMNS, type HardwareColumn } from '@/core/hardware/columns'
 import { hardwareRuns, type Run } from '@/core/hardware/sections'
 import type { Instrument } from '@/core/instrument/instrument'
 import { useKept } from '@/ui/kept/use-kept'
+import { typedOver } from '@/ui/sheet/typed-over'
 
 export interface HardwareRow {
   readonly number: number
   readonly cells: HardwareCells
   /** Null while something in it can't be read. */
-  readonly line: HardwareLine | null
+  readonly toKeep: HardwareCells | null
   readonly problems: HardwareProblems
   readonly edited: readonly HardwareColumn[]
   /** Columns that are looked at and right as they stand. */
@@ -34,6 +35,7 @@ interface Draft {
   readonly confirmed: Readonly<Record<number, readonly HardwareColumn[]>>
 }
 const UNTOUCHED: Draft = { edits: {}, confirmed: {} }
+const NONE: readonly HardwareColumn[] = []
 
 export interface HardwareDraft {
   readonly rows: readonly HardwareRow[]
@@ -48,14 +50,16 @@ export interface HardwareDraft {
 export function useHardwareDraft(instrument: Instrument, unit: 'mm' | 'in'): HardwareDraft {
   const [draft, setDraft] = useKept(`hardware of ${instrument.slug}`, UNTOUCHED)
   const base = useMemo(
-    () => instrument.positions.map((p) => ({ number: p.number, cells: hardwareCells(hardwareOf(p), unit) })),
+    () =>
+      instrument.positions.map((p) => ({
+        number: p.number,
+        cells: hardwareCells(hardwareOf(p), unit),
+        kept: hardwareCells(hardwareOf(p), 'mm'),
+      })),
     [instrument, unit],
   )
   const rows = useMemo(
-    () =>
-      base.map(({ number, cells }) =>
-        rowOf(number, cells, draft.edits[number] ?? {}, draft.confirmed[number] ?? [], unit),
-      ),
+    () => base.map((row) => rowOf(row, draft.edits[row.number], draft.confirmed[row.number] ?? NONE, unit)),
     [base, draft, unit],
   )
   // As kept, so that no row moves under the hand that types.
@@ -96,16 +100,26 @@ export function useHardwareDraft(instrument: Instrument, unit: 'mm' | 'in'): Har
   return { rows, sections, changed, set, confirm, putBack }
 }
 
+interface BaseRow {
+  readonly number: number
+  /** As shown. */
+  readonly cells: HardwareCells
+  /** As kept, in mm. */
+  readonly kept: HardwareCells
+}
+
 function rowOf(
-  number: number,
-  cells: HardwareCells,
-  edits: Partial<HardwareCells>,
+  { number, cells, kept }: BaseRow,
+  edits: Partial<HardwareCells> | undefined,
   confirmed: readonly HardwareColumn[],
   unit: 'mm' | 'in',
 ): HardwareRow {
+  if (!edits) return { number, cells, edited: NONE, confirmed, toKeep: kept, problems: {} }
   const now = { ...cells, ...edits }
   const edited = HARDWARE_COLUMNS.filter((column) => now[column] !== cells[column])
-  return { number, cells: now, edited, confirmed, ...readHardware(number, now, unit) }
+  const { line, problems } = readHardware(number, now, unit)
+  const toKeep = line && typedOver(kept, hardwareCells(line, 'mm'), edited)
+  return { number, cells: now, edited, confirmed, toKeep, problems }
 }
 
 /** What all rows of a section have in a column; null where they differ. */

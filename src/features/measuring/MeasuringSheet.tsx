@@ -1,6 +1,5 @@
 'use client'
 
-import { ArrowLeft } from 'lucide-react'
 import Link from 'next/link'
 import type { FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
@@ -14,6 +13,7 @@ import { Figure } from '@/ui/figure/Figure'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { measureText } from '@/ui/format/measure'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
@@ -44,12 +44,7 @@ export function MeasuringSheet({ slug, name, count, positions, plan: { now, next
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section className="sheet p-4 md:p-6" aria-labelledby="measuring">
-        <Link
-          href={pages.instrument(slug)}
-          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-        >
-          <ArrowLeft size={15} aria-hidden /> {name}
-        </Link>
+        <BackLink to={pages.instrument(slug)}>{name}</BackLink>
         <h1 id="measuring" className="text-2xl font-semibold">
           Measuring {name}
         </h1>

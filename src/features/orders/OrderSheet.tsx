@@ -1,6 +1,6 @@
 'use client'
 
-import { ArrowLeft, Copy, Download } from 'lucide-react'
+import { Copy, Download } from 'lucide-react'
 import Link from 'next/link'
 import { useEffect, useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
@@ -10,6 +10,7 @@ import type { OrderLineView, OrderView } from '@/data/views/orders-view'
 import { textIn } from '@/ui/form/text-in'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
@@ -44,12 +45,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         className="sheet p-4 md:p-6 print:border-0 print:p-0 print:shadow-none"
         aria-label={`Order ${order.id}`}
       >
-        <Link
-          href={pages.orders}
-          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink print:hidden"
-        >
-          <ArrowLeft size={15} aria-hidden /> Orders
-        </Link>
+        <BackLink to={pages.orders}>Orders</BackLink>
         <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
           <div>
             <h1 className="text-2xl font-semibold">Order {order.id}</h1>

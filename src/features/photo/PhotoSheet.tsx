@@ -1,7 +1,5 @@
 'use client'
 
-import { ArrowLeft } from 'lucide-react'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
@@ -12,6 +10,7 @@ import { takeLengths } from '@/core/measuring/take-lengths'
 import type { Spot } from '@/core/photo/homography'
 import { laidOver } from '@/core/photo/lay-over'
 import { readPhoto, runSideBySide } from '@/core/photo/lengths'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { loadPicture, type Picture } from './load-picture'
@@ -115,12 +114,9 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="photo">
-        <Link
-          href={pages.instrumentSheet(instrument.slug, 'measuring')}
-          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-        >
-          <ArrowLeft size={15} aria-hidden /> Measuring {instrument.name}
-        </Link>
+        <BackLink to={pages.instrumentSheet(instrument.slug, 'measuring')}>
+          Measuring {instrument.name}
+        </BackLink>
         <h1 id="photo" className="text-2xl font-semibold">
           {instrument.name} from a photograph
         </h1>

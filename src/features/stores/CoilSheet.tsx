@@ -1,6 +1,5 @@
 'use client'
 
-import { ArrowLeft } from 'lucide-react'
 import Link from 'next/link'
 import type { FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
@@ -15,6 +14,7 @@ import { Figure } from '@/ui/figure/Figure'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
 import { measureText } from '@/ui/format/measure'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
@@ -50,12 +50,7 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-label={coil.label}>
-        <Link
-          href={pages.stores}
-          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-        >
-          <ArrowLeft size={15} aria-hidden /> Stores
-        </Link>
+        <BackLink to={pages.stores}>Stores</BackLink>
         <h1 className="text-2xl font-semibold">{coil.label}</h1>
         <p className="text-soft">
           {coil.maker} {coil.line}, bought {dateText(coil.boughtAt, timeZone)};{' '}

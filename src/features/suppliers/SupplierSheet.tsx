@@ -1,7 +1,6 @@
 'use client'
 
-import { ArrowLeft, Download } from 'lucide-react'
-import Link from 'next/link'
+import { Download } from 'lucide-react'
 import { useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
 import { files, pages } from '@/boundary/paths'
@@ -20,6 +19,7 @@ import type { StoredItem, Supplier } from '@/data/buying/suppliers'
 import { NewPart } from './NewPart'
 import { TermsFields, termsIn } from './TermsFields'
 import { TableImport } from '@/ui/import/TableImport'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
@@ -100,12 +100,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
           />
         )}
         <section className="sheet p-4 md:p-5" aria-labelledby="catalogue">
-          <Link
-            href={pages.suppliers}
-            className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-          >
-            <ArrowLeft size={15} aria-hidden /> Suppliers
-          </Link>
+          <BackLink to={pages.suppliers}>Suppliers</BackLink>
           <header className="flex flex-wrap items-end justify-between gap-3">
             <div>
               <h1 className="text-2xl font-semibold">{supplier.name}</h1>

@@ -1,9 +1,8 @@
 'use client'
 
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useDeferredValue, useMemo, useState, type FormEvent } from 'react'
-import { ArrowLeft, X } from 'lucide-react'
+import { X } from 'lucide-react'
 import { pages } from '@/boundary/paths'
 import { clueKey, type Clue } from '@/core/identify/clue'
 import { nextClues, type NextClue } from '@/core/identify/next-clue'
@@ -17,6 +16,7 @@ import { fieldShape } from '@/drawings/field/field-shape'
 import { WeightedStrings } from '@/drawings/field/WeightedStrings'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { useKept } from '@/ui/kept/use-kept'
+import { BackLink } from '@/ui/shell/BackLink'
 import { useHouse } from '@/ui/units'
 import { ChoiceClues } from './ChoiceClues'
 import { ColouredClue, CountClue, GaugeClue, PiecesClue, PitchClue } from './MeasuredClues'
@@ -77,12 +77,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] lg:grid-rows-[auto_1fr]">
       <section className="sheet p-4 md:p-5" aria-label="What is known">
-        <Link
-          href={pages.instrument(instrument.slug)}
-          className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-        >
-          <ArrowLeft size={15} aria-hidden /> {instrument.name}
-        </Link>
+        <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
         <h1 className="text-2xl font-semibold">Which string is it?</h1>
         <p className="text-soft">
           Say whatever you know about it. Nothing is required, and anything may be wrong; it is all weighed

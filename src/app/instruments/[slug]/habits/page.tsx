@@ -1,10 +1,9 @@
-import { ArrowLeft } from 'lucide-react'
 import type { Metadata } from 'next'
-import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { HabitsSheet } from '@/features/habits/HabitsSheet'
+import { BackLink } from '@/ui/shell/BackLink'
 import { orNotFound } from '../../../or-not-found'
 
 export const metadata: Metadata = { title: 'Habits' }
@@ -14,12 +13,7 @@ export default async function InstrumentHabitsPage({ params }: { params: Promise
   const { instrument, habits, ownHabits } = orNotFound(() => instrumentBySlug(store(), slug))
   return (
     <div className="sheet p-4 md:p-6">
-      <Link
-        href={pages.instrument(slug)}
-        className="inline-flex min-h-8 items-center gap-1 text-sm text-soft hover:text-ink"
-      >
-        <ArrowLeft size={15} aria-hidden /> {instrument.name}
-      </Link>
+      <BackLink to={pages.instrument(slug)}>{instrument.name}</BackLink>
       <h1 className="text-2xl font-semibold">How {instrument.name} is strung</h1>
       <p className="mt-1 mb-5 max-w-prose text-soft">
         What is chosen here holds for {instrument.name} alone; the rest is as the house does. The maker’s

@@ -1,0 +1,41 @@
+/**
+ * A length in a cell of a table: written without loss, read within what it can be.
+ */
+import type { FileUnit } from '../units/file-unit'
+import { lengthFigure, parseLength } from '../units/length'
+import { BOUNDS, canBe, type Bounded } from './bounds'
+
+/**
+ * The text of a length. In mm to the nanometre that it is kept to, so that it reads back the same; in inches to a
+ * hundred-thousandth.
+ *
+ * @param metres - the length
+ */
+export function lengthCell(metres: number, unit: 'mm' | 'in'): string {
+  return lengthFigure(metres, { unit, digits: unit === 'mm' ? 6 : 5 })
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '')
+}
+
+/**
+ * Reads a length as typed.
+ *
+ * @param bounded - what it is the length of
+ * @param unit - of a bare number
+ * @param where - the end of “can’t be right …”: `here`, `for a gauge`
+ * @returns m
+ * @throws RangeError with a sentence, when it is no length or one that can't be
+ */
+export function readLengthCell(text: string, bounded: Bounded, unit: FileUnit, where = 'here'): number {
+  const bare = /^[\d.,\s/]+$/.test(text.trim())
+  const value =
+    unit === 'cm' || unit === 'm'
+      ? parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm')
+      : parseLength(text, unit)
+  if (!canBe(bounded, value)) {
+    const [least, most] = BOUNDS[bounded]
+    const mm = (metres: number) => Number((metres * 1000).toPrecision(4))
+    throw new RangeError(`${mm(value)} mm can’t be right ${where}; expected ${mm(least)} to ${mm(most)} mm.`)
+  }
+  return Math.round(value * 1e12) / 1e12 // the decimal that was typed, free of binary dust
+}

@@ -1,0 +1,28 @@
+/** A sheet that is read in inches keeps what nobody typed to the last nanometre. */
+import { chartLine } from '@/core/chart/chart-line'
+import { cellsOf, readCells } from '@/core/chart/cells'
+import { hardwareCells, hardwareOf, readHardware } from '@/core/hardware/cells'
+import { readShelf } from '@/data/demo/shelf-files'
+import { typedOver } from './typed-over'
+
+const positions = readShelf('demo').instruments.flatMap((instrument) => instrument.positions)
+
+test('hardware: a height typed in inches changes no other cell', () => {
+  for (const position of positions) {
+    const kept = hardwareCells(hardwareOf(position), 'mm')
+    const shown = { ...hardwareCells(hardwareOf(position), 'in'), height: '1' }
+    const { line } = readHardware(position.number, shown, 'in')
+    if (line)
+      expect(typedOver(kept, hardwareCells(line, 'mm'), ['height'])).toEqual({ ...kept, height: '25.4' })
+  }
+})
+
+test('chart: a speaking length typed in inches changes no other cell', () => {
+  const inch = { gauge: 'in', core: 'in', bedding: 'in', wrap: 'in', speaking: 'in', free: 'in' } as const
+  for (const position of positions) {
+    const kept = cellsOf(chartLine(position), 'mm')
+    const { line } = readCells({ ...cellsOf(chartLine(position), 'in'), speaking: '2.5' }, inch)
+    if (line)
+      expect(typedOver(kept, cellsOf(line, 'mm'), ['speaking'])).toEqual({ ...kept, speaking: '63.5' })
+  }
+})
