@@ -6,7 +6,7 @@ import path from 'node:path'
 import { houseRow, houseSettings } from '../house/house'
 import { openStore, type Store } from '../store/database'
 import { house } from '../store/schema'
-import { layWorkshop, type WorkshopSize } from './lay-workshop'
+import { layWorkshop, type WorkshopSize } from './workshop/lay-workshop'
 import { loadShelf } from './load-shelf'
 import { readShelf } from './shelf-files'
 

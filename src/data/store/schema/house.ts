@@ -1,0 +1,50 @@
+/** The house itself: what it has set, its clock, its dates. */
+import { integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { id, plainId } from './columns'
+
+/** One row: what the house has set. */
+export const house = sqliteTable('house', {
+  id: plainId(),
+  name: text('name').notNull(),
+  unit: text('unit').$type<'mm' | 'in'>().notNull(),
+  timeZone: text('time_zone').notNull(),
+  habits: text('habits').notNull(),
+  retuneAtCents: real('retune_at_cents').notNull(),
+  holdsWithinCents: real('holds_within_cents').notNull(),
+  /** ISO 4217; prices are told in it beside the supplier's own. */
+  currency: text('currency').notNull().default('EUR'),
+  /** Cuts of each charted string to have in the stores. */
+  leastSpares: integer('least_spares').notNull().default(1),
+  /** Whether strings are kept in store; a house that keeps none is not asked about coils. */
+  keepsStores: integer('keeps_stores', { mode: 'boolean' }).notNull().default(true),
+  /** How long a concert lasts, h: so long must strings hold. */
+  concertHours: real('concert_hours').notNull().default(2),
+  /** What new instruments are tuned to, Hz. */
+  referenceA: real('reference_a_hz').notNull().default(440),
+  /** Names of the people who work here: JSON. */
+  people: text('people').notNull().default('[]'),
+})
+
+/** One row: how far the demo's clock runs from the machine's. */
+export const clock = sqliteTable('clock', {
+  id: plainId(),
+  demoDate: text('demo_date').notNull(),
+  offsetMs: integer('offset_ms').notNull(),
+})
+
+/** One row: tells this house from every other, wherever its archive goes. */
+export const houseKeys = sqliteTable('house_key', {
+  id: plainId(),
+  key: text('key').notNull(),
+})
+
+/** A day the strings must be ready for. */
+export const occasions = sqliteTable('occasion', {
+  id: id(),
+  name: text('name').notNull(),
+  at: integer('at').notNull(),
+  /** How long it lasts, h; null for as long as the house's concerts do. */
+  hours: real('hours'),
+  /** Slugs of the instruments that it is for: JSON; none for all of them. */
+  instruments: text('instruments').notNull().default('[]'),
+})

@@ -1,0 +1,107 @@
+/** Instruments, their positions, and what lies over what. */
+import { sql } from 'drizzle-orm'
+import { check, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { CalledBy, CountedFrom } from '@/core/instrument/called'
+import type { Family } from '@/core/instrument/family'
+import type { Mechanism, StringColour, Strung, TensionClass } from '@/core/instrument/instrument'
+import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
+import type { PinSetting, TurnedBy, Turning } from '@/core/winding/pin'
+import { construction, id } from './columns'
+
+export const instruments = sqliteTable('instrument', {
+  id: id(),
+  slug: text('slug').notNull().unique(),
+  name: text('name').notNull(),
+  family: text('family').$type<Family>().notNull(),
+  maker: text('maker').notNull(),
+  model: text('model').notNull(),
+  owner: text('owner').notNull(),
+  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  restTuning: text('rest_tuning').notNull(),
+  referenceA: real('reference_a_hz').notNull(),
+  lies: text('lies').notNull(),
+  calledBy: text('called_by').$type<CalledBy>().notNull().default('harp octave'),
+  countedFrom: text('counted_from').$type<CountedFrom>().notNull().default('top'),
+  strung: text('strung').$type<Strung>().notNull().default('as usual'),
+  /** Habits of its own, where they differ from the house's: JSON. */
+  habits: text('habits').notNull().default('{}'),
+  /** Keys of what was measured of it: JSON. Null where its chart came whole, and nothing of it is assumed. */
+  measured: text('measured'),
+  /** What its owner or a technician should know. */
+  notes: text('notes').notNull().default(''),
+  /** Where the maker's string chart is to be found. */
+  chartLink: text('chart_link').notNull().default(''),
+  /** Since when it is no longer on the shelf; its history stays. */
+  retiredAt: integer('retired_at'),
+})
+
+export const positions = sqliteTable(
+  'string_position',
+  {
+    id: id(),
+    instrumentId: integer('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    number: integer('number').notNull(),
+    makerLabel: text('maker_label'),
+    /** What its players call it, where they name strings by role. */
+    role: text('role'),
+    askedMake: text('asked_make'),
+    note: text('note').notNull(),
+    colour: text('colour').$type<StringColour>().notNull(),
+    ...construction(),
+    speakingMm: real('speaking_mm').notNull(),
+    freeMm: real('free_mm').notNull(),
+    mechanism: text('mechanism').$type<Mechanism>(),
+    piece: integer('piece').notNull(),
+    headFastening: text('head_fastening').$type<HeadFastening>().notNull(),
+    tailFastening: text('tail_fastening').$type<TailFastening>().notNull(),
+    boardMm: real('board_mm').notNull(),
+    eyeletBoreMm: real('eyelet_bore_mm'),
+    postMm: real('post_mm'),
+    pinSetting: text('pin_setting').$type<PinSetting>().notNull().default('through the neck'),
+    turnedBy: text('turned_by').$type<TurnedBy>().notNull().default('key'),
+    pinMm: real('pin_mm').notNull(),
+    gearRatio: real('gear_ratio').notNull(),
+    tightens: text('tightens').$type<Turning>().notNull(),
+    threadMm: real('thread_mm'),
+    pinHeightMm: real('pin_height_mm').notNull(),
+    heightDatum: text('height_datum').$type<'top of pin' | 'string hole'>().notNull(),
+    holeToEndMm: real('hole_to_end_mm').notNull(),
+    bridgeHeightMm: real('bridge_height_mm').notNull(),
+    toBridgeMm: real('to_bridge_mm').notNull(),
+    tailX: real('tail_x_mm').notNull(),
+    tailY: real('tail_y_mm').notNull(),
+    bridgeX: real('bridge_x_mm').notNull(),
+    bridgeY: real('bridge_y_mm').notNull(),
+    pinX: real('pin_x_mm').notNull(),
+    pinY: real('pin_y_mm').notNull(),
+    /** Columns of its hardware that somebody measured, or looked at and found right: JSON. The others are assumed where the instrument came from a preset. */
+    hardwareMeasured: text('hardware_measured').notNull().default('[]'),
+  },
+  (t) => [
+    uniqueIndex('position_number').on(t.instrumentId, t.number),
+    check(
+      'position_lengths',
+      sql`${t.speakingMm} > 0 AND ${t.freeMm} >= ${t.speakingMm} AND ${t.gaugeMm} > 0`,
+    ),
+  ],
+)
+
+/** Partial order: the upper string lies over the lower one and must come off first. */
+export const coverings = sqliteTable(
+  'covering',
+  {
+    id: id(),
+    overId: integer('over_id')
+      .notNull()
+      .references(() => positions.id),
+    underId: integer('under_id')
+      .notNull()
+      .references(() => positions.id),
+  },
+  (t) => [
+    uniqueIndex('covering_once').on(t.overId, t.underId),
+    check('covering_other', sql`${t.overId} <> ${t.underId}`),
+  ],
+)
