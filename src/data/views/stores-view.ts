@@ -66,15 +66,14 @@ export function coilsPage(
 ): CoilsPage {
   const servedBy = positionsBySpec(store)
   const aside = setAside(store)
-  const all = openCoils(store).filter(({ lengthLeft }) => lengthLeft >= SCRAP)
-  const found = coilsWith(store, look)
-    .filter(
-      (coil) =>
-        coil.lengthLeft >= SCRAP &&
-        (material === null || materialWord(coil.construction) === material) &&
-        (!openedOnly || coil.opened),
-    )
-    .sort((a, b) => (down ? -1 : 1) * ORDERS[by](a, b) || a.id - b.id)
+  const all = sortedCoils(store, by, down)
+  const isLookedFor = lookedFor(store, look)
+  const found = all.filter(
+    (coil) =>
+      isLookedFor(coil) &&
+      (material === null || materialWord(coil.construction) === material) &&
+      (!openedOnly || coil.opened),
+  )
   const at = pageOf(page, ROWS, found.length)
   const rows = found.slice(at.from, at.to).map((coil): CoilRow => {
     const served = servedBy(coil)
@@ -89,25 +88,43 @@ export function coilsPage(
     rows: withCuts(store, rows),
     at,
     all: all.length,
-    materials: [...new Set(all.map(({ construction }) => materialWord(construction)))].sort(),
+    materials: materialsIn(store),
   }
 }
 
-/** Coils that have some words in what they can be looked for by; all where there are none. */
-function coilsWith(store: Store, look: string): readonly Coil[] {
+/** Coils that more than a scrap is left of, in an order that is kept: thousands are not sorted for a page of them. */
+function sortedCoils(store: Store, by: CoilOrder, down: boolean): readonly Coil[] {
+  return store.kept.get(`coils by ${by}${down ? ', down' : ''}`, [coilTable, parkedTails], () =>
+    openCoils(store)
+      .filter(({ lengthLeft }) => lengthLeft >= SCRAP)
+      .sort((a, b) => (down ? -1 : 1) * ORDERS[by](a, b) || a.id - b.id),
+  )
+}
+
+function materialsIn(store: Store): readonly string[] {
+  return store.kept.get('materials of coils', [coilTable, parkedTails], () =>
+    [
+      ...new Set(sortedCoils(store, 'material', false).map(({ construction }) => materialWord(construction))),
+    ].sort(),
+  )
+}
+
+/** Whether a coil has some words in what it can be looked for by; any has where there are none. */
+function lookedFor(store: Store, look: string): (coil: Coil) => boolean {
   const words = look.trim().toLowerCase()
-  const coils = openCoils(store)
-  if (words === '') return coils
+  if (words === '') return () => true
   const texts = store.kept.get('coil texts', [coilTable, parkedTails, instruments, positions], () => {
     const servedBy = positionsBySpec(store)
     const serves = new Map<string, string>()
-    return coils.map((coil) => {
-      const known = serves.get(coil.key) ?? servedWords(servedBy(coil))
-      serves.set(coil.key, known)
-      return haystack(coil, known)
-    })
+    return new Map(
+      openCoils(store).map((coil) => {
+        const known = serves.get(coil.key) ?? servedWords(servedBy(coil))
+        serves.set(coil.key, known)
+        return [coil.id, haystack(coil, known)]
+      }),
+    )
   })
-  return coils.filter((_, i) => texts[i]?.includes(words))
+  return ({ id }) => texts.get(id)?.includes(words) ?? false
 }
 
 /** All that a coil can be looked for by. */
@@ -184,9 +201,10 @@ export function packetLabels(
   }: { readonly ids: readonly number[] | null; readonly look: string; readonly page: number },
 ): LabelsPage {
   const servedBy = positionsBySpec(store)
-  const found = (
-    ids ? openCoils(store).filter(({ id }) => ids.includes(id)) : [...coilsWith(store, look)]
-  ).sort((a, b) => b.id - a.id)
+  const isAsked = ids ? ({ id }: Coil) => ids.includes(id) : lookedFor(store, look)
+  const found = openCoils(store)
+    .filter(isAsked)
+    .sort((a, b) => b.id - a.id)
   const at = pageOf(page, LABELS, found.length)
   const labels = found.slice(at.from, at.to).map((coil) => {
     const served = servedBy(coil)
