@@ -99,3 +99,27 @@ test.describe('on a phone', () => {
     })
   }
 })
+
+test('the old knot is pictured before it comes off, and seen again where it is tied anew', async ({
+  page,
+  request,
+}) => {
+  const jobId = await breakString(request, 'lovage', 30)
+  await request.post(`/api/jobs/${jobId}/in-hand`, { data: { unit: 'mm' } })
+  await page.goto(`/jobs/${jobId}/steps`)
+  const all = page.getByRole('list', { name: 'All steps' })
+  await all.getByRole('button', { name: 'Take off the old string' }).click()
+  await page.getByLabel('The old knot').setInputFiles({
+    name: 'knot.png',
+    mimeType: 'image/png',
+    buffer: await page.screenshot({ scale: 'css' }),
+  })
+  await expect(page.getByText('The picture is kept.')).toBeVisible()
+  await all.getByRole('button', { name: 'Tie' }).first().click()
+  await expect(page.getByText('As it was')).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Old knot' })).toHaveJSProperty('complete', true)
+  await page.getByRole('button', { name: 'Throw away: Old knot' }).click()
+  await expect(page.getByText('As it was')).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('As it was')).toBeVisible()
+})

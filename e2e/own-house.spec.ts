@@ -145,8 +145,11 @@ test('lengths are read off a photograph: the sheet’s corners, the ends of some
   const read = Number(/(\d+) mm\d/.exec((await first.textContent()) ?? '')?.[1])
   expect(Math.abs(read / (charted * 1.04) - 1)).toBeLessThan(0.06)
   await told.getByRole('button', { name: 'Keep these lengths' }).click()
-  await expect(page.getByText('One length is kept')).toBeVisible()
+  await expect(page.getByText('The lengths and the picture are kept.')).toBeVisible()
   await expect(page).toHaveURL('/instruments/juniper/measuring')
+  await page.goto('/instruments/juniper/about')
+  const kept = page.getByRole('region', { name: 'Pictures' })
+  await expect(kept.getByRole('img', { name: 'The instrument' })).toHaveJSProperty('naturalWidth', 1200)
 })
 
 test('a string is added and taken away, and an instrument copied', async ({ page }) => {

@@ -1,17 +1,16 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { houseSettings, isBegun } from '@/data/house/house'
-import { TakeArchive } from '@/features/archive/TakeArchive'
-import { BeginningSheet } from '@/features/beginning/BeginningSheet'
 import { todayView } from '@/data/views/today'
 import { textOf, type Asked } from './asked'
+import { FirstPage } from './FirstPage'
 import { TodayPage } from './TodayPage'
 
 export const metadata: Metadata = { title: 'Today · Taut Pinset' }
 
 /** `?all=yes` shows every line of every list. */
 export default async function Page({ searchParams }: { readonly searchParams: Asked }) {
-  if (!isBegun(store())) return <BeginningSheet moveIn={<TakeArchive />} />
+  if (!isBegun(store())) return <FirstPage />
   const whole = textOf(await searchParams, 'all') !== ''
   return (
     <TodayPage

@@ -41,6 +41,7 @@ import type {
 } from './requests/orders'
 import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
 import type { PhotoLengthsRequest } from './requests/photo'
+import type { PictureRequest } from './requests/pictures'
 import type { ReadingRequest } from './requests/settling'
 import type {
   AnchorsRequest,
@@ -145,6 +146,9 @@ export const calls = {
   leaveShelf: { path: '/api/visit', method: 'DELETE' } as Call<Nothing, Visit>,
   beginHouse: post<BeginRequest>('/api/house'),
   changeHouse: patch<HouseRequest>('/api/house'),
+
+  keepPicture: post<PictureRequest>('/api/pictures'),
+  throwPictureAway: (id: number) => post<Nothing>(`/api/pictures/${id}/drop`),
 
   lookAtArchive: post<ArchiveRequest, Taken>('/api/archive/look'),
   takeArchive: post<ArchiveRequest, Acted & Taken>('/api/archive'),

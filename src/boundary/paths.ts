@@ -84,6 +84,8 @@ export const pages = {
 export const files = {
   chart: (slug: string, as: 'csv' | 'json') => `/api/instruments/${slug}/chart?as=${as}`,
   archive: '/api/archive',
+  archiveWithoutPictures: '/api/archive?pictures=no',
+  picture: (hash: string) => `/api/pictures/file/${hash}`,
   calendar: '/api/dates/calendar.ics',
   catalogue: (slug: string) => `/api/suppliers/${slug}/catalogue`,
   orderSheet: (id: number, as: 'csv' | 'text') => `/api/orders/${id}/sheet?as=${as}`,

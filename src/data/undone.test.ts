@@ -4,6 +4,8 @@ import { WAYS } from '@/core/fitting/habits'
 import { MISHAPS } from '@/core/fitting/mishaps'
 import { hardwareOf } from '@/core/hardware/cells'
 import { positionAt } from '@/core/instrument/instrument'
+import { aJpeg } from '@/core/pictures/a-jpeg'
+import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { seeded } from '@/core/random/seeded'
 import { sitesFor } from '@/core/wear/break-sites'
@@ -42,6 +44,7 @@ import { receive } from './buying/receive'
 import { openTails, trimTail } from './fitted/parked-tails'
 import { isRefusal } from '@/boundary/refusal'
 import { putOnShelf } from './instruments/put-on-shelf'
+import { keepPicture, picturesOf, throwPictureAway } from './pictures/pictures'
 import { coils as coilTable, journaled } from './store/schema'
 import { keepRest, takeInHand } from './stores/in-hand'
 import { logReading, settlingStrings } from './fitted/settling'
@@ -167,6 +170,19 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
         broughtBack: r() < 0.7,
       }),
     ),
+  'a picture is kept': (r) => {
+    const { stored, number } = aString(r)
+    keepPicture(store, {
+      instrument: stored.instrument.slug,
+      number,
+      jobId: null,
+      kind: one(r, PICTURE_KINDS)!,
+      note: '',
+      jpeg: aJpeg({ scan: String(Math.floor(r() * 5)) }),
+    })
+  },
+  'a picture is thrown away': (r) =>
+    some(r, picturesOf(store, one(r, instruments())!.id), ({ id }) => throwPictureAway(store, id)),
   'the house changes': (r) => changeHouse(store, { retuneAtCents: 5 + Math.round(r() * 20) }),
   'a house’s habit changes': (r) => setHabits(store, { of: 'house' }, { cutting: one(r, WAYS.cutting)! }),
   'an instrument’s habit changes': (r) =>

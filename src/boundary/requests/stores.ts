@@ -77,7 +77,9 @@ export class KeepRestRequest {
 }
 
 export class SupplyRequest {
-  @IsIn(SUPPLY_KINDS, { message: 'Say whether it is an anchor, a bead, glue or something else.' })
+  @IsIn(SUPPLY_KINDS, {
+    message: 'Say whether it is an anchor, a bead, a washer, glue, a tool or something else.',
+  })
   kind!: SupplyKind
 
   @MaxLength(60)

@@ -3,7 +3,7 @@
  */
 import type { Construction } from '../strings/construction'
 
-export const SUPPLY_KINDS = ['anchor', 'bead', 'glue', 'other'] as const
+export const SUPPLY_KINDS = ['anchor', 'bead', 'washer', 'glue', 'tool', 'other'] as const
 export type SupplyKind = (typeof SUPPLY_KINDS)[number]
 
 /** Gut from this gauge on makes anchors, m: thinner, it draws into the knot instead of holding it. */

@@ -11,6 +11,7 @@ import { STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instr
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
+import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
 import { READING_KINDS } from '@/core/settle/readings'
 import { CURRENCIES } from '@/core/stores/money'
 import { STRING_ENDS } from '@/core/stores/string-spec'
@@ -150,7 +151,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   answer: ['confirmed', 'back-ordered', 'substituted', 'refused'],
 }
 /** Of one table alone: other tables have a `kind` too. */
-const KINDS: readonly string[] = [...SUPPLY_KINDS, ...READING_KINDS]
+const KINDS: readonly string[] = [...SUPPLY_KINDS, ...READING_KINDS, ...PICTURE_KINDS]
 
 type Check = (one: unknown) => boolean
 const isText: Check = (one) => typeof one === 'string' && one.length <= 80

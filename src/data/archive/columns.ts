@@ -59,6 +59,7 @@ export const ARCHIVED: readonly ArchiveTable[] = (
     journaled.readings,
     journaled.anchorsMade,
     journaled.parkedTails,
+    journaled.pictures,
   ] as readonly Table[]
 ).map((table) => ({
   name: getTableName(table),

@@ -4,7 +4,9 @@
 import Papa from 'papaparse'
 import { strFromU8, unzipSync } from 'fflate'
 import type { Instrument } from '@/core/instrument/instrument'
+import { plainJpeg } from '@/core/pictures/plain-jpeg'
 import { fromInstrumentFile } from '../instruments/instrument-file'
+import { hashOf } from '../pictures/pictures'
 import { cellValue } from './cells'
 import { ARCHIVED, type ArchiveColumn, type Cell } from './columns'
 import { ARCHIVE_FORMAT, type ArchiveHead } from './write-archive'
@@ -21,6 +23,8 @@ export interface Archive {
   readonly tables: readonly ReadTable[]
   /** Read when they are asked for: where the tables are taken, they say it all. */
   readonly instruments: () => readonly Instrument[]
+  /** Bytes of JPEG pictures by their hash. */
+  readonly pictures: () => Iterable<readonly [hash: string, jpeg: Uint8Array]>
 }
 
 /** Unpacked, no house is larger than this; a zip that says so is refused before it is unpacked. */
@@ -50,6 +54,7 @@ export function readArchive(zip: Uint8Array): Archive {
             throw new RangeError(`${name}: ${(error as Error).message}`)
           }
         }),
+    pictures: () => picturesIn(files),
   }
 }
 
@@ -69,6 +74,17 @@ function unpacked(zip: Uint8Array): Readonly<Record<string, Uint8Array>> {
   } catch (error) {
     if (error instanceof RangeError) throw error
     throw new RangeError('That is no archive of a house: expected a zip file that Taut Pinset wrote.')
+  }
+}
+
+function* picturesIn(files: Readonly<Record<string, Uint8Array>>): Iterable<readonly [string, Uint8Array]> {
+  for (const [name, bytes] of Object.entries(files)) {
+    const hash = /^pictures\/([0-9a-f]{64})\.jpg$/.exec(name)?.[1]
+    if (hash === undefined) continue
+    if (hashOf(bytes) !== hash) throw new RangeError(`${name} holds another picture than its name says.`)
+    if (plainJpeg(bytes).bytes.length !== bytes.length)
+      throw new RangeError(`${name} carries more than its picture.`)
+    yield [hash, bytes]
   }
 }
 

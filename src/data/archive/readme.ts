@@ -11,6 +11,8 @@ Everything that this house keeps, in open files. UTF-8 throughout.
   spreadsheet could take for a formula, that begins with an apostrophe or is empty, has an apostrophe in front.
   \`id\` numbers the rows of a table; \`job_id\`, \`coil_id\` and the like name a row of another table. Numbers are never given twice.
 - \`history.csv\`: what was done, by whom, for reading.
+- \`pictures/<hash>.jpg\`: pictures, named by the SHA-256 of their bytes; \`tables/picture.csv\` says what each shows. They
+  carry no place, no time and no camera.
 
 Taken in again under *House, Archive*: into an empty house as it is; into the house that wrote it, row by row (rows that
 are new are added, rows that differ are changed, nothing is taken away); into another house, its instruments alone. What

@@ -7,6 +7,7 @@ import type { TableTaken, Taken } from '@/boundary/taken'
 import { fromInstrumentFile, toInstrumentFile } from '../instruments/instrument-file'
 import { addInstrument, allInstruments, retiredInstruments } from '../instruments/instruments'
 import { isBegun } from '../house/house'
+import { keepBytes } from '../pictures/pictures'
 import type { Store } from '../store/database'
 import { houseKeys } from '../store/schema'
 import type { Cell } from './columns'
@@ -58,7 +59,10 @@ function take(store: Store, archive: Archive): Taken {
   const db = store.rows.$client
   // Rows may point at rows of a table that comes later: all is looked at when the action ends.
   db.pragma('defer_foreign_keys = ON')
-  const tables = orRefused(() => archive.tables.map((table) => takeTable(store, table)))
+  const tables = orRefused(() => {
+    for (const [hash, jpeg] of archive.pictures()) keepBytes(store, hash, jpeg)
+    return archive.tables.map((table) => takeTable(store, table))
+  })
   const dangling = db.pragma('foreign_key_check') as readonly { readonly table: string }[]
   if (dangling[0])
     throw new Refusal(400, `A row of ${dangling[0].table} points at one that is not there.`, 'file')

@@ -1,13 +1,16 @@
 /**
  * Everything a house keeps, as one zip of open files.
  */
+import { setImmediate } from 'node:timers/promises'
+import Database from 'better-sqlite3'
+import { getTableName } from 'drizzle-orm'
 import Papa from 'papaparse'
 import { strToU8, Zip, ZipDeflate } from 'fflate'
 import { houseSettings } from '../house/house'
 import { toInstrumentFile } from '../instruments/instrument-file'
 import { allInstruments, retiredInstruments } from '../instruments/instruments'
 import type { Store } from '../store/database'
-import { houseKeys } from '../store/schema'
+import { houseKeys, pictures } from '../store/schema'
 import { cellText } from './cells'
 import { ARCHIVED, type ArchiveTable, type Cell } from './columns'
 import { ARCHIVE_README } from './readme'
@@ -32,14 +35,23 @@ export function houseKey(store: Store): string {
   return row.key
 }
 
-/** A file of the archive: its name in it, and its text piece by piece, so that no large table is ever whole in memory. */
+/** A file of the archive: its name in it, and its text or bytes piece by piece, so that no large table is ever whole in memory. */
 interface ArchiveFile {
   readonly name: string
-  readonly pieces: () => Iterable<string>
+  readonly pieces: () => Iterable<string | Uint8Array>
 }
 
-/** The archive’s files. */
-export function archiveFiles(store: Store): readonly ArchiveFile[] {
+/**
+ * The archive’s files, of one moment: what is written while they are read is not in them.
+ *
+ * @param db - read from; a transaction of its own keeps the moment
+ * @param withPictures - without them, no table speaks of them either
+ */
+export function archiveFiles(
+  store: Store,
+  db: Database.Database = store.rows.$client,
+  withPictures = true,
+): readonly ArchiveFile[] {
   const head: ArchiveHead = {
     format: ARCHIVE_FORMAT,
     version: 1,
@@ -48,6 +60,7 @@ export function archiveFiles(store: Store): readonly ArchiveFile[] {
     writtenAt: new Date(store.now()).toISOString(),
   }
   const instruments = [...allInstruments(store), ...retiredInstruments(store)]
+  const tables = withPictures ? ARCHIVED : ARCHIVED.filter(({ name }) => name !== PICTURES)
   return [
     { name: 'README.md', pieces: () => [ARCHIVE_README] },
     { name: 'house.json', pieces: () => [jsonText(head)] },
@@ -55,9 +68,19 @@ export function archiveFiles(store: Store): readonly ArchiveFile[] {
       name: `instruments/${instrument.slug}.json`,
       pieces: () => [jsonText(toInstrumentFile(instrument))],
     })),
-    ...ARCHIVED.map((table) => ({ name: `tables/${table.name}.csv`, pieces: () => tableCsv(store, table) })),
-    { name: 'history.csv', pieces: () => tableCsv(store, HISTORY) },
+    ...tables.map((table) => ({ name: `tables/${table.name}.csv`, pieces: () => tableCsv(db, table) })),
+    { name: 'history.csv', pieces: () => tableCsv(db, HISTORY) },
+    ...(withPictures ? pictureNames(db) : []).map((hash) => ({
+      name: `pictures/${hash}.jpg`,
+      pieces: () => [db.prepare('SELECT jpeg FROM picture_file WHERE hash = ?').pluck().get(hash) as Buffer],
+    })),
   ]
+}
+
+const PICTURES = getTableName(pictures)
+
+function pictureNames(db: Database.Database): readonly string[] {
+  return db.prepare('SELECT DISTINCT hash FROM picture ORDER BY hash').pluck().all() as string[]
 }
 
 /** What was done, to be read: it comes along and is not taken in again. */
@@ -75,22 +98,60 @@ const HISTORY: ArchiveTable = {
 
 /** The archive as the bytes of a zip. */
 export function zippedArchive(store: Store): Uint8Array<ArrayBuffer> {
-  const written: Uint8Array[] = []
+  return new Uint8Array(Buffer.concat([...zipped(archiveFiles(store), store.now())]))
+}
+
+/**
+ * The archive as a stream, of the moment it is asked for. Between its pieces the program answers others: a large house
+ * takes many seconds.
+ *
+ * @param withPictures - without them it is small enough for any way it travels
+ */
+export function streamedArchive(store: Store, withPictures: boolean): ReadableStream<Uint8Array> {
+  const db = new Database(store.rows.$client.name, { readonly: true })
+  // The moment is that of the first read.
+  db.exec('BEGIN; SELECT 1 FROM house')
+  const pieces = zipped(archiveFiles(store, db, withPictures), store.now())[Symbol.iterator]()
+  return new ReadableStream<Uint8Array>({
+    async pull(controller) {
+      await setImmediate()
+      const next = pieces.next()
+      if (!next.done) return controller.enqueue(next.value)
+      db.close()
+      controller.close()
+    },
+    cancel() {
+      db.close()
+    },
+  })
+}
+
+/** A zip, piece by piece. */
+function* zipped(files: readonly ArchiveFile[], now: number): Iterable<Uint8Array> {
+  let written: Uint8Array[] = []
   let failed: Error | null = null
   const zip = new Zip((error, piece) => {
     failed ??= error
     written.push(piece)
   })
-  for (const { name, pieces } of archiveFiles(store)) {
+  const taken = () => {
+    if (failed) throw failed as Error
+    const all = Buffer.concat(written)
+    written = []
+    return all
+  }
+  for (const { name, pieces } of files) {
     const file = new ZipDeflate(name, { level: 6 })
-    file.mtime = new Date(store.now())
+    file.mtime = new Date(now)
     zip.add(file)
-    for (const piece of pieces()) file.push(strToU8(piece))
+    for (const piece of pieces()) {
+      file.push(typeof piece === 'string' ? strToU8(piece) : new Uint8Array(piece))
+      yield taken()
+    }
     file.push(new Uint8Array(0), true)
   }
   zip.end()
-  if (failed) throw failed as Error
-  return new Uint8Array(Buffer.concat(written))
+  yield taken()
 }
 
 function jsonText(value: object): string {
@@ -100,11 +161,9 @@ function jsonText(value: object): string {
 /** Rows that are written at once. */
 const AT_ONCE = 1000
 
-function* tableCsv(store: Store, { name, columns }: ArchiveTable): Iterable<string> {
+function* tableCsv(db: Database.Database, { name, columns }: ArchiveTable): Iterable<string> {
   const listed = columns.map((column) => `"${column.name}"`).join(', ')
-  const rows = store.rows.$client
-    .prepare(`SELECT ${listed} FROM "${name}" WHERE id > ? ORDER BY id LIMIT ${AT_ONCE}`)
-    .raw()
+  const rows = db.prepare(`SELECT ${listed} FROM "${name}" WHERE id > ? ORDER BY id LIMIT ${AT_ONCE}`).raw()
   const at = columns.findIndex((column) => column.name === 'id')
   yield csv([columns.map(({ heading }) => heading)])
   for (let last = 0; ;) {

@@ -133,7 +133,9 @@ export class Journal {
       if ((error as { code?: string }).code?.startsWith('SQLITE_CONSTRAINT')) {
         throw new Refusal(
           409,
-          `“${summary}” can’t be undone by itself: something done later rests on it. Undo that first.`,
+          before !== null && after === null
+            ? `“${summary}” can’t be undone: what it took away belongs to something that is gone.`
+            : `“${summary}” can’t be undone by itself: something done later rests on it. Undo that first.`,
         )
       }
       throw error

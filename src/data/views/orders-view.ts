@@ -1,14 +1,20 @@
 /**
  * An order with everything its sheet shows: what it weighs against, what has come, what may be done next.
  */
-import { inArray } from 'drizzle-orm'
+import { eq, inArray } from 'drizzle-orm'
+import { leadingNames } from '@/core/instrument/names'
+import { shareOut, type SharedOut } from '@/core/stores/share-out'
+import { keysFilledBy, specKey } from '@/core/stores/string-spec'
+import { byPositionId } from '../instruments/instruments'
+import { constructionFrom } from '../store/construction-columns'
+import { positionsBySpec, servedWords } from '../stores/served'
 import type { Store } from '../store/database'
 import { deskState } from '../buying/desk'
 import { lineWords } from '../buying/order-sheet'
 import { substitutionChange } from '../buying/answer-order'
 import { outstanding, type OrderLine } from '../buying/order-lines'
 import { orderById, type Order } from '../buying/orders'
-import { coils } from '../store/schema'
+import { coils, needs, orderedNeeds } from '../store/schema'
 
 export interface OrderLineView extends OrderLine {
   readonly words: string
@@ -22,6 +28,19 @@ export interface OrderLineView extends OrderLine {
   } | null
   /** Packs that the desk says it has sent. */
   readonly sent: number
+  /** What is in it and where it goes; null where it is one kind of packet with one piece in it. */
+  readonly holdsWhat: readonly HeldView[] | null
+}
+
+/** One kind of piece in the packs of a line. */
+export interface HeldView {
+  readonly name: string
+  readonly pieces: number
+  /** Strings that it was ordered for, with how many of it each takes. */
+  readonly goes: readonly { readonly who: string; readonly strings: number }[]
+  readonly spare: number
+  /** Positions that what is spare is right for. */
+  readonly serves: string
 }
 
 export interface OrderView extends Omit<Order, 'lines'> {
@@ -46,6 +65,7 @@ export function orderView(store: Store, id: number): OrderView {
       words: lineWords(line),
       outstanding: outstanding(line),
       sent: line.answer === 'confirmed' ? outstanding(line) : 0,
+      holdsWhat: heldViews(store, line),
       inPlaceOf: asked ? { part: asked.part, name: asked.name, ...substitutionChange(asked, line) } : null,
     }
   })
@@ -66,6 +86,39 @@ export function orderView(store: Store, id: number): OrderView {
     coilIds,
     undecided: lines.filter(({ replacesId, answer }) => replacesId !== null && answer === null).length,
   }
+}
+
+/** A set, or several pieces in a packet: what goes where and what is spare. */
+function heldViews(store: Store, line: OrderLine): readonly HeldView[] | null {
+  const contents = line.holds ?? []
+  if (contents.length < 2 && (contents[0]?.pieces ?? 1) < 2) return null
+  const wanted = store.rows
+    .select({ need: needs, strings: orderedNeeds.strings })
+    .from(orderedNeeds)
+    .innerJoin(needs, eq(needs.id, orderedNeeds.needId))
+    .where(eq(orderedNeeds.orderLineId, line.id))
+    .orderBy(orderedNeeds.id)
+    .all()
+    .map(({ need, strings }) => {
+      const on = byPositionId(store, need.positionId)
+      const { construction, colour, tensionClass, end } = { ...need, construction: constructionFrom(need) }
+      return {
+        who: `${leadingNames(on.position).name} of ${on.instrument.name}`,
+        key: specKey({ construction, colour, tensionClass, end }),
+        strings,
+      }
+    })
+  const servedBy = positionsBySpec(store)
+  const shared = shareOut(
+    contents.map(({ packet, pieces }) => ({ keys: keysFilledBy(packet), pieces: pieces * line.packs })),
+    wanted,
+  )
+  return contents.map(({ packet, pieces }, i) => ({
+    name: packet.name,
+    pieces: pieces * line.packs,
+    ...(shared[i] as SharedOut<string>),
+    serves: servedWords(servedBy(packet)),
+  }))
 }
 
 /** Milliseconds until the desk answers; 0 when it has, or when the order is not with it. */

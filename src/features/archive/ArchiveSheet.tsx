@@ -19,6 +19,9 @@ export function ArchiveSheet() {
         <p className="mt-1 text-soft">Keep one on another machine: it is your workshop’s memory.</p>
         <a className="button button-main mt-4" href={files.archive} download>
           <Download size={16} aria-hidden /> Archive
+        </a>{' '}
+        <a className="button mt-4" href={files.archiveWithoutPictures} download>
+          Without pictures
         </a>
       </section>
       <section className="sheet p-5" aria-labelledby="in">

@@ -6,6 +6,7 @@ import { calls } from '@/boundary/calls'
 import type { Taken } from '@/boundary/taken'
 import { dateText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
+import { base64Of } from '@/ui/import/base64-of'
 import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
 
@@ -138,14 +139,4 @@ const LEADS: Record<Taken['from'], (house: string) => string> = {
   whole: (house) => `All of ${house} moves in here`,
   own: () => 'It is this house’s own',
   another: (house) => `It is of another house, ${house}`,
-}
-
-async function base64Of(file: File): Promise<string> {
-  const url = await new Promise<string>((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(reader.error ?? new Error('the file can’t be read'))
-    reader.readAsDataURL(file)
-  })
-  return url.slice(url.indexOf(',') + 1)
 }

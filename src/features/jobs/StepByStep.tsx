@@ -21,16 +21,19 @@ import { useHouse } from '@/ui/units'
 import { memberOf, type JobView } from './job-view'
 import { MeasureEntry } from './MeasureEntry'
 import { MishapDialog } from './MishapDialog'
+import { StepPictures, type JobPicture } from './StepPictures'
 import { useMarks } from './use-marks'
 
 interface StepByStepProps {
   readonly instrument: Instrument
   /** The strings of the job; its own first or alone. */
   readonly jobs: readonly JobView[]
+  /** Taken for them. */
+  readonly pictures: readonly JobPicture[]
 }
 
 /** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
-export function StepByStep({ instrument, jobs }: StepByStepProps) {
+export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
   const { unit } = useHouse()
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
@@ -232,6 +235,13 @@ export function StepByStep({ instrument, jobs }: StepByStepProps) {
                 </span>
               </p>
             ))}
+            <StepPictures
+              slug={instrument.slug}
+              number={job.number}
+              jobId={job.jobId}
+              step={step.key}
+              pictures={pictures}
+            />
             {step.rest !== null && (
               <div className="mt-4">
                 <RestTimer key={here} seconds={step.rest} onOver={ring} />

@@ -15,6 +15,7 @@ import { useAnnounce } from '@/ui/shell/DoneBar'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
+import { InTheSet } from './InTheSet'
 
 interface OrderSheetProps {
   readonly order: OrderView
@@ -78,6 +79,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
                     <li key={one}>for {one}</li>
                   ))}
                 </ul>
+                {line.holdsWhat && <InTheSet holds={line.holdsWhat} />}
               </div>
               <div className="text-right">
                 <span className="plate-figure">

@@ -3,7 +3,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Spot } from '@/core/photo/homography'
 import type { LaidString } from '@/core/photo/lay-over'
-import type { Picture } from './load-picture'
+import type { Picture } from '@/ui/picture/load-picture'
 import { cornersIn, type Marked, type MarkKey } from './marks'
 
 interface MarkedPictureProps {

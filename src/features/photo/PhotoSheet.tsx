@@ -10,10 +10,11 @@ import { takeLengths } from '@/core/measuring/take-lengths'
 import type { Spot } from '@/core/photo/homography'
 import { laidOver } from '@/core/photo/lay-over'
 import { readPhoto, runSideBySide } from '@/core/photo/lengths'
+import { base64Of } from '@/ui/import/base64-of'
+import { loadPicture, type Picture } from '@/ui/picture/load-picture'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useLeadingNames } from '@/ui/use-leading-names'
-import { loadPicture, type Picture } from './load-picture'
 import { MarkedPicture } from './MarkedPicture'
 import { cornersIn, marksFor, markWords, stringsIn, type Marked, type MarkKey } from './marks'
 import { ReadLengths } from './ReadLengths'
@@ -31,6 +32,9 @@ const SHEETS = {
   'Letter, lying': { width: 0.2794, height: 0.2159 },
 } as const
 type SheetName = keyof typeof SHEETS
+
+/** Longer side of the picture that is marked, pixels; more shows no more. */
+const LONGEST = 4000
 
 /** Strings that are asked for; more can be marked by choosing them. */
 const ASKED = 6
@@ -51,6 +55,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
   const [marked, setMarked] = useState<Marked>({})
   const [asked, setAsked] = useState<MarkKey | null>('corner 0')
   const [zoom, setZoom] = useState(1)
+  const [keepsPicture, setKeepsPicture] = useState(true)
   const [problem, setProblem] = useState<string | null>(null)
   const keys = useMemo(() => marksFor(strings), [strings])
   const nameOf = (number: number) => {
@@ -85,7 +90,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
     if (!file) return
     setProblem(null)
     try {
-      const loaded = await loadPicture(file)
+      const loaded = await loadPicture(file, LONGEST)
       if (picture) URL.revokeObjectURL(picture.url)
       setPicture(loaded)
       setMarked({})
@@ -107,6 +112,12 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
       { readings },
       `${readings.length === 1 ? 'One length is' : `${readings.length} lengths are`} kept; the others follow them.`,
     )
+    if (done && keepsPicture && picture)
+      await act(
+        calls.keepPicture,
+        { instrument: instrument.slug, kind: 'the instrument', note: '', jpeg: await base64Of(picture.jpeg) },
+        'The lengths and the picture are kept.',
+      )
     if (done) router.push(pages.instrumentSheet(instrument.slug, 'measuring'))
   }
   const words = asked ? markWords(asked, nameOf) : 'All is marked'
@@ -128,7 +139,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
             <li>
               Stand well back, with the whole instrument in the picture, and as square to it as you can.
             </li>
-            <li>The picture stays in this browser; only the lengths are kept.</li>
+            <li>It is kept without the place and the camera, and can be thrown away.</li>
           </ul>
         )}
         <div className="mt-3 flex flex-wrap items-end gap-3">
@@ -153,6 +164,17 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
               ))}
             </select>
           </label>
+          {picture && (
+            <label className="flex min-h-10 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-verdigris"
+                checked={keepsPicture}
+                onChange={(event) => setKeepsPicture(event.target.checked)}
+              />
+              keep the picture too
+            </label>
+          )}
           {picture && (
             <label>
               <span className="block font-semibold">Shown</span>

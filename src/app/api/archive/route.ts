@@ -1,16 +1,21 @@
 import { handle } from '@/app/api/handle'
-import { fileAnswer } from '@/boundary/file-answer'
 import { ArchiveRequest } from '@/boundary/requests/archive'
 import { takeArchive } from '@/data/archive/take-archive'
-import { zippedArchive } from '@/data/archive/write-archive'
+import { streamedArchive } from '@/data/archive/write-archive'
 import { addressOf } from '@/data/store/address-of'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 
-/** Everything the house keeps, as a zip of open files. */
-export function GET() {
+/** Everything the house keeps, as a zip of open files; `?pictures=no` leaves the pictures out. */
+export function GET(request: Request) {
   const name = addressOf(houseSettings(store()).name) || 'house'
-  return fileAnswer(`${name}.zip`, 'application/zip', () => zippedArchive(store()))
+  const withPictures = new URL(request.url).searchParams.get('pictures') !== 'no'
+  return new Response(streamedArchive(store(), withPictures), {
+    headers: {
+      'content-type': 'application/zip',
+      'content-disposition': `attachment; filename="${name}.zip"`,
+    },
+  })
 }
 
 /** Takes an archive in. */

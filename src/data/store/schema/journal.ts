@@ -7,6 +7,7 @@ import { cuts, jobs, jobSteps, jobMeasures, jobMishaps, fittings, parkedTails } 
 import { fittedStrings, fittedPositions, breaks, readings, anchorsMade } from './fitted'
 import { needs, orderedNeeds } from './needs'
 import { instruments, positions, coverings } from './instruments'
+import { pictures } from './pictures'
 import { suppliers, catalogueItems, orders, orderLines } from './orders'
 
 /** What a person did, in one transaction. Appended to, never changed. */
@@ -83,4 +84,5 @@ export const journaled = {
   orderLines,
   orderedNeeds,
   parkedTails,
+  pictures,
 } as const

@@ -1,14 +1,24 @@
 import type { Metadata } from 'next'
+import { positionAt } from '@/core/instrument/instrument'
+import { leadingNames } from '@/core/instrument/names'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
+import { picturesOf } from '@/data/pictures/pictures'
 import { AboutSheet } from '@/features/about/AboutSheet'
+import { PicturesSection } from '@/features/about/PicturesSection'
 import { orNotFound } from '../../../or-not-found'
 
 export const metadata: Metadata = { title: 'About it' }
 
 export default async function AboutPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  const { instrument, notes, chartLink, retiredAt } = orNotFound(() => instrumentBySlug(store(), slug))
+  const { id, instrument, notes, chartLink, retiredAt, positionIds } = orNotFound(() =>
+    instrumentBySlug(store(), slug),
+  )
+  const nameOf = (positionId: number | null) => {
+    const number = [...positionIds].find(([, one]) => one === positionId)?.[0]
+    return number === undefined ? null : leadingNames(positionAt(instrument, number)).name
+  }
   const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
   const about = {
     name,
@@ -23,5 +33,14 @@ export default async function AboutPage({ params }: { params: Promise<{ slug: st
     notes,
     chartLink,
   }
-  return <AboutSheet key={JSON.stringify(about)} slug={slug} about={about} isRetired={retiredAt !== null} />
+  return (
+    <>
+      <AboutSheet key={JSON.stringify(about)} slug={slug} about={about} isRetired={retiredAt !== null} />
+      <PicturesSection
+        slug={slug}
+        name={instrument.name}
+        pictures={picturesOf(store(), id).map((picture) => ({ ...picture, of: nameOf(picture.positionId) }))}
+      />
+    </>
+  )
 }

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
+import { picturesOfJobs } from '@/data/pictures/pictures'
 import { jobsTogether } from '@/data/jobs/jobs-together'
 import { jobView } from '@/features/jobs/job-view'
 import { StepByStep } from '@/features/jobs/StepByStep'
@@ -17,6 +18,10 @@ export default async function StepsPage({ params }: { params: Promise<{ id: stri
         key={together.map(({ jobId }) => jobId).join()}
         instrument={job.instrument}
         jobs={together.map(jobView)}
+        pictures={picturesOfJobs(
+          store(),
+          together.map(({ jobId }) => jobId),
+        ).map((picture) => ({ ...picture, of: null }))}
       />
     </JobSheet>
   )

@@ -1,0 +1,45 @@
+import type { StepKey } from '@/core/fitting/step'
+import { Pictures, type ShownPicture } from '@/ui/picture/Pictures'
+import { TakePicture } from '@/ui/picture/TakePicture'
+
+export interface JobPicture extends ShownPicture {
+  readonly jobId: number | null
+}
+
+interface StepPicturesProps {
+  readonly slug: string
+  readonly number: number
+  readonly jobId: number
+  readonly step: StepKey
+  readonly pictures: readonly JobPicture[]
+}
+
+/** Steps that are done as the old string and its neighbours show it. */
+const AS_BEFORE: ReadonlySet<StepKey> = new Set(['tie-knot', 'hook-loop', 'thread-pin', 'wind', 'wrap-foot'])
+
+/** How it was before it came off: pictures are taken where the old string still shows it, and seen again where it is done anew. */
+export function StepPictures({ slug, number, jobId, step, pictures }: StepPicturesProps) {
+  const own = pictures.filter((picture) => picture.jobId === jobId)
+  if (step === 'take-off')
+    return (
+      <div className="mt-4 grid gap-3">
+        <p className="text-soft">Before anything comes off, take a picture of what you will do again.</p>
+        <div className="flex flex-wrap gap-2">
+          <TakePicture instrument={slug} string={number} job={jobId} kind="old knot">
+            The old knot
+          </TakePicture>
+          <TakePicture instrument={slug} string={number} job={jobId} kind="winding beside it">
+            The winding beside it
+          </TakePicture>
+        </div>
+        <Pictures pictures={own} />
+      </div>
+    )
+  if (!AS_BEFORE.has(step) || own.length === 0) return null
+  return (
+    <div className="mt-4">
+      <p className="mb-2 font-semibold">As it was</p>
+      <Pictures pictures={own} />
+    </div>
+  )
+}
