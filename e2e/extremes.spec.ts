@@ -140,6 +140,7 @@ test('no stored value makes a page fail', async ({ request, served }) => {
         unit: most ? 'in' : 'mm',
         leastSpares: most ? 20 : 0,
         keepsStores: most,
+        gaugesInThou: most,
         currency: 'EUR',
         retuneAtCents: most ? 60 : 2,
         holdsWithinCents: most ? 30 : 1,

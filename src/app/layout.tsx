@@ -7,6 +7,7 @@ import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import { isVisiting, store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
+import { unitsOf } from '@/ui/format/measure'
 import { AtHandProvider } from '@/ui/find/at-hand'
 import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
 import { BenchSwitch } from '@/ui/shell/BenchSwitch'
@@ -31,6 +32,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     name,
     keepsStores,
     unit,
+    gaugesInThou,
     timeZone,
     referenceA,
     people,
@@ -39,7 +41,19 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en-GB" data-light={light}>
       <body>
-        <HouseProvider house={{ name, unit, timeZone, octaveNames, gutTop, keepsStores, referenceA }}>
+        <HouseProvider
+          house={{
+            name,
+            unit,
+            gaugeUnit: gaugesInThou ? 'thou' : unit,
+            units: unitsOf({ unit, gaugesInThou }),
+            timeZone,
+            octaveNames,
+            gutTop,
+            keepsStores,
+            referenceA,
+          }}
+        >
           <AtHandProvider>
             {isVisiting() && <VisitBar />}
             <Navigation

@@ -5,7 +5,8 @@
 
 export type Quantity =
   | 'length' // m, shown as a person measures it with a rule
-  | 'gauge' // m, shown as a calliper reads
+  | 'gauge' // m, of a string, shown as a calliper reads
+  | 'width' // m, small, of anything else: shown as a calliper reads
   | 'frequency' // Hz
   | 'force' // N
   | 'stress' // Pa

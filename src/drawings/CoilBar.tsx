@@ -21,8 +21,8 @@ interface CoilBarProps {
 
 /** A coil as its length: past cuts faint, the cut planned hatched, what is left plain; to scale. */
 export function CoilBar({ bought, left, cuts, planned = 0, fills }: CoilBarProps) {
-  const { unit } = useHouse()
-  const text = (length: number) => measureText(measure('length', length), unit)
+  const { units } = useHouse()
+  const text = (length: number) => measureText(measure('length', length), units)
   const shown = Math.min(1, bought / fills)
   const share = (length: number) => `${(length / bought) * 100}%`
   const tooShort = planned > left

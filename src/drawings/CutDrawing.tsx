@@ -22,14 +22,14 @@ const TINTS: Record<CutSum['parts'][number]['what'], string> = {
 
 /** The sum of a cut as a dimensioned drawing: the string laid out straight, to scale, each part with its letter. */
 export function CutDrawing({ cut }: { cut: CutSum }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const ends = cut.parts.reduce<number[]>(
     (so, part) => [...so, (so.at(-1) ?? 0) + part.length / cut.total],
     [],
   )
   const middles = cut.parts.map((part, i) => (ends[i] as number) - part.length / cut.total / 2)
   const marks = spread(middles, 0.062)
-  const total = measureText(measure('length', cut.total), unit)
+  const total = measureText(measure('length', cut.total), units)
   return (
     <figure className="@container" aria-label={`What to cut: ${total} in all`}>
       <div className="relative mx-3 h-32">
@@ -98,7 +98,7 @@ export function CutDrawing({ cut }: { cut: CutSum }) {
             </span>
             <span className="flex-1 text-sm">{part.what}</span>
             <span className="plate-figure text-lg whitespace-nowrap">
-              {measureText(measure('length', part.length), unit)}
+              {measureText(measure('length', part.length), units)}
             </span>
           </li>
         ))}

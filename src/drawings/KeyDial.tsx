@@ -20,8 +20,8 @@ export function KeyDial({
   clockwise: boolean
   className?: string
 }) {
-  const { unit } = useHouse()
-  const text = (value: number) => measureText(measure('angle', value), unit)
+  const { units } = useHouse()
+  const text = (value: number) => measureText(measure('angle', value), units)
   const breaking = Math.min(MOST, k.snugToPitch + k.toBreaking)
   const sign = clockwise ? 1 : -1
   const spot = (degrees: number, out = 0) => {

@@ -24,7 +24,7 @@ export function PinDrawing({ figures, className, onDiameter }: PinDrawingProps) 
   const drag = useDrag(({ x, y }) =>
     onDiameter?.(Math.abs(figures.position.head.pin.setting === 'upright' ? x : y) * 2e-3),
   )
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const { pin } = figures.position.head
   const upright = pin.setting === 'upright'
   const d = figures.gauge * 1000
@@ -46,14 +46,14 @@ export function PinDrawing({ figures, className, onDiameter }: PinDrawingProps) 
   const box = upright
     ? { x: -15, y: -end - 5.4, width: 36, height: end + 12.4 }
     : { x: -7, y: -D / 2 - 7, width: end + 15, height: D + RUN + 15 }
-  const text = (metres: number) => measureText(measure('gauge', metres), unit)
+  const text = (metres: number) => measureText(measure('gauge', metres), units)
   const dimension = upright ? -D / 2 - 3 : -D / 2 - 3.2
   return (
     <svg
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       className={className}
       role="img"
-      aria-label={`Tuning pin to scale: ${measureText(measure('wraps', figures.wraps), unit)}, ${text(figures.bank.width)} wide, on a pin of ${text(pin.diameter)}`}
+      aria-label={`Tuning pin to scale: ${measureText(measure('wraps', figures.wraps), units)}, ${text(figures.bank.width)} wide, on a pin of ${text(pin.diameter)}`}
     >
       <path
         d={`M${point(0, -D / 2 - 6)}L${point(0, D / 2 + RUN)}L${point(-6, D / 2 + RUN)}L${point(-6, -D / 2 - 6)}Z`}

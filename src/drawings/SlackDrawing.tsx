@@ -17,7 +17,7 @@ interface Pull {
 
 /** A string pulled aside at mid-length, to scale. */
 export function SidewaysPull({ figures: { position }, pull }: { figures: StringFigures; pull: Pull }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const free = position.freeLength * MM
   const across = pull.pull * MM
   const width = Math.max(across * 2.2, free * 0.62)
@@ -28,7 +28,7 @@ export function SidewaysPull({ figures: { position }, pull }: { figures: StringF
       viewBox={`${-26 * scale} ${-16 * scale} ${Math.max(width, across + 110 * scale) + 26 * scale} ${free + 34 * scale}`}
       className="mx-auto block max-h-56 w-full"
       role="img"
-      aria-label={`Slack as a sideways pull of ${measureText(measure('length', pull.pull), unit)} at mid-length`}
+      aria-label={`Slack as a sideways pull of ${measureText(measure('length', pull.pull), units)} at mid-length`}
     >
       <g stroke="var(--ink)" fill="var(--paper)" strokeWidth={1.3 * scale}>
         <path d={`M${-20 * scale},${free}h${40 * scale}`} strokeWidth={3 * scale} stroke="var(--wood-line)" />
@@ -54,10 +54,10 @@ export function SidewaysPull({ figures: { position }, pull }: { figures: StringF
         fontWeight={600}
         fill="var(--ink)"
       >
-        {measureText(measure('length', pull.pull), unit)}
+        {measureText(measure('length', pull.pull), units)}
       </text>
       <text x={across + 7 * scale} y={mid + 12 * scale} fontSize={12.5 * scale} fill="var(--soft)">
-        {measureText(measure('strings', pull.pullInStrings), unit)} away
+        {measureText(measure('strings', pull.pullInStrings), units)} away
       </text>
     </svg>
   )
@@ -89,7 +89,7 @@ function PinReach({
   instrument: Instrument
   figures: StringFigures
 }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const step = slack.reach.direction === 'toward the bass' ? 1 : -1
   const count = Math.max(3, Math.ceil(slack.reach.pins) + 1)
   const row = Array.from(
@@ -114,7 +114,7 @@ function PinReach({
         viewBox={`${left} ${top} ${width} ${height}`}
         className="mx-auto block max-h-44 w-full"
         role="img"
-        aria-label={`The pinch reaches ${measureText(measure('pins', slack.reach.pins), unit)} along the neck ${slack.reach.direction}`}
+        aria-label={`The pinch reaches ${measureText(measure('pins', slack.reach.pins), units)} along the neck ${slack.reach.direction}`}
       >
         <path
           d={`M${points.map((p) => `${p.x},${p.y}`).join('L')}`}
@@ -152,7 +152,7 @@ function PinReach({
         )}
       </svg>
       <figcaption className="text-center text-xs text-soft">
-        the pinch reaches {measureText(measure('pins', slack.reach.pins), unit)} {slack.reach.direction}
+        the pinch reaches {measureText(measure('pins', slack.reach.pins), units)} {slack.reach.direction}
       </figcaption>
     </figure>
   )

@@ -3,10 +3,16 @@
 import { createContext, useContext, type ReactNode } from 'react'
 import type { NameScheme } from '@/core/instrument/names'
 import type { HarpTop } from '@/core/instrument/presets'
+import type { Units } from './format/measure'
 
 export interface HouseView {
   readonly name: string
+  /** Of lengths, as they are typed. */
   readonly unit: 'mm' | 'in'
+  /** Of gauges, as they are typed. */
+  readonly gaugeUnit: 'mm' | 'in' | 'thou'
+  /** Of both, as they are shown. */
+  readonly units: Units
   readonly timeZone: string
   /** Which name of a string leads. */
   readonly octaveNames: NameScheme
@@ -21,6 +27,8 @@ export interface HouseView {
 const HouseContext = createContext<HouseView>({
   name: '',
   unit: 'mm',
+  gaugeUnit: 'mm',
+  units: 'mm',
   timeZone: 'UTC',
   octaveNames: 'E-to-F octaves',
   gutTop: 'as charted',

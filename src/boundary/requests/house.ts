@@ -32,6 +32,9 @@ export class BeginRequest {
 }
 
 export class HouseRequest extends BeginRequest {
+  @IsBoolean({ message: 'Say whether gauges are in thousandths.' })
+  gaugesInThou!: boolean
+
   @Max(20, { message: 'More than 20 of each string is a shop.' })
   @Min(0, { message: 'There can’t be fewer than none.' })
   @IsInt({ message: 'Spares: expected a whole number.' })

@@ -6,6 +6,7 @@ import { harpOctave, scientificOctaveOf } from '../pitch/harp-octave'
 import { note, noteWord, parseNote, type Note } from '../pitch/note'
 import { outerGauge, type Construction } from '../strings/construction'
 import type { FileUnit } from '../units/file-unit'
+import type { LengthUnit } from '../units/length'
 import type { Bounded } from '../strings/bounds'
 import { lengthCell, readLengthCell } from '../strings/length-cells'
 import type { StringColour } from '../instrument/instrument'
@@ -67,14 +68,18 @@ const BOUNDED: Record<LengthColumn, Bounded> = {
 
 /**
  * The cells of a line. In mm every length is written to the nanometre that it is kept to, so that it reads back the
- * same; in inches to a hundred-thousandth. Gauges have two decimals at least.
+ * same; in inches to a hundred-thousandth. Gauges have two decimals at least, but in thousandths of an inch none.
+ *
+ * @param gaugeUnit - of gauges, where it is another
  */
-export function cellsOf(line: ChartLine, unit: 'mm' | 'in'): Cells {
+export function cellsOf(line: ChartLine, unit: 'mm' | 'in', gaugeUnit: LengthUnit = unit): Cells {
   const length = (metres: number | null) => (metres === null ? '' : lengthCell(metres, unit))
   const gauge = (metres: number) =>
-    length(metres)
-      .replace(/^(\d+)$/, '$1.')
-      .replace(/\.\d?$/, (end) => end.padEnd(3, '0'))
+    gaugeUnit === 'thou'
+      ? lengthCell(metres, 'thou')
+      : lengthCell(metres, gaugeUnit)
+          .replace(/^(\d+)$/, '$1.')
+          .replace(/\.\d?$/, (end) => end.padEnd(3, '0'))
   const c = line.construction
   return {
     number: String(line.number),

@@ -50,7 +50,7 @@ const SUITS: readonly {
     fastening: 'two-loop, crossed',
     when: ({ material, gauge, bore }) =>
       material === 'gut' && gauge >= THICK_GUT && !needsAnchor('two-loop, crossed', gauge, bore)
-        ? say`Gut of ${measure('gauge', gauge)} is thick: both loops crossed make it wider than its eyelet of ${measure('gauge', bore)}, and it needs no anchor.`
+        ? say`Gut of ${measure('gauge', gauge)} is thick: both loops crossed make it wider than its eyelet of ${measure('width', bore)}, and it needs no anchor.`
         : null,
   },
   {

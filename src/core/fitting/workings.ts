@@ -163,7 +163,7 @@ export function holdWorking(figures: StringFigures, friction: number): Working {
 function pinInputs({ position, gauge }: StringFigures): WorkingInput[] {
   const { pin } = position.head
   return [
-    input('D', 'pin diameter', measure('gauge', pin.diameter), 'pin record'),
+    input('D', 'pin diameter', measure('width', pin.diameter), 'pin record'),
     input('d', 'gauge', measure('gauge', gauge), 'coil'),
     ...(pin.gearRatio === 1
       ? []

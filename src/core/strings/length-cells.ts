@@ -2,17 +2,19 @@
  * A length in a cell of a table: written without loss, read within what it can be.
  */
 import type { FileUnit } from '../units/file-unit'
-import { lengthFigure, parseLength } from '../units/length'
+import { lengthFigure, parseLength, type LengthUnit } from '../units/length'
 import { BOUNDS, canBe, type Bounded } from './bounds'
+
+const DIGITS = { mm: 6, in: 5, thou: 2 } as const
 
 /**
  * The text of a length. In mm to the nanometre that it is kept to, so that it reads back the same; in inches to a
- * hundred-thousandth.
+ * hundred-thousandth, in thousandths to a hundredth of one.
  *
  * @param metres - the length
  */
-export function lengthCell(metres: number, unit: 'mm' | 'in'): string {
-  return lengthFigure(metres, { unit, digits: unit === 'mm' ? 6 : 5 })
+export function lengthCell(metres: number, unit: LengthUnit): string {
+  return lengthFigure(metres, { unit, digits: DIGITS[unit] })
     .replace(/(\.\d*?)0+$/, '$1')
     .replace(/\.$/, '')
 }

@@ -96,6 +96,11 @@ export function formatLength(metres: number, style: LengthStyle): string {
   return `${lengthFigure(metres, style)} ${style.unit}`
 }
 
+/** A gauge with its unit, to the digits that strings are sold by. */
+export function gaugeText(metres: number, unit: LengthUnit): string {
+  return formatLength(metres, { unit, digits: { mm: 2, in: 3, thou: 0 }[unit] })
+}
+
 function withoutMinusZero(figure: string): string {
   return /^-0(\.0*)?$/.test(figure) ? figure.slice(1) : figure
 }

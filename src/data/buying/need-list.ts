@@ -63,7 +63,7 @@ export function openNeeds(store: Store): readonly Need[] {
 }
 
 function readNeeds(store: Store): readonly Need[] {
-  const { unit } = houseSettings(store)
+  const settings = houseSettings(store)
   const ordered = onTheWay(store)
   return store.rows
     .select()
@@ -92,7 +92,7 @@ function readNeeds(store: Store): readonly Need[] {
         orderId: coming.orderId,
         string: stringOf(stored, stored.position),
         instrument: stored.instrument.name,
-        lines: orderDetailsFor(stored.instrument, stored.position, stored.habits, unit),
+        lines: orderDetailsFor(stored.instrument, stored.position, stored.habits, settings),
       }
     })
 }

@@ -7,7 +7,8 @@ import { gaugeOf, soldByClass, type Instrument, type StringPosition } from '@/co
 import { countedFromWord, leadingNames, spokenLine, stringNames } from '@/core/instrument/names'
 import { endToOrder } from '@/core/knots/fastenings'
 import { materialWord } from '@/core/strings/construction'
-import { formatLength } from '@/core/units/length'
+import { formatLength, gaugeText } from '@/core/units/length'
+import type { House } from '../house/house'
 
 export type OrderDetail = readonly [what: string, text: string]
 
@@ -16,13 +17,13 @@ export function orderDetailsFor(
   instrument: Instrument,
   position: StringPosition,
   habits: Habits,
-  unit: 'mm' | 'in',
+  { unit, gaugesInThou }: Pick<House, 'unit' | 'gaugesInThou'>,
 ): readonly OrderDetail[] {
   const names = stringNames(instrument, position)
   const { construction } = position
   const tensionClass = soldByClass(instrument)
   const harp = position.called.by === 'harp octave' || habits.octaveNames === 'E-to-F octaves'
-  const gauge = (metres: number) => formatLength(metres, { unit, digits: unit === 'mm' ? 2 : 3 })
+  const gauge = (metres: number) => gaugeText(metres, gaugesInThou ? 'thou' : unit)
   const cut = Math.ceil(fittingFigures(instrument, position, habits).cut.total * 100) / 100
   return [
     ['Say it', spokenLine(instrument, position, habits.octaveNames)],

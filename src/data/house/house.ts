@@ -9,6 +9,8 @@ import { house } from '../store/schema'
 export interface House {
   readonly name: string
   readonly unit: 'mm' | 'in'
+  /** Whether gauges are in thousandths of an inch, whatever lengths are in. */
+  readonly gaugesInThou: boolean
   readonly timeZone: string
   readonly habits: Habits
   /** A settling string is brought back when it has fallen so far, cents. */
@@ -32,6 +34,7 @@ export interface House {
 const STARTING: House = {
   name: '',
   unit: 'mm',
+  gaugesInThou: false,
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   habits: DEFAULT_HABITS,
   retuneAtCents: 15,
@@ -55,6 +58,7 @@ function readHouse(store: Store): House {
   return {
     name: row.name,
     unit: row.unit,
+    gaugesInThou: row.gaugesInThou,
     timeZone: row.timeZone,
     habits: { ...DEFAULT_HABITS, ...habitChange(row.habits) },
     retuneAtCents: row.retuneAtCents,

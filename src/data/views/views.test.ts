@@ -88,7 +88,12 @@ test('spares name the coil to cut, the best one first, and never one that is too
 test('an order says every name, what it is made of, and for which instrument', () => {
   const { instrument } = lovage()
   const lines = (number: number, unit: 'mm' | 'in') =>
-    Object.fromEntries(orderDetailsFor(instrument, positionAt(instrument, number), DEFAULT_HABITS, unit))
+    Object.fromEntries(
+      orderDetailsFor(instrument, positionAt(instrument, number), DEFAULT_HABITS, {
+        unit,
+        gaugesInThou: false,
+      }),
+    )
   expect(lines(22, 'mm')).toEqual({
     'Say it': 'a pedal harp, 3rd-octave G, gut, concert tension',
     Note: '3rd-octave G, octaves counted E to F from the treble; G4 in scientific pitch',

@@ -21,7 +21,7 @@ interface BoardStepProps {
 
 /** A cut through the soundboard where the string goes through it, to scale: hole, string, knot, and what the knot rests on. */
 export function BoardStep({ figures, habits, stage }: BoardStepProps) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const [string] = figures.strings
   if (!string) return null
   const { tail } = string.position
@@ -33,7 +33,7 @@ export function BoardStep({ figures, habits, stage }: BoardStepProps) {
   const restWidth = rest === null ? 0 : Math.max(bore * 2.2, 6)
   const scale = Math.min(18, 96 / Math.max(knot, restWidth))
   const px = (mm: number) => mm * scale
-  const text = (metres: number) => measureText(measure('gauge', metres), unit)
+  const text = (metres: number) => measureText(measure('gauge', metres), units)
   const whole = px(tail.boardThickness * 1000)
   const board = Math.min(MOST_BOARD, whole)
   const under = BOARD_TOP + board
@@ -110,7 +110,7 @@ export function BoardStep({ figures, habits, stage }: BoardStepProps) {
         <Dimension
           from={[28, BOARD_TOP]}
           to={[28, under]}
-          text={measureText(measure('length', tail.boardThickness), unit)}
+          text={measureText(measure('length', tail.boardThickness), units)}
         />
       )}
       {tail.eyeletBore !== null && (

@@ -10,7 +10,7 @@ import { Dimension, Sheet, WIDTH } from './sheet'
 
 /** The string's gauge between its neighbours', to scale: it lies not outside those of the same material. */
 export function GaugeStep({ context: { instrument, position, figures } }: { context: FittingContext }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const own = figures.strings[0]?.gauge ?? gaugeOf(position)
   const material = surfaceMaterial(position.construction).name
   const beside = [position.number + 1, position.number - 1]
@@ -50,11 +50,11 @@ export function GaugeStep({ context: { instrument, position, figures } }: { cont
               <Dimension
                 from={[x - r, 62]}
                 to={[x + r, 62]}
-                text={measureText(measure('gauge', c.gauge), unit)}
+                text={measureText(measure('gauge', c.gauge), units)}
               />
             ) : (
               <text x={x} y={66} textAnchor="middle" fill="var(--soft)">
-                {measureText(measure('gauge', c.gauge), unit)}
+                {measureText(measure('gauge', c.gauge), units)}
               </text>
             )}
             <text

@@ -28,8 +28,8 @@ export function LowerEndStep({ context, kind }: LowerEndStepProps) {
 
 /** A loop on its hitch pin from above and from the side. */
 function Loop({ context: { position } }: { context: FittingContext }) {
-  const { unit } = useHouse()
-  const pin = measureText(measure('gauge', position.tail.postDiameter ?? 0), unit)
+  const { units } = useHouse()
+  const pin = measureText(measure('gauge', position.tail.postDiameter ?? 0), units)
   return (
     <Sheet
       title="The loop over its hitch pin, from above and from the side"
@@ -58,7 +58,7 @@ function Loop({ context: { position } }: { context: FittingContext }) {
 
 /** The wire's middle round both posts. */
 function Posts({ context: { figures } }: { context: FittingContext }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const [first, second] = figures.strings
   if (!first || !second) return null
   const gap = Math.abs(first.position.at.tail.x - second.position.at.tail.x)
@@ -83,9 +83,9 @@ function Posts({ context: { figures } }: { context: FittingContext }) {
       ))}
       <path d={`M${WIDTH / 2},${144 + r}v16`} stroke="var(--ochre)" strokeWidth={3} />
       <Label at={[WIDTH / 2 + 8, 204]} to={[WIDTH / 2, 156 + r]}>
-        middle, {measureText(measure('length', figures.cut.total / 2), unit)}
+        middle, {measureText(measure('length', figures.cut.total / 2), units)}
       </Label>
-      <Dimension from={[left, 112]} to={[right, 112]} text={measureText(measure('length', gap), unit)} />
+      <Dimension from={[left, 112]} to={[right, 112]} text={measureText(measure('length', gap), units)} />
       <text x={left - r - 8} y={34} textAnchor="end" fill="var(--soft)">
         to pin {a.position.called.number}
       </text>
@@ -138,7 +138,7 @@ function Cord() {
 
 /** The foot with the strings wound over each other on it, the one in hand picked out. */
 function Foot({ context: { position, above, instrument, habits } }: { context: FittingContext }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const over = (a: number, b: number) => instrument.coverings.some((c) => c.over === a && c.under === b)
   const below: number[] = []
   for (let next: number | undefined = position.number; next !== undefined;) {
@@ -203,7 +203,7 @@ function Foot({ context: { position, above, instrument, habits } }: { context: F
       <text x={64} y={92} fill="var(--ink)">
         below pitch
       </text>
-      <Dimension from={[136, 30]} to={[184, 30]} text={measureText(measure('length', post / 1000), unit)} />
+      <Dimension from={[136, 30]} to={[184, 30]} text={measureText(measure('length', post / 1000), units)} />
       <text x={160} y={212} textAnchor="middle" fill="var(--ink)">
         first turns close to the board
       </text>

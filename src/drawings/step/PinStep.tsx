@@ -29,7 +29,7 @@ const RADIUS = 44
 const ARROW = 64
 
 function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const { pin } = figures.position.head
   const [x, y] = CENTRE
   // From the key's end a harp's string lies on the far side of the neck.
@@ -45,7 +45,7 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
   const [ax, ay] = spot(130, ARROW)
   const { name, seenFrom } = turnerOf(pin)
   const tool = name.replace('the ', '')
-  const turnsText = `${measureText(measure('turns', turns ?? figures.wraps * pin.gearRatio), unit)} of ${name}`
+  const turnsText = `${measureText(measure('turns', turns ?? figures.wraps * pin.gearRatio), units)} of ${name}`
   return (
     <Sheet
       title={`The pin, ${seenFrom}: it tightens ${pin.tightens}`}
@@ -133,7 +133,7 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
 
 /** A threaded pin beside one in playing state: how much further out it stands before winding. */
 function Threaded({ figures, higher }: { figures: StringFigures; higher: number }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const { pin } = figures.position.head
   const hole = holeHeight(pin) * 1000
   const end = hole + pin.holeToEnd * 1000
@@ -160,7 +160,7 @@ function Threaded({ figures, higher }: { figures: StringFigures; higher: number 
   const playing = wood - end * scale
   return (
     <Sheet
-      title={`The pin stands ${measureText(measure('gauge', higher), unit)} higher than its neighbours`}
+      title={`The pin stands ${measureText(measure('gauge', higher), units)} higher than its neighbours`}
       note={`to scale, ${scale.toFixed(0)} : 1`}
     >
       <rect x={14} y={wood} width={292} height={30} {...WOOD} />
@@ -168,7 +168,7 @@ function Threaded({ figures, higher }: { figures: StringFigures; higher: number 
       {shaft(196, higher * 1000)}
       <path d={`M96,${playing}H236`} stroke="var(--soft)" strokeDasharray="4 3" />
       <path d={`M196,${now}H236`} stroke="var(--soft)" />
-      <Dimension from={[236, now]} to={[236, playing]} text={measureText(measure('gauge', higher), unit)} />
+      <Dimension from={[236, now]} to={[236, playing]} text={measureText(measure('gauge', higher), units)} />
       <text x={96} y={playing - 10} textAnchor="middle" fill="var(--soft)">
         a neighbour, playing
       </text>

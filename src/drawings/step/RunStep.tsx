@@ -29,7 +29,7 @@ export function RunStep({
   context: FittingContext
   mode: 'feel' | 'pulls'
 }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const helpedBy = habits.stretching
   const { hold } = tailFacts(position.tail.fastening)
   const span = BOTTOM - TOP
@@ -121,7 +121,7 @@ export function RunStep({
       <Dimension
         from={[X - 26, bridge]}
         to={[X - 26, board]}
-        text={measureText(measure('length', position.speakingLength), unit)}
+        text={measureText(measure('length', position.speakingLength), units)}
         beside={-6}
       />
     </Sheet>

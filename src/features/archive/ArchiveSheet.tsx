@@ -17,12 +17,14 @@ export function ArchiveSheet() {
           columns, the history, and a page that says how to read them.
         </p>
         <p className="mt-1 text-soft">Keep one on another machine: it is your workshop’s memory.</p>
-        <a className="button button-main mt-4" href={files.archive} download>
-          <Download size={16} aria-hidden /> Archive
-        </a>{' '}
-        <a className="button mt-4" href={files.archiveWithoutPictures} download>
-          Without pictures
-        </a>
+        <p className="mt-4 flex flex-wrap gap-2">
+          <a className="button button-main" href={files.archive} download>
+            <Download size={16} aria-hidden /> Archive
+          </a>
+          <a className="button" href={files.archiveWithoutPictures} download>
+            Without pictures
+          </a>
+        </p>
       </section>
       <section className="sheet p-5" aria-labelledby="in">
         <h2 id="in" className="text-2xl font-semibold">

@@ -45,7 +45,7 @@ interface BelongsSheetProps {
 
 /** A new string held against the chart, the old one and its neighbours. */
 export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
-  const { unit } = useHouse()
+  const { gaugeUnit, units } = useHouse()
   const leadingNames = useLeadingNames()
   const router = useRouter()
   useLayAtHand(
@@ -63,8 +63,8 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
   )
   const [tensionClass, setTensionClass] = useState<string>(NOT_SAID)
   const [madeFor, setMadeFor] = useState<string>(NOT_SAID)
-  const fresh = readGauge(gauge, unit)
-  const old = readGauge(oldGauge, unit)
+  const fresh = readGauge(gauge, gaugeUnit)
+  const old = readGauge(oldGauge, gaugeUnit)
   const judged = judge()
   const { name, beside } = leadingNames(position)
 
@@ -111,12 +111,12 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
         <h1 className="text-2xl font-semibold">Does this new string belong here?</h1>
         <p className="text-soft">
           {name}, {beside}: the chart has {materialWord(charted)},{' '}
-          {measureText(measure('gauge', gaugeOf(position)), unit)}.
+          {measureText(measure('gauge', gaugeOf(position)), units)}.
         </p>
         <div className="mt-4 grid gap-3">
           <Entry
             label="Gauge of the new string"
-            hint={`Measured, in ${unit} unless you write the unit.`}
+            hint={`Measured, in ${gaugeUnit} unless you write the unit.`}
             inputMode="decimal"
             value={gauge}
             onChange={(event) => setGauge(event.target.value)}
@@ -161,7 +161,7 @@ export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
           </p>
         )}
         <div className="mt-4 border-t border-ink pt-3">
-          <GaugeRule marks={marks} unit={unit} />
+          <GaugeRule marks={marks} units={units} />
         </div>
       </section>
     </div>
@@ -219,7 +219,7 @@ function Judgement({ result }: { readonly result: Belongs }) {
 }
 
 /** A gauge in metres, a sentence on what is wrong, or null while nothing is typed. */
-function readGauge(text: string, unit: 'mm' | 'in'): number | string | null {
+function readGauge(text: string, unit: 'mm' | 'in' | 'thou'): number | string | null {
   if (text.trim() === '') return null
   try {
     const gauge = parseLength(text, unit)

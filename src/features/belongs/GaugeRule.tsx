@@ -1,5 +1,5 @@
 import { measure } from '@/core/measure'
-import { measureText } from '@/ui/format/measure'
+import { measureText, type Units } from '@/ui/format/measure'
 import { spread } from '@/drawings/spread'
 
 export interface GaugeMark {
@@ -19,13 +19,7 @@ const STROKES = {
 } as const
 
 /** The gauges side by side on one magnified rule: the new string among its chart, its neighbours and the old one. */
-export function GaugeRule({
-  marks,
-  unit,
-}: {
-  readonly marks: readonly GaugeMark[]
-  readonly unit: 'mm' | 'in'
-}) {
+export function GaugeRule({ marks, units }: { readonly marks: readonly GaugeMark[]; readonly units: Units }) {
   const sorted = [...marks].sort((a, b) => a.gauge - b.gauge)
   const [least, most] = [sorted[0]?.gauge ?? 0, sorted.at(-1)?.gauge ?? 1]
   const room = Math.max(2e-5, (most - least) * 0.12)
@@ -40,7 +34,7 @@ export function GaugeRule({
       viewBox={`0 36 ${WIDTH} 96`}
       className="w-full"
       role="img"
-      aria-label={`Gauges in order: ${sorted.map(({ label, gauge }) => `${label} ${measureText(measure('gauge', gauge), unit)}`).join(', ')}`}
+      aria-label={`Gauges in order: ${sorted.map(({ label, gauge }) => `${label} ${measureText(measure('gauge', gauge), units)}`).join(', ')}`}
     >
       <line x1={8} x2={WIDTH - 8} y1={72} y2={72} stroke="var(--ink)" strokeWidth={1} />
       {sorted.map(({ label, gauge, kind }, i) => {
@@ -67,7 +61,7 @@ export function GaugeRule({
               fontWeight={isNew ? 700 : 550}
               fill="var(--ink)"
             >
-              {measureText(measure('gauge', gauge), unit)}
+              {measureText(measure('gauge', gauge), units)}
             </text>
             <text x={text} y={123} textAnchor="middle" fontSize={11.5} fill="var(--soft)">
               {label}

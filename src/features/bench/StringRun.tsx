@@ -43,7 +43,7 @@ export function StringRun({
   onSlack,
   onTail,
 }: StringRunProps) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const length = WIDTH - LEFT - RIGHT
   const perMetre = length / free
   const pin = LEFT + length
@@ -66,7 +66,7 @@ export function StringRun({
   const share = Math.min(1, tension / atPitch)
   const end = pin + Math.min(RIGHT - 30, Math.max(14, tail * perMetre))
   const knob = Math.min(HEIGHT - 22, LINE + pull(slack))
-  const text = (metres: number) => measureText(measure('length', metres), unit)
+  const text = (metres: number) => measureText(measure('length', metres), units)
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

@@ -42,7 +42,7 @@ interface WindingBenchProps {
 /** A string on the bench: leave slack, turn the key, and see wraps, pitch, pull and breaking, before anyone turns a pin. */
 export function WindingBench({ instrument, position, habits }: WindingBenchProps) {
   const leadingNames = useLeadingNames()
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const router = useRouter()
   useLayAtHand(
     instrument,
@@ -85,7 +85,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
         toward: habits.slackToward,
       }),
     )
-  const text = (metres: number) => measureText(measure('length', metres), unit)
+  const text = (metres: number) => measureText(measure('length', metres), units)
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
@@ -130,7 +130,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
             most={way.breaking * PAST}
             step={way.breaking / 600}
             onChange={setTurned}
-            told={`${measureText(measure('angle', key), unit)}, ${(key / 360).toFixed(2)} turns of the key`}
+            told={`${measureText(measure('angle', key), units)}, ${(key / 360).toFixed(2)} turns of the key`}
           />
           <div className="flex flex-wrap gap-2">
             <button type="button" className="button" onClick={() => setTurned(way.snug)}>
@@ -180,7 +180,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
             most={PIN.most}
             step={0.0001}
             onChange={setPinDiameter}
-            told={`${measureText(measure('gauge', pinDiameter), unit)} where the string winds`}
+            told={`${measureText(measure('gauge', pinDiameter), units)} where the string winds`}
           />
         </div>
       </section>
@@ -209,7 +209,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
             measure={measure('wraps', now.wraps)}
             note={
               now.bank.fits
-                ? `a bank of ${measureText(measure('gauge', now.bank.width), unit)}`
+                ? `a bank of ${measureText(measure('gauge', now.bank.width), units)}`
                 : 'the bank does not fit'
             }
           />
@@ -231,11 +231,11 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
         </div>
         <p className="mt-3 border-l-2 border-line pl-3 text-sm">
           {key < way.pitch - 0.05 &&
-            `From here ${measureText(measure('angle', way.pitch - key), unit)} of the key to pitch. `}
+            `From here ${measureText(measure('angle', way.pitch - key), units)} of the key to pitch. `}
           {key < way.breaking
-            ? `From here ${measureText(measure('angle', way.breaking - key), unit)} to breaking.`
+            ? `From here ${measureText(measure('angle', way.breaking - key), units)} to breaking.`
             : 'Past breaking.'}{' '}
-          A semitone at pitch is {measureText(measure('angle', charted.key.perSemitone), unit)}.
+          A semitone at pitch is {measureText(measure('angle', charted.key.perSemitone), units)}.
         </p>
         {charted.slack.stretchAloneIsMore && (
           <p className="mt-2 text-sm text-ochre">

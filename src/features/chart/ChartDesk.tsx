@@ -30,10 +30,10 @@ const RESTS = 250
 
 /** The string chart: a table to type in, its curves, what is odd about it, and the ways in and out. */
 export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
-  const draft = useChartDraft(instrument, unit)
+  const draft = useChartDraft(instrument, unit, gaugeUnit)
   const [panel, setPanel] = useState<'none' | 'import' | 'rebuild' | 'strings'>('none')
   const [problem, setProblem] = useState<string | null>(null)
   const lines = useMemo(() => draft.rows.map((row) => row.line), [draft.rows])
@@ -135,6 +135,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
               rows={draft.rows}
               referenceA={instrument.referenceA}
               unit={unit}
+              gaugeUnit={gaugeUnit}
               marked={marked}
               called={called}
               onSet={draft.set}

@@ -5,6 +5,7 @@ import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import { isWhole } from '@/core/chart/chart-line'
 import { frequency } from '@/core/pitch/note'
 import { MARGIN_BOUNDS, tension, utilisation } from '@/core/strings/tension'
+import type { GaugeUnit } from '@/ui/format/gauge-typed'
 import { isMarkedAt, useSheet, type SheetEdit } from '@/ui/sheet/use-sheet'
 import type { CellEdit, DraftRow } from './use-chart-draft'
 
@@ -48,6 +49,7 @@ interface ChartTableProps {
   readonly rows: readonly DraftRow[]
   readonly referenceA: number
   readonly unit: 'mm' | 'in'
+  readonly gaugeUnit: GaugeUnit
   /** Numbers that a finding is about. */
   readonly marked: ReadonlySet<number>
   /** What its players call each string, by number from the top, where they count otherwise. */
@@ -56,7 +58,7 @@ interface ChartTableProps {
 }
 
 /** The chart as a sheet: type into it, paste into it, move by arrows, Enter and Tab. */
-export function ChartTable({ rows, referenceA, unit, marked, called, onSet }: ChartTableProps) {
+export function ChartTable({ rows, referenceA, unit, gaugeUnit, marked, called, onSet }: ChartTableProps) {
   // Strings are numbered from 1 without a gap.
   const set = useCallback(
     (edits: readonly SheetEdit<TypedColumn>[]) =>
@@ -103,8 +105,9 @@ export function ChartTable({ rows, referenceA, unit, marked, called, onSet }: Ch
         </tbody>
       </table>
       <p className="mt-2 text-xs text-soft">
-        Lengths in {unit} unless you write the unit. Arrows, Enter and Tab move; Shift and an arrow mark cells
-        that you type into together; a block copied from a spreadsheet can be pasted at any cell.
+        {gaugeUnit === unit ? `Lengths in ${unit}` : `Lengths in ${unit}, gauges in ${gaugeUnit}`} unless you
+        write the unit. Arrows, Enter and Tab move; Shift and an arrow mark cells that you type into together;
+        a block copied from a spreadsheet can be pasted at any cell.
         {called &&
           ' The chart counts from the top; under each number stands what its players call the string.'}
       </p>

@@ -12,6 +12,7 @@ import {
 } from '@/core/chart/cells'
 import { chartLine, type ChartLine } from '@/core/chart/chart-line'
 import type { Instrument } from '@/core/instrument/instrument'
+import type { GaugeUnit } from '@/ui/format/gauge-typed'
 import { useKept } from '@/ui/kept/use-kept'
 import { typedOver } from '@/ui/sheet/typed-over'
 
@@ -46,15 +47,26 @@ type Edits = Readonly<Record<number, Partial<Cells>>>
 const UNTOUCHED: Edits = {}
 
 /** The chart as it is being typed: nothing is written until it is kept, and nothing typed is lost by leaving the page. */
-export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in'): ChartDraft {
+export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in', gaugeUnit: GaugeUnit): ChartDraft {
   const [edits, setEdits] = useKept(`chart of ${instrument.slug}`, UNTOUCHED)
   const base = useMemo(
-    () => instrument.positions.map((p) => ({ line: chartLine(p), cells: cellsOf(chartLine(p), unit) })),
-    [instrument, unit],
+    () =>
+      instrument.positions.map((p) => ({
+        line: chartLine(p),
+        cells: cellsOf(chartLine(p), unit, gaugeUnit),
+      })),
+    [instrument, unit, gaugeUnit],
   )
   const units = useMemo<ColumnUnits>(
-    () => ({ gauge: unit, core: unit, bedding: unit, wrap: unit, speaking: unit, free: unit }),
-    [unit],
+    () => ({
+      gauge: gaugeUnit,
+      core: gaugeUnit,
+      bedding: gaugeUnit,
+      wrap: gaugeUnit,
+      speaking: unit,
+      free: unit,
+    }),
+    [unit, gaugeUnit],
   )
   const rows = useMemo(
     () => base.map((row) => rowOf(row, edits[row.line.number], units)),
@@ -76,9 +88,9 @@ export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in'): ChartD
     (lines: readonly ChartLine[]) =>
       setEdits((had) => ({
         ...had,
-        ...Object.fromEntries(lines.map((line) => [line.number, cellsOf(line, unit)])),
+        ...Object.fromEntries(lines.map((line) => [line.number, cellsOf(line, unit, gaugeUnit)])),
       })),
-    [setEdits, unit],
+    [setEdits, unit, gaugeUnit],
   )
   const putBack = useCallback(() => setEdits(UNTOUCHED), [setEdits])
   return { rows, changed, set, take, putBack }

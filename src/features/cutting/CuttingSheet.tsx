@@ -24,7 +24,7 @@ const STAND_IN_WORDS = {
 
 /** Which coil to cut for which open job, all of them together. */
 export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const { act, refused, refuse } = useAct()
   const [plan, setPlan] = useState<CutPlan | null>(null)
   const [isPlanning, setIsPlanning] = useState(false)
@@ -53,7 +53,7 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
     plan.cuts.every(({ jobId, coilId }) => bench.jobs.find(({ id }) => id === jobId)?.coilId === coilId)
   const stringOf = (id: number) => bench.jobs.find((job) => job.id === id)?.string ?? ''
   const used = plan ? bench.coils.filter(({ id }) => plan.cuts.some(({ coilId }) => coilId === id)) : []
-  const text = (metres: number) => measureText(measure('length', metres), unit)
+  const text = (metres: number) => measureText(measure('length', metres), units)
 
   return (
     <section className="sheet p-4 md:p-5" aria-label="Cutting plan">

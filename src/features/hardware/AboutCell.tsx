@@ -87,7 +87,7 @@ function WhatMoves({
 }) {
   const { unit } = useHouse()
   const ratio = HARDWARE[column].is === 'ratio'
-  const step = ratio ? '1 more' : `${measureText(measure(by < 1e-3 ? 'gauge' : 'length', by), unit)} more`
+  const step = ratio ? '1 more' : `${measureText(measure(by < 1e-3 ? 'width' : 'length', by), unit)} more`
   return (
     <div className="mt-3 text-sm">
       <p className="font-semibold">{step} moves</p>
@@ -115,7 +115,7 @@ function gained(of: Moved, value: number): Measure {
     case 'cut':
     case 'slack':
     case 'higher':
-      return measure('gauge', value)
+      return measure('width', value)
     case 'wraps':
       return measure('wraps', value)
     case 'key':

@@ -20,9 +20,9 @@ interface FittingHistoryProps {
 
 /** What was worked out of each fitting and what it came to, and what the house has learned from it. */
 export function FittingHistory({ past: { fittings, at }, kinds, learned }: FittingHistoryProps) {
-  const { unit, timeZone } = useHouse()
+  const { units, timeZone } = useHouse()
   const length = (metres: number | null) =>
-    metres === null ? '–' : measureText(measure('length', metres), unit)
+    metres === null ? '–' : measureText(measure('length', metres), units)
   const number = (value: number | null) => (value === null ? '–' : value.toFixed(2))
   const wraps = fittings.flatMap((f) =>
     f.wraps === null || f.predictedWraps === null ? [] : [f.wraps - f.predictedWraps],
@@ -55,7 +55,7 @@ export function FittingHistory({ past: { fittings, at }, kinds, learned }: Fitti
               <Strip
                 errors={cuts}
                 widest={0.03}
-                told={(value) => measureText(measure('length', Math.abs(value)), unit)}
+                told={(value) => measureText(measure('length', Math.abs(value)), units)}
               />
             </section>
           </div>

@@ -41,6 +41,7 @@ export function HouseForm({ house }: { house: House }) {
       referenceA: house.referenceA,
       people: [...house.people],
       unit: house.unit,
+      gaugesInThou: house.gaugesInThou,
       retuneAtCents: house.retuneAtCents,
       holdsWithinCents: house.holdsWithinCents,
       concertHours: house.concertHours,
@@ -94,6 +95,10 @@ export function HouseForm({ house }: { house: House }) {
       <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
         <legend className="pr-3 font-plate text-lg font-semibold">Measures</legend>
         <Choice label="Unit" options={['mm', 'in']} problem={errors.unit?.message} {...register('unit')} />
+        <label className="flex min-h-10 items-center gap-2 sm:col-span-2">
+          <input type="checkbox" className="size-4 accent-verdigris" {...register('gaugesInThou')} />
+          Gauges in thousandths of an inch, whatever lengths are in.
+        </label>
         <Entry
           label="Reference A, Hz"
           hint="What new instruments are tuned to; each can have its own."

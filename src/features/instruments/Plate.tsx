@@ -46,7 +46,7 @@ interface PlateProps {
 export function Plate({ instrument, position, view, now, spare, folded, children }: PlateProps) {
   const names = stringNames(instrument, position)
   const figures = restFigures(instrument, position)
-  const { timeZone, unit, octaveNames } = useHouse()
+  const { timeZone, units, octaveNames } = useHouse()
   const leading = leadingNames(position, octaveNames)
   const notice = shortestFNotice(instrument)
   const swatch =
@@ -90,7 +90,7 @@ export function Plate({ instrument, position, view, now, spare, folded, children
           <Figure
             label="Speaking length"
             measure={measure('length', position.speakingLength)}
-            note={`free length ${measureText(measure('length', position.freeLength), unit)}`}
+            note={`free length ${measureText(measure('length', position.freeLength), units)}`}
           />
           <Figure label="Frequency at rest" measure={measure('frequency', figures.pitch)} />
           <Figure

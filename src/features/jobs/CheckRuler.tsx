@@ -44,13 +44,13 @@ export function LaidOff({
 }: {
   lengths: readonly { readonly word: string; readonly metres: number }[]
 }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const shown = lengths.filter(({ metres }) => metres > 0)
   return (
     <div className="mt-1 grid gap-1">
       {shown.map(({ word, metres }) => {
         const mm = metres * 1000
-        const told = measureText(measure(mm < 20 ? 'gauge' : 'length', metres), unit)
+        const told = measureText(measure(mm < 20 ? 'width' : 'length', metres), units)
         if (mm > WIDEST)
           return (
             <p key={word}>

@@ -193,8 +193,8 @@ function OfferRow({
   chosen,
   onChoose,
 }: OfferRowProps) {
-  const { unit } = useHouse()
-  const text = (length: number) => measureText(measure('length', length), unit)
+  const { units } = useHouse()
+  const text = (length: number) => measureText(measure('length', length), units)
   const planned = coil.lengthLeft - leaves
   return (
     <li className="grid items-center gap-x-5 gap-y-2 py-3 md:grid-cols-[13rem_minmax(0,1fr)_9rem_auto]">
@@ -202,7 +202,7 @@ function OfferRow({
         <h3 className="text-lg font-semibold">{coil.label}</h3>
         <p className="text-sm text-soft">
           {coil.place} · {materialWord(coil.construction)}{' '}
-          {measureText(measure('gauge', outerGauge(coil.construction)), unit)}, {coil.colour}
+          {measureText(measure('gauge', outerGauge(coil.construction)), units)}, {coil.colour}
         </p>
         <p className="text-sm text-soft">{otherMake(coil, askedMake) ?? `${coil.maker} ${coil.line}`}</p>
       </div>

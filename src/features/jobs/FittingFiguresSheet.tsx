@@ -35,14 +35,14 @@ interface FittingFiguresSheetProps {
 
 /** Every figure of the fitting on one sheet: what to cut, the slack, the wraps on the pin, the way of the key. */
 export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun }: FittingFiguresSheetProps) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const { act, refused } = useAct()
   usePageTurner()
   const string = figures.strings[0]
   if (!string) return null
   const { slack, key, bank } = string
-  const text = (quantity: 'length' | 'gauge' | 'wraps' | 'pins' | 'angle', value: number) =>
-    measureText(measure(quantity, value), unit)
+  const text = (quantity: 'length' | 'width' | 'wraps' | 'pins' | 'angle', value: number) =>
+    measureText(measure(quantity, value), units)
   const each = figures.strings.length > 1 ? ' at each pin' : ''
 
   const changeWraps = (by: number) =>
@@ -106,8 +106,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             <p
               className={`mt-2 text-sm ${slack.rule.within ? '' : 'border-l-4 border-ochre bg-ochre-wash px-3 py-2'}`}
             >
-              By the house’s rule, {phraseWords(ruleWords(slack.rule, habits.slackInterval), unit)}, you would
-              leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
+              By the house’s rule, {phraseWords(ruleWords(slack.rule, habits.slackInterval), units)}, you
+              would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
               {slack.rule.within
                 ? '.'
                 : `: outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${text('pins', slack.reach.pins)} instead.`}
@@ -151,7 +151,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             <PinDrawing figures={string} className="mx-auto mt-2 h-72 w-full" />
             <p className="mt-2 text-sm">
               {bank.fits ? (
-                `The bank is ${text('gauge', bank.width)} wide and fits.`
+                `The bank is ${text('width', bank.width)} wide and fits.`
               ) : (
                 <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>
               )}
@@ -166,7 +166,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             {string.standHigher !== null && string.standsAt !== null && (
               <p className="mt-1 text-sm font-semibold">
                 Before winding, {figures.strings.length > 1 ? 'each pin' : 'the pin'} stands{' '}
-                {text('gauge', string.standHigher)} above its neighbours, {text('gauge', string.standsAt)}{' '}
+                {text('width', string.standHigher)} above its neighbours, {text('width', string.standsAt)}{' '}
                 above the wood: its thread sinks it by that.
               </p>
             )}

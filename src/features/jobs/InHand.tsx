@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import type { FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
+import { withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { useAct } from '@/ui/shell/use-act'
@@ -19,7 +20,7 @@ interface InHandProps {
 
 /** A string that was never booked in: one press, and on to its figures. */
 export function InHand({ jobId, first, isStored }: InHandProps) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit } = useHouse()
   const router = useRouter()
   const { act, refused } = useAct()
   const problemAt = (field: string) => (refused?.field === field ? refused.sentence : undefined)
@@ -29,7 +30,11 @@ export function InHand({ jobId, first, isStored }: InHandProps) {
     const [gauge, length] = [textIn(form, 'gauge'), textIn(form, 'length')]
     const taken = await act(
       calls.takeInHand(jobId),
-      { unit, ...(gauge === '' ? {} : { gauge }), ...(length === '' ? {} : { length }) },
+      {
+        unit,
+        ...(gauge === '' ? {} : { gauge: withUnit(gauge, gaugeUnit) }),
+        ...(length === '' ? {} : { length }),
+      },
       'The string in the hand is taken for this job.',
     )
     if (taken) router.push(pages.jobSheet(jobId, 'figures'))
@@ -53,7 +58,12 @@ export function InHand({ jobId, first, isStored }: InHandProps) {
       <details className="mt-1" open={refused !== null || undefined}>
         <summary className="min-h-8 text-sm">Measured with a calliper, or its length known</summary>
         <div className="mt-2 grid max-w-md grid-cols-2 gap-3">
-          <Entry label={`Gauge, ${unit}`} name="gauge" inputMode="decimal" problem={problemAt('gauge')} />
+          <Entry
+            label={`Gauge, ${gaugeUnit}`}
+            name="gauge"
+            inputMode="decimal"
+            problem={problemAt('gauge')}
+          />
           <Entry
             label={`Length, ${unit}`}
             name="length"

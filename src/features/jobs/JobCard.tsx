@@ -28,11 +28,11 @@ type Row = readonly [what: string, value: string]
 
 /** One printed page with every figure of a fitting, lengths to lay the string against, and boxes to tick. */
 export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
-  const { unit, name: house } = useHouse()
+  const { units, name: house } = useHouse()
   const { instrument, position, figures, habits } = context
   const [string] = figures.strings
   if (!string) return null
-  const text = (quantity: Quantity, value: number) => measureText(measure(quantity, value), unit)
+  const text = (quantity: Quantity, value: number) => measureText(measure(quantity, value), units)
   const { name, beside } = leadingNames(position, habits.octaveNames)
   const { slack, key } = string
   const turner = turnerOf(position.head.pin)
@@ -46,7 +46,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
     ],
     [
       'On the pin',
-      `${text('wraps', string.wraps)}, ${text('gauge', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`,
+      `${text('wraps', string.wraps)}, ${text('width', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`,
     ],
   ]
   const onFoot: readonly Row[] =
@@ -78,7 +78,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
           [
             'Pin',
             setPin.figures
-              .map((figure) => `${figure.label.toLowerCase()} ${measureText(figure.measure, unit)}`)
+              .map((figure) => `${figure.label.toLowerCase()} ${measureText(figure.measure, units)}`)
               .join('; '),
           ] as const,
         ]
@@ -160,7 +160,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
               {i + 1}. {step.title}
               {step.figures[0] && (
                 <span className="text-soft">
-                  : {step.figures[0].label.toLowerCase()} {measureText(step.figures[0].measure, unit)}
+                  : {step.figures[0].label.toLowerCase()} {measureText(step.figures[0].measure, units)}
                 </span>
               )}
             </span>

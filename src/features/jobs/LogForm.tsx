@@ -9,6 +9,7 @@ import { pages } from '@/boundary/paths'
 import type { Asked } from '@/core/fitting/step'
 import { measure } from '@/core/measure'
 import { lengthFigure } from '@/core/units/length'
+import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
 import { useAnnounce } from '@/ui/shell/DoneBar'
@@ -33,7 +34,7 @@ interface LogFormProps {
 
 /** What was really cut and wound; logging it cuts the coil and starts the settling. */
 export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, coil, parks }: LogFormProps) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit, units } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
   const {
@@ -54,9 +55,7 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
           }
         : {}),
       ...(predictedWraps === null ? {} : { wraps: measured.wraps ?? Math.round(predictedWraps * 4) / 4 }),
-      ...(measured.gauge === undefined
-        ? {}
-        : { gauge: lengthFigure(measured.gauge, { unit, digits: unit === 'mm' ? 2 : 3 }) }),
+      ...(measured.gauge === undefined ? {} : { gauge: gaugeFigure(measured.gauge, gaugeUnit) }),
     },
   })
   usePageTurner()
@@ -103,10 +102,12 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
       )}
       <Entry
         label="Gauge of the new string, if you measured it"
-        hint={`On the packet: ${measureText(measure('gauge', gauge), unit)}.`}
+        hint={`On the packet: ${measureText(measure('gauge', gauge), units)}.`}
         problem={errors.gauge?.message}
         inputMode="decimal"
-        {...register('gauge', { setValueAs: (value: string) => (value?.trim() ? value : undefined) })}
+        {...register('gauge', {
+          setValueAs: (value: string) => (value?.trim() ? withUnit(value, gaugeUnit) : undefined),
+        })}
       />
       <button
         type="submit"

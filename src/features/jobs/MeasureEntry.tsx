@@ -5,6 +5,7 @@ import { useRef, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import type { Asked } from '@/core/fitting/step'
 import { lengthFigure } from '@/core/units/length'
+import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Labelled } from '@/ui/form/Labelled'
 import { send } from '@/ui/shell/send'
 import { useHouse } from '@/ui/units'
@@ -28,12 +29,12 @@ interface MeasureEntryProps {
 
 /** What is measured in a step: kept at once, and put into the log of the fitting. */
 export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit } = useHouse()
   const shown =
     value === undefined
       ? ''
       : what === 'gauge'
-        ? lengthFigure(value, { unit, digits: unit === 'mm' ? 2 : 3 })
+        ? gaugeFigure(value, gaugeUnit)
         : what === 'cut'
           ? lengthFigure(value, { unit, digits: unit === 'mm' ? 0 : 2 })
           : String(value)
@@ -43,12 +44,13 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
   const keep = async () => {
     // From the field itself: a calliper types and presses Enter in one go.
     const text = entry.current?.value ?? ''
-    const wrong = measuredProblem(what, text, unit)
+    const sent = what === 'gauge' ? withUnit(text, gaugeUnit) : text
+    const wrong = measuredProblem(what, sent, unit)
     setProblem(wrong)
     if (wrong !== null || text === shown) return
-    const answer = await send(calls.keepMeasure(jobId), { what, text, unit })
+    const answer = await send(calls.keepMeasure(jobId), { what, text: sent, unit })
     if (!answer.ok) return setProblem(answer.sentence)
-    setKept(readMeasured(what, text, unit) !== null)
+    setKept(readMeasured(what, sent, unit) !== null)
     onKept(answer.value.value)
   }
   const { label, hint } = ASKS[what]
@@ -62,7 +64,7 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
       className="w-44"
     >
       <Labelled
-        label={what === 'gauge' || what === 'cut' ? `${label}, ${unit}` : label}
+        label={what === 'gauge' ? `${label}, ${gaugeUnit}` : what === 'cut' ? `${label}, ${unit}` : label}
         hint={hint}
         problem={problem ?? undefined}
       >

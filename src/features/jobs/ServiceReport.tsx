@@ -47,8 +47,8 @@ interface ServiceReportProps {
 
 /** What an owner is told afterwards: what was done, with which parts, in what time, and what is to come. */
 export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }: ServiceReportProps) {
-  const { unit, timeZone, name: house } = useHouse()
-  const length = (metres: number) => measureText(measure('length', metres), unit)
+  const { units, timeZone, name: house } = useHouse()
+  const length = (metres: number) => measureText(measure('length', metres), units)
   const last = Math.max(...strings.map((s) => s.finishedAt))
   const anchors = strings.filter((s) => s.anchor).length
   const used = strings.reduce(

@@ -34,7 +34,7 @@ interface StepByStepProps {
 
 /** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
 export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
   const members = useMemo(
@@ -67,7 +67,7 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
     return s
       ? [
           s.title,
-          ...s.todo.map((phrase) => phraseWords(phrase, unit)),
+          ...s.todo.map((phrase) => phraseWords(phrase, units)),
           ...s.cautions.map((c) => CAUTIONS[c]),
         ].join('. ')
       : ''
@@ -131,6 +131,13 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
     repeat: () => say(spoken(here)),
   })
   if (!member || !job) return null
+  const pictured = {
+    slug: instrument.slug,
+    number: job.number,
+    jobId: job.jobId,
+    step: step.key,
+    pictures,
+  }
 
   return (
     <div className="grid gap-5 pt-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
@@ -206,6 +213,7 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
         <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
         <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_1fr] md:[grid-template-areas:'words_figures'_'words_drawing']">
           <div className="[grid-area:words]">
+            {step.key === 'take-off' && <StepPictures {...pictured} />}
             <ol className="space-y-3 text-xl leading-relaxed">
               {step.todo.map((phrase, i) => (
                 <li key={i} className="border-l-2 border-rule pl-4">
@@ -235,13 +243,7 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
                 </span>
               </p>
             ))}
-            <StepPictures
-              slug={instrument.slug}
-              number={job.number}
-              jobId={job.jobId}
-              step={step.key}
-              pictures={pictures}
-            />
+            {step.key !== 'take-off' && <StepPictures {...pictured} />}
             {step.rest !== null && (
               <div className="mt-4">
                 <RestTimer key={here} seconds={step.rest} onOver={ring} />

@@ -22,8 +22,8 @@ export function StepPictures({ slug, number, jobId, step, pictures }: StepPictur
   const own = pictures.filter((picture) => picture.jobId === jobId)
   if (step === 'take-off')
     return (
-      <div className="mt-4 grid gap-3">
-        <p className="text-soft">Before anything comes off, take a picture of what you will do again.</p>
+      <div className="mb-5 grid gap-2">
+        <p>Before anything comes off, take a picture of what you will do again.</p>
         <div className="flex flex-wrap gap-2">
           <TakePicture instrument={slug} string={number} job={jobId} kind="old knot">
             The old knot

@@ -20,9 +20,9 @@ interface KnotChoicesProps {
 
 /** Which knots suit this string, best first and why, and what each would change: the anchor, and what is cut. */
 export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefOf }: KnotChoicesProps) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const { act } = useAct()
-  const text = (kind: 'gauge' | 'length', value: number) => measureText(measure(kind, value), unit)
+  const text = (kind: 'width' | 'length', value: number) => measureText(measure(kind, value), units)
   return (
     <section aria-label="Which knot for this string" className="mt-6 border-t border-ink pt-3 print:hidden">
       <h3 className="text-lg font-semibold">Which knot for {name}</h3>
@@ -44,7 +44,7 @@ export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefO
             <span>
               <PhraseText phrase={because} />
               <span className="block text-sm text-soft">
-                {width === null ? '' : `${text('gauge', width)} wide; `}
+                {width === null ? '' : `${text('width', width)} wide; `}
                 {needsAnchor ? 'needs an anchor' : 'needs no anchor'}; takes {text('length', takes)} with its
                 tag
               </span>

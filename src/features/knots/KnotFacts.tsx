@@ -4,7 +4,8 @@ import { useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { tailFacts, type TailFastening } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
-import { lengthFigure, parseLength } from '@/core/units/length'
+import { parseLength } from '@/core/units/length'
+import { gaugeFigure } from '@/ui/format/gauge-typed'
 import { Figure } from '@/ui/figure/Figure'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
@@ -24,11 +25,9 @@ const FOR_EXAMPLE = 1e-3
 
 /** What a knot takes and how wide it is; and a place to correct it by one of one's own. */
 export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit, units } = useHouse()
   const { act, refused, refuse } = useAct()
-  const [gauge, setGauge] = useState(
-    lengthFigure(string?.gauge ?? FOR_EXAMPLE, { unit, digits: unit === 'mm' ? 2 : 4 }),
-  )
+  const [gauge, setGauge] = useState(gaugeFigure(string?.gauge ?? FOR_EXAMPLE, gaugeUnit))
   const [used, setUsed] = useState('')
   const facts = tailFacts(fastening)
   if (facts.gauges === 0)
@@ -42,7 +41,7 @@ export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
   const takes = own ?? facts.gauges
   const keep = () => {
     try {
-      const [thick, long] = [parseLength(gauge, unit), parseLength(used, unit)]
+      const [thick, long] = [parseLength(gauge, gaugeUnit), parseLength(used, unit)]
       void act(calls.measureKnot, { fastening, gauges: long / thick }, `${fastening}: kept as measured.`)
     } catch (error) {
       refuse({
@@ -58,14 +57,14 @@ export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
     >
       <div className="flex flex-wrap gap-x-8 gap-y-2">
         <Figure
-          label={`Knot, on a gauge of ${measureText(measure('gauge', d), unit)}`}
+          label={`Knot, on a gauge of ${measureText(measure('gauge', d), units)}`}
           measure={measure('length', takes * d)}
           note={`${takes.toFixed(1)} times its gauge${own === null ? '' : `, as you measured; worked out: ${facts.gauges.toFixed(1)}`}; and a tag of ${measureText(measure('length', facts.tag), unit)}`}
         />
         {facts.widthInGauges !== null && (
           <Figure
             label="Width drawn down"
-            measure={measure('gauge', facts.widthInGauges * d)}
+            measure={measure('width', facts.widthInGauges * d)}
             note={`${facts.widthInGauges.toFixed(1)} times its gauge, where it is narrowest`}
           />
         )}

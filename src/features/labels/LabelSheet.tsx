@@ -6,7 +6,7 @@ import { specAt } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import type { LabelsPage } from '@/data/views/stores-view'
 import { QrDrawing } from '@/drawings/QrDrawing'
-import { measureText } from '@/ui/format/measure'
+import { measureText, type Units } from '@/ui/format/measure'
 import { Pager } from '@/ui/list/Pager'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { LabelsFilter } from './LabelsFilter'
@@ -14,7 +14,7 @@ import { LabelsFilter } from './LabelsFilter'
 interface LabelSheetProps {
   /** Where the codes lead: scheme and host. */
   readonly origin: string
-  readonly unit: 'mm' | 'in'
+  readonly units: Units
   readonly packets: LabelsPage
   readonly filter: { readonly look: string; readonly coils: string }
   /** The instrument whose positions are labelled; null for packets. */
@@ -25,7 +25,7 @@ interface LabelSheetProps {
 /** Labels to print and cut out: of packets, or of an instrument's positions, each with a code that opens the position. */
 export function LabelSheet({
   origin,
-  unit,
+  units,
   packets: { labels, at },
   filter,
   instrument,
@@ -55,7 +55,7 @@ export function LabelSheet({
                     isHarp(instrument) ? `${names.harpOctave} (E to F)` : leadingNames(position).name,
                     `${names.scientific} (scientific), sounds ${names.sounding}`,
                     `${position.called.number} ${countedFromWord(instrument)}${names.maker ? `, maker’s ${names.maker}` : ''}`,
-                    `${materialWord(position.construction)} ${measureText(measure('gauge', outerGauge(position.construction)), unit)}, ${[colour, soldByClass(instrument), `${end} end`].filter(Boolean).join(', ')}`,
+                    `${materialWord(position.construction)} ${measureText(measure('gauge', outerGauge(position.construction)), units)}, ${[colour, soldByClass(instrument), `${end} end`].filter(Boolean).join(', ')}`,
                   ]}
                 />
               )
@@ -66,9 +66,9 @@ export function LabelSheet({
                 address={`${origin}${path}`}
                 title={coil.label}
                 lines={[
-                  `${materialWord(coil.construction)} ${measureText(measure('gauge', outerGauge(coil.construction)), unit)}`,
+                  `${materialWord(coil.construction)} ${measureText(measure('gauge', outerGauge(coil.construction)), units)}`,
                   `${coil.colour}, ${coil.tensionClass} tension, ${coil.end} end`,
-                  `${coil.maker} ${coil.line}; ${measureText(measure('length', coil.lengthLeft), unit)}`,
+                  `${coil.maker} ${coil.line}; ${measureText(measure('length', coil.lengthLeft), units)}`,
                   serves === '' ? 'for no charted position' : `for ${serves}`,
                 ]}
               />

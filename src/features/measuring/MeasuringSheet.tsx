@@ -9,10 +9,11 @@ import { measure } from '@/core/measure'
 import type { QuantityKey } from '@/core/measuring/quantity'
 import type { MeasuringPlan, Sureness } from '@/core/measuring/worth'
 import { MeasureDrawing } from '@/drawings/MeasureDrawing'
+import { withUnit } from '@/ui/format/gauge-typed'
 import { Figure } from '@/ui/figure/Figure'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
-import { measureText } from '@/ui/format/measure'
+import { measureText, type Units } from '@/ui/format/measure'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -98,12 +99,14 @@ interface NextProps {
 
 /** The one thing to measure now, with a field for it. */
 function Next({ slug, first: { quantity, words, takes, cutAfter }, text }: NextProps) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit, units } = useHouse()
   const { act, refused } = useAct()
-  const assumed = assumedText(quantity.key, quantity.value, unit, text)
+  const isGauge = quantity.key.startsWith('gauge')
+  const assumed = assumedText(quantity.key, quantity.value, units, text)
   const keep = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
-    const value = textIn(new FormData(event.currentTarget), 'value')
+    const typed = textIn(new FormData(event.currentTarget), 'value')
+    const value = isGauge ? withUnit(typed, gaugeUnit) : typed
     void act(calls.measureInstrument(slug), { key: quantity.key, unit, value }, `${words.what}: kept.`)
   }
   return (
@@ -119,7 +122,7 @@ function Next({ slug, first: { quantity, words, takes, cutAfter }, text }: NextP
         <form onSubmit={keep} noValidate className="mt-3 flex flex-wrap items-start gap-3">
           <div className="w-48">
             <Entry
-              label={`You measure, ${unit}`}
+              label={`You measure, ${isGauge ? gaugeUnit : unit}`}
               name="value"
               inputMode="decimal"
               problem={refused?.sentence}
@@ -138,10 +141,11 @@ function Next({ slug, first: { quantity, words, takes, cutAfter }, text }: NextP
 function assumedText(
   key: QuantityKey,
   value: number,
-  unit: 'mm' | 'in',
+  units: Units,
   text: (metres: number) => string,
 ): string {
-  return key.startsWith('gauge') || key === 'pin' ? measureText(measure('gauge', value), unit) : text(value)
+  if (key.startsWith('gauge')) return measureText(measure('gauge', value), units)
+  return key === 'pin' ? measureText(measure('width', value), units) : text(value)
 }
 
 /** Strings whose doubt is told: both ends and what lies between. */

@@ -37,8 +37,8 @@ export function ReadLengths({
   onAdd,
   onKeep,
 }: ReadLengthsProps) {
-  const { unit } = useHouse()
-  const text = (metres: number) => measureText(measure('length', metres), unit)
+  const { units } = useHouse()
+  const text = (metres: number) => measureText(measure('length', metres), units)
   const byTape = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
   const others = firstOfPieces(instrument).filter(({ number }) => !strings.includes(number))
   return (

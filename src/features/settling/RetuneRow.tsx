@@ -26,7 +26,7 @@ interface RetuneRowProps {
 
 /** One settling string: where it should stand, when it is due, and a place for the cents that were read. */
 export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
-  const { timeZone, unit } = useHouse()
+  const { timeZone, units } = useHouse()
   const due = s.nextAt !== null && s.nextAt <= now
   const [reading, setReading] = useState(false)
   return (
@@ -52,7 +52,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
       </div>
       <div className="text-sm">
         <span className="block">
-          stands near <strong>{measureText(measure('cents', s.expectedNow), unit)}</strong>
+          stands near <strong>{measureText(measure('cents', s.expectedNow), units)}</strong>
         </span>
         <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>
           {s.nextAt === null

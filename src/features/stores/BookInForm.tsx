@@ -7,6 +7,7 @@ import { useForm, type FieldPath } from 'react-hook-form'
 import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
 import { calls } from '@/boundary/calls'
 import { STRING_ENDS } from '@/core/stores/string-spec'
+import { withUnit } from '@/ui/format/gauge-typed'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { useAnnounce } from '@/ui/shell/DoneBar'
@@ -15,8 +16,10 @@ import { useHouse } from '@/ui/units'
 import { BookInRequest, PLAIN_MATERIALS } from '@/boundary/requests/stores'
 
 /** Books a plain string in: what its packet says. */
+const GAUGE_HINTS = { mm: '0.64, or .025 in', in: '.025, or 25 thou', thou: '25, or 0.64 mm' } as const
+
 export function BookInForm() {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
   const {
@@ -52,10 +55,10 @@ export function BookInForm() {
       </div>
       <Entry
         label="Gauge"
-        hint={unit === 'mm' ? '0.64, or .025 in' : '.025, or 25 thou'}
+        hint={GAUGE_HINTS[gaugeUnit]}
         problem={errors.gauge?.message}
         inputMode="decimal"
-        {...register('gauge')}
+        {...register('gauge', { setValueAs: (value: string) => withUnit(value, gaugeUnit) })}
       />
       <Entry
         label="Length"

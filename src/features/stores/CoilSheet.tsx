@@ -20,10 +20,10 @@ import { useHouse } from '@/ui/units'
 
 /** One coil: what it is, what was cut from it, what it is for; to be set right, or thrown away. */
 export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonly view: CoilView }) {
-  const { unit, timeZone } = useHouse()
+  const { unit, units, timeZone } = useHouse()
   const { act, refused } = useAct()
   const text = (metres: number) => measureText(measure('length', metres), unit)
-  const gaugeText = (metres: number) => measureText(measure('gauge', metres), unit)
+  const gaugeText = (metres: number) => measureText(measure('gauge', metres), units)
   const constructionWords = () => {
     const { construction: c } = coil
     return c.kind === 'plain'

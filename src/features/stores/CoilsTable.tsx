@@ -32,7 +32,7 @@ export function CoilsTable({
   readonly rows: CoilsPage['rows']
   readonly filter: StoresFilter
 }) {
-  const { unit, timeZone } = useHouse()
+  const { units, timeZone } = useHouse()
   const sorted = filter.by === '' ? 'material' : filter.by
   return (
     <div
@@ -92,7 +92,7 @@ export function CoilsTable({
                 </div>
               </td>
               <td className="plate-figure py-2 pr-2 text-base whitespace-nowrap">
-                {measureText(measure('gauge', outerGauge(coil.construction)), unit)}
+                {measureText(measure('gauge', outerGauge(coil.construction)), units)}
               </td>
               <td className="w-[38%] py-2 pr-3">
                 <CoilBar

@@ -13,7 +13,7 @@ import { useHouse } from '@/ui/units'
 
 /** One part of a supplier's, typed in where there is no price list to import. */
 export function NewPart({ slug, currency }: { readonly slug: string; readonly currency: string }) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit } = useHouse()
   const { act, refused } = useAct()
   const [isOpen, setIsOpen] = useState(false)
   const [material, setMaterial] = useState('nylon 6.12')
@@ -37,7 +37,7 @@ export function NewPart({ slug, currency }: { readonly slug: string; readonly cu
       calls.addCatalogueLine(slug),
       {
         row: { ...row, name: row.name || `${row.material} ${row.gauge}` },
-        units: { gauge: unit, core: unit, bedding: unit, wrap: unit, length: unit },
+        units: { gauge: gaugeUnit, core: gaugeUnit, bedding: gaugeUnit, wrap: gaugeUnit, length: unit },
       },
       `${row.part} is in the catalogue.`,
     )

@@ -33,7 +33,7 @@ const SHOWN = 4
 /** The likeliest strings, each with what speaks for and against it. */
 export function Ranking({ instrument, ranked, clues }: RankingProps) {
   const leadingNames = useLeadingNames()
-  const { unit } = useHouse()
+  const { units } = useHouse()
   const shown = ranked.slice(0, SHOWN).filter(({ chance }, i) => i === 0 || chance >= 0.01)
   return (
     <ol aria-label="Ranking" className="ruled">
@@ -54,7 +54,7 @@ export function Ranking({ instrument, ranked, clues }: RankingProps) {
                 <h3 className="text-xl leading-tight font-semibold">{name}</h3>
                 <p className="text-sm text-soft">
                   {beside}, {numberName(position)}; {materialWord(position.construction)}{' '}
-                  {measureText(measure('gauge', gaugeOf(position)), unit)}
+                  {measureText(measure('gauge', gaugeOf(position)), units)}
                 </p>
               </div>
               <Link

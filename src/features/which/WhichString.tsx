@@ -40,7 +40,7 @@ interface WhichStringProps {
 
 /** Clues in, a ranking of strings out, and the clue that would help most. */
 export function WhichString({ instrument, broken }: WhichStringProps) {
-  const { unit } = useHouse()
+  const { gaugeUnit } = useHouse()
   const router = useRouter()
   useLayAtHand(
     instrument,
@@ -61,7 +61,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
     () => Object.fromEntries(posterior(instrument, weighed).map((chance, i) => [i + 1, chance])),
     [instrument, weighed],
   )
-  const bench: BenchFacts = { unit, gaugeError: error, referenceA: instrument.referenceA }
+  const bench: BenchFacts = { unit: gaugeUnit, gaugeError: error, referenceA: instrument.referenceA }
 
   const give = (...given: readonly Clue[]) =>
     setClues((had) =>

@@ -6,13 +6,13 @@ import { useHouse } from '../units'
 
 /** A sentence with its figures set apart from the words. */
 export function PhraseText({ phrase }: { phrase: Phrase }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   return phrase.map((part, i) =>
     typeof part === 'string' ? (
       part
     ) : (
       <strong key={i} className="plate-figure whitespace-nowrap">
-        {measureText(part, unit)}
+        {measureText(part, units)}
       </strong>
     ),
   )

@@ -8,7 +8,7 @@ import { useHouse } from '../units'
 
 /** A button that opens the formula, the inputs and their source. */
 export function ShowWorking({ working }: { working: Working }) {
-  const { unit } = useHouse()
+  const { units } = useHouse()
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -42,7 +42,7 @@ export function ShowWorking({ working }: { working: Working }) {
                       {line.firm ? '' : ', an estimate'}
                     </span>
                   </td>
-                  <td className="py-1 text-right whitespace-nowrap">{measureText(line.measure, unit)}</td>
+                  <td className="py-1 text-right whitespace-nowrap">{measureText(line.measure, units)}</td>
                 </tr>
               ))}
             </tbody>
@@ -52,7 +52,7 @@ export function ShowWorking({ working }: { working: Working }) {
                   {working.label}
                 </th>
                 <td className="py-1 text-right font-semibold whitespace-nowrap">
-                  {measureText(working.result, unit)}
+                  {measureText(working.result, units)}
                 </td>
               </tr>
             </tfoot>

@@ -1,4 +1,6 @@
 import { measure, type Quantity } from '@/core/measure'
+import { parseLength } from '@/core/units/length'
+import { withUnit } from './gauge-typed'
 import { measureText, showMeasure } from './measure'
 import { clockText, dateText, dayText, distanceText, nearText } from './time'
 
@@ -26,6 +28,22 @@ test.each<[Quantity, number, string, string]>([
 ])('%s of %d reads %s, or %s where inches are the house’s', (quantity, value, metric, inches) => {
   expect(measureText(measure(quantity, value), 'mm')).toBe(metric)
   expect(measureText(measure(quantity, value), 'in')).toBe(inches)
+})
+
+test('gauges in thousandths of an inch by themselves, whatever lengths are in', () => {
+  expect(measureText(measure('gauge', 0.0010414), 'mm, gauges in thou')).toBe('41 thou')
+  expect(measureText(measure('gauge', 0.00064), 'in, gauges in thou')).toBe('25.2 thou')
+  expect(measureText(measure('width', 0.003), 'mm, gauges in thou')).toBe('3.00 mm')
+  expect(measureText(measure('length', 0.6188), 'mm, gauges in thou')).toBe('619 mm')
+})
+
+test.each([
+  ['25', 'thou', 25 * 0.0254],
+  ['0.64 mm', 'thou', 0.64],
+  ['.025', 'in', 0.635],
+  ['0,64', 'mm', 0.64],
+] as const)('a gauge typed as %s where gauges are in %s', (text, unit, mm) => {
+  expect(parseLength(withUnit(text, unit), 'mm') * 1000).toBeCloseTo(mm, 9)
 })
 
 test('figure and unit come apart, so that the unit can stand small beside it', () => {

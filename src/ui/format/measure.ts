@@ -11,11 +11,26 @@ export interface Shown {
 
 const INCH = 0.0254
 
+/** What lengths are shown in, and gauges with them or in thousandths of an inch by themselves. */
+export type Units = 'mm' | 'in' | 'mm, gauges in thou' | 'in, gauges in thou'
+
+/** What a house shows. */
+export function unitsOf(house: { readonly unit: 'mm' | 'in'; readonly gaugesInThou: boolean }): Units {
+  return house.gaugesInThou ? `${house.unit}, gauges in thou` : house.unit
+}
+
+const lengthUnit = (units: Units): 'mm' | 'in' => (units.startsWith('mm') ? 'mm' : 'in')
+
 type Show = (value: number, unit: 'mm' | 'in') => Shown
 
 const fixed =
   (unit: string, digits: number, scale = 1): Show =>
   (value) => ({ figure: (value * scale).toFixed(digits).replace('-', '−'), unit })
+
+const byCalliper: Show = (value, unit) =>
+  unit === 'mm'
+    ? { figure: lengthFigure(value, { unit: 'mm', digits: 2 }), unit: 'mm' }
+    : { figure: lengthFigure(value, { unit: 'in', digits: 3 }).replace(/^0/, ''), unit: 'in' }
 
 const SHOW: Record<Quantity, Show> = {
   length: (value, unit) =>
@@ -28,10 +43,8 @@ const SHOW: Record<Quantity, Show> = {
               : lengthFigure(value, { unit: 'in', fractionOf: 16 }),
           unit: 'in',
         },
-  gauge: (value, unit) =>
-    unit === 'mm'
-      ? { figure: lengthFigure(value, { unit: 'mm', digits: 2 }), unit: 'mm' }
-      : { figure: lengthFigure(value, { unit: 'in', digits: 3 }).replace(/^0/, ''), unit: 'in' },
+  gauge: byCalliper,
+  width: byCalliper,
   frequency: fixed('Hz', 1),
   force: fixed('N', 0),
   stress: fixed('MPa', 0, 1e-6),
@@ -62,19 +75,21 @@ const SHOW: Record<Quantity, Show> = {
 }
 
 /** A figure and its unit. */
-export function showMeasure({ quantity, value }: Measure, unit: 'mm' | 'in'): Shown {
-  return SHOW[quantity](value, unit)
+export function showMeasure({ quantity, value }: Measure, units: Units): Shown {
+  if (quantity === 'gauge' && units.endsWith('thou'))
+    return { figure: trimmed(lengthFigure(value, { unit: 'thou', digits: 1 })), unit: 'thou' }
+  return SHOW[quantity](value, lengthUnit(units))
 }
 
 /** A figure with its unit, as text. */
-export function measureText(measure: Measure, unit: 'mm' | 'in'): string {
-  const { figure, unit: word } = showMeasure(measure, unit)
+export function measureText(measure: Measure, units: Units): string {
+  const { figure, unit: word } = showMeasure(measure, units)
   return word === '°' || word === '%' ? figure + word : `${figure} ${word}`.trim()
 }
 
 /** A sentence with its figures, as plain text. */
-export function phraseWords(phrase: Phrase, unit: 'mm' | 'in'): string {
-  return phrase.map((part) => (typeof part === 'string' ? part : measureText(part, unit))).join('')
+export function phraseWords(phrase: Phrase, units: Units): string {
+  return phrase.map((part) => (typeof part === 'string' ? part : measureText(part, units))).join('')
 }
 
 function trimmed(figure: string): string {

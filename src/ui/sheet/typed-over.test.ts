@@ -26,3 +26,19 @@ test('chart: a speaking length typed in inches changes no other cell', () => {
       expect(typedOver(kept, cellsOf(line, 'mm'), ['speaking'])).toEqual({ ...kept, speaking: '63.5' })
   }
 })
+
+test('chart: a gauge typed in thousandths changes no other cell', () => {
+  const thou = {
+    gauge: 'thou',
+    core: 'thou',
+    bedding: 'thou',
+    wrap: 'thou',
+    speaking: 'mm',
+    free: 'mm',
+  } as const
+  for (const position of positions.filter(({ construction }) => construction.kind === 'plain')) {
+    const kept = cellsOf(chartLine(position), 'mm')
+    const { line } = readCells({ ...cellsOf(chartLine(position), 'mm', 'thou'), gauge: '41' }, thou)
+    expect(typedOver(kept, cellsOf(line!, 'mm'), ['gauge'])).toEqual({ ...kept, gauge: '1.0414' })
+  }
+})

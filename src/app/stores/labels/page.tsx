@@ -4,6 +4,7 @@ import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 import { allInstruments } from '@/data/instruments/instruments'
 import { packetLabels } from '@/data/views/stores-view'
+import { unitsOf } from '@/ui/format/measure'
 import { LabelSheet } from '@/features/labels/LabelSheet'
 import { askedPage, textOf, type Asked } from '../../asked'
 
@@ -19,7 +20,7 @@ export default async function LabelsPage({ searchParams }: { readonly searchPara
   return (
     <LabelSheet
       origin={`http://${(await headers()).get('host') ?? 'localhost'}`}
-      unit={houseSettings(store()).unit}
+      units={unitsOf(houseSettings(store()))}
       packets={packetLabels(store(), { ids, look, page: askedPage(params) })}
       filter={{ look, coils }}
       instrument={instruments.find(({ slug }) => slug === positions) ?? null}

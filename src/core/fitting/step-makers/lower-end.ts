@@ -64,7 +64,7 @@ function knotSentences(context: FittingContext): readonly Phrase[] {
 
 /** What the anchor is there for, in a sentence that stands behind a colon or alone. */
 function anchorBecause({ figures, position, habits }: FittingContext): Phrase {
-  const bore = measure('gauge', position.tail.eyeletBore ?? 0)
+  const bore = measure('width', position.tail.eyeletBore ?? 0)
   const rule = {
     'from the D above middle C': 'the house gives thin strings one, from the D above middle C up',
     'all but the lowest gut': 'the house gives one to all but the lowest gut',

@@ -143,7 +143,7 @@ export const windPair: StepMaker = (context) => {
         ],
     figures: [
       { label: 'Wraps on each pin', measure: measure('wraps', first.wraps) },
-      { label: 'Each pin sinks', measure: measure('gauge', first.standHigher ?? 0) },
+      { label: 'Each pin sinks', measure: measure('width', first.standHigher ?? 0) },
     ],
     right: say`${measure('wraps', first.wraps)} on each pin, downward under the hole, and both pins at the height of their neighbours.`,
     mistake: say`Winding one side right up first: it draws the slack of the other through.`,

@@ -59,8 +59,8 @@ function heightFigures(context: FittingContext): Step['figures'] {
       label: still < -NO_TURN ? 'Turn it back in' : 'Still to turn out',
       measure: measure('turns', Math.abs(still)),
     },
-    { label: 'Then stands higher by', measure: measure('gauge', standHigher ?? 0) },
-    { label: 'Above the wood', measure: measure('gauge', standsAt ?? 0) },
+    { label: 'Then stands higher by', measure: measure('width', standHigher ?? 0) },
+    { label: 'Above the wood', measure: measure('width', standsAt ?? 0) },
   ]
 }
 
@@ -71,7 +71,7 @@ function heightSentences(context: FittingContext, both: boolean): readonly Phras
   const { standHigher, standsAt } = only(context)
   const still = turnsStillOut(context)
   const [pin, it, stands] = both ? ['each pin', 'each', 'stands'] : ['the pin', 'it', 'stands']
-  const there = say`${it} then ${stands} ${measure('gauge', standHigher ?? 0)} above its neighbours, ${measure('gauge', standsAt ?? 0)} above the wood, measured to the ${heightDatum === 'top of pin' ? 'pin’s top' : 'string hole'}.`
+  const there = say`${it} then ${stands} ${measure('width', standHigher ?? 0)} above its neighbours, ${measure('width', standsAt ?? 0)} above the wood, measured to the ${heightDatum === 'top of pin' ? 'pin’s top' : 'string hole'}.`
   const turns = measure('turns', Math.abs(still))
   const first =
     Math.abs(still) <= NO_TURN
@@ -324,7 +324,7 @@ export const wind: StepMaker = (context) => {
         measure: measure('turns', figures.wraps * pin.gearRatio),
       },
     ],
-    right: say`${measure('wraps', figures.wraps)} at pitch, ${figures.lay === 'toward the wood' ? 'side by side, ' : ''}${measure('gauge', figures.bank.width)} wide.`,
+    right: say`${measure('wraps', figures.wraps)} at pitch, ${figures.lay === 'toward the wood' ? 'side by side, ' : ''}${measure('width', figures.bank.width)} wide.`,
     mistake: !figures.bank.fits
       ? say`There is no room for so many wraps on this pin: leave less slack.`
       : figures.lay === 'toward the wood'

@@ -7,6 +7,7 @@ export const house = sqliteTable('house', {
   id: plainId(),
   name: text('name').notNull(),
   unit: text('unit').$type<'mm' | 'in'>().notNull(),
+  gaugesInThou: integer('gauges_in_thou', { mode: 'boolean' }).notNull().default(false),
   timeZone: text('time_zone').notNull(),
   habits: text('habits').notNull(),
   retuneAtCents: real('retune_at_cents').notNull(),

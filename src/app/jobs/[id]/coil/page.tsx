@@ -13,7 +13,7 @@ export const metadata: Metadata = { title: 'Coil' }
 export default async function CoilPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadOpenJob(params)
   const { instrument, position, habits, corrections } = job
-  const { unit, keepsStores } = houseSettings(store())
+  const settings = houseSettings(store())
   return (
     <JobSheet job={job} stage="coil">
       <CoilChoice
@@ -22,16 +22,16 @@ export default async function CoilPage({ params }: { params: Promise<{ id: strin
         onNeedList={job.onNeedList}
         canPutBack={job.canPutBack}
         askedMake={position.askedMake}
-        keepsStores={keepsStores}
+        keepsStores={settings.keepsStores}
         offers={
-          keepsStores
+          settings.keepsStores
             ? drawnOffers(
                 store(),
                 offersAt(freeFor(store(), job.jobId), instrument, position, habits, corrections),
               )
             : []
         }
-        orderDetails={orderDetailsFor(instrument, position, habits, unit)}
+        orderDetails={orderDetailsFor(instrument, position, habits, settings)}
       />
     </JobSheet>
   )

@@ -15,11 +15,11 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
   const job = await loadJob(params)
   if (job.finishedAt === null) redirect(pages.job(job.jobId))
   const finished = jobsTogether(store(), job.jobId).flatMap((one) => jobOutcome(store(), one.jobId) ?? [])
-  const { unit, holdsWithinCents } = houseSettings(store())
+  const { unit, gaugesInThou, holdsWithinCents } = houseSettings(store())
   return (
     <ServiceReport
       instrument={job.instrument}
-      strings={finished.map((one) => reportedString(one, unit))}
+      strings={finished.map((one) => reportedString(one, gaugesInThou ? 'thou' : unit))}
       minutes={serviceMinutes(finished.map((one) => one.job))}
       now={store().now()}
       holdsWithin={holdsWithinCents}

@@ -1,0 +1,1 @@
+ALTER TABLE `house` ADD `gauges_in_thou` integer DEFAULT false NOT NULL;
