@@ -124,6 +124,10 @@ test('lengths are read off a photograph: the sheet’s corners, the ends of some
   const box = (await picture.boundingBox())!
   const click = (x: number, y: number) =>
     picture.click({ position: { x: (x / 1200) * box.width, y: (y / 1600) * box.height } })
+  await page.getByLabel('Size told by').selectOption('a ruler')
+  await expect(page.getByText('Mark: the first end of the ruler')).toBeVisible()
+  await expect(page.getByLabel('From end to end, mm')).toBeVisible()
+  await page.getByLabel('Size told by').selectOption('A4, upright')
   await expect(page.getByText('Mark: the upper left corner of the sheet')).toBeVisible()
   await click(500, 650)
   await click(710, 650)

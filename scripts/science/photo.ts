@@ -9,7 +9,7 @@ import { takeLengths } from '@/core/measuring/take-lengths'
 import { seenAt, turnedBy, type Camera } from '@/core/photo/camera'
 import type { Spot } from '@/core/photo/homography'
 import { runSideBySide, readPhoto } from '@/core/photo/lengths'
-import { cornersOf } from '@/core/photo/place-camera'
+import { cornersOf } from '@/core/photo/scale'
 import { seeded } from '@/core/random/seeded'
 import { drawn, normal } from './measuring'
 
@@ -69,14 +69,17 @@ function truthOf(assumed: Instrument, random: () => number): PhotoTruth {
       ),
     ].flatMap((k) => pieces[k] ?? [])
     const { lengths } = readPhoto({
-      corners: cornersOf(A4).map(({ x, y }) => mark({ x: x + sheetAt.x, y: y + sheetAt.y })),
+      scale: {
+        kind: 'sheet',
+        ...A4,
+        corners: cornersOf(A4).map(({ x, y }) => mark({ x: x + sheetAt.x, y: y + sheetAt.y })),
+      },
       strings: marked.map(({ number, at: { bridge, tail } }) => ({
         number,
         upper: mark(bridge),
         lower: mark(tail),
         middle: mark({ x: (bridge.x + tail.x) / 2, y: (bridge.y + tail.y) / 2 }),
       })),
-      sheet: A4,
       picture: pictureOf(real),
       sideBySide: runSideBySide(assumed),
     })

@@ -7,7 +7,8 @@ import { placeAt, seenAt, turnedBy, type Camera } from './camera'
 import { homographyOf, taken } from './homography'
 import { laidOver } from './lay-over'
 import { readPhoto, runSideBySide } from './lengths'
-import { cornersOf, type Marks } from './place-camera'
+import type { Marks } from './place-camera'
+import { cornersOf } from './scale'
 
 const sheet = { width: 0.21, height: 0.297 }
 const picture = { width: 3000, height: 4000 }
@@ -23,15 +24,15 @@ const camera: Camera = {
   middle: { x: 1500, y: 2000 },
 }
 const corner = { x: 0.15, y: 0.4 }
+const corners = cornersOf(sheet).map(({ x, y }) => seenAt(camera, { x: x + corner.x, y: y + corner.y }))
 const marks: Marks = {
-  corners: cornersOf(sheet).map(({ x, y }) => seenAt(camera, { x: x + corner.x, y: y + corner.y })),
+  scale: { kind: 'sheet', ...sheet, corners },
   strings: some.map(({ number, at: { bridge, tail } }) => ({
     number,
     upper: seenAt(camera, bridge),
     lower: seenAt(camera, tail),
     middle: seenAt(camera, { x: (bridge.x + tail.x) / 2, y: (bridge.y + tail.y) / 2 }),
   })),
-  sheet,
   picture,
   sideBySide: runSideBySide(fennel),
 }
@@ -55,7 +56,7 @@ test('every place is seen, and found again where it is seen, whatever the turn a
 
 test('a homography takes its four points where they belong', () => {
   const from = cornersOf(sheet)
-  const to = marks.corners
+  const to = corners
   const h = homographyOf(from, to)
   for (const [i, p] of from.entries()) {
     expect(taken(h, p).x).toBeCloseTo(to[i]!.x, 6)
@@ -73,9 +74,12 @@ test('perfect marks give lengths to a fifth of a percent, and say that they are 
 })
 
 test('corners that cross, and a sheet of another size, are told in a sentence', () => {
-  const [a, b, c, d] = marks.corners
-  expect(() => readPhoto({ ...marks, corners: [a!, c!, b!, d!] })).toThrow(/corners cross each other/)
-  const inches = readPhoto({ ...marks, sheet: { width: sheet.width * 2.5, height: sheet.height * 2.5 } })
+  const [a, b, c, d] = corners
+  expect(() =>
+    readPhoto({ ...marks, scale: { kind: 'sheet', ...sheet, corners: [a!, c!, b!, d!] } }),
+  ).toThrow(/corners cross each other/)
+  const larger = { width: sheet.width * 2.5, height: sheet.height * 2.5 }
+  const inches = readPhoto({ ...marks, scale: { kind: 'sheet', ...larger, corners } })
   expect(() => takeLengths(fennel, [], inches.lengths)).toThrow(/does not go with the others and its family/)
 })
 
@@ -124,4 +128,38 @@ test('the chart laid over meets every string of the picture, from either side', 
         expect(Math.hypot(spot.x - seen.x, spot.y - seen.y)).toBeLessThan(8)
       }
     }
+})
+
+test.each([
+  ['upright', { x: 0, y: 0.5 }],
+  ['lying', { x: 0.5, y: 0 }],
+  ['upside down', { x: 0.1, y: -0.49 }],
+])('a ruler held %s tells lengths within what it says, when one stands about square to it', (_, along) => {
+  const square = { ...camera, turned: turnedBy([1, 0, 0, 0, -1, 0, 0, 0, -1], [0.06, -0.05, 0.03]) }
+  const mark = (x: number, y: number) => seenAt(square, { x: corner.x + x, y: corner.y + y })
+  const length = Math.hypot(along.x, along.y)
+  const strings = some.map(({ number, at: { bridge, tail } }) => ({
+    number,
+    upper: seenAt(square, bridge),
+    lower: seenAt(square, tail),
+    middle: null,
+  }))
+  const { lengths } = readPhoto({
+    ...marks,
+    strings,
+    scale: { kind: 'ruler', ends: [mark(0, 0), mark(along.x, along.y)], length },
+  })
+  for (const [i, { length: told, error }] of lengths.entries()) {
+    expect(Math.abs(told - some[i]!.speakingLength)).toBeLessThan(2.5 * error)
+    expect(Math.abs(told / some[i]!.speakingLength - 1)).toBeLessThan(0.03)
+    // A sheet tells the turn of the camera; a ruler leaves it open, and says so.
+    expect(error / told).toBeGreaterThan(readPhoto(marks).lengths[i]!.error / told)
+  }
+})
+
+test('a ruler whose ends lie on each other is told in a sentence', () => {
+  const end = { x: 100, y: 100 }
+  expect(() => readPhoto({ ...marks, scale: { kind: 'ruler', ends: [end, end], length: 0.5 } })).toThrow(
+    'The ends of the ruler lie on each other.',
+  )
 })

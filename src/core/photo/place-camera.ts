@@ -1,10 +1,11 @@
 /**
- * Where the camera stood, from a sheet of known size in the plane of the strings and from the strings themselves: the most
+ * Where the camera stood, from a sheet or a ruler of known size in the plane of the strings and from the strings themselves: the most
  * likely camera, given how well a hand marks, that strings are straight, and, where they are, that they run side by side.
  */
 import { Matrix, solve } from 'ml-matrix'
 import { placeAt, seenAt, turnedBy, type Camera } from './camera'
-import { goRound, homographyOf, type Spot } from './homography'
+import { homographyOf, type Spot } from './homography'
+import { knownPlaces, type Known, type Scale } from './scale'
 
 /** A string as it is marked on the picture. */
 export interface MarkedString {
@@ -16,11 +17,8 @@ export interface MarkedString {
 }
 
 export interface Marks {
-  /** Of the sheet, in turn: upper left, upper right, lower right, lower left. */
-  readonly corners: readonly Spot[]
+  readonly scale: Scale
   readonly strings: readonly MarkedString[]
-  /** Of the sheet, m. */
-  readonly sheet: { readonly width: number; readonly height: number }
   /** Of the picture, pixels. */
   readonly picture: { readonly width: number; readonly height: number }
   /** Whether all its strings run side by side. */
@@ -34,6 +32,8 @@ const USUAL_FOCAL = 0.8
 const FOCAL_SPREAD = 0.25
 /** Lenses are straightened well by most cameras. */
 const LENS_SPREAD = 0.03
+/** By so much one stands askew who means to stand square, rad. */
+const USUAL_TILT = 0.12
 /** Strings run side by side to within this, rad: pins are drilled by hand. */
 const ASIDE = 0.004
 
@@ -50,19 +50,16 @@ export interface PlacedCamera {
 /**
  * The most likely camera.
  *
- * @throws RangeError with a sentence that can be shown, when the corners can’t be those of a sheet
+ * @throws RangeError with a sentence that can be shown, when the marks can’t be those of a sheet or a ruler
  */
 export function placeCamera(marks: Marks): PlacedCamera {
-  if (!goRound(marks.corners))
-    throw new RangeError(
-      'The corners cross each other. Mark them in turn: upper left, upper right, lower right, lower left.',
-    )
-  let camera = firstGuess(marks)
+  const known = knownPlaces(marks.scale)
+  let camera = firstGuess(marks, known)
   let damping = 1e-3
-  let residuals = residualsOf(marks, camera)
+  let residuals = residualsOf(marks, known, camera)
   let curvature = Matrix.eye(UNKNOWNS)
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const jacobian = jacobianOf(marks, camera, residuals)
+    const jacobian = jacobianOf(marks, known, camera, residuals)
     curvature = jacobian.transpose().mmul(jacobian)
     const slope = jacobian.transpose().mmul(Matrix.columnVector(residuals))
     const damped = curvature.clone()
@@ -71,7 +68,7 @@ export function placeCamera(marks: Marks): PlacedCamera {
       .to1DArray()
       .map((x) => -x)
     const next = moved(camera, step)
-    const then = residualsOf(marks, next)
+    const then = residualsOf(marks, known, next)
     if (!(squares(then) < squares(residuals))) {
       damping *= 10
       if (damping > 1e8) break
@@ -98,23 +95,24 @@ export function moved(camera: Camera, step: readonly number[]): Camera {
   }
 }
 
-/** The sheet’s corners in its plane, m, y upward. */
-export function cornersOf({ width, height }: Marks['sheet']): readonly Spot[] {
-  return [
-    { x: 0, y: height },
-    { x: width, y: height },
-    { x: width, y: 0 },
-    { x: 0, y: 0 },
-  ]
-}
-
-function firstGuess({ corners, sheet, picture }: Marks): Camera {
+function firstGuess({ scale, picture }: Marks, known: readonly Known[]): Camera {
   const focal = USUAL_FOCAL * Math.max(picture.width, picture.height)
   const middle = { x: picture.width / 2, y: picture.height / 2 }
-  const h = homographyOf(
-    cornersOf(sheet),
-    corners.map(({ x, y }) => ({ x: (x - middle.x) / focal, y: (y - middle.y) / focal })),
-  )
+  const rays = known.map(({ marked: { x, y } }) => ({ x: (x - middle.x) / focal, y: (y - middle.y) / focal }))
+  const seen =
+    scale.kind === 'sheet'
+      ? facedBySheet(
+          known.map(({ place }) => place),
+          rays,
+        )
+      : facedByRuler(scale.length, known, rays)
+  return { focal, lens: 0, middle, ...seen }
+}
+
+type Facing = Pick<Camera, 'turned' | 'stands'>
+
+function facedBySheet(places: readonly Spot[], rays: readonly Spot[]): Facing {
+  const h = homographyOf(places, rays)
   const column = (i: number) => [h[i], h[i + 3], h[i + 6]] as [number, number, number]
   const [h1, h2, h3] = [column(0), column(1), column(2)]
   const size = Math.sqrt(Math.hypot(...h1) * Math.hypot(...h2))
@@ -124,15 +122,25 @@ function firstGuess({ corners, sheet, picture }: Marks): Camera {
   const r3 = cross(r1, r2)
   const turned = [0, 1, 2].flatMap((i) => [r1[i], r2[i], r3[i]] as number[])
   const stands = h3.map((v) => v / size) as Vector
-  return { focal, lens: 0, middle, turned, stands }
+  return { turned, stands }
 }
 
-function residualsOf(marks: Marks, camera: Camera): readonly number[] {
-  const { corners, strings, sheet, picture, sideBySide } = marks
+/** As if the camera stood square to it. */
+function facedByRuler(length: number, known: readonly Known[], rays: readonly Spot[]): Facing {
+  const [{ place }] = known as [Known]
+  const [from, to] = rays as [Spot, Spot]
+  const away = length / Math.hypot(to.x - from.x, to.y - from.y)
+  return {
+    turned: [1, 0, 0, 0, -1, 0, 0, 0, -1],
+    stands: [from.x * away - place.x, from.y * away + place.y, away],
+  }
+}
+
+function residualsOf(marks: Marks, known: readonly Known[], camera: Camera): readonly number[] {
+  const { scale, strings, picture, sideBySide } = marks
   const usual = USUAL_FOCAL * Math.max(picture.width, picture.height)
-  const sheetOff = cornersOf(sheet).flatMap((corner, i) => {
-    const seen = seenAt(camera, corner)
-    const marked = corners[i] as Spot
+  const scaleOff = known.flatMap(({ place, marked }) => {
+    const seen = seenAt(camera, place)
     return [(seen.x - marked.x) / HAND, (seen.y - marked.y) / HAND]
   })
   const lines = strings.map(({ upper, lower }) => {
@@ -153,7 +161,11 @@ function residualsOf(marks: Marks, camera: Camera): readonly number[] {
     return [(Math.hypot(on.x - middle.x, on.y - middle.y) * side(a, b, m)) / (HAND * Math.sqrt(1.5))]
   })
   return [
-    ...sheetOff,
+    ...scaleOff,
+    // A ruler does not tell how the camera is turned away: it is known only that one stands about square to it.
+    ...(scale.kind === 'ruler' ? [camera.turned[2] as number, camera.turned[5] as number] : []).map(
+      (off) => off / USUAL_TILT,
+    ),
     ...aside,
     ...bent,
     Math.log(camera.focal / usual) / FOCAL_SPREAD,
@@ -168,10 +180,12 @@ function side(a: Spot, b: Spot, m: Spot): number {
 
 const STEP = 1e-6
 
-function jacobianOf(marks: Marks, camera: Camera, at: readonly number[]): Matrix {
+function jacobianOf(marks: Marks, known: readonly Known[], camera: Camera, at: readonly number[]): Matrix {
   const columns = Array.from({ length: UNKNOWNS }, (_, i) => {
     const step = Array.from({ length: UNKNOWNS }, (_unused, j) => (i === j ? STEP : 0))
-    return residualsOf(marks, moved(camera, step)).map((value, row) => (value - (at[row] as number)) / STEP)
+    return residualsOf(marks, known, moved(camera, step)).map(
+      (value, row) => (value - (at[row] as number)) / STEP,
+    )
   })
   return new Matrix(columns).transpose()
 }

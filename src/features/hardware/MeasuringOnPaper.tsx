@@ -30,7 +30,7 @@ const DRAWN: readonly HardwareColumn[] = ['height', 'toBridge', 'eyelet']
 
 /** A sheet to take to the instrument: what to measure from where, with room to write, and a code that opens the form. */
 export function MeasuringOnPaper({ instrument, isAssumed, address }: MeasuringOnPaperProps) {
-  const { unit } = useHouse()
+  const { unit, gaugeUnit } = useHouse()
   const leadingNames = useLeadingNames()
   const runs = hardwareRuns(instrument.positions)
   const toHole = instrument.positions[0]?.head.pin.heightDatum === 'string hole'
@@ -46,8 +46,9 @@ export function MeasuringOnPaper({ instrument, isAssumed, address }: MeasuringOn
           <h1 className="text-2xl font-semibold">Measuring {instrument.name}</h1>
           <p className="text-soft">
             A {instrument.family} of {instrument.positions.length} strings. Write in{' '}
-            {unit === 'mm' ? 'millimetres' : 'inches'}, with every lever and pedal out of the way and the
-            strings at pitch.{' '}
+            {unit === 'mm' ? 'millimetres' : 'inches'}
+            {gaugeUnit === 'thou' && ', gauges in thousandths of an inch'}, with every lever and pedal out of
+            the way and the strings at pitch.{' '}
             {isAssumed ? 'What stands small is assumed.' : 'What stands small is what the chart has.'}
           </p>
           <p className="mt-2 print:hidden">

@@ -4,12 +4,14 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Spot } from '@/core/photo/homography'
 import type { LaidString } from '@/core/photo/lay-over'
 import type { Picture } from '@/ui/picture/load-picture'
-import { cornersIn, type Marked, type MarkKey } from './marks'
+import type { Marked, MarkKey } from './marks'
 
 interface MarkedPictureProps {
   readonly picture: Picture
   readonly marked: Marked
   readonly current: MarkKey | null
+  /** Marks of the sheet or the ruler, once all are set. */
+  readonly scale: readonly Spot[] | null
   /** Times as wide as its frame. */
   readonly zoom: number
   /** The strings as the chart has them, laid over the picture. */
@@ -25,6 +27,7 @@ export function MarkedPicture({
   picture,
   marked,
   current,
+  scale,
   zoom,
   laid,
   asked,
@@ -56,7 +59,6 @@ export function MarkedPicture({
     const step = event.shiftKey ? 25 : 1
     onMark(current, inside({ x: from.x + by[0] * step, y: from.y + by[1] * step }, picture))
   }
-  const corners = cornersIn(marked)
   return (
     <div className="max-h-[70dvh] overflow-auto border border-rule">
       {/* The marks are told one by one beside it; here the arrow keys move the one that is asked for. */}
@@ -93,9 +95,9 @@ export function MarkedPicture({
             <line key={number} x1={upper.x} y1={upper.y} x2={lower.x} y2={lower.y} />
           ))}
         </g>
-        {corners && (
+        {scale && (
           <path
-            d={`M${corners.map(({ x, y }) => `${x},${y}`).join('L')}Z`}
+            d={`M${scale.map(({ x, y }) => `${x},${y}`).join('L')}Z`}
             fill="none"
             stroke="var(--ochre)"
             strokeWidth={px * 1.5}

@@ -14,24 +14,18 @@ import { base64Of } from '@/ui/import/base64-of'
 import { loadPicture, type Picture } from '@/ui/picture/load-picture'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
+import { useHouse } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { MarkedPicture } from './MarkedPicture'
-import { cornersIn, marksFor, markWords, stringsIn, type Marked, type MarkKey } from './marks'
+import { firstMark, marksFor, markWords, scaleIn, stringsIn, type Marked, type MarkKey } from './marks'
+import { PhotoFields } from './PhotoFields'
 import { ReadLengths } from './ReadLengths'
+import { kindOf, scaleOf, type ScaleName } from './scales'
 
 interface PhotoSheetProps {
   readonly instrument: Instrument
   readonly measured: readonly Measured[]
 }
-
-/** Sheets of a known size, m. */
-const SHEETS = {
-  'A4, upright': { width: 0.21, height: 0.297 },
-  'A4, lying': { width: 0.297, height: 0.21 },
-  'Letter, upright': { width: 0.2159, height: 0.2794 },
-  'Letter, lying': { width: 0.2794, height: 0.2159 },
-} as const
-type SheetName = keyof typeof SHEETS
 
 /** Longer side of the picture that is marked, pixels; more shows no more. */
 const LONGEST = 4000
@@ -41,11 +35,14 @@ const ASKED = 6
 
 /** Lengths from a photograph: a sheet of paper in the plane of the strings, and the ends of a few strings. */
 export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
+  const { unit } = useHouse()
   const leadingNames = useLeadingNames()
   const router = useRouter()
   const { act, refused } = useAct()
   const [picture, setPicture] = useState<Picture | null>(null)
-  const [sheet, setSheet] = useState<SheetName>('A4, upright')
+  const [scaleName, setScaleName] = useState<ScaleName>('A4, upright')
+  const [ruler, setRuler] = useState('')
+  const kind = kindOf(scaleName)
   const [strings, setStrings] = useState(() =>
     spread(
       firstOfPieces(instrument).map((p) => p.number),
@@ -53,25 +50,25 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
     ),
   )
   const [marked, setMarked] = useState<Marked>({})
-  const [asked, setAsked] = useState<MarkKey | null>('corner 0')
+  const [asked, setAsked] = useState<MarkKey | null>(firstMark(kind))
   const [zoom, setZoom] = useState(1)
   const [keepsPicture, setKeepsPicture] = useState(true)
   const [problem, setProblem] = useState<string | null>(null)
-  const keys = useMemo(() => marksFor(strings), [strings])
+  const keys = useMemo(() => marksFor(kind, strings), [kind, strings])
   const nameOf = (number: number) => {
     const position = instrument.positions[number - 1]
     return position ? leadingNames(position).name : `String ${number}`
   }
 
   const read = useMemo(() => {
-    const corners = cornersIn(marked)
+    const spots = scaleIn(kind, marked)
     const ends = stringsIn(marked, strings)
-    if (!corners || !picture || ends.length === 0) return null
+    if (!spots || !picture || ends.length === 0) return null
     try {
+      const scale = scaleOf(scaleName, spots, ruler, unit)
       const reading = readPhoto({
-        corners,
+        scale,
         strings: ends,
-        sheet: SHEETS[sheet],
         picture,
         sideBySide: runSideBySide(instrument),
       })
@@ -84,7 +81,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
     } catch (error) {
       return { reading: null, laid: [], sentence: (error as Error).message }
     }
-  }, [marked, strings, picture, sheet, instrument, measured])
+  }, [marked, strings, picture, kind, scaleName, ruler, unit, instrument, measured])
 
   const choose = async (file: File | undefined) => {
     if (!file) return
@@ -94,7 +91,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
       if (picture) URL.revokeObjectURL(picture.url)
       setPicture(loaded)
       setMarked({})
-      setAsked('corner 0')
+      setAsked(firstMark(kind))
     } catch (error) {
       setProblem((error as Error).message)
     }
@@ -134,7 +131,8 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
         {!picture && (
           <ul className="mt-1 max-w-prose list-disc pl-5 text-soft">
             <li>
-              Hang a sheet of paper flat against the strings, near their middle; tape it to two of them.
+              Hang a sheet of paper flat against the strings, near their middle; tape it to two of them. A
+              ruler will do, but then all hangs on standing square to it.
             </li>
             <li>
               Stand well back, with the whole instrument in the picture, and as square to it as you can.
@@ -142,55 +140,21 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
             <li>It is kept without the place and the camera, and can be thrown away.</li>
           </ul>
         )}
-        <div className="mt-3 flex flex-wrap items-end gap-3">
-          <label className="min-w-56 flex-1">
-            <span className="block font-semibold">Picture</span>
-            <input
-              type="file"
-              accept="image/*"
-              className="entry mt-1"
-              onChange={(event) => void choose(event.target.files?.[0])}
-            />
-          </label>
-          <label>
-            <span className="block font-semibold">Sheet</span>
-            <select
-              className="entry mt-1"
-              value={sheet}
-              onChange={(event) => setSheet(event.target.value as SheetName)}
-            >
-              {Object.keys(SHEETS).map((name) => (
-                <option key={name}>{name}</option>
-              ))}
-            </select>
-          </label>
-          {picture && (
-            <label className="flex min-h-10 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-4 accent-verdigris"
-                checked={keepsPicture}
-                onChange={(event) => setKeepsPicture(event.target.checked)}
-              />
-              keep the picture too
-            </label>
-          )}
-          {picture && (
-            <label>
-              <span className="block font-semibold">Shown</span>
-              <select
-                className="entry mt-1"
-                value={zoom}
-                onChange={(event) => setZoom(Number(event.target.value))}
-              >
-                <option value={1}>whole</option>
-                <option value={2}>twice</option>
-                <option value={4}>four times</option>
-                <option value={8}>eight times</option>
-              </select>
-            </label>
-          )}
-        </div>
+        <PhotoFields
+          hasPicture={picture !== null}
+          scale={scaleName}
+          ruler={ruler}
+          keepsPicture={keepsPicture}
+          zoom={zoom}
+          onChoose={(file) => void choose(file)}
+          onScale={(name) => {
+            setScaleName(name)
+            setAsked(firstMark(kindOf(name)))
+          }}
+          onRuler={setRuler}
+          onKeepsPicture={setKeepsPicture}
+          onZoom={setZoom}
+        />
         {problem && (
           <p role="alert" className="mt-3 font-semibold text-ochre">
             {problem}
@@ -208,6 +172,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
                 picture={picture}
                 marked={marked}
                 current={asked}
+                scale={scaleIn(kind, marked)}
                 zoom={zoom}
                 laid={read?.laid ?? []}
                 asked={words}
