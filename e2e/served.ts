@@ -15,14 +15,14 @@ export interface Served {
 
 export const test = base.extend<object, { served: Served; copy: string }>({
   /**
-   * Files that name a copy of their own find the demo as it was laid out, whatever other files did to theirs; `empty`
-   * finds nothing.
+   * Files that name a copy of their own find the demo as it was laid out, whatever other files did to theirs; one
+   * that begins with `empty` finds nothing.
    */
   copy: ['shared', { scope: 'worker', option: true }],
   served: [
     async ({ copy }, use) => {
       const folder = mkdtempSync(path.join(os.tmpdir(), `taut-served-${copy}-`))
-      if (copy !== 'empty') cpSync(process.env.TAUT_E2E_DEMO as string, folder, { recursive: true })
+      if (!copy.startsWith('empty')) cpSync(process.env.TAUT_E2E_DEMO as string, folder, { recursive: true })
       const port = await freePort()
       let server = await serve(port, folder)
       await use({

@@ -11,13 +11,7 @@ import type { BreakRequest } from './requests/breaks'
 import type { ChartRequest } from './requests/chart'
 import type { CuttingRequest } from './requests/cutting'
 import type { HabitRequest } from './requests/habits'
-import type {
-  AddStringRequest,
-  CopyRequest,
-  HardwareRequest,
-  LayersRequest,
-  RemoveStringRequest,
-} from './requests/hardware'
+import type { HardwareRequest, LayersRequest } from './requests/hardware'
 import type { BeginRequest, HouseRequest } from './requests/house'
 import type {
   CoilRequest,
@@ -43,6 +37,7 @@ import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
 import type { PhotoLengthsRequest } from './requests/photo'
 import type { PictureRequest } from './requests/pictures'
 import type { ReadingRequest } from './requests/settling'
+import type { AddStringRequest, CopyRequest, RemoveStringRequest, RetireRequest } from './requests/shelf'
 import type {
   AnchorsRequest,
   BookInRequest,
@@ -55,7 +50,6 @@ import type {
   CatalogueLineRequest,
   CatalogueRequest,
   NewSupplierRequest,
-  RetireRequest,
   TermsRequest,
 } from './requests/suppliers'
 import type { TrimRequest } from './requests/tails'

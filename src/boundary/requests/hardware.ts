@@ -5,7 +5,6 @@ import {
   IsArray,
   IsIn,
   IsInt,
-  IsNotEmpty,
   IsString,
   Max,
   MaxLength,
@@ -67,26 +66,4 @@ export class LayersRequest {
   @ArrayMaxSize(MOST_STRINGS * 8, { message: 'That is more than can lie over one another.' })
   @IsArray({ message: 'Expected what lies over what.' })
   layers!: CoveringRequest[]
-}
-
-export class AddStringRequest {
-  /** 0 puts it before all others. */
-  @Max(MOST_STRINGS)
-  @Min(0)
-  @IsInt({ message: 'Say the number of the string that it comes after.' })
-  after!: number
-}
-
-export class RemoveStringRequest {
-  @Max(MOST_STRINGS)
-  @Min(1)
-  @IsInt({ message: 'Say the number of the string.' })
-  string!: number
-}
-
-export class CopyRequest {
-  @MaxLength(60, { message: 'A name of at most 60 letters.' })
-  @IsNotEmpty({ message: 'The copy needs a name of its own.' })
-  @IsString()
-  name!: string
 }

@@ -3,7 +3,6 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
-  IsBoolean,
   IsIn,
   IsInt,
   IsNotEmpty,
@@ -50,11 +49,6 @@ export class NewSupplierRequest extends TermsRequest {
 
   @IsIn(CURRENCIES, { message: 'Choose the money that it is paid in.' })
   currency!: string
-}
-
-export class RetireRequest {
-  @IsBoolean({ message: 'Say whether it is still bought at.' })
-  retired!: boolean
 }
 
 const LONGEST = 300

@@ -6,7 +6,7 @@ import type { HeadFastening, TailFastening } from '../knots/fastenings'
 import type { Material } from '../strings/materials'
 import type { TuningPin } from '../winding/pin'
 import type { Family } from './family'
-import type { Mechanism } from './instrument'
+import type { Mechanism, TensionClass } from './instrument'
 import type { Control } from './monotone-curve'
 
 export const mm = 1e-3
@@ -27,6 +27,12 @@ export interface PresetSection {
 }
 
 export interface Preset {
+  /** What a new one is taken to be until its owner says otherwise. */
+  readonly begins: {
+    readonly notes: string
+    readonly restTuning: string
+    readonly tensionClass: TensionClass
+  }
   /** The range that most of the family have, shortest and longest string. */
   readonly usual: readonly [top: string, bottom: string]
   /** Length times frequency, m/s, over the usual range from its shortest string (0) to its longest (1); or one length for all alike, m. */
@@ -118,6 +124,7 @@ const WIRE_BASS: PresetSection = {
 export const PRESETS: Record<Family, Preset> = {
   'pedal harp': {
     ...HARP,
+    begins: { notes: 'C1 to G7', restTuning: 'C-flat major', tensionClass: 'concert' },
     usual: ['G7', 'C1'],
     mechanism: 'disc',
     pace: [
@@ -135,6 +142,7 @@ export const PRESETS: Record<Family, Preset> = {
   },
   'lever harp': {
     ...HARP,
+    begins: { notes: 'C2 to C7', restTuning: 'E-flat major', tensionClass: 'lever' },
     usual: ['C7', 'C2'],
     mechanism: 'lever',
     pace: [
@@ -162,6 +170,7 @@ export const PRESETS: Record<Family, Preset> = {
   },
   'lap harp': {
     ...HARP,
+    begins: { notes: 'C3 to C6', restTuning: 'C major', tensionClass: 'folk' },
     usual: ['C6', 'C3'],
     mechanism: null,
     spacing: 12 * mm,
@@ -186,6 +195,7 @@ export const PRESETS: Record<Family, Preset> = {
   },
   'wire-strung harp': {
     ...HARP,
+    begins: { notes: 'G2 to D6', restTuning: 'G major', tensionClass: 'wire' },
     usual: ['D6', 'G2'],
     coloured: false,
     mechanism: null,
@@ -207,6 +217,11 @@ export const PRESETS: Record<Family, Preset> = {
   },
   'lap zither': {
     ...ZITHER,
+    begins: {
+      notes: 'D4 to D5',
+      restTuning: 'G major',
+      tensionClass: 'wire',
+    },
     usual: ['D5', 'D4'],
     stringsPerPiece: 2,
     pace: [
@@ -219,6 +234,7 @@ export const PRESETS: Record<Family, Preset> = {
   },
   'loop-end zither': {
     ...ZITHER,
+    begins: { notes: 'D4 to A5', restTuning: 'D major', tensionClass: 'wire' },
     usual: ['A5', 'D4'],
     stringsPerPiece: 1,
     pace: [
@@ -231,7 +247,8 @@ export const PRESETS: Record<Family, Preset> = {
   },
   'long zither': {
     ...ZITHER,
-    usual: ['A3', 'G2'],
+    begins: { notes: 'A2 G2 E2 D2 C2 A1 G1', restTuning: 'C major', tensionClass: 'folk' },
+    usual: ['A2', 'G1'],
     stringsPerPiece: 1,
     layered: 'on two feet',
     spacing: 20 * mm,
@@ -261,6 +278,7 @@ export const PRESETS: Record<Family, Preset> = {
   },
   'scroll-head zither': {
     ...ZITHER,
+    begins: { notes: 'D4 D4 A3 D3', restTuning: 'D major', tensionClass: 'wire' },
     usual: ['D4', 'D3'],
     stringsPerPiece: 1,
     layered: 'on a scroll',
@@ -294,6 +312,7 @@ export const PRESETS: Record<Family, Preset> = {
   },
   lyre: {
     ...HARP,
+    begins: { notes: 'G3 to A4', restTuning: 'G major', tensionClass: 'folk' },
     usual: ['A4', 'G3'],
     coloured: false,
     mechanism: null,

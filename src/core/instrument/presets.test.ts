@@ -3,22 +3,12 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { chartLine } from '../chart/chart-line'
 import { findings } from '../chart/findings'
 import { FAMILIES, type Family } from './family'
+import { PRESETS } from './preset-families'
 import { fromPreset } from './presets'
 import { readNotes } from './read-notes'
 import { readLengths } from './read-lengths'
 
-const RANGES: Record<Family, readonly [notes: string, restTuning: string]> = {
-  'pedal harp': ['C1 to G7', 'C-flat major'],
-  'lever harp': ['C2 to C7', 'E-flat major'],
-  'lap harp': ['C3 to C6', 'C major'],
-  'wire-strung harp': ['G2 to D6', 'G major'],
-  'lap zither': ['D4 to D5', 'G major'],
-  'loop-end zither': ['D4 to A5', 'G major'],
-  'long zither': ['A3 G3 E3 D3 C3 A2 G2', 'C major'],
-  'scroll-head zither': ['D4 D4 A3 D3', 'D major'],
-  lyre: ['G3 to A4', 'C major'],
-}
-const make = (family: Family, notes = RANGES[family][0], lengths = '') =>
+const make = (family: Family, notes = PRESETS[family].begins.notes, lengths = '') =>
   fromPreset({
     about: {
       slug: 'new',
@@ -28,8 +18,8 @@ const make = (family: Family, notes = RANGES[family][0], lengths = '') =>
       model: '',
       owner: '',
       referenceA: 440,
-      restTuning: RANGES[family][1],
-      tensionClass: 'lever',
+      restTuning: PRESETS[family].begins.restTuning,
+      tensionClass: PRESETS[family].begins.tensionClass,
     },
     notes: readNotes(notes),
     measured: readLengths(lengths, 'mm'),

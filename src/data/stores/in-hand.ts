@@ -60,12 +60,15 @@ export function takeInHand(store: Store, jobId: number, { gauge, length }: InHan
     { construction, error: CALLIPER_ERROR, tensionClass: null, madeFor: null },
     null,
   )
-  if (verdict === 'no')
-    throw new Refusal(
-      400,
-      `A string of that gauge does not belong here: ${AGAINST[reasons.find((one) => one.verdict === 'no')?.about ?? 'chart']}.`,
-      'gauge',
-    )
+  if (verdict === 'no') {
+    const because = AGAINST[reasons.find((one) => one.verdict === 'no')?.about ?? 'chart']
+    throw gauge === null
+      ? new Refusal(
+          400,
+          `The string that is charted can’t be right: ${because}. Measure the instrument, or correct its chart.`,
+        )
+      : new Refusal(400, `A string of that gauge does not belong here: ${because}.`, 'gauge')
+  }
   const cut = fittingFigures(instrument, position, job.habits, construction, job.corrections).cut.total
   if (length !== null && length < cut)
     throw new Refusal(

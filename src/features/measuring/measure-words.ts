@@ -1,6 +1,7 @@
 /**
  * What to measure, in the words of whoever holds the rule: what it is, and from where to where.
  */
+import { withThe } from '@/core/instrument/with-the'
 import type { QuantityKey } from '@/core/measuring/quantity'
 
 export interface MeasureWords {
@@ -21,17 +22,17 @@ export function measureWords(
   switch (kind) {
     case 'speaking':
       return {
-        what: `Speaking length of the ${nameOf(Number(number))}`,
+        what: `Speaking length of ${withThe(nameOf(Number(number)))}`,
         how: 'From the soundboard, or the bridge, to the bridge pin or nut, every lever out of the way.',
       }
     case 'gauge':
       return {
-        what: `Gauge of the ${nameOf(middle)}`,
+        what: `Gauge of ${withThe(nameOf(middle))}`,
         how: 'With a calliper, in the middle of its section; the others of the section follow it. Of a wound string its wrap alone.',
       }
     case 'beyond':
       return {
-        what: `Beyond the speaking length, on the ${nameOf(middle)}`,
+        what: `Beyond the speaking length, on ${withThe(nameOf(middle))}`,
         how: 'What else is under tension: from the end knot to the soundboard, and from the bridge pin to the tuning pin.',
       }
     case 'pin':

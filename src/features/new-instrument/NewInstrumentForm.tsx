@@ -8,6 +8,7 @@ import { chartLine } from '@/core/chart/chart-line'
 import { findings, sections } from '@/core/chart/findings'
 import { FAMILIES } from '@/core/instrument/family'
 import { TENSION_CLASSES, STRUNG, type Instrument } from '@/core/instrument/instrument'
+import { PRESETS } from '@/core/instrument/preset-families'
 import { fromPreset } from '@/core/instrument/presets'
 import { readNotes } from '@/core/instrument/read-notes'
 import { readLengths } from '@/core/instrument/read-lengths'
@@ -26,9 +27,7 @@ type Field = keyof NewInstrumentRequest
 const BEGIN: NewInstrumentRequest = {
   name: '',
   family: 'lever harp',
-  notes: 'C2 to C7',
-  restTuning: 'E-flat major',
-  tensionClass: 'lever',
+  ...PRESETS['lever harp'].begins,
   strung: 'as usual',
   lengths: '',
   maker: '',
@@ -50,7 +49,8 @@ export function NewInstrumentForm() {
   const change =
     (field: Field) => (event: ChangeEvent<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>) => {
       setRefused(null)
-      setForm({ ...form, [field]: event.target.value })
+      const changed = { ...form, [field]: event.target.value }
+      setForm(field === 'family' ? asItsFamily(form, changed) : changed)
     }
   const problemAt = (field: Field) =>
     refused?.field === field ? refused.sentence : drawn.field === field ? drawn.sentence : undefined
@@ -206,4 +206,15 @@ function Drawn({ instrument }: { readonly instrument: Instrument }) {
       </p>
     </>
   )
+}
+
+/** What was left as the family before has it becomes what the new family has; what was typed stays. */
+function asItsFamily(form: NewInstrumentRequest, changed: NewInstrumentRequest): NewInstrumentRequest {
+  const [before, now] = [PRESETS[form.family].begins, PRESETS[changed.family].begins]
+  return {
+    ...changed,
+    notes: form.notes === before.notes ? now.notes : form.notes,
+    restTuning: form.restTuning === before.restTuning ? now.restTuning : form.restTuning,
+    tensionClass: form.tensionClass === before.tensionClass ? now.tensionClass : form.tensionClass,
+  }
 }

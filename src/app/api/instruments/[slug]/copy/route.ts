@@ -1,5 +1,5 @@
 import { handle } from '@/app/api/handle'
-import { CopyRequest } from '@/boundary/requests/hardware'
+import { CopyRequest } from '@/boundary/requests/shelf'
 import { copyInstrument } from '@/data/instruments/change-strings'
 import { store } from '@/data/store/database'
 

@@ -1,5 +1,5 @@
 import { handle } from '@/app/api/handle'
-import { AddStringRequest } from '@/boundary/requests/hardware'
+import { AddStringRequest } from '@/boundary/requests/shelf'
 import { addString } from '@/data/instruments/change-strings'
 import { store } from '@/data/store/database'
 

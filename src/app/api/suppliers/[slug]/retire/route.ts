@@ -1,5 +1,5 @@
 import { handle } from '@/app/api/handle'
-import { RetireRequest } from '@/boundary/requests/suppliers'
+import { RetireRequest } from '@/boundary/requests/shelf'
 import { retireSupplier } from '@/data/buying/suppliers'
 import { store } from '@/data/store/database'
 

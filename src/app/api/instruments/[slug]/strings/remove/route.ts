@@ -1,5 +1,5 @@
 import { handle } from '@/app/api/handle'
-import { RemoveStringRequest } from '@/boundary/requests/hardware'
+import { RemoveStringRequest } from '@/boundary/requests/shelf'
 import { removeString } from '@/data/instruments/change-strings'
 import { store } from '@/data/store/database'
 
