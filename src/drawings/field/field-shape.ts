@@ -153,6 +153,9 @@ function lyreWood(strings: readonly DrawnString[]) {
   }
 }
 
+/** What is written beside a foot, `outermost first`, takes so much. */
+const BESIDE_A_FOOT = 170
+
 /** The long body of a zither whose strings run its whole length, waisted at its neck, over the two feet. */
 function longWood(strings: readonly DrawnString[], feet: readonly DrawnFoot[]) {
   const [left, right] = [Math.min(...strings.map((s) => s.x)), Math.max(...strings.map((s) => s.x))]
@@ -170,7 +173,12 @@ function longWood(strings: readonly DrawnString[], feet: readonly DrawnFoot[]) {
       `M${l.top},${down(0)}H${r.top}C${r.top},${down(0.08)} ${r.waist},${down(0.1)} ${r.waist},${down(0.18)}C${r.waist},${down(0.3)} ${r.hip},${down(0.34)} ${r.hip},${down(0.5)}C${r.hip},${down(0.8)} ${r.end},${down(0.9)} ${r.end},${down(1)}H${l.end}C${l.end},${down(0.9)} ${l.hip},${down(0.8)} ${l.hip},${down(0.5)}C${l.hip},${down(0.34)} ${l.waist},${down(0.3)} ${l.waist},${down(0.18)}C${l.waist},${down(0.1)} ${l.top},${down(0.08)} ${l.top},${down(0)}Z`,
     ],
     lines: [smooth(along(strings, (s) => s.tail)) ?? '', smooth(along(strings, (s) => s.bridge)) ?? ''],
-    margin: { left: side + 170, right: side + 190, top: 62, bottom: 52 },
+    margin: {
+      left: Math.max(side, ...feet.map((f) => left - (f.x - f.reach - BESIDE_A_FOOT))),
+      right: Math.max(side, ...feet.map((f) => f.x + f.reach + BESIDE_A_FOOT - right)),
+      top: 62,
+      bottom: 52,
+    },
   }
 }
 
