@@ -46,7 +46,7 @@ export function PinDrawing({ figures, className, onDiameter }: PinDrawingProps) 
   const box = upright
     ? { x: -15, y: -end - 5.4, width: 36, height: end + 12.4 }
     : { x: -7, y: -D / 2 - 7, width: end + 15, height: D + RUN + 15 }
-  const text = (metres: number) => measureText(measure('gauge', metres), units)
+  const text = (metres: number) => measureText(measure('width', metres), units)
   const dimension = upright ? -D / 2 - 3 : -D / 2 - 3.2
   return (
     <svg

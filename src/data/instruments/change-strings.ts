@@ -15,6 +15,7 @@ import {
   instruments,
   jobs,
   needs,
+  pictures,
   positions,
   readings,
 } from '../store/schema'
@@ -77,7 +78,7 @@ export function copyInstrument(
 }
 
 function hasHistory(store: Store, ids: readonly number[]): boolean {
-  const tables = [fittedPositions, breaks, jobs, needs, readings] as const
+  const tables = [fittedPositions, breaks, jobs, needs, readings, pictures] as const
   return tables.some(
     (table) =>
       store.rows

@@ -7,6 +7,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { takeArchive } from '../archive/take-archive'
 import { streamedArchive, zippedArchive } from '../archive/write-archive'
 import { eachOnDemo } from '../demo/each-on-demo'
+import { copyInstrument, removeString } from '../instruments/change-strings'
 import { instrumentBySlug } from '../instruments/instruments'
 import { jobById } from '../jobs/job'
 import { openJobs } from '../jobs/open-jobs'
@@ -64,6 +65,12 @@ test('one that belongs to a job must be on its instrument; what is no picture is
   expect(() => keep(aJpeg(), { jobId: 9999 })).toThrow('There is no job 9999')
   expect(() => keep(new Uint8Array([1, 2, 3]))).toThrow('That is no JPEG picture.')
   expect(picturesOf(store, lovage())).toHaveLength(0)
+})
+
+test('a string that is pictured has a history, and is not taken away with it', () => {
+  const { slug } = copyInstrument(store, 'lovage', 'Copied')
+  keepPicture(store, { instrument: slug, number: 3, jobId: null, kind: 'old knot', note: '', jpeg: aJpeg() })
+  expect(() => removeString(store, slug, 3)).toThrow('has a history')
 })
 
 test('the archive carries pictures there and back; one under a wrong name, or with more in it, is refused', async () => {

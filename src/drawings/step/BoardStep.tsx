@@ -33,7 +33,7 @@ export function BoardStep({ figures, habits, stage }: BoardStepProps) {
   const restWidth = rest === null ? 0 : Math.max(bore * 2.2, 6)
   const scale = Math.min(18, 96 / Math.max(knot, restWidth))
   const px = (mm: number) => mm * scale
-  const text = (metres: number) => measureText(measure('gauge', metres), units)
+  const text = (metres: number) => measureText(measure('width', metres), units)
   const whole = px(tail.boardThickness * 1000)
   const board = Math.min(MOST_BOARD, whole)
   const under = BOARD_TOP + board
@@ -152,7 +152,7 @@ export function BoardStep({ figures, habits, stage }: BoardStepProps) {
         </g>
       )}
       <Label at={[MID + thick / 2 + 70, 24]} to={[MID + thick / 2 - 2, 24]}>
-        {text(string.gauge)}
+        {measureText(measure('gauge', string.gauge), units)}
       </Label>
       {showKnot && rest !== null && (
         <Label

@@ -29,7 +29,7 @@ export function LowerEndStep({ context, kind }: LowerEndStepProps) {
 /** A loop on its hitch pin from above and from the side. */
 function Loop({ context: { position } }: { context: FittingContext }) {
   const { units } = useHouse()
-  const pin = measureText(measure('gauge', position.tail.postDiameter ?? 0), units)
+  const pin = measureText(measure('width', position.tail.postDiameter ?? 0), units)
   return (
     <Sheet
       title="The loop over its hitch pin, from above and from the side"

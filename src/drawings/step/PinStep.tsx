@@ -160,7 +160,7 @@ function Threaded({ figures, higher }: { figures: StringFigures; higher: number 
   const playing = wood - end * scale
   return (
     <Sheet
-      title={`The pin stands ${measureText(measure('gauge', higher), units)} higher than its neighbours`}
+      title={`The pin stands ${measureText(measure('width', higher), units)} higher than its neighbours`}
       note={`to scale, ${scale.toFixed(0)} : 1`}
     >
       <rect x={14} y={wood} width={292} height={30} {...WOOD} />
@@ -168,7 +168,7 @@ function Threaded({ figures, higher }: { figures: StringFigures; higher: number 
       {shaft(196, higher * 1000)}
       <path d={`M96,${playing}H236`} stroke="var(--soft)" strokeDasharray="4 3" />
       <path d={`M196,${now}H236`} stroke="var(--soft)" />
-      <Dimension from={[236, now]} to={[236, playing]} text={measureText(measure('gauge', higher), units)} />
+      <Dimension from={[236, now]} to={[236, playing]} text={measureText(measure('width', higher), units)} />
       <text x={96} y={playing - 10} textAnchor="middle" fill="var(--soft)">
         a neighbour, playing
       </text>

@@ -180,7 +180,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
             most={PIN.most}
             step={0.0001}
             onChange={setPinDiameter}
-            told={`${measureText(measure('gauge', pinDiameter), units)} where the string winds`}
+            told={`${measureText(measure('width', pinDiameter), units)} where the string winds`}
           />
         </div>
       </section>
@@ -209,7 +209,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
             measure={measure('wraps', now.wraps)}
             note={
               now.bank.fits
-                ? `a bank of ${measureText(measure('gauge', now.bank.width), units)}`
+                ? `a bank of ${measureText(measure('width', now.bank.width), units)}`
                 : 'the bank does not fit'
             }
           />
