@@ -6,7 +6,7 @@ import type { Metadata, Viewport } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import { isVisiting, store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { gaugeUnitOf, houseSettings } from '@/data/house/house'
 import { unitsOf } from '@/ui/format/measure'
 import { AtHandProvider } from '@/ui/find/at-hand'
 import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
@@ -45,7 +45,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           house={{
             name,
             unit,
-            gaugeUnit: gaugesInThou ? 'thou' : unit,
+            gaugeUnit: gaugeUnitOf({ unit, gaugesInThou }),
             units: unitsOf({ unit, gaugesInThou }),
             timeZone,
             octaveNames,

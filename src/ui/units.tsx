@@ -3,6 +3,7 @@
 import { createContext, useContext, type ReactNode } from 'react'
 import type { NameScheme } from '@/core/instrument/names'
 import type { HarpTop } from '@/core/instrument/presets'
+import type { LengthUnit } from '@/core/units/length'
 import type { Units } from './format/measure'
 
 export interface HouseView {
@@ -10,7 +11,7 @@ export interface HouseView {
   /** Of lengths, as they are typed. */
   readonly unit: 'mm' | 'in'
   /** Of gauges, as they are typed. */
-  readonly gaugeUnit: 'mm' | 'in' | 'thou'
+  readonly gaugeUnit: LengthUnit
   /** Of both, as they are shown. */
   readonly units: Units
   readonly timeZone: string

@@ -29,11 +29,7 @@ export function lengthCell(metres: number, unit: LengthUnit): string {
  * @throws RangeError with a sentence, when it is no length or one that can't be
  */
 export function readLengthCell(text: string, bounded: Bounded, unit: FileUnit, where = 'here'): number {
-  const bare = /^[\d.,\s/]+$/.test(text.trim())
-  const value =
-    unit === 'cm' || unit === 'm'
-      ? parseLength(bare ? `${text.trim()} ${unit}` : text, 'mm')
-      : parseLength(text, unit)
+  const value = parseLength(text, unit)
   if (!canBe(bounded, value)) {
     const [least, most] = BOUNDS[bounded]
     const mm = (metres: number) => Number((metres * 1000).toPrecision(4))

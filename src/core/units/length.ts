@@ -5,6 +5,8 @@
  * read in the unit that the caller names.
  */
 
+import type { FileUnit } from './file-unit'
+
 export type LengthUnit = 'mm' | 'in' | 'thou'
 
 /** Metres in one of each unit. The inch is exactly 25.4 mm. */
@@ -44,7 +46,7 @@ const WRITTEN =
  * @throws RangeError with a sentence that can be shown, when the text is not a length
  * @example parseLength('41 thou', 'mm') // 0.0010414
  */
-export function parseLength(text: string, bare: LengthUnit): number {
+export function parseLength(text: string, bare: FileUnit): number {
   const found = WRITTEN.exec(text.trim())
   const refuse = () =>
     new RangeError(`Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “${text.trim()}”.`)

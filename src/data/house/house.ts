@@ -2,6 +2,7 @@
  * What the house has set: units, habits, tolerances.
  */
 import { DEFAULT_HABITS, type HabitChange, type Habits } from '@/core/fitting/habits'
+import type { LengthUnit } from '@/core/units/length'
 import { Refusal } from '@/boundary/refusal'
 import type { Store } from '../store/database'
 import { house } from '../store/schema'
@@ -70,6 +71,11 @@ function readHouse(store: Store): House {
     referenceA: row.referenceA,
     people: JSON.parse(row.people) as string[],
   }
+}
+
+/** What gauges are typed and written in. */
+export function gaugeUnitOf({ unit, gaugesInThou }: Pick<House, 'unit' | 'gaugesInThou'>): LengthUnit {
+  return gaugesInThou ? 'thou' : unit
 }
 
 /** Whether the house has been begun: an empty folder has settings that nobody chose. */

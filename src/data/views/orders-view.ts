@@ -101,10 +101,9 @@ function heldViews(store: Store, line: OrderLine): readonly HeldView[] | null {
     .all()
     .map(({ need, strings }) => {
       const on = byPositionId(store, need.positionId)
-      const { construction, colour, tensionClass, end } = { ...need, construction: constructionFrom(need) }
       return {
         who: `${leadingNames(on.position).name} of ${on.instrument.name}`,
-        key: specKey({ construction, colour, tensionClass, end }),
+        key: specKey({ ...need, construction: constructionFrom(need) }),
         strings,
       }
     })

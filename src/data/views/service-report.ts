@@ -4,7 +4,7 @@
 import type { Mishap } from '@/core/fitting/mishaps'
 import { leadingNames } from '@/core/instrument/names'
 import { materialWord, outerGauge } from '@/core/strings/construction'
-import { gaugeText } from '@/core/units/length'
+import { gaugeText, type LengthUnit } from '@/core/units/length'
 import { siteFacts, siteWord } from '@/core/wear/break-sites'
 import type { JobOutcome } from './job-outcome'
 import type { Job } from '../jobs/job'
@@ -13,7 +13,7 @@ import { metres } from '../store/millimetres'
 const MINUTE = 60_000
 
 /** One string of a finished job, in the words of a report. */
-export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaugeUnit: 'mm' | 'in' | 'thou') {
+export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaugeUnit: LengthUnit) {
   const { position, site, coil, figures, habits } = job
   const gauge = gaugeText(outerGauge(figures.construction), gaugeUnit)
   return {

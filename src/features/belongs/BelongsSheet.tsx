@@ -16,7 +16,7 @@ import {
 import { measure } from '@/core/measure'
 import { materialWord, sameMake } from '@/core/strings/construction'
 import { MATERIALS } from '@/core/strings/materials'
-import { parseLength } from '@/core/units/length'
+import { parseLength, type LengthUnit } from '@/core/units/length'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { Figure } from '@/ui/figure/Figure'
 import { MarginBar } from '@/ui/figure/MarginBar'
@@ -219,7 +219,7 @@ function Judgement({ result }: { readonly result: Belongs }) {
 }
 
 /** A gauge in metres, a sentence on what is wrong, or null while nothing is typed. */
-function readGauge(text: string, unit: 'mm' | 'in' | 'thou'): number | string | null {
+function readGauge(text: string, unit: LengthUnit): number | string | null {
   if (text.trim() === '') return null
   try {
     const gauge = parseLength(text, unit)

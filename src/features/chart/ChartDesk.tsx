@@ -56,7 +56,7 @@ export function ChartDesk({ instrument }: { readonly instrument: Instrument }) {
   const keep = async () => {
     setProblem(null)
     const answer = await send(calls.changeChart(instrument.slug), {
-      lines: draft.changed.map(({ toKeep }) => toKeep),
+      lines: draft.changed.flatMap(({ toKeep }) => toKeep ?? []),
     })
     if (!answer.ok) return setProblem(answer.sentence)
     draft.putBack()

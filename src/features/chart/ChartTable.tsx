@@ -5,7 +5,7 @@ import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import { isWhole } from '@/core/chart/chart-line'
 import { frequency } from '@/core/pitch/note'
 import { MARGIN_BOUNDS, tension, utilisation } from '@/core/strings/tension'
-import type { GaugeUnit } from '@/ui/format/gauge-typed'
+import type { LengthUnit } from '@/core/units/length'
 import { isMarkedAt, useSheet, type SheetEdit } from '@/ui/sheet/use-sheet'
 import type { CellEdit, DraftRow } from './use-chart-draft'
 
@@ -49,7 +49,7 @@ interface ChartTableProps {
   readonly rows: readonly DraftRow[]
   readonly referenceA: number
   readonly unit: 'mm' | 'in'
-  readonly gaugeUnit: GaugeUnit
+  readonly gaugeUnit: LengthUnit
   /** Numbers that a finding is about. */
   readonly marked: ReadonlySet<number>
   /** What its players call each string, by number from the top, where they count otherwise. */
@@ -146,7 +146,7 @@ const ChartRow = memo(function ChartRow({
   typedTogether,
   onType,
 }: ChartRowProps) {
-  const { number, cells, line, problems, edited } = row
+  const { number, cells, line, problems, toKeep } = row
   const pitch = frequency(line.note, referenceA)
   const reckoned = isWhole(line)
     ? {
@@ -186,7 +186,7 @@ const ChartRow = memo(function ChartRow({
     <>
       <tr
         id={`line-${number}`}
-        className={`border-b border-rule ${edited ? 'bg-verdigris-wash' : isMarked ? 'bg-ochre-wash' : ''}`}
+        className={`border-b border-rule ${toKeep !== null ? 'bg-verdigris-wash' : isMarked ? 'bg-ochre-wash' : ''}`}
       >
         <th scope="row" className={`border-l-4 px-1 text-left font-semibold ${swatch}`}>
           {number}

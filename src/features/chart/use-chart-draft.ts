@@ -12,7 +12,7 @@ import {
 } from '@/core/chart/cells'
 import { chartLine, type ChartLine } from '@/core/chart/chart-line'
 import type { Instrument } from '@/core/instrument/instrument'
-import type { GaugeUnit } from '@/ui/format/gauge-typed'
+import type { LengthUnit } from '@/core/units/length'
 import { useKept } from '@/ui/kept/use-kept'
 import { typedOver } from '@/ui/sheet/typed-over'
 
@@ -21,9 +21,8 @@ export interface DraftRow {
   readonly cells: Cells
   readonly line: ChartLine
   readonly problems: Problems
-  readonly edited: boolean
-  /** What of it is to be kept, in mm. */
-  readonly toKeep: Cells
+  /** What of it is to be kept, in mm; null where it is as the chart has it. */
+  readonly toKeep: Cells | null
 }
 
 /** One cell to set, by the string's number. */
@@ -47,7 +46,7 @@ type Edits = Readonly<Record<number, Partial<Cells>>>
 const UNTOUCHED: Edits = {}
 
 /** The chart as it is being typed: nothing is written until it is kept, and nothing typed is lost by leaving the page. */
-export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in', gaugeUnit: GaugeUnit): ChartDraft {
+export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in', gaugeUnit: LengthUnit): ChartDraft {
   const [edits, setEdits] = useKept(`chart of ${instrument.slug}`, UNTOUCHED)
   const base = useMemo(
     () =>
@@ -72,7 +71,7 @@ export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in', gaugeUn
     () => base.map((row) => rowOf(row, edits[row.line.number], units)),
     [base, edits, units],
   )
-  const changed = useMemo(() => rows.filter(({ edited }) => edited), [rows])
+  const changed = useMemo(() => rows.filter(({ toKeep }) => toKeep !== null), [rows])
 
   const set = useCallback(
     (changes: readonly CellEdit[]) =>
@@ -126,9 +125,7 @@ function draftRow(
 ): DraftRow {
   const now = { ...cells, ...edits }
   const edited = CHART_COLUMNS.filter((column) => now[column] !== cells[column])
-  const kept = cellsOf(line, 'mm')
-  if (edited.length === 0)
-    return { number: line.number, cells, line, problems: {}, edited: false, toKeep: kept }
+  if (edited.length === 0) return { number: line.number, cells, line, problems: {}, toKeep: null }
   const { line: read, problems } = readCells(now, units)
   const shown = read ?? { ...line, construction: null, make: null }
   return {
@@ -136,7 +133,6 @@ function draftRow(
     cells: now,
     line: shown,
     problems,
-    edited: true,
-    toKeep: typedOver(kept, cellsOf(shown, 'mm'), edited),
+    toKeep: typedOver(cellsOf(line, 'mm'), cellsOf(shown, 'mm'), edited),
   }
 }

@@ -21,7 +21,7 @@ import { useHouse } from '@/ui/units'
 import { memberOf, type JobView } from './job-view'
 import { MeasureEntry } from './MeasureEntry'
 import { MishapDialog } from './MishapDialog'
-import { StepPictures, type JobPicture } from './StepPictures'
+import { AsItWas, BeforeItComesOff, type JobPicture } from './StepPictures'
 import { useMarks } from './use-marks'
 
 interface StepByStepProps {
@@ -131,13 +131,7 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
     repeat: () => say(spoken(here)),
   })
   if (!member || !job) return null
-  const pictured = {
-    slug: instrument.slug,
-    number: job.number,
-    jobId: job.jobId,
-    step: step.key,
-    pictures,
-  }
+  const pictured = { jobId: job.jobId, step: step.key, pictures }
 
   return (
     <div className="grid gap-5 pt-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
@@ -213,7 +207,7 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
         <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
         <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_1fr] md:[grid-template-areas:'words_figures'_'words_drawing']">
           <div className="[grid-area:words]">
-            {step.key === 'take-off' && <StepPictures {...pictured} />}
+            <BeforeItComesOff slug={instrument.slug} number={job.number} {...pictured} />
             <ol className="space-y-3 text-xl leading-relaxed">
               {step.todo.map((phrase, i) => (
                 <li key={i} className="border-l-2 border-rule pl-4">
@@ -243,7 +237,7 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
                 </span>
               </p>
             ))}
-            {step.key !== 'take-off' && <StepPictures {...pictured} />}
+            <AsItWas {...pictured} />
             {step.rest !== null && (
               <div className="mt-4">
                 <RestTimer key={here} seconds={step.rest} onOver={ring} />

@@ -6,7 +6,7 @@ export interface JobPicture extends ShownPicture {
   readonly jobId: number | null
 }
 
-interface StepPicturesProps {
+interface OfStep {
   readonly slug: string
   readonly number: number
   readonly jobId: number
@@ -17,24 +17,28 @@ interface StepPicturesProps {
 /** Steps that are done as the old string and its neighbours show it. */
 const AS_BEFORE: ReadonlySet<StepKey> = new Set(['tie-knot', 'hook-loop', 'thread-pin', 'wind', 'wrap-foot'])
 
-/** How it was before it came off: pictures are taken where the old string still shows it, and seen again where it is done anew. */
-export function StepPictures({ slug, number, jobId, step, pictures }: StepPicturesProps) {
-  const own = pictures.filter((picture) => picture.jobId === jobId)
-  if (step === 'take-off')
-    return (
-      <div className="mb-5 grid gap-2">
-        <p>Before anything comes off, take a picture of what you will do again.</p>
-        <div className="flex flex-wrap gap-2">
-          <TakePicture instrument={slug} string={number} job={jobId} kind="old knot">
-            The old knot
-          </TakePicture>
-          <TakePicture instrument={slug} string={number} job={jobId} kind="winding beside it">
-            The winding beside it
-          </TakePicture>
-        </div>
-        <Pictures pictures={own} />
+/** Above the words of the step that takes the old string off: pictures of what will be done again. */
+export function BeforeItComesOff({ slug, number, jobId, step, pictures }: OfStep) {
+  if (step !== 'take-off') return null
+  return (
+    <div className="mb-5 grid gap-2">
+      <p>Before anything comes off, take a picture of what you will do again.</p>
+      <div className="flex flex-wrap gap-2">
+        <TakePicture instrument={slug} string={number} job={jobId} kind="old knot">
+          The old knot
+        </TakePicture>
+        <TakePicture instrument={slug} string={number} job={jobId} kind="winding beside it">
+          The winding beside it
+        </TakePicture>
       </div>
-    )
+      <Pictures pictures={ownOf(jobId, pictures)} />
+    </div>
+  )
+}
+
+/** Below the words of a step that does it anew: how it was. */
+export function AsItWas({ jobId, step, pictures }: Omit<OfStep, 'slug' | 'number'>) {
+  const own = ownOf(jobId, pictures)
   if (!AS_BEFORE.has(step) || own.length === 0) return null
   return (
     <div className="mt-4">
@@ -42,4 +46,8 @@ export function StepPictures({ slug, number, jobId, step, pictures }: StepPictur
       <Pictures pictures={own} />
     </div>
   )
+}
+
+function ownOf(jobId: number, pictures: readonly JobPicture[]): readonly JobPicture[] {
+  return pictures.filter((picture) => picture.jobId === jobId)
 }

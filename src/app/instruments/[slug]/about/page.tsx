@@ -1,7 +1,6 @@
 import type { Metadata } from 'next'
-import { positionAt } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { instrumentBySlug } from '@/data/instruments/instruments'
+import { byPositionId, instrumentBySlug } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { picturesOf } from '@/data/pictures/pictures'
 import { AboutSheet } from '@/features/about/AboutSheet'
@@ -12,13 +11,9 @@ export const metadata: Metadata = { title: 'About it' }
 
 export default async function AboutPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  const { id, instrument, notes, chartLink, retiredAt, positionIds } = orNotFound(() =>
-    instrumentBySlug(store(), slug),
-  )
-  const nameOf = (positionId: number | null) => {
-    const number = [...positionIds].find(([, one]) => one === positionId)?.[0]
-    return number === undefined ? null : leadingNames(positionAt(instrument, number)).name
-  }
+  const { id, instrument, notes, chartLink, retiredAt } = orNotFound(() => instrumentBySlug(store(), slug))
+  const nameOf = (positionId: number | null) =>
+    positionId === null ? null : leadingNames(byPositionId(store(), positionId).position).name
   const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
   const about = {
     name,

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
 import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { gaugeUnitOf, houseSettings } from '@/data/house/house'
 import { jobOutcome } from '@/data/views/job-outcome'
 import { jobsTogether } from '@/data/jobs/jobs-together'
 import { serviceMinutes, reportedString } from '@/data/views/service-report'
@@ -15,14 +15,14 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
   const job = await loadJob(params)
   if (job.finishedAt === null) redirect(pages.job(job.jobId))
   const finished = jobsTogether(store(), job.jobId).flatMap((one) => jobOutcome(store(), one.jobId) ?? [])
-  const { unit, gaugesInThou, holdsWithinCents } = houseSettings(store())
+  const settings = houseSettings(store())
   return (
     <ServiceReport
       instrument={job.instrument}
-      strings={finished.map((one) => reportedString(one, gaugesInThou ? 'thou' : unit))}
+      strings={finished.map((one) => reportedString(one, gaugeUnitOf(settings)))}
       minutes={serviceMinutes(finished.map((one) => one.job))}
       now={store().now()}
-      holdsWithin={holdsWithinCents}
+      holdsWithin={settings.holdsWithinCents}
     />
   )
 }
