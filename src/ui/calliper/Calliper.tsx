@@ -1,108 +1,37 @@
 'use client'
 
-import { Ruler, X } from 'lucide-react'
+import { Ruler } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import { useEffect, useRef, useState } from 'react'
-import { useHouse } from '../units'
-import { isTextField, typeInto, type TextField } from './type-into'
+import { isTextField, type TextField } from './type-into'
 
-const CalliperDrawing = dynamic(() => import('./CalliperDrawing').then((module) => module.CalliperDrawing))
-
-/** The jaws open so far, mm. */
-const WIDEST_MM = 8
-const MM_PER_INCH = 25.4
+const CalliperPanel = dynamic(() => import('./CalliperPanel').then((module) => module.CalliperPanel))
 
 /** A calliper that stands in for one with a data cable: set its jaws, send the reading, and it types it where the cursor was. */
 export function Calliper() {
-  const { unit: houseUnit } = useHouse()
   const [open, setOpen] = useState(false)
   const [mm, setMm] = useState(0.86)
-  const [unit, setUnit] = useState<'mm' | 'in'>(houseUnit)
-  const [sent, setSent] = useState<string | null>(null)
   const field = useRef<TextField | null>(null)
-  const panel = useRef<HTMLElement>(null)
 
   useEffect(() => {
     const follow = ({ target }: FocusEvent) => {
-      if (isTextField(target) && !panel.current?.contains(target)) field.current = target
+      if (isTextField(target) && !target.closest('[data-calliper]')) field.current = target
     }
     document.addEventListener('focusin', follow)
     return () => document.removeEventListener('focusin', follow)
   }, [])
-
-  const reading = unit === 'mm' ? mm.toFixed(2) : (mm / MM_PER_INCH).toFixed(4)
-  const sendReading = () => {
-    if (!field.current?.isConnected) return setSent('Click into a field first; the reading goes there.')
-    typeInto(field.current, reading)
-    setSent(`Sent ${reading}.`)
-  }
 
   return (
     <>
       <button
         type="button"
         aria-expanded={open}
-        onClick={() => {
-          setOpen(!open)
-          setSent(null)
-        }}
+        onClick={() => setOpen(!open)}
         className="inline-flex min-h-11 items-center gap-2 px-2 text-sm text-soft hover:text-ink"
       >
         <Ruler size={18} aria-hidden /> <span className="md:max-xl:sr-only">Calliper</span>
       </button>
-      {open && (
-        <section
-          ref={panel}
-          aria-label="Calliper"
-          className="sheet fixed right-3 bottom-18 z-40 w-[19rem] p-4 shadow-lg md:bottom-4"
-        >
-          <header className="flex items-center justify-between">
-            <h2 className="font-semibold">
-              Calliper <span className="font-text text-sm font-normal text-soft">a stand-in</span>
-            </h2>
-            <button
-              type="button"
-              onClick={() => setOpen(false)}
-              className="inline-flex size-11 items-center justify-center"
-              aria-label="Put the calliper away"
-            >
-              <X size={18} aria-hidden />
-            </button>
-          </header>
-          <CalliperDrawing mm={mm} widest={WIDEST_MM} />
-          <p className="plate-figure mt-1 text-right text-4xl" role="status">
-            {reading}
-            <span className="ml-1 font-text text-sm text-soft">{unit}</span>
-          </p>
-          <label className="mt-2 block text-sm">
-            Jaws
-            <input
-              type="range"
-              min={0}
-              max={WIDEST_MM}
-              step={0.01}
-              value={mm}
-              onChange={(event) => setMm(Number(event.target.value))}
-              className="mt-1 h-11 w-full accent-verdigris"
-            />
-          </label>
-          <div className="flex gap-2">
-            <button
-              type="button"
-              className="button flex-1"
-              onClick={() => setUnit(unit === 'mm' ? 'in' : 'mm')}
-            >
-              mm / in
-            </button>
-            <button type="button" className="button button-main flex-1" onClick={sendReading}>
-              Send
-            </button>
-          </div>
-          <p className="mt-2 text-sm text-soft" aria-live="polite">
-            {sent ?? 'It types the reading where the cursor was, and presses Enter.'}
-          </p>
-        </section>
-      )}
+      {open && <CalliperPanel mm={mm} setMm={setMm} field={field} putAway={() => setOpen(false)} />}
     </>
   )
 }

@@ -1,35 +1,31 @@
 'use client'
 
 import { Search } from 'lucide-react'
-import { useRouter } from 'next/navigation'
+import { usePathname, useRouter } from 'next/navigation'
 import { useEffect, useId, useRef, useState, type FormEvent } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import dynamic from 'next/dynamic'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { ShelfReading } from '@/core/names/find-on-shelf'
-import { MOST } from '@/core/names/most-readings'
 import type { Instrument } from '@/core/instrument/instrument'
 import { send } from '../shell/send'
 import { useAtHand } from './at-hand'
+import { FIND_FIELD } from './find-field'
+
+/** Fetched with the first name that can be two. */
+const Readings = dynamic(() => import('./Readings').then((module) => module.Readings))
 
 /** Takes a string's name in any scheme, on every screen, and asks which was meant when it can be two. */
 export function FindBox() {
   const atHand = useAtHand()
   const router = useRouter()
+  /** On a phone the steps of a job need the room. */
+  const onJob = usePathname().startsWith('/jobs/')
   const [text, setText] = useState('')
   const [readings, setReadings] = useState<readonly ShelfReading[]>([])
   const [problem, setProblem] = useState<string | null>(null)
-  const box = useRef<HTMLInputElement>(null)
   const form = useRef<HTMLFormElement>(null)
   const helpId = useId()
-  useHotkeys(
-    '/',
-    (event) => {
-      event.preventDefault()
-      box.current?.focus()
-    },
-    { useKey: true },
-  )
 
   const putAway = () => {
     setReadings([])
@@ -65,7 +61,6 @@ export function FindBox() {
     else setProblem(answer.sentence)
   }
 
-  const several = new Set(readings.map(({ slug }) => slug)).size > 1
   return (
     <form
       ref={form}
@@ -73,14 +68,14 @@ export function FindBox() {
       onKeyDown={(event) => {
         if (event.key === 'Escape') putAway()
       }}
-      className="relative"
+      className={`relative w-full pb-2 md:w-44 md:pb-0 xl:w-64 ${onJob ? 'hidden md:block' : ''}`}
       role="search"
       aria-label="Find a string"
     >
       <label className="flex items-stretch">
         <span className="sr-only">A string’s name or number</span>
         <input
-          ref={box}
+          id={FIND_FIELD}
           value={text}
           onChange={(event) => setText(event.target.value)}
           className="entry min-h-10 py-1 text-sm"
@@ -103,28 +98,7 @@ export function FindBox() {
             {problem}
           </p>
         )}
-        {readings.length > 0 && (
-          <div className="sheet absolute right-0 top-full z-40 mt-1 max-h-[70dvh] w-full min-w-72 overflow-y-auto p-4 shadow-lg">
-            <p className="font-semibold">Which did you mean by “{text.trim()}”?</p>
-            <ul className="ruled mt-2">
-              {readings.map((reading) => (
-                <li key={`${reading.slug}${reading.number}`}>
-                  <button
-                    type="button"
-                    className="min-h-11 w-full text-left hover:underline"
-                    onClick={() => choose(reading)}
-                  >
-                    {several && <strong>{reading.instrument}: </strong>}
-                    {reading.means}
-                  </button>
-                </li>
-              ))}
-            </ul>
-            {readings.length >= MOST && (
-              <p className="mt-2 text-sm text-soft">There are more: say the instrument too.</p>
-            )}
-          </div>
-        )}
+        {readings.length > 0 && <Readings text={text.trim()} readings={readings} choose={choose} />}
       </div>
     </form>
   )

@@ -1,13 +1,10 @@
-'use client'
-
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { usePathname } from 'next/navigation'
 import { CalendarCheck, History, Home, Lasso, Package, Rows3, ShoppingCart } from 'lucide-react'
 import { Calliper } from '../calliper/Calliper'
 import { FindBox } from '../find/FindBox'
-import { useHouse } from '../units'
 import { LightSwitch } from './LightSwitch'
+import { PlaceLink } from './PlaceLink'
 import { pages } from '@/boundary/paths'
 
 const PLACES = [
@@ -20,18 +17,17 @@ const PLACES = [
   { href: pages.house, word: 'House', Icon: Home },
 ] as const
 
-/** The places of the workshop: along the top on a wide screen, under the thumb on a phone. */
 interface NavigationProps {
   readonly light: 'day' | 'backstage'
+  /** A house without stores has no way there. */
+  readonly keepsStores: boolean
   /** Who is at the bench. */
   readonly bench: ReactNode
 }
 
-export function Navigation({ light, bench }: NavigationProps) {
-  const path = usePathname()
-  const { keepsStores } = useHouse()
+/** The places of the workshop: along the top on a wide screen, under the thumb on a phone. */
+export function Navigation({ light, keepsStores, bench }: NavigationProps) {
   const places = PLACES.filter(({ href }) => keepsStores || href !== pages.stores)
-  const isHere = (href: string) => (href === pages.today ? path === pages.today : path.startsWith(href))
   return (
     <header className="border-b border-line bg-paper print:hidden">
       <div className="mx-auto flex max-w-[100rem] flex-wrap items-center gap-x-4 px-4 md:h-14 md:flex-nowrap md:px-6">
@@ -46,14 +42,9 @@ export function Navigation({ light, bench }: NavigationProps) {
           className="fixed inset-x-0 bottom-0 z-30 flex border-t border-line bg-paper md:static md:flex-1 md:border-0"
         >
           {places.map(({ href, word, Icon }) => (
-            <Link
-              key={href}
-              href={href}
-              aria-current={isHere(href) ? 'page' : undefined}
-              className="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 border-transparent text-xs text-soft aria-[current=page]:border-verdigris aria-[current=page]:font-semibold aria-[current=page]:text-ink md:h-14 md:flex-none md:flex-row md:gap-2 md:border-t-0 md:border-b-2 md:px-2.5 md:text-sm hover:text-ink"
-            >
+            <PlaceLink key={href} href={href}>
               <Icon size={18} aria-hidden className="md:max-xl:hidden" /> {word}
-            </Link>
+            </PlaceLink>
           ))}
         </nav>
         <div className="ml-auto flex md:order-last md:ml-0">
@@ -61,11 +52,7 @@ export function Navigation({ light, bench }: NavigationProps) {
           <Calliper />
           <LightSwitch light={light} />
         </div>
-        <div
-          className={`w-full pb-2 md:w-44 md:pb-0 xl:w-64 ${path.startsWith('/jobs/') ? 'hidden md:block' : ''}`}
-        >
-          <FindBox />
-        </div>
+        <FindBox />
       </div>
     </header>
   )
