@@ -60,6 +60,7 @@ export const bistort: InstrumentDesign = {
   boardThickness: 0,
   eyeletBores: null,
   postDiameter: 2.5 * mm,
+  bearing: 'plain bridge',
   pin: { ...ZITHER_PIN, diameter: 4.8 * mm },
   coverings: [],
 }

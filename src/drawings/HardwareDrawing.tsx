@@ -17,7 +17,7 @@ export function HardwareDrawing(props: HardwareDrawingProps) {
   const { of, text } = props
   if (of === 'post') return <Post text={text} />
   if (of === 'tail' && goesRound(text)) return <Post text="" />
-  if (of === 'mechanism') return null
+  if (of === 'mechanism' || of === 'bearing') return null
   return LOWER.includes(of) ? <LowerEnd {...props} /> : <PinFromTheSide {...props} />
 }
 

@@ -21,6 +21,7 @@ const LONGEST = 60
 class HardwareLineRequest implements HardwareCells {
   @Max(MOST_STRINGS) @Min(1) @IsInt() number!: number
   @MaxLength(LONGEST) @IsString() tail!: string
+  @MaxLength(LONGEST) @IsString() bearing!: string
   @MaxLength(LONGEST) @IsString() board!: string
   @MaxLength(LONGEST) @IsString() eyelet!: string
   @MaxLength(LONGEST) @IsString() post!: string

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { readShelf } from '@/data/demo/shelf-files'
 import { measureText, phraseWords } from '@/ui/format/measure'
-import { positionAt, type Instrument } from '../instrument/instrument'
+import { positionAt, type Instrument, type StringPosition } from '../instrument/instrument'
 import { tailFacts } from '../knots/fastenings'
 import type { Phrase } from '../measure'
 import { coreMaterial, surfaceMaterial } from '../strings/construction'
@@ -175,6 +175,22 @@ describe('under any habits', () => {
       { numRuns: 200 },
     )
   })
+})
+
+test('what the string passes over is said where it is led, and the eye is asked for only where there are no notches', () => {
+  const over = (slug: string, bearing: StringPosition['tail']['bearing']) => {
+    const position = positionAt(on(slug), 3)
+    const changed = { ...position, tail: { ...position.tail, bearing } }
+    const context = contextOf(slug, 3)
+    const steps = fittingSteps({ ...context, position: changed })
+    return { way: words(steps, 'wind'), pitch: words(steps, 'to-pitch') }
+  }
+  expect(over('lovage', 'saddle').way).toContain('over the same saddle')
+  expect(over('lovage', 'notched bridge').way).toContain('through its notch')
+  expect(over('lovage', null).way).not.toMatch(/saddle|notch/)
+  expect(over('bistort', 'plain bridge').pitch).toContain('Slide it to even spacing')
+  expect(over('bistort', 'notched bridge').pitch).not.toContain('spacing')
+  expect(over('bistort', null).pitch).toContain('On a bridge without notches')
 })
 
 test('each mishap can happen somewhere on the shelf', () => {

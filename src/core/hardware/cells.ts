@@ -17,6 +17,7 @@ const values = ({
   mechanism,
 }: HardwareLine): Record<HardwareColumn, Value> => ({
   tail: tail.fastening,
+  bearing: tail.bearing,
   board: tail.boardThickness,
   eyelet: tail.eyeletBore,
   post: tail.postDiameter,
@@ -103,6 +104,7 @@ export function readHardware(
     },
     tail: {
       fastening: read.tail,
+      bearing: read.bearing,
       boardThickness: read.board,
       eyeletBore: read.eyelet,
       postDiameter: read.post,

@@ -1,7 +1,7 @@
 /**
  * The hardware of a string as columns of a sheet: how it is fastened at both ends, its pin, its heights, its board.
  */
-import type { Mechanism, StringPosition } from '../instrument/instrument'
+import { BEARINGS, type Mechanism, type StringPosition } from '../instrument/instrument'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '../knots/fastenings'
 import type { Bounded } from '../strings/bounds'
 import { PIN_SETTINGS, TURNED_BY } from '../winding/pin'
@@ -22,6 +22,7 @@ const length = (bounded: Bounded, none = false): ColumnKind => ({ is: 'length', 
 
 export const HARDWARE = {
   tail: word(TAIL_FASTENINGS),
+  bearing: word(BEARINGS, true),
   board: length('board'),
   eyelet: length('eyelet bore', true),
   post: length('post', true),
@@ -46,6 +47,7 @@ export const HARDWARE_COLUMNS = Object.keys(HARDWARE) as readonly HardwareColumn
 /** What a person reads over each column, and before each field. */
 export const HARDWARE_NAMES: Record<HardwareColumn, string> = {
   tail: 'Lower end',
+  bearing: 'Passes over',
   board: 'Board',
   eyelet: 'Eyelet bore',
   post: 'Post or hitch pin',
@@ -66,7 +68,7 @@ export const HARDWARE_NAMES: Record<HardwareColumn, string> = {
 
 /** The sheet shows them in three parts, from the knot to the pin. */
 export const HARDWARE_PARTS = [
-  { name: 'Lower end', columns: ['tail', 'board', 'eyelet', 'post', 'mechanism'] },
+  { name: 'Lower end', columns: ['tail', 'bearing', 'board', 'eyelet', 'post', 'mechanism'] },
   { name: 'Tuning pin', columns: ['head', 'setting', 'turned', 'tightens', 'gear', 'diameter', 'thread'] },
   { name: 'Heights', columns: ['height', 'datum', 'holeToEnd', 'bridgeHeight', 'toBridge'] },
 ] as const satisfies readonly { readonly name: string; readonly columns: readonly HardwareColumn[] }[]

@@ -12,6 +12,7 @@ import type { TuningPin } from '../winding/pin'
 import { calledAs, callingOf, type Calling } from './called'
 import {
   gaugeOf,
+  type Bearing,
   type Covering,
   type Instrument,
   type Mechanism,
@@ -69,6 +70,7 @@ export interface InstrumentDesign {
   readonly boardThickness: number
   readonly eyeletBores: readonly Control[] | null
   readonly postDiameter: number | null
+  readonly bearing?: Bearing
   readonly pin: Omit<TuningPin, 'toBridge'>
   readonly coverings: readonly Covering[]
 }
@@ -132,6 +134,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
       head: { fastening: section.head, pin: { ...design.pin, toBridge: beyond } },
       tail: {
         fastening: section.tail,
+        bearing: design.bearing ?? null,
         boardThickness: design.boardThickness,
         postDiameter: design.postDiameter,
         eyeletBore: curves.bore ? tenth(curves.bore(piece)) : null,

@@ -28,8 +28,14 @@ export interface HeadEnd {
   readonly pin: TuningPin
 }
 
+/** What a string passes over between its lower end and its speaking length, where it passes over anything. */
+export const BEARINGS = ['saddle', 'notched bridge', 'plain bridge'] as const
+export type Bearing = (typeof BEARINGS)[number]
+
 export interface TailEnd {
   readonly fastening: TailFastening
+  /** Null where it passes over nothing, or nobody said. */
+  readonly bearing: Bearing | null
   /** Through which the string passes to its end knot, m; zero where there is none. */
   readonly boardThickness: number
   /** Bore of the eyelet, m; null where the string goes through none. */

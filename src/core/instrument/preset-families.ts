@@ -6,7 +6,7 @@ import type { HeadFastening, TailFastening } from '../knots/fastenings'
 import type { Material } from '../strings/materials'
 import type { TuningPin } from '../winding/pin'
 import type { Family } from './family'
-import type { Mechanism, TensionClass } from './instrument'
+import type { Bearing, Mechanism, TensionClass } from './instrument'
 import type { Control } from './monotone-curve'
 
 export const mm = 1e-3
@@ -49,6 +49,7 @@ export interface Preset {
   readonly boardThickness: number
   readonly eyeletBore: number | null
   readonly postDiameter: number | null
+  readonly bearing?: Bearing
   readonly stringsPerPiece: 1 | 2
   /** Strings lie over each other: wound on two feet, the shorter half on one; or crossing on a scroll. */
   readonly layered?: 'on two feet' | 'on a scroll'
@@ -237,6 +238,7 @@ export const PRESETS: Record<Family, Preset> = {
     begins: { notes: 'D4 to A5', restTuning: 'D major', tensionClass: 'wire' },
     usual: ['A5', 'D4'],
     stringsPerPiece: 1,
+    bearing: 'plain bridge',
     pace: [
       [0, 181],
       [1, 155],

@@ -54,6 +54,7 @@ export function fromPreset(
     boardThickness: preset.boardThickness,
     eyeletBores: preset.eyeletBore === null ? null : numbered(preset.eyeletBore, preset.eyeletBore),
     postDiameter: preset.postDiameter,
+    ...(preset.bearing ? { bearing: preset.bearing } : {}),
     pin: preset.pin,
     coverings: coveringsOf(preset, count),
   }

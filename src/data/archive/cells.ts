@@ -7,7 +7,7 @@ import { MISHAPS } from '@/core/fitting/mishaps'
 import { ASKED, STEP_KEYS } from '@/core/fitting/step'
 import { CALLED_BY, COUNTED_FROM } from '@/core/instrument/called'
 import { FAMILIES } from '@/core/instrument/family'
-import { STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { BEARINGS, STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
@@ -137,6 +137,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   mechanism: ['lever', 'disc'],
   head_fastening: HEAD_FASTENINGS,
   tail_fastening: TAIL_FASTENINGS,
+  bearing: BEARINGS,
   pin_setting: PIN_SETTINGS,
   turned_by: TURNED_BY,
   tightens: ['clockwise', 'anticlockwise'],

@@ -2,6 +2,7 @@
  * Fitted strings: which one is on a position now, and what has been on it.
  */
 import { and, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
+import { grouped } from '@/core/list/grouped'
 import type { Stretching } from '@/core/settle/stretching'
 import type { Construction } from '@/core/strings/construction'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
@@ -107,7 +108,18 @@ export function fittedById(store: Store, id: number): FittedString | null {
 
 /** Strings on an instrument now. */
 export function stringsOn(store: Store, instrumentId: number): readonly FittedString[] {
-  return read(store, and(eq(fittedStrings.instrumentId, instrumentId), isNull(fittedStrings.endedAt)))
+  const where = and(
+    eq(fittedStrings.instrumentId, sql.placeholder('instrumentId')),
+    isNull(fittedStrings.endedAt),
+  )
+  return gathered(
+    store
+      .prepared('strings on an instrument', (rows) => stringRows(rows, where).prepare())
+      .all({ instrumentId }),
+    store
+      .prepared('positions of strings on an instrument', (rows) => placeRows(rows, where).prepare())
+      .all({ instrumentId }),
+  )
 }
 
 /** Strings that are on now and were fitted after a moment, ms. */
@@ -120,20 +132,34 @@ export function fittedByIds(store: Store, ids: readonly number[]): readonly Fitt
   return inChunks(ids, (some) => read(store, inArray(fittedStrings.id, [...some])))
 }
 
-function read(store: Store, where: ReturnType<typeof and>): readonly FittedString[] {
-  const strings = store.rows.select().from(fittedStrings).where(where).all()
-  const served = new Map<number, number[]>()
-  const places = store.rows
+type Where = ReturnType<typeof and>
+
+const stringRows = (rows: Store['rows'], where: Where) => rows.select().from(fittedStrings).where(where)
+
+const placeRows = (rows: Store['rows'], where: Where) =>
+  rows
     .select({ fittedId: fittedPositions.fittedId, positionId: fittedPositions.positionId })
     .from(fittedPositions)
     .innerJoin(fittedStrings, eq(fittedPositions.fittedId, fittedStrings.id))
     .where(where)
     .orderBy(fittedPositions.id)
-    .all()
-  for (const { fittedId, positionId } of places) {
-    served.set(fittedId, [...(served.get(fittedId) ?? []), positionId])
-  }
-  return strings.map((row) => fittedFrom(row, served.get(row.id) ?? []))
+
+function read(store: Store, where: Where): readonly FittedString[] {
+  return gathered(stringRows(store.rows, where).all(), placeRows(store.rows, where).all())
+}
+
+/** Strings with the positions that each serves. */
+function gathered(
+  strings: readonly (typeof fittedStrings.$inferSelect)[],
+  places: readonly { readonly fittedId: number; readonly positionId: number }[],
+): readonly FittedString[] {
+  const served = grouped(places, ({ fittedId }) => fittedId)
+  return strings.map((row) =>
+    fittedFrom(
+      row,
+      (served.get(row.id) ?? []).map(({ positionId }) => positionId),
+    ),
+  )
 }
 
 function fittedFrom(row: typeof fittedStrings.$inferSelect, positionIds: readonly number[]): FittedString {

@@ -32,8 +32,10 @@ import {
 import { MOST_STRINGS } from '@/core/instrument/change-strings'
 import { FAMILIES } from '@/core/instrument/family'
 import {
+  BEARINGS,
   TENSION_CLASSES,
   STRUNG,
+  type Bearing,
   type Instrument,
   type StringPosition,
   type Strung,
@@ -81,6 +83,8 @@ class PinFile {
 
 class TailFile {
   @IsIn(TAIL_FASTENINGS) fastening!: StringPosition['tail']['fastening']
+  /** Left out in older files. */
+  @IsOptional() @IsIn(BEARINGS) bearing?: Bearing | null
   @Within('board') boardMm!: number
   @IsOptional() @Within('eyelet bore') eyeletBoreMm!: number | null
   @IsOptional() @Within('post') postMm!: number | null
@@ -181,6 +185,7 @@ export function toInstrumentFile({ positions, ...about }: Instrument): Instrumen
       },
       tail: {
         fastening: p.tail.fastening,
+        bearing: p.tail.bearing,
         boardMm: inMm(p.tail.boardThickness),
         eyeletBoreMm: mmOrNull(p.tail.eyeletBore),
         postMm: mmOrNull(p.tail.postDiameter),
@@ -248,6 +253,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
       },
       tail: {
         fastening: p.tail.fastening,
+        bearing: p.tail.bearing ?? null,
         boardThickness: metres(p.tail.boardMm),
         eyeletBore: metresOrNull(p.tail.eyeletBoreMm),
         postDiameter: metresOrNull(p.tail.postMm),

@@ -224,6 +224,7 @@ export function positionRow(instrumentId: number, p: StringPosition): typeof pos
     piece: p.piece,
     headFastening: p.head.fastening,
     tailFastening: p.tail.fastening,
+    bearing: p.tail.bearing,
     boardMm: inMm(p.tail.boardThickness),
     eyeletBoreMm: nullable(p.tail.eyeletBore, inMm),
     postMm: nullable(p.tail.postDiameter, inMm),
@@ -278,6 +279,7 @@ function positionFrom(row: PositionRow, calling: Calling, strings: number): Stri
     },
     tail: {
       fastening: row.tailFastening,
+      bearing: row.bearing,
       boardThickness: metres(row.boardMm),
       eyeletBore: nullable(row.eyeletBoreMm, metres),
       postDiameter: nullable(row.postMm, metres),

@@ -9,7 +9,7 @@ import type { Store } from '../store/database'
 import { stringsOn } from '../fitted/fitted'
 import type { StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
-import { breaks, coils, fittedPositions, fittedStrings, fittings, readings } from '../store/schema'
+import { breaks, coils, fittedPositions, fittedStrings, fittings, positions, readings } from '../store/schema'
 
 export interface HistoryEntry {
   readonly at: number
@@ -99,9 +99,8 @@ interface PositionHistory {
 
 function historyByPosition(
   store: Store,
-  { instrument, positionIds }: StoredInstrument,
+  { id, instrument, positionIds }: StoredInstrument,
 ): ReadonlyMap<number, PositionHistory> {
-  const ids = [...positionIds.values()]
   const byId = new Map(instrument.positions.map((p) => [positionIds.get(p.number) as number, p]))
   const entries = new Map<number, { told: HistoryEntry[]; counts: Map<string, number> }>()
   const add = (position: StringPosition | undefined, count: number, entry: HistoryEntry) => {
@@ -111,14 +110,14 @@ function historyByPosition(
     had.counts.set(entry.what, count)
     entries.set(position.number, had)
   }
-  for (const row of latestBreaks(store, ids)) {
+  for (const row of latestBreaks(store, id)) {
     const position = byId.get(row.positionId)
     for (const p of position ? samePiece(instrument, position) : [])
       add(p, row.count, { at: row.at, what: 'broke', text: siteWord(row.site, p) })
   }
-  for (const row of latestFittings(store, ids))
+  for (const row of latestFittings(store, id))
     add(byId.get(row.positionId), row.count, { at: row.at, what: 'fitted', text: fittedText(row) })
-  for (const row of latestReadings(store, ids))
+  for (const row of latestReadings(store, id))
     add(byId.get(row.positionId), row.count, { at: row.at, what: 'read', text: readText(row) })
   return new Map(
     [...entries].map(([number, { told, counts }]) => [
@@ -137,38 +136,51 @@ const among = (positionId: SQLiteColumn, at: SQL | SQLiteColumn) => ({
   count: sql<number>`count(*) over (partition by ${positionId})`.as('of'),
 })
 
-function latestBreaks(store: Store, ids: readonly number[]) {
-  const all = store.rows
-    .select({
-      positionId: breaks.positionId,
-      at: breaks.at,
-      site: breaks.site,
-      ...among(breaks.positionId, breaks.at),
-    })
-    .from(breaks)
-    .where(inArray(breaks.positionId, [...ids]))
-    .as('all_breaks')
-  return store.rows.select().from(all).where(lte(all.nth, TOLD.broke)).all()
+/** The positions of the instrument that is asked about. */
+const itsPositions = (rows: Store['rows']) =>
+  rows
+    .select({ id: positions.id })
+    .from(positions)
+    .where(eq(positions.instrumentId, sql.placeholder('instrumentId')))
+
+function latestBreaks(store: Store, instrumentId: number) {
+  const latest = store.prepared('latest breaks of an instrument', (rows) => {
+    const all = rows
+      .select({
+        positionId: breaks.positionId,
+        at: breaks.at,
+        site: breaks.site,
+        ...among(breaks.positionId, breaks.at),
+      })
+      .from(breaks)
+      .where(inArray(breaks.positionId, itsPositions(rows)))
+      .as('all_breaks')
+    return rows.select().from(all).where(lte(all.nth, TOLD.broke)).prepare()
+  })
+  return latest.all({ instrumentId })
 }
 
-function latestFittings(store: Store, ids: readonly number[]) {
-  const at = sql<number>`coalesce(${fittings.at}, ${fittedStrings.fittedAt})`
-  const all = store.rows
-    .select({
-      positionId: fittedPositions.positionId,
-      at: at.as('at'),
-      cutMm: fittings.cutMm,
-      wraps: fittings.wraps,
-      coil: coils.label,
-      ...among(fittedPositions.positionId, at),
-    })
-    .from(fittedPositions)
-    .innerJoin(fittedStrings, eq(fittedPositions.fittedId, fittedStrings.id))
-    .leftJoin(fittings, eq(fittings.fittedId, fittedStrings.id))
-    .leftJoin(coils, eq(coils.id, fittedStrings.coilId))
-    .where(inArray(fittedPositions.positionId, [...ids]))
-    .as('all_fittings')
-  return store.rows.select().from(all).where(lte(all.nth, TOLD.fitted)).all()
+function latestFittings(store: Store, instrumentId: number) {
+  const latest = store.prepared('latest fittings of an instrument', (rows) => {
+    const at = sql<number>`coalesce(${fittings.at}, ${fittedStrings.fittedAt})`
+    const all = rows
+      .select({
+        positionId: fittedPositions.positionId,
+        at: at.as('at'),
+        cutMm: fittings.cutMm,
+        wraps: fittings.wraps,
+        coil: coils.label,
+        ...among(fittedPositions.positionId, at),
+      })
+      .from(fittedPositions)
+      .innerJoin(fittedStrings, eq(fittedPositions.fittedId, fittedStrings.id))
+      .leftJoin(fittings, eq(fittings.fittedId, fittedStrings.id))
+      .leftJoin(coils, eq(coils.id, fittedStrings.coilId))
+      .where(inArray(fittedPositions.positionId, itsPositions(rows)))
+      .as('all_fittings')
+    return rows.select().from(all).where(lte(all.nth, TOLD.fitted)).prepare()
+  })
+  return latest.all({ instrumentId })
 }
 
 function fittedText({ coil, cutMm, wraps }: ReturnType<typeof latestFittings>[number]): string {
@@ -178,19 +190,22 @@ function fittedText({ coil, cutMm, wraps }: ReturnType<typeof latestFittings>[nu
     : `${coil ?? 'a string'}, ${Math.round(cutMm)} mm cut, ${wraps} wraps`
 }
 
-function latestReadings(store: Store, ids: readonly number[]) {
-  const all = store.rows
-    .select({
-      positionId: readings.positionId,
-      at: readings.at,
-      cents: readings.cents,
-      broughtBack: readings.broughtBack,
-      ...among(readings.positionId, readings.at),
-    })
-    .from(readings)
-    .where(inArray(readings.positionId, [...ids]))
-    .as('all_readings')
-  return store.rows.select().from(all).where(lte(all.nth, TOLD.read)).all()
+function latestReadings(store: Store, instrumentId: number) {
+  const latest = store.prepared('latest readings of an instrument', (rows) => {
+    const all = rows
+      .select({
+        positionId: readings.positionId,
+        at: readings.at,
+        cents: readings.cents,
+        broughtBack: readings.broughtBack,
+        ...among(readings.positionId, readings.at),
+      })
+      .from(readings)
+      .where(inArray(readings.positionId, itsPositions(rows)))
+      .as('all_readings')
+    return rows.select().from(all).where(lte(all.nth, TOLD.read)).prepare()
+  })
+  return latest.all({ instrumentId })
 }
 
 function readText({ cents, broughtBack }: ReturnType<typeof latestReadings>[number]): string {

@@ -42,7 +42,7 @@ export interface ShelfPage {
 }
 
 /** Instruments on one page. */
-const SHOWN = 24
+const SHOWN = 18
 
 /** A page of the instruments that are looked for, in the order they were added. */
 export function shelfView(store: Store, { find, family, needs, page }: ShelfAsked): ShelfPage {

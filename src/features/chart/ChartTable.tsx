@@ -186,7 +186,7 @@ const ChartRow = memo(function ChartRow({
     <>
       <tr
         id={`line-${number}`}
-        className={`border-b border-rule ${toKeep !== null ? 'bg-verdigris-wash' : isMarked ? 'bg-ochre-wash' : ''}`}
+        className={`sheet-row border-b border-rule ${toKeep !== null ? 'bg-verdigris-wash' : isMarked ? 'bg-ochre-wash' : ''}`}
       >
         <th scope="row" className={`border-l-4 px-1 text-left font-semibold ${swatch}`}>
           {number}

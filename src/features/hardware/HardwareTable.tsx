@@ -99,7 +99,7 @@ function SectionRow({
   const problem = problemIn(section)
   return (
     <>
-      <tr className="border-b border-rule">
+      <tr className="sheet-row border-b border-rule">
         <th scope="row" className="px-1 text-left font-semibold whitespace-nowrap">
           {name}
         </th>

@@ -27,9 +27,7 @@ export const toPitch: StepMaker = (context) => {
           compareSentence(context),
           say`Pluck with one hand and rest the thumb of the other on the neighbour, so that only this string sounds.`,
           say`One semitone is ${measure('angle', first.key.perSemitone)} of ${name} here; from pitch to breaking, ${measure('angle', first.key.toBreaking)}.`,
-          ...(holdOf(context) === 'loop' || holdOf(context) === 'posts'
-            ? [say`On a bridge without notches, slide it to even spacing by eye once it is up.`]
-            : []),
+          ...spacingSentence(context),
         ],
     figures: [
       ...(feet
@@ -49,6 +47,22 @@ export const toPitch: StepMaker = (context) => {
     picture: 'key',
     asks: 'cents',
   })
+}
+
+/** A bridge without notches leaves the spacing to the eye. Where nobody said what the bridge is like, it is said with an if. */
+function spacingSentence(context: FittingContext): readonly Phrase[] {
+  const hold = holdOf(context)
+  switch (context.position.tail.bearing) {
+    case 'plain bridge':
+      return [say`Slide it to even spacing by eye once it is up.`]
+    case null:
+      return hold === 'loop' || hold === 'posts'
+        ? [say`On a bridge without notches, slide it to even spacing by eye once it is up.`]
+        : []
+    case 'saddle':
+    case 'notched bridge':
+      return []
+  }
 }
 
 /** Steps of the scale to the strings that a new one is compared with. */

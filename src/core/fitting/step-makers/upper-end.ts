@@ -1,6 +1,7 @@
 /**
  * At the pin: setting it, cutting, threading, slack, winding.
  */
+import type { Bearing } from '../../instrument/instrument'
 import { lockSentence, type HeadFastening } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
 import { holdOf, inBox, onePin, only, step, type FittingContext, type StepMaker } from '../context'
@@ -283,8 +284,15 @@ export function handSentence({ habits, position, figures }: FittingContext): Phr
 /** Ways whose sentence belongs to the winding; an S is said where the end is kinked, a lay where the wraps are laid. */
 const SAID_ELSEWHERE: ReadonlySet<HeadFastening> = new Set(['kinked both sides', 'above, below, above'])
 
+const BEARING_WORDS: Record<Bearing, string> = {
+  saddle: 'over the same saddle, ',
+  'notched bridge': 'through its notch in the bridge, ',
+  'plain bridge': 'over the bridge, ',
+}
+
 /** Where the string goes before it gets tight. */
 function waySentence(context: FittingContext): Phrase {
+  const { bearing } = context.position.tail
   if (holdOf(context) === 'loop')
     return say`Lay the string in its nut and bridge slots before it gets tight, and watch the loop: it jumps off its hitch pin.`
   const way =
@@ -293,7 +301,8 @@ function waySentence(context: FittingContext): Phrase {
       : context.position.mechanism === 'lever'
         ? 'under its lever, '
         : ''
-  return say`Lead it where its neighbours go, ${way}and into its bridge pin’s groove on their side, before it gets tight.`
+  const over = bearing === null ? '' : BEARING_WORDS[bearing]
+  return say`Lead it where its neighbours go, ${over}${way}and into its bridge pin’s groove on their side, before it gets tight.`
 }
 
 export const wind: StepMaker = (context) => {

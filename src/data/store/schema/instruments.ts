@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm'
 import { check, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { CalledBy, CountedFrom } from '@/core/instrument/called'
 import type { Family } from '@/core/instrument/family'
-import type { Mechanism, StringColour, Strung, TensionClass } from '@/core/instrument/instrument'
+import type { Bearing, Mechanism, StringColour, Strung, TensionClass } from '@/core/instrument/instrument'
 import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
 import type { PinSetting, TurnedBy, Turning } from '@/core/winding/pin'
 import { construction, id } from './columns'
@@ -56,6 +56,7 @@ export const positions = sqliteTable(
     piece: integer('piece').notNull(),
     headFastening: text('head_fastening').$type<HeadFastening>().notNull(),
     tailFastening: text('tail_fastening').$type<TailFastening>().notNull(),
+    bearing: text('bearing').$type<Bearing>(),
     boardMm: real('board_mm').notNull(),
     eyeletBoreMm: real('eyelet_bore_mm'),
     postMm: real('post_mm'),
