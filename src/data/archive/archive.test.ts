@@ -8,8 +8,10 @@ import { eachOnDemo } from '../demo/each-on-demo'
 import { changeAbout } from '../instruments/about-instrument'
 import { allInstruments, instrumentBySlug } from '../instruments/instruments'
 import { beginHouse } from '../house/house'
+import { keepPicture, picturesOf } from '../pictures/pictures'
 import { openStore, type Store } from '../store/database'
 import { journaled } from '../store/schema'
+import { aJpeg } from '@/core/pictures/a-jpeg'
 import { cellText, cellValue } from './cells'
 import { ARCHIVED } from './columns'
 import { lookAtArchive, takeArchive } from './take-archive'
@@ -96,15 +98,31 @@ test('its own house takes back what was lost and changed, says so first, and los
   expect(lookAtArchive(store, zip).tables).toEqual([])
 })
 
-test('another house takes its instruments alone, and keeps one that it has by that name', () => {
+test('another house takes its instruments with what is known of them, and keeps one that it has by that name', () => {
   const house = emptyHouse()
   beginHouse(house, { name: 'Alder Yard', unit: 'mm', currency: 'EUR', timeZone: 'UTC' })
+  const picture = aJpeg()
+  keepPicture(store, {
+    instrument: 'lovage',
+    number: 5,
+    jobId: null,
+    kind: 'old knot',
+    note: 'As found.',
+    jpeg: picture,
+  })
   const zip = zippedArchive(store)
   const all = allInstruments(store).length
   expect(takeArchive(house, zip).instruments).toHaveLength(all)
   expect(allInstruments(house).map(({ instrument }) => instrument)).toEqual(
     allInstruments(store).map(({ instrument }) => instrument),
   )
+  const [there, here] = [store, house].map((one) => {
+    const stored = instrumentBySlug(one, 'lovage')
+    const [kept] = picturesOf(one, stored.id)
+    return { notes: stored.notes, own: stored.ownHabits, kept: kept && { ...kept, id: 0, positionId: null } }
+  })
+  expect(here).toEqual(there)
+  expect(here?.kept?.note).toBe('As found.')
   const again = takeArchive(house, zip)
   expect([again.instruments.length, again.here.length]).toEqual([0, all])
 })

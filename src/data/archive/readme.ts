@@ -15,6 +15,6 @@ Everything that this house keeps, in open files. UTF-8 throughout.
   carry no place, no time and no camera.
 
 Taken in again under *House, Archive*: into an empty house as it is; into the house that wrote it, row by row (rows that
-are new are added, rows that differ are changed, nothing is taken away); into another house, its instruments alone. What
+are new are added, rows that differ are changed, nothing is taken away); into another house, its instruments with their notes, habits and pictures. What
 will be done is shown first, and is one action that can be undone.
 `

@@ -5,13 +5,14 @@
 import { Refusal } from '@/boundary/refusal'
 import type { TableTaken, Taken } from '@/boundary/taken'
 import { fromInstrumentFile, toInstrumentFile } from '../instruments/instrument-file'
-import { addInstrument, allInstruments, retiredInstruments } from '../instruments/instruments'
+import { allInstruments, retiredInstruments } from '../instruments/instruments'
 import { isBegun } from '../house/house'
 import { keepBytes } from '../pictures/pictures'
 import type { Store } from '../store/database'
 import { houseKeys } from '../store/schema'
 import type { Cell } from './columns'
 import { readArchive, type Archive, type ReadTable } from './read-archive'
+import { takeInstruments } from './take-instruments'
 import { houseKey } from './write-archive'
 
 /** Thrown to take back what was done to look at it. */
@@ -55,7 +56,8 @@ function take(store: Store, archive: Archive): Taken {
   const { head } = archive
   const about = { house: head.name, writtenAt: head.writtenAt }
   const from = !isBegun(store) ? 'whole' : head.house === houseKey(store) ? 'own' : 'another'
-  if (from === 'another') return { from, ...about, tables: [], ...takeInstruments(store, archive) }
+  if (from === 'another')
+    return { from, ...about, tables: [], ...orRefused(() => takeInstruments(store, archive)) }
   const db = store.rows.$client
   // Rows may point at rows of a table that comes later: all is looked at when the action ends.
   db.pragma('defer_foreign_keys = ON')
@@ -130,17 +132,4 @@ function expectWhole(store: Store): void {
     } catch (error) {
       throw new Refusal(400, `${instrument.name}: ${(error as Error).message}`, 'file')
     }
-}
-
-function takeInstruments(store: Store, archive: Archive): Pick<Taken, 'instruments' | 'here'> {
-  const instruments = archive.instruments()
-  const taken = new Set(
-    [...allInstruments(store), ...retiredInstruments(store)].map(({ instrument }) => instrument.slug),
-  )
-  const fresh = instruments.filter(({ slug }) => !taken.has(slug))
-  for (const instrument of fresh) addInstrument(store, instrument)
-  return {
-    instruments: fresh.map(({ name }) => name),
-    here: instruments.filter(({ slug }) => taken.has(slug)).map(({ name }) => name),
-  }
 }

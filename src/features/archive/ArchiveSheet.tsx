@@ -32,7 +32,7 @@ export function ArchiveSheet() {
         </h2>
         <p className="mt-1">
           First you see what it will do. One of this house brings back what is missing and what has changed
-          since; nothing is taken away. Of another house its instruments come.
+          since; nothing is taken away. Of another house its instruments come, with their notes and pictures.
         </p>
         <TakeArchive />
       </section>
