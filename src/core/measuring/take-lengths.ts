@@ -19,7 +19,8 @@ export interface ReadLength {
 const SLIP = 4.5
 
 /**
- * Takes readings over: what was measured by tape stays, everything else follows as far as it is believed to.
+ * Takes readings over: what was measured by tape stays, and two pictures of a string count by how sure each
+ * is; everything else follows as far as it is believed to.
  *
  * @returns the instrument, and what is measured of it from now on
  * @throws RangeError with a sentence that can be shown, when a reading can’t be, or lengths come out of order
@@ -34,12 +35,20 @@ export function takeLengths(
     const piece = instrument.positions[number - 1]?.piece
     return `speaking ${instrument.positions.find((p) => p.piece === piece)?.number ?? number}`
   }
-  const byTape = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
-  const fresh = readings.filter(({ number }) => !byTape.has(keyOf(number)))
-  const told = new Set(fresh.map(({ number }) => keyOf(number)))
+  const told = new Map(measured.map(({ key, error }) => [key, error]))
+  const fresh = readings.flatMap((reading) => {
+    const key = keyOf(reading.number)
+    const before = told.get(key)
+    if (before === null) return []
+    const length = quantities.find((quantity) => quantity.key === key)?.value
+    return before === undefined || length === undefined
+      ? reading
+      : bothOf({ ...reading, length, error: before }, reading)
+  })
+  const again = new Set(fresh.map(({ number }) => keyOf(number)))
   let beliefs = beliefsOf(
     quantities,
-    measured.filter(({ key }) => !told.has(key)),
+    measured.filter(({ key }) => !again.has(key)),
   )
   let off = quantities.map(() => 0)
   for (const { number, length, error } of fresh) {
@@ -59,7 +68,7 @@ export function takeLengths(
   }
   const factors = new Map(
     quantities.flatMap(({ key, from }, i) =>
-      key.startsWith('speaking') && !byTape.has(key)
+      key.startsWith('speaking') && told.get(key) !== null
         ? [[instrument.positions[from - 1]?.piece, Math.exp(off[i] as number)] as const]
         : [],
     ),
@@ -69,8 +78,16 @@ export function takeLengths(
   return {
     instrument: { ...instrument, positions },
     measured: [
-      ...measured.filter(({ key }) => !told.has(key)),
+      ...measured.filter(({ key }) => !again.has(key)),
       ...fresh.map(({ number, error }) => ({ key: keyOf(number), error })),
     ],
   }
+}
+
+/** Two readings of one string as one. Where they contradict each other, the surer one counts alone: the other was a slip. */
+function bothOf(before: ReadLength, now: ReadLength): ReadLength {
+  const apart = Math.abs(before.length - now.length)
+  if (apart > SLIP * Math.hypot(before.error, now.error)) return now.error <= before.error ? now : before
+  const [a, b] = [before.error ** -2, now.error ** -2]
+  return { ...now, length: (a * before.length + b * now.length) / (a + b), error: (a + b) ** -0.5 }
 }

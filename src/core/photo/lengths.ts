@@ -84,3 +84,12 @@ function errorOf({ camera, spread }: PlacedCamera, string: MarkedString): number
     ofMark((by) => ({ upper: string.upper, lower: plus(string.lower, by) }))
   return Math.sqrt(Math.max(0, ofCamera) + ofMarks)
 }
+
+/** A length that is known no better than this is worth another picture, as a share of it. */
+const WIDE = 0.005
+
+/** Strings that a picture from nearer would show better: known badly, and less than half as long as the longest marked. */
+export function shortOnes(lengths: readonly PhotoLength[]): readonly PhotoLength[] {
+  const longest = Math.max(...lengths.map(({ length }) => length))
+  return lengths.filter(({ length, error }) => error > WIDE * length && length < longest / 2)
+}

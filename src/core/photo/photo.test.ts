@@ -6,7 +6,7 @@ import { takeLengths } from '../measuring/take-lengths'
 import { placeAt, seenAt, turnedBy, type Camera } from './camera'
 import { homographyOf, taken } from './homography'
 import { laidOver } from './lay-over'
-import { readPhoto, runSideBySide } from './lengths'
+import { readPhoto, runSideBySide, shortOnes } from './lengths'
 import type { Marks } from './place-camera'
 import { cornersOf } from './scale'
 
@@ -162,4 +162,29 @@ test('a ruler whose ends lie on each other is told in a sentence', () => {
   expect(() => readPhoto({ ...marks, scale: { kind: 'ruler', ends: [end, end], length: 0.5 } })).toThrow(
     'The ends of the ruler lie on each other.',
   )
+})
+
+test('two pictures of a string count by how sure each is, and the surer one alone where they contradict each other', () => {
+  const { number, speakingLength } = some[3]!
+  const keep = (off: number, error: number) => ({ number, length: speakingLength + off, error })
+  const first = takeLengths(fennel, [], [keep(0.004, 0.004)])
+  const both = takeLengths(first.instrument, first.measured, [keep(0, 0.002)])
+  const now = both.instrument.positions[number - 1]!.speakingLength
+  expect(now - speakingLength).toBeGreaterThan(0)
+  expect(now - speakingLength).toBeLessThan(0.002)
+  expect(both.measured[0]!.error).toBeCloseTo((0.004 ** -2 + 0.002 ** -2) ** -0.5, 9)
+  const slipped = takeLengths(fennel, [], [keep(0.02, 0.003)])
+  const again = takeLengths(slipped.instrument, slipped.measured, [keep(0, 0.002)])
+  expect(Math.abs(again.instrument.positions[number - 1]!.speakingLength - speakingLength)).toBeLessThan(
+    0.0005,
+  )
+})
+
+test('strings that are short in the picture are asked for once more from nearer, long ones are not', () => {
+  const short = shortOnes([
+    { number: 1, length: 0.1, error: 0.001 },
+    { number: 2, length: 0.1, error: 0.0002 },
+    { number: 3, length: 0.9, error: 0.009 },
+  ])
+  expect(short.map(({ number }) => number)).toEqual([1])
 })

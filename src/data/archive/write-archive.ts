@@ -115,8 +115,13 @@ export function streamedArchive(store: Store, withPictures: boolean): ReadableSt
   return new ReadableStream<Uint8Array>({
     async pull(controller) {
       await setImmediate()
-      const next = pieces.next()
-      if (!next.done) return controller.enqueue(next.value)
+      try {
+        const next = pieces.next()
+        if (!next.done) return controller.enqueue(next.value)
+      } catch (error) {
+        db.close()
+        throw error
+      }
       db.close()
       controller.close()
     },

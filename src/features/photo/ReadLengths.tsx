@@ -3,7 +3,7 @@
 import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import type { Measured } from '@/core/measuring/quantity'
-import type { PhotoReading } from '@/core/photo/lengths'
+import { shortOnes, type PhotoReading } from '@/core/photo/lengths'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
 import type { Marked, MarkKey } from './marks'
@@ -40,6 +40,7 @@ export function ReadLengths({
   const { units } = useHouse()
   const text = (metres: number) => measureText(measure('length', metres), units)
   const byTape = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
+  const short = shortOnes(reading?.lengths ?? []).filter(({ number }) => !byTape.has(`speaking ${number}`))
   const others = firstOfPieces(instrument).filter(({ number }) => !strings.includes(number))
   return (
     <aside className="sheet p-4 lg:sticky lg:top-4" aria-label="What the picture tells">
@@ -99,6 +100,14 @@ export function ReadLengths({
           })}
         </tbody>
       </table>
+      {short.length > 0 && (
+        <p className="mt-3 border-l-4 border-verdigris bg-verdigris-wash px-3 py-2 text-sm">
+          {short.length === 1 ? 'One string is' : `${short.length} strings are`} only a few pixels long here,
+          up to {percent(Math.max(...short.map(({ length, error }) => error / length)), false)} off. Keep
+          these lengths. Then take the short strings once more from nearer, with the sheet beside them: the
+          better picture counts.
+        </p>
+      )}
       {others.length > 0 && (
         <label className="mt-3 block text-sm">
           <span className="font-semibold">Mark another one</span>
