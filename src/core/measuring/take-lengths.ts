@@ -60,7 +60,7 @@ export function takeLengths(
     const expected = Math.sqrt((beliefs.spread[at]?.[at] as number) + (error / quantity.value) ** 2)
     if (Math.abs(surprise) > SLIP * expected)
       throw new RangeError(
-        `String ${number} would be ${Math.round(length * 1000)} mm, which does not go with the others and its family. Look at its marks, and at the sheet’s size.`,
+        `String ${number} would be ${Math.round(length * 1000)} mm, which does not go with the others and its family. Look at its marks, and at the size of the sheet or ruler.`,
       )
     const { follows, beliefs: after } = afterMeasuring(beliefs, { key, error })
     off = off.map((value, i) => value + (follows[i] as number) * surprise)

@@ -30,6 +30,8 @@ interface PhotoSheetProps {
 /** Longer side of the picture that is marked, pixels; more shows no more. */
 const LONGEST = 4000
 
+const FIRST = 'the first'
+
 /** Strings that are asked for; more can be marked by choosing them. */
 const ASKED = 6
 
@@ -50,7 +52,9 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
     ),
   )
   const [marked, setMarked] = useState<Marked>({})
-  const [asked, setAsked] = useState<MarkKey | null>(firstMark(kind))
+  /** Where one begins depends on what tells the size, which may be changed while a picture is still being read. */
+  const [chosen, setAsked] = useState<MarkKey | typeof FIRST | null>(FIRST)
+  const asked = chosen === FIRST ? firstMark(kind) : chosen
   const [zoom, setZoom] = useState(1)
   const [keepsPicture, setKeepsPicture] = useState(true)
   const [problem, setProblem] = useState<string | null>(null)
@@ -91,7 +95,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
       if (picture) URL.revokeObjectURL(picture.url)
       setPicture(loaded)
       setMarked({})
-      setAsked(firstMark(kind))
+      setAsked(FIRST)
     } catch (error) {
       setProblem((error as Error).message)
     }
@@ -149,7 +153,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
           onChoose={(file) => void choose(file)}
           onScale={(name) => {
             setScaleName(name)
-            setAsked(firstMark(kindOf(name)))
+            setAsked(FIRST)
           }}
           onRuler={setRuler}
           onKeepsPicture={setKeepsPicture}
