@@ -20,5 +20,5 @@ export default {
   setupFiles: ['<rootDir>/jest.property.mjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '^.+\\.(tsx?|mjs|js)$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!d3-)'], // d3 ships modules only
+  transformIgnorePatterns: ['/node_modules/(?!d3-|pitchy)'], // they ship modules only
 }

@@ -70,6 +70,7 @@ for (const light of ['day', 'backstage'] as const) {
         '/instruments/lovage/chart',
         '/instruments/new',
         '/instruments/bryony/belongs?string=9',
+        '/instruments/bryony/tune?string=9',
         '/instruments/lovage/bench?string=29',
         '/instruments/orris/bench?string=2',
         '/stores',

@@ -44,6 +44,7 @@ const OF_INSTRUMENT = [
   '/measuring-sheet',
   '/which',
   '/belongs',
+  '/tune',
   '/bench',
   '/habits',
 ]

@@ -44,6 +44,7 @@ describe('addresses', () => {
         'chart',
         'which',
         'belongs',
+        'tune',
         'bench',
         'habits',
       ] as const

@@ -32,6 +32,7 @@ export type SheetOfInstrument =
   | 'hardware'
   | 'which'
   | 'belongs'
+  | 'tune'
   | 'bench'
   | 'habits'
 

@@ -129,6 +129,15 @@ export function Plate({ instrument, position, view, now, spare, folded, children
             Does this new string belong here?
           </Link>
         </dd>
+        <dt className="text-soft">By ear</dt>
+        <dd>
+          <Link
+            className="underline underline-offset-2"
+            href={pages.instrumentSheet(instrument.slug, 'tune', position.number)}
+          >
+            Tune it
+          </Link>
+        </dd>
         <dt className="text-soft">Before you turn</dt>
         <dd>
           <Link

@@ -1,0 +1,110 @@
+/** The ear in a real browser: by the stand-in, and by a microphone that hears a sound file. */
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { chromium } from '@playwright/test'
+import { addPluck } from '@/core/ear/pluck'
+import { seeded } from '@/core/random/seeded'
+import { CHROMIUM } from '../scripts/serve'
+import { expect, test } from './served'
+
+const RATE = 48_000
+/** The 3rd-octave G of Lovage. */
+const STRING = 22
+
+test('a newcomer brings a string up by the stand-in, in the turns that are told, without breaking it', async ({
+  page,
+}) => {
+  await page.goto(`/instruments/lovage/tune?string=${STRING}`)
+  const heard = page.getByRole('status', { name: 'What is heard' })
+  await page.getByRole('button', { name: 'Pluck it' }).click()
+  await expect(heard).toContainText(/−\d.*semitones/)
+  const turn = page.getByRole('button', { name: /^Turn the key by/ })
+  const inTune = page.getByText('In tune.')
+  for (let turns = 0; turns < 8 && !(await inTune.isVisible()); turns += 1) {
+    const before = await heard.innerText()
+    await turn.click()
+    await expect(heard).not.toHaveText(before)
+    // It is read three times while it rings.
+    await page.waitForTimeout(600)
+  }
+  await expect(inTune).toBeVisible()
+  await expect(page.getByText(/it takes \d+ % of the turn/)).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Log/ })).toHaveCount(0)
+
+  await page.getByLabel('Degrees').fill('3000')
+  await page.getByRole('button', { name: 'Turn and pluck' }).click()
+  await expect(page.getByText('It broke: it was turned beyond its strength.')).toBeVisible()
+  await page.getByRole('button', { name: 'Put on another' }).click()
+  await expect(page.getByRole('button', { name: 'Pluck it' })).toBeVisible()
+})
+
+test('a microphone is heard, what it reads is logged once, and can be undone', async ({
+  page: quiet,
+  baseURL,
+}) => {
+  await quiet.goto(`/instruments/lovage/tune?string=${STRING}`)
+  const target = Number(/To ([\d.]+) Hz/.exec(await quiet.locator('main').innerText())?.[1])
+  const voice = { hz: target * 2 ** (-14 / 1200), inharmonicity: 1e-4, loss: 1.4, quality: 420 }
+  const samples = new Float64Array(2 * RATE)
+  const random = seeded(3)
+  addPluck(samples, RATE, { voice, at: 0.2, loudness: 0.4 }, 0.3 * RATE, random)
+  for (let i = 0; i < samples.length; i += 1) samples[i] = (samples[i] as number) + 1e-3 * (random() - 0.5)
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'taut-ear-')), 'pluck.wav')
+  writeFileSync(file, wav(samples))
+
+  const browser = await chromium.launch({
+    ...CHROMIUM,
+    args: [
+      ...CHROMIUM.args,
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
+      `--use-file-for-fake-audio-capture=${file}`,
+    ],
+  })
+  try {
+    const page = await browser.newPage({ baseURL: baseURL! })
+    await page.goto(`/instruments/lovage/tune?string=${STRING}`)
+    await page.getByRole('button', { name: 'Listen', exact: true }).click()
+    await expect(page.getByRole('status', { name: 'What is heard' })).toContainText(/−1[345]\.\d/, {
+      timeout: 15_000,
+    })
+    await page.getByRole('button', { name: 'Stop listening' }).click()
+    await page.getByRole('button', { name: /^Log −1[345]\.\d cents$/ }).click()
+    await expect(page.getByText(/cents logged/)).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.getByText('Undone.')).toBeVisible()
+  } finally {
+    await browser.close()
+  }
+})
+
+test('without a microphone the page says so, and the rest of it works', async ({ page }) => {
+  await page.goto(`/instruments/lovage/tune?string=${STRING}`)
+  await page.getByRole('button', { name: 'Listen', exact: true }).click()
+  await expect(page.getByText(/type the cents/)).toBeVisible()
+  await page.getByRole('button', { name: 'Pluck it' }).click()
+  await expect(page.getByRole('status', { name: 'What is heard' })).toContainText('semitones')
+})
+
+/** A sound file of one channel, 16 bits. */
+function wav(samples: Float64Array): Buffer {
+  const head = Buffer.alloc(44)
+  head.write('RIFF', 0)
+  head.writeUInt32LE(36 + samples.length * 2, 4)
+  head.write('WAVEfmt ', 8)
+  head.writeUInt32LE(16, 16)
+  head.writeUInt16LE(1, 20)
+  head.writeUInt16LE(1, 22)
+  head.writeUInt32LE(RATE, 24)
+  head.writeUInt32LE(RATE * 2, 28)
+  head.writeUInt16LE(2, 32)
+  head.writeUInt16LE(16, 34)
+  head.write('data', 36)
+  head.writeUInt32LE(samples.length * 2, 40)
+  const body = Buffer.alloc(samples.length * 2)
+  samples.forEach((sample, i) =>
+    body.writeInt16LE(Math.round(Math.max(-1, Math.min(1, sample)) * 32_000), i * 2),
+  )
+  return Buffer.concat([head, body])
+}

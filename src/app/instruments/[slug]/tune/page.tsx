@@ -1,0 +1,23 @@
+import type { Metadata } from 'next'
+import { houseSettings } from '@/data/house/house'
+import { stringsOn } from '@/data/fitted/fitted'
+import { store } from '@/data/store/database'
+import { TuneSheet } from '@/features/tune/TuneSheet'
+import { loadPosition, type StringPageProps } from '../load-position'
+
+export const metadata: Metadata = { title: 'Tune' }
+
+export default async function TunePage(props: StringPageProps) {
+  const { id, instrument, position, positionIds } = await loadPosition(props)
+  const positionId = positionIds.get(position.number) as number
+  const string = stringsOn(store(), id).find(({ positionIds: on }) => on.includes(positionId))
+  return (
+    <TuneSheet
+      key={position.number}
+      instrument={instrument}
+      position={position}
+      fitted={string ? { fittedId: string.id, positionId } : null}
+      tolerance={houseSettings(store()).retuneAtCents}
+    />
+  )
+}

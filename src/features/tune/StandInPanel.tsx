@@ -1,0 +1,71 @@
+'use client'
+
+import { useId, useState } from 'react'
+import { degreesText } from './words'
+
+interface StandInPanelProps {
+  readonly isBroken: boolean
+  /** What is told to turn now, degrees; null where nothing is heard. */
+  readonly told: number | null
+  readonly onTurn: (degrees: number) => void
+  readonly onPluck: () => void
+  readonly onNew: () => void
+}
+
+/** A string and a key that are not there: to try the dial, and to practise. */
+export function StandInPanel({ isBroken, told, onTurn, onPluck, onNew }: StandInPanelProps) {
+  const [degrees, setDegrees] = useState('10')
+  const id = useId()
+  const by = Number(degrees.replace(',', '.').replace('−', '-'))
+  return (
+    <section aria-label="The stand-in" className="mt-4 border-t border-rule pt-3">
+      <h2 className="font-semibold">
+        A stand-in <span className="font-text text-sm font-normal text-soft">a string that is not there</span>
+      </h2>
+      {isBroken ? (
+        <>
+          <p role="alert" className="mt-2 font-semibold text-ochre">
+            It broke: it was turned beyond its strength.
+          </p>
+          <button type="button" className="button mt-2 w-full" onClick={onNew}>
+            Put on another
+          </button>
+        </>
+      ) : (
+        <>
+          <button type="button" className="button mt-2 w-full" onClick={onPluck}>
+            Pluck it
+          </button>
+          {told !== null && (
+            <button type="button" className="button mt-2 w-full" onClick={() => onTurn(told)}>
+              Turn the key by {told < 0 ? '−' : ''}
+              {degreesText(told)}, and pluck
+            </button>
+          )}
+          <form
+            className="mt-2 flex items-end gap-2"
+            onSubmit={(event) => {
+              event.preventDefault()
+              if (Number.isFinite(by) && Math.abs(by) <= 3600) onTurn(by)
+            }}
+          >
+            <label htmlFor={id} className="text-sm">
+              Degrees
+              <input
+                id={id}
+                className="entry mt-1 w-24"
+                inputMode="decimal"
+                autoComplete="off"
+                value={degrees}
+                onChange={(event) => setDegrees(event.target.value)}
+              />
+            </label>
+            <button type="submit" className="button">
+              Turn and pluck
+            </button>
+          </form>
+        </>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,52 @@
+/**
+ * A string that stands in for one of wood and gut: turned by a key that does not exist, plucked, heard and, when it is
+ * turned too far, broken.
+ */
+import { pitchTurned, type StringOnPin } from '@/core/ear/key-between'
+import { addPluck } from '@/core/ear/pluck'
+import { voiceOf } from '@/core/ear/string-voice'
+import type { StringPosition } from '@/core/instrument/instrument'
+
+export const STAND_IN_RATE = 48_000
+/** It rings so long before one stops it, s. */
+const RINGS = 1.2
+const QUIET = 0.1
+const LOUDNESS = 0.3
+/** Hiss of a quiet room, full scale being 1. */
+const ROOM = 8e-4
+
+/** Its sound when it is plucked now; null where it is slack or broken. */
+export function standInPluck(
+  position: StringPosition,
+  string: StringOnPin,
+  turned: number,
+  stiffness: number,
+  referenceA: number,
+): Float32Array | null {
+  const hz = pitchTurned(string, turned, stiffness)
+  if (hz === null || hz < 16) return null
+  const samples = new Float64Array(RINGS * STAND_IN_RATE)
+  const pluck = {
+    voice: voiceOf(position, referenceA, hz),
+    at: 0.15 + 0.2 * Math.random(),
+    loudness: LOUDNESS,
+  }
+  addPluck(samples, STAND_IN_RATE, pluck, QUIET * STAND_IN_RATE, Math.random)
+  return Float32Array.from(samples, (sample) => sample + ROOM * (Math.random() + Math.random() - 1))
+}
+
+/** Lets it be heard, where the machine has a loudspeaker; silently not, where it has none. */
+export function play(samples: Float32Array): void {
+  try {
+    const context = new AudioContext()
+    const buffer = context.createBuffer(1, samples.length, STAND_IN_RATE)
+    buffer.copyToChannel(new Float32Array(samples), 0)
+    const source = context.createBufferSource()
+    source.buffer = buffer
+    source.connect(context.destination)
+    source.addEventListener('ended', () => void context.close())
+    source.start()
+  } catch {
+    // It is seen all the same.
+  }
+}

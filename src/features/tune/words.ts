@@ -1,0 +1,32 @@
+/**
+ * What a reading is told as.
+ */
+import type { Unsure } from '@/core/ear/read-pitch'
+
+export const BECAUSE: Record<Unsure, string> = {
+  silence: 'Nothing is heard yet. Pluck the string.',
+  'too loud': 'Too loud: move the microphone away, or pluck more softly.',
+  'too soft': 'No string is heard in this. Pluck it once more, nearer to its middle.',
+  'two plucked': 'Two strings sound. Rest a thumb on the others, and pluck this one alone.',
+  'another string rings': 'Another string rings along. Rest a thumb on it.',
+}
+
+/** `−12.3` */
+export function centsText(cents: number): string {
+  const text = Math.abs(cents).toFixed(1)
+  if (text === '0.0') return '0.0'
+  return `${cents < 0 ? '−' : '+'}${text}`
+}
+
+/** Far from pitch, cents are told as semitones. */
+export function standsAt(cents: number): { readonly figure: string; readonly unit: 'cents' | 'semitones' } {
+  return Math.abs(cents) < 100
+    ? { figure: centsText(cents), unit: 'cents' }
+    : { figure: centsText(cents / 100), unit: 'semitones' }
+}
+
+/** `12°`, or `3.4°` where it is little. */
+export function degreesText(degrees: number): string {
+  const size = Math.abs(degrees)
+  return `${size < 10 ? size.toFixed(1) : size.toFixed(0)}°`
+}
