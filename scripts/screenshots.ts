@@ -18,7 +18,13 @@ void onDemo(async (browser, home) => {
   await shoot(wide, 'lovage', '/instruments/lovage?string=22')
   await shoot(wide, 'stores', '/stores')
   await shoot(wide, 'chart', '/instruments/lovage/chart')
-  await shoot(wide, 'new-instrument', '/instruments/new')
+  await wide.goto(`${home}/instruments/lovage/tune?string=22`)
+  await wide.getByRole('button', { name: 'Pluck it' }).click()
+  await wide.getByRole('button', { name: /^Turn the key by/ }).click()
+  await wide.getByText(/it takes \d+ % of the turn/).waitFor()
+  // It is read three times while it rings.
+  await wide.waitForTimeout(1500)
+  await shoot(wide, 'tune')
   await shoot(wide, 'bench', '/instruments/lovage/bench?string=29')
   await wide.goto(`${home}/instruments/fennel/which`)
   await wide

@@ -143,7 +143,8 @@ export function earRow(
     overBound: Math.sqrt(kept.reduce((sum, r) => sum + r * r, 0) / kept.length),
     median: sorted(read.map(({ cents }) => Math.abs(cents)))[read.length >> 1] ?? Number.NaN,
     within:
-      read.filter(({ cents, told }) => Math.abs(cents) <= 2 * (told as number)).length / Math.max(1, read.length),
+      read.filter(({ cents, told }) => Math.abs(cents) <= 2 * (told as number)).length /
+      Math.max(1, read.length),
     unread: plucks - read.length,
     octaves: read.filter(({ cents }) => wide(cents)).length,
     libraryMedian: sorted(guesses.map(Math.abs))[guesses.length >> 1] ?? Number.NaN,

@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { ArrowLeft, Check, Mic, TriangleAlert, Volume2 } from 'lucide-react'
@@ -238,6 +239,13 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
               </p>
             ))}
             <AsItWas {...pictured} />
+            {step.key === 'to-pitch' && (
+              <p className="mt-4">
+                <Link className="button" href={pages.instrumentSheet(instrument.slug, 'tune', job.number)}>
+                  Hear how far to turn
+                </Link>
+              </p>
+            )}
             {step.rest !== null && (
               <div className="mt-4">
                 <RestTimer key={here} seconds={step.rest} onOver={ring} />

@@ -41,7 +41,15 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
         </Link>
         <p className="text-sm text-soft">
           {s.numberName === s.name ? '' : `${s.numberName}; `}
-          {s.settles}
+          {s.settles}{' '}
+          <Link
+            href={pages.instrumentSheet(s.slug, 'tune', s.number)}
+            prefetch={false}
+            className="inline-block underline underline-offset-2"
+            aria-label={`Hear ${withThe(s.name)} of ${s.instrumentName}${s.numberName === s.name ? '' : `, ${s.numberName}`}`}
+          >
+            Hear it
+          </Link>
         </p>
         {s.slipping && (
           <p className="flex items-start gap-1.5 text-sm font-semibold text-ochre">

@@ -1,0 +1,70 @@
+/**
+ * The ear on plucks that are worked out: its error against the least that anything could have, octaves that it mistook,
+ * and what a reading costs. Part of `npm run bench`.
+ */
+import { readPitch } from '@/core/ear/read-pitch'
+import { addPluck } from '@/core/ear/pluck'
+import { voiceOf } from '@/core/ear/string-voice'
+import { earRow, everyString, listensFor, RATE, type EarRow } from './science/ear'
+import { seeded } from '@/core/random/seeded'
+import { writeTable } from './write-table'
+
+const MANY = 10_000
+const SOME = 1_000
+const FEW = 200
+const OCTAVES = ['C1', 'C2', 'C3', 'C4', 'C5', 'C6', 'C7'] as const
+const C1 = 32.703
+
+const strings = everyString()
+const told = (r: EarRow) =>
+  `| ${r.name} | ${r.plucks} | ${r.median.toFixed(3)} | ${r.overBound.toFixed(2)} | ${(r.within * 100).toFixed(1)} % | ${r.octaves} | ${r.libraryMedian.toFixed(1)} | ${r.libraryOctaves} |`
+
+const rows = [
+  earRow('noise at 30 dB', strings, SOME, 30, 0, seeded(1)),
+  earRow('noise at 20 dB', strings, MANY, 20, 0, seeded(2)),
+  earRow('noise at 10 dB', strings, SOME, 10, 0, seeded(3)),
+  earRow('noise at 10 dB, two neighbours ringing', strings, MANY, 10, 2, seeded(4)),
+  ...OCTAVES.map((name, octave) =>
+    earRow(
+      `from ${name}, at 20 dB`,
+      strings.filter(({ instrument, position }) => {
+        const { hz } = voiceOf(position, instrument.referenceA)
+        return hz >= C1 * 2 ** (octave - 0.05) && hz < C1 * 2 ** (octave + 0.95)
+      }),
+      FEW,
+      20,
+      0,
+      seeded(5 + octave),
+    ),
+  ),
+]
+writeTable('ear', [
+  '| plucks | how many | half are off by less, cents | error over the bound | within 2 × what is told | octaves mistaken | the library alone: half, cents | octaves or nothing |',
+  '|---|---:|---:|---:|---:|---:|---:|---:|',
+  ...rows.map(told),
+])
+
+const TIMES = 40
+const random = seeded(12)
+const costs = (['treble', 'middle', 'bass'] as const).map((name) => {
+  const lovage = strings.filter(({ instrument }) => instrument.slug === 'lovage')
+  const { instrument, position } = lovage[
+    { treble: 4, middle: 24, bass: 46 }[name]
+  ] as (typeof strings)[number]
+  const voice = voiceOf(position, instrument.referenceA)
+  const listens = listensFor(voice.hz)
+  const samples = new Float64Array(Math.round(RATE * listens))
+  addPluck(samples, RATE, { voice, at: 0.2, loudness: 0.3 }, -0.012 * RATE, random)
+  const read = () => readPitch(samples, RATE, { hz: voice.hz, inharmonicity: voice.inharmonicity, spread: 3 })
+  for (let i = 0; i < TIMES; i += 1) read()
+  const before = process.cpuUsage()
+  for (let i = 0; i < TIMES; i += 1) read()
+  const { user, system } = process.cpuUsage(before)
+  const each = (user + system) / 1000 / TIMES
+  return `| ${name}, ${voice.hz.toFixed(0)} Hz | ${(listens * 1000).toFixed(0)} | ${each.toFixed(1)} | ${((each / 1000 / listens) * 600).toFixed(0)} % |`
+})
+writeTable('ear-cost', [
+  '| string of 47 | listened before the first figure, ms | processor time, ms | of one core six times slower, while it rings |',
+  '|---|---:|---:|---:|',
+  ...costs,
+])
