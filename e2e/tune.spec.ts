@@ -45,7 +45,7 @@ test('a microphone is heard, what it reads is logged once, and can be undone', a
 }) => {
   await quiet.goto(`/instruments/lovage/tune?string=${STRING}`)
   const target = Number(/To ([\d.]+) Hz/.exec(await quiet.locator('main').innerText())?.[1])
-  const voice = { hz: target * 2 ** (-14 / 1200), inharmonicity: 1e-4, loss: 1.4, quality: 420 }
+  const voice = { hz: target * 2 ** (-80 / 1200), inharmonicity: 1e-4, loss: 1.4, quality: 420 }
   const samples = new Float64Array(2 * RATE)
   const random = seeded(3)
   addPluck(samples, RATE, { voice, at: 0.2, loudness: 0.4 }, 0.3 * RATE, random)
@@ -66,11 +66,14 @@ test('a microphone is heard, what it reads is logged once, and can be undone', a
     const page = await browser.newPage({ baseURL: baseURL! })
     await page.goto(`/instruments/lovage/tune?string=${STRING}`)
     await page.getByRole('button', { name: 'Listen', exact: true }).click()
-    await expect(page.getByRole('status', { name: 'What is heard' })).toContainText(/−1[345]\.\d/, {
+    await expect(page.getByRole('status', { name: 'What is heard' })).toContainText(/−(79|80)\.\d/, {
       timeout: 15_000,
     })
+    // The sound comes again as it was: a turn that is said to have been made did not raise it.
+    await page.getByRole('button', { name: /^I turned it/ }).click()
+    await expect(page.getByText('That turn should have raised it more.')).toBeVisible({ timeout: 15_000 })
     await page.getByRole('button', { name: 'Stop listening' }).click()
-    await page.getByRole('button', { name: /^Log −1[345]\.\d cents$/ }).click()
+    await page.getByRole('button', { name: /^Log −(79|80)\.\d cents$/ }).click()
     await expect(page.getByText(/cents logged/)).toBeVisible()
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(page.getByText('Undone.')).toBeVisible()

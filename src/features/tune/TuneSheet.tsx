@@ -1,7 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useMemo, useRef, useState } from 'react'
 import { Mic, MicOff } from 'lucide-react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
@@ -86,12 +86,15 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
     },
     [take],
   )
+  /** How far the key was turned since the last reading, by whoever turned it; null where nobody said. */
+  const said = useRef<number | null>(null)
   /** Only what the microphone heard is logged, and of that how the string was found, before it was brought back. */
   const takeFromRoom = useCallback(
     (heard: Heard) => {
-      takeIn(heard, null)
       const { reading: read } = heard
       if (read.hz === null || read.error > UNSURE) return
+      takeIn(heard, said.current)
+      said.current = null
       const off = centsFrom(target.hz, read.hz)
       setFound((had) => had ?? { cents: off })
     },
@@ -211,6 +214,17 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
             ? 'Pluck this string alone, with a thumb on its neighbour.'
             : 'What is heard stays in this browser: nothing of it is kept or sent.'}
         </p>
+        {ear.isListening && cents !== null && cents < -IN_TUNE && raising.turn !== null && (
+          <button
+            type="button"
+            className="button mt-3 w-full"
+            onClick={() => {
+              said.current = raising.turn
+            }}
+          >
+            I turned it {degreesText(raising.turn)}: hear it now
+          </button>
+        )}
         {fitted && first !== null && (
           <>
             <button type="button" className="button mt-3 w-full" onClick={() => void log()}>
