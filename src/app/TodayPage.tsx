@@ -1,4 +1,5 @@
-import type { House } from '@/data/house/house'
+'use client'
+
 import type { TodayView } from '@/data/views/today'
 import { RetuneRow } from '@/features/settling/RetuneRow'
 import { TailRow } from '@/features/tails/TailRow'
@@ -6,17 +7,18 @@ import { TodaySheet } from '@/features/today/TodaySheet'
 
 interface TodayPageProps {
   readonly view: TodayView
-  readonly house: House
   readonly now: number
+  readonly tolerance: number
 }
 
-/** Today, with the settling strings' own rows put into it. */
-export function TodayPage({ view, house, now }: TodayPageProps) {
-  const tolerance = house.retuneAtCents
+/**
+ * Today, with the settling strings' own rows put into it. Drawn on the server alone it would be sent twice, as a page and as
+ * what it is made of.
+ */
+export function TodayPage({ view, now, tolerance }: TodayPageProps) {
   return (
     <TodaySheet
       view={view}
-      house={house}
       now={now}
       tolerance={tolerance}
       tailRow={(tail) => <TailRow key={tail.id} tail={tail} now={now} />}

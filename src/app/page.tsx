@@ -12,5 +12,11 @@ export const metadata: Metadata = { title: 'Today · Taut Pinset' }
 export default async function Page({ searchParams }: { readonly searchParams: Asked }) {
   if (!isBegun(store())) return <FirstPage />
   const whole = textOf(await searchParams, 'all') !== ''
-  return <TodayPage view={todayView(store(), whole)} house={houseSettings(store())} now={store().now()} />
+  return (
+    <TodayPage
+      view={todayView(store(), whole)}
+      now={store().now()}
+      tolerance={houseSettings(store()).retuneAtCents}
+    />
+  )
 }

@@ -1,13 +1,14 @@
+'use client'
+
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
 import type { SettlingLine, Shown, TodayView } from '@/data/views/today'
+import { useHouse } from '@/ui/units'
 import { dayText, daysAhead, distanceText, nearText } from '@/ui/format/time'
 
 interface TodaySheetProps {
   readonly view: TodayView
-  /** The house's name and time zone. */
-  readonly house: { readonly name: string; readonly timeZone: string }
   readonly now: number
   readonly tolerance: number
   /** A settling string's row, with the form for its reading. */
@@ -17,8 +18,8 @@ interface TodaySheetProps {
 }
 
 /** What needs a hand now, with one thing to do when a string breaks. */
-export function TodaySheet({ view, house, now, tolerance, retuneRow, tailRow }: TodaySheetProps) {
-  const { name, timeZone } = house
+export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySheetProps) {
+  const { name, timeZone } = useHouse()
   const { due, later, jobs, tails, orders } = view
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
