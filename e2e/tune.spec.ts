@@ -32,6 +32,9 @@ test('a newcomer brings a string up by the stand-in, in the turns that are told,
   await expect(page.getByText(/it takes \d+ % of the turn/)).toBeVisible()
   await expect(page.getByRole('button', { name: /^Log/ })).toHaveCount(0)
 
+  await page.getByLabel('Degrees').fill('-3000')
+  await page.getByRole('button', { name: 'Turn and pluck' }).click()
+  await expect(page.getByText('It is slack, and only flaps. Turn it further.')).toBeVisible()
   await page.getByLabel('Degrees').fill('3000')
   await page.getByRole('button', { name: 'Turn and pluck' }).click()
   await expect(page.getByText('It broke: it was turned beyond its strength.')).toBeVisible()

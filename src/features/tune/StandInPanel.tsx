@@ -3,8 +3,10 @@
 import { useId, useState } from 'react'
 import { degreesText } from './words'
 
+export type StandInState = 'taut' | 'slack' | 'broken'
+
 interface StandInPanelProps {
-  readonly isBroken: boolean
+  readonly is: StandInState
   /** What is told to turn now, degrees; null where nothing is heard. */
   readonly told: number | null
   readonly onTurn: (degrees: number) => void
@@ -13,7 +15,7 @@ interface StandInPanelProps {
 }
 
 /** A string and a key that are not there: to try the dial, and to practise. */
-export function StandInPanel({ isBroken, told, onTurn, onPluck, onNew }: StandInPanelProps) {
+export function StandInPanel({ is, told, onTurn, onPluck, onNew }: StandInPanelProps) {
   const [degrees, setDegrees] = useState('10')
   const id = useId()
   const by = Number(degrees.replace(',', '.').replace('−', '-'))
@@ -22,7 +24,8 @@ export function StandInPanel({ isBroken, told, onTurn, onPluck, onNew }: StandIn
       <h2 className="font-semibold">
         A stand-in <span className="font-text text-sm font-normal text-soft">a string that is not there</span>
       </h2>
-      {isBroken ? (
+      {is === 'slack' && <p className="mt-2 font-semibold">It is slack, and only flaps. Turn it further.</p>}
+      {is === 'broken' ? (
         <>
           <p role="alert" className="mt-2 font-semibold text-ochre">
             It broke: it was turned beyond its strength.

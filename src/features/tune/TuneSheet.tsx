@@ -21,7 +21,7 @@ import { useAct } from '@/ui/shell/use-act'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
 import { play, STAND_IN_RATE, standInPluck } from './stand-in'
-import { StandInPanel } from './StandInPanel'
+import { StandInPanel, type StandInState } from './StandInPanel'
 import { useEar } from './use-ear'
 import { useRaising } from './use-raising'
 import { BECAUSE, centsText, degreesText, standsAt } from './words'
@@ -72,7 +72,7 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
   const { act, refused } = useAct()
   const [found, setFound] = useState<{ readonly cents: number } | null>(null)
   const first = found !== null && Math.abs(found.cents) < FOUND ? found.cents : null
-  const [stand, setStand] = useState<{ readonly turned: number; readonly isBroken: boolean } | null>(null)
+  const [stand, setStand] = useState<{ readonly turned: number; readonly is: StandInState } | null>(null)
   const stiffness = useMemo(() => 1 + STIFFNESS * (seeded(position.number)() - 0.5), [position.number])
   const begins = useMemo(() => JUST_WOUND * keyTo(string, target.hz), [string, target])
 
@@ -103,8 +103,8 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
 
   const pluck = async (turned: number, by: number | null) => {
     const samples = standInPluck(position, string, turned, stiffness, referenceA)
-    if (!samples) {
-      setStand({ turned, isBroken: turned > 0 && by !== null })
+    if (samples === 'broken' || samples === 'slack') {
+      setStand({ turned, is: samples })
       return
     }
     play(samples)
@@ -114,7 +114,7 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
   }
   const turn = (by: number) => {
     const turned = Math.max(0, (stand?.turned ?? begins) + by)
-    setStand({ turned, isBroken: false })
+    setStand({ turned, is: 'taut' })
     void pluck(turned, by)
   }
   const log = async () => {
@@ -239,11 +239,11 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
           </>
         )}
         <StandInPanel
-          isBroken={stand?.isBroken ?? false}
+          is={stand?.is ?? 'taut'}
           told={cents !== null && Math.abs(cents) > IN_TUNE ? raising.turn : null}
           onTurn={turn}
           onPluck={() => void pluck(stand?.turned ?? begins, null)}
-          onNew={() => setStand({ turned: begins, isBroken: false })}
+          onNew={() => setStand({ turned: begins, is: 'taut' })}
         />
       </aside>
     </div>

@@ -15,16 +15,20 @@ const LOUDNESS = 0.3
 /** Hiss of a quiet room, full scale being 1. */
 const ROOM = 8e-4
 
-/** Its sound when it is plucked now; null where it is slack or broken. */
+/** Slower than this it only flaps, Hz. */
+const FLAPS = 16
+
+/** Its sound when it is plucked now, or why there is none. */
 export function standInPluck(
   position: StringPosition,
   string: StringOnPin,
   turned: number,
   stiffness: number,
   referenceA: number,
-): Float32Array | null {
+): Float32Array | 'broken' | 'slack' {
   const hz = pitchTurned(string, turned, stiffness)
-  if (hz === null || hz < 16) return null
+  if (hz === null) return 'broken'
+  if (hz < FLAPS) return 'slack'
   const samples = new Float64Array(RINGS * STAND_IN_RATE)
   const pluck = {
     voice: voiceOf(position, referenceA, hz),

@@ -1,6 +1,6 @@
 'use client'
 
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useMemo, useRef, useState } from 'react'
 import { keyBetween, type StringOnPin } from '@/core/ear/key-between'
 import { isCaught, learned, safeTurn, UNTURNED, type TurnBelief } from '@/core/ear/stiffness'
 
@@ -20,18 +20,22 @@ export function useRaising(string: StringOnPin, target: number): Raising {
   const [belief, setBelief] = useState<TurnBelief>(UNTURNED)
   const [caught, setCaught] = useState(false)
   const [at, setAt] = useState<number | null>(null)
+  // Readings come from outside, some before the page is drawn again.
+  const last = useRef<number | null>(null)
+  const known = useRef<TurnBelief>(UNTURNED)
   const take = useCallback(
     (hz: number, turned: number | null) => {
-      setAt((before) => {
-        if (before !== null && turned !== null && turned > 0) {
-          const expected = keyBetween(string, before, hz)
-          setCaught(isCaught(belief, expected, turned))
-          if (!isCaught(belief, expected, turned)) setBelief(learned(belief, expected, turned))
-        }
-        return hz
-      })
+      const before = last.current
+      last.current = hz
+      setAt(hz)
+      if (before === null || turned === null || turned <= 0) return
+      const expected = keyBetween(string, before, hz)
+      setCaught(isCaught(known.current, expected, turned))
+      if (isCaught(known.current, expected, turned)) return
+      known.current = learned(known.current, expected, turned)
+      setBelief(known.current)
     },
-    [string, belief],
+    [string],
   )
   const left = useMemo(() => (at === null ? null : keyBetween(string, at, target)), [string, at, target])
   return {
