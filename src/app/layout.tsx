@@ -12,7 +12,7 @@ import { AtHandProvider } from '@/ui/find/at-hand'
 import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
 import { BenchSwitch } from '@/ui/shell/BenchSwitch'
 import { DoneBar } from '@/ui/shell/DoneBar'
-import { KeysAnywhere } from '@/ui/shell/KeysAnywhere'
+import { KeyList } from '@/ui/shell/KeyList'
 import { Navigation } from '@/ui/shell/Navigation'
 import { VisitBar } from '@/ui/shell/VisitBar'
 import { HouseProvider } from '@/ui/units'
@@ -65,7 +65,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">
                 {children}
               </main>
-              <KeysAnywhere />
+              <KeyList />
             </DoneBar>
           </AtHandProvider>
         </HouseProvider>
