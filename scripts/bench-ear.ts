@@ -3,9 +3,10 @@
  * and what a reading costs. Part of `npm run bench`.
  */
 import { readPitch } from '@/core/ear/read-pitch'
+import { firstLook, PASSES } from '@/core/ear/listener'
 import { addPluck } from '@/core/ear/pluck'
 import { voiceOf } from '@/core/ear/string-voice'
-import { earRow, everyString, listensFor, RATE, type EarRow } from './science/ear'
+import { earRow, everyString, RATE, type EarRow } from './science/ear'
 import { seeded } from '@/core/random/seeded'
 import { writeTable } from './write-table'
 
@@ -53,9 +54,9 @@ const costs = (['treble', 'middle', 'bass'] as const).map((name) => {
     { treble: 4, middle: 24, bass: 46 }[name]
   ] as (typeof strings)[number]
   const voice = voiceOf(position, instrument.referenceA)
-  const listens = listensFor(voice.hz)
+  const listens = firstLook(voice.hz)
   const samples = new Float64Array(Math.round(RATE * listens))
-  addPluck(samples, RATE, { voice, at: 0.2, loudness: 0.3 }, -0.012 * RATE, random)
+  addPluck(samples, RATE, { voice, at: 0.2, loudness: 0.3 }, -PASSES * RATE, random)
   const read = () => readPitch(samples, RATE, { hz: voice.hz, inharmonicity: voice.inharmonicity, spread: 3 })
   for (let i = 0; i < TIMES; i += 1) read()
   const before = process.cpuUsage()

@@ -5,22 +5,17 @@
 import { PitchDetector } from 'pitchy'
 import { readShelf } from '@/data/demo/shelf-files'
 import { addPluck, partialsOf, type Pluck } from '@/core/ear/pluck'
-import { readPitch } from '@/core/ear/read-pitch'
-import { voiceOf, type StringVoice } from '@/core/ear/string-voice'
+import { firstLook, PASSES } from '@/core/ear/listener'
+import { INHARMONICITY_SPREAD, readPitch } from '@/core/ear/read-pitch'
+import { byInharmonicity, voiceOf, type StringVoice } from '@/core/ear/string-voice'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { centsAbove } from '@/core/pitch/cents'
 import { seeded } from '@/core/random/seeded'
 import { normal } from './measuring'
 
 export const RATE = 48_000
 
-/** So long is listened: 150 ms above C3 with what the pluck itself takes, longer below, s. */
-export function listensFor(hz: number): number {
-  return hz > 130 ? 0.13 : Math.min(0.5, 17 / hz)
-}
-/** The pluck's own noise is let pass, s. */
-const PASSES = 0.012
-
-export interface Trial {
+interface Trial {
   readonly cents: number
   /** Told, one standard deviation, cents; null where it told that it does not know. */
   readonly told: number | null
@@ -29,7 +24,7 @@ export interface Trial {
 }
 
 /** One pluck, somewhat out of tune, in noise at so many dB below it. */
-export function tryOne(
+function tryOne(
   instrument: Instrument,
   position: StringPosition,
   dB: number,
@@ -46,7 +41,7 @@ export function tryOne(
     inharmonicity: nominal.inharmonicity * Math.exp(0.3 * normal(random)),
   }
   const pluck: Pluck = { voice, at: 0.12 + 0.3 * random(), loudness: 0.3 }
-  const samples = new Float64Array(Math.round(RATE * listensFor(nominal.hz)))
+  const samples = new Float64Array(Math.round(RATE * firstLook(nominal.hz)))
   addPluck(samples, RATE, pluck, -PASSES * RATE, random)
   const power = samples.reduce((sum, x) => sum + x * x, 0) / samples.length
   const noise = Math.sqrt(power / 10 ** (dB / 10))
@@ -65,7 +60,7 @@ export function tryOne(
   }
   const read = readPitch(samples, RATE, { hz: nominal.hz, inharmonicity: nominal.inharmonicity, spread: 3 })
   const [guess, clarity] = PitchDetector.forFloat64Array(samples.length).findPitch(samples, RATE)
-  const centsOff = (hz: number) => 1200 * Math.log2(hz / voice.hz)
+  const centsOff = (hz: number) => centsAbove(hz, voice.hz)
   return {
     cents: read.hz === null ? Number.NaN : centsOff(read.hz),
     told: read.hz === null ? null : read.error,
@@ -74,12 +69,9 @@ export function tryOne(
   }
 }
 
-/** B may be off by so much, as the ear takes it to be: known beforehand by both. */
-const INHARMONICITY_SPREAD = 0.5
-
 /**
  * The Cramér–Rao bound of the first partial's frequency, cents: from each partial's information on its frequency, its
- * amplitude, phase and decay unknown, and one B for all.
+ * amplitude, phase and decay unknown, and one B for all, as known beforehand as the ear takes it to be.
  */
 function boundOf(pluck: Pluck, count: number, noise: number): number {
   let [ff, fb, bb] = [0, 0, INHARMONICITY_SPREAD ** -2]
@@ -96,7 +88,7 @@ function boundOf(pluck: Pluck, count: number, noise: number): number {
     // Frequency and phase are told apart, decay and amplitude likewise; of a real sine half the power counts each way.
     const information = (RATE * from ** 2 * (s2 - s1 ** 2 / s0)) / (2 * noise ** 2)
     const weight = information * (2 * Math.PI * hz) ** 2
-    const byB = (b / 2) * ((n * n) / (1 + b * n * n) - 1 / (1 + b))
+    const byB = byInharmonicity(b, n)
     ff += weight
     fb += weight * byB
     bb += weight * byB * byB
@@ -113,7 +105,6 @@ export interface EarRow {
   readonly median: number
   /** Of those that were told, so many lie within twice what was told. */
   readonly within: number
-  readonly unread: number
   readonly octaves: number
   readonly libraryMedian: number
   readonly libraryOctaves: number
@@ -145,7 +136,6 @@ export function earRow(
     within:
       read.filter(({ cents, told }) => Math.abs(cents) <= 2 * (told as number)).length /
       Math.max(1, read.length),
-    unread: plucks - read.length,
     octaves: read.filter(({ cents }) => wide(cents)).length,
     libraryMedian: sorted(guesses.map(Math.abs))[guesses.length >> 1] ?? Number.NaN,
     libraryOctaves: guesses.filter(wide).length + plucks - guesses.length,

@@ -24,9 +24,11 @@ const MOST_TILT = (25 * Math.PI) / 180
 const LENS = 0.015
 const MARKED = 9
 const TIMES = 20
+/** Strings above this are told by themselves, m. */
 const LONG_STRING = 0.3
-/** A second picture of fewer strings is not worth it. */
+/** A picture from nearer of fewer strings is not worth it. */
 const FEWEST = 2
+/** Pictures from nearer, at most. */
 const MOST_NEARER = 2
 /** A steel rule, m. */
 const RULER = 0.5

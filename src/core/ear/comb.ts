@@ -16,10 +16,19 @@ const NOISE_BAND = 96
 /** A quarter of the bins of noise alone have less than this share of its mean power: −ln ¾. */
 const A_QUARTER = 0.2877
 
+const TRANSFORMS = new Map<number, FFT>()
+
+/** Its tables are worked out once for each size; there are few. */
+function transformOf(size: number): FFT {
+  const known = TRANSFORMS.get(size) ?? new FFT(size)
+  TRANSFORMS.set(size, known)
+  return known
+}
+
 /** The spectrum of a sound under a Hann window, each bin over the noise around it. */
 export function spectrumOf(samples: Float64Array, rate: number): Spectrum {
   const size = 2 ** Math.ceil(Math.log2(samples.length * 2))
-  const fft = new FFT(size)
+  const fft = transformOf(size)
   const shaped = new Float64Array(size)
   const last = samples.length - 1
   for (let i = 0; i <= last; i += 1)

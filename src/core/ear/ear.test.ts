@@ -1,10 +1,10 @@
 /** The ear on sounds that are worked out: how true it is, and that it says so where it does not know. */
 import { readShelf } from '@/data/demo/shelf-files'
 import { positionAt } from '../instrument/instrument'
+import { centsAbove } from '../pitch/cents'
 import { seeded } from '../random/seeded'
 import { keyBetween, keyTo, pitchTurned, type StringOnPin } from './key-between'
 import { Listener, type Heard } from './listener'
-import { onPin } from './on-pin'
 import { addPluck, partialsOf } from './pluck'
 import { readPitch, type PitchReading } from './read-pitch'
 import { isCaught, learned, safeTurn, UNTURNED, type TurnBelief } from './stiffness'
@@ -32,7 +32,6 @@ function pluckOf(
   for (let i = 0; i < samples.length; i += 1) samples[i] = (samples[i] as number) + hiss * noise()
   return { samples, voice, expected: { hz: nominal.hz, inharmonicity: nominal.inharmonicity, spread: 3 } }
 }
-const centsOff = (hz: number, of: number) => 1200 * Math.log2(hz / of)
 
 test('strings of every instrument are read to a third of a cent, and its ± holds', () => {
   let within = 0
@@ -43,7 +42,7 @@ test('strings of every instrument are read to a third of a cent, and its ± hold
         seconds: 0.25,
       })
       const read = readPitch(samples, RATE, expected) as PitchReading
-      const off = Math.abs(centsOff(read.hz, voice.hz))
+      const off = Math.abs(centsAbove(read.hz, voice.hz))
       expect(off).toBeLessThan(0.3)
       all += 1
       if (off <= 2 * read.error) within += 1
@@ -56,7 +55,7 @@ test('the lowest string is read though its first partial is faint', () => {
   const partials = partialsOf({ voice, at: 0.22, loudness: 0.3 }, RATE)
   expect(partials[0]!.amplitude).toBeLessThan(0.4 * Math.max(...partials.map(({ amplitude }) => amplitude)))
   const read = readPitch(samples, RATE, expected) as PitchReading
-  expect(Math.abs(centsOff(read.hz, voice.hz))).toBeLessThan(0.2)
+  expect(Math.abs(centsAbove(read.hz, voice.hz))).toBeLessThan(0.2)
 })
 
 test('a stiff wire’s partials lie where the formula says, and its stiffness is heard', () => {
@@ -73,13 +72,13 @@ test('a stiff wire’s partials lie where the formula says, and its stiffness is
   for (let i = 0; i < samples.length; i += 1) samples[i] = (samples[i] as number) + 1e-4 * noise()
   const read = readPitch(samples, RATE, { ...nominal, spread: 3 }) as PitchReading
   expect(Math.abs(read.inharmonicity / voice.inharmonicity - 1)).toBeLessThan(0.15)
-  expect(Math.abs(centsOff(read.hz, voice.hz))).toBeLessThan(0.2)
+  expect(Math.abs(centsAbove(read.hz, voice.hz))).toBeLessThan(0.2)
 })
 
 test('a string a fifth flat is read as that, where so much is left open', () => {
   const { samples, voice, expected } = pluckOf('fennel', 20, -700)
   const read = readPitch(samples, RATE, { ...expected, spread: 6 }) as PitchReading
-  expect(Math.abs(centsOff(read.hz, voice.hz))).toBeLessThan(0.3)
+  expect(Math.abs(centsAbove(read.hz, voice.hz))).toBeLessThan(0.3)
 })
 
 test.each<[string, (i: number) => number, string]>([
@@ -104,7 +103,7 @@ test('a neighbour that rings along moves it by no more than it says', () => {
   const beside = voiceOf(positionAt(on('fennel'), 16), on('fennel').referenceA)
   addPluck(samples, RATE, { voice: beside, at: 0.3, loudness: 0.1 }, -0.1 * RATE, random)
   const read = readPitch(samples, RATE, expected) as PitchReading
-  expect(Math.abs(centsOff(read.hz, voice.hz))).toBeLessThan(Math.max(0.5, 3 * read.error))
+  expect(Math.abs(centsAbove(read.hz, voice.hz))).toBeLessThan(Math.max(0.5, 3 * read.error))
 })
 
 test('a microphone of 8 kHz will do for what lies below its half', () => {
@@ -113,7 +112,7 @@ test('a microphone of 8 kHz will do for what lies below its half', () => {
   addPluck(samples, 8000, { voice, at: 0.22, loudness: 0.3 }, -80, random)
   for (let i = 0; i < samples.length; i += 1) samples[i] = (samples[i] as number) + 1e-3 * noise()
   const read = readPitch(samples, 8000, expected) as PitchReading
-  expect(Math.abs(centsOff(read.hz, voice.hz))).toBeLessThan(0.3)
+  expect(Math.abs(centsAbove(read.hz, voice.hz))).toBeLessThan(0.3)
 })
 
 test('as the sound comes in, a pluck is found, read within 150 ms above C3, and read again while it rings', () => {
@@ -128,7 +127,7 @@ test('as the sound comes in, a pluck is found, read within 150 ms above C3, and 
   }
   expect(heard.map(({ pluck }) => pluck)).toEqual([1, 1, 1])
   expect(heard[0]!.after).toBeLessThan(0.15 + 1024 / RATE)
-  for (const { reading } of heard) expect(Math.abs(centsOff(reading.hz ?? 0, voice.hz))).toBeLessThan(0.3)
+  for (const { reading } of heard) expect(Math.abs(centsAbove(reading.hz ?? 0, voice.hz))).toBeLessThan(0.3)
 })
 
 test('from slack to pitch in safe turns: two readings halve the doubt of the next, and no string of ours breaks', () => {
@@ -137,13 +136,13 @@ test('from slack to pitch in safe turns: two readings halve the doubt of the nex
   for (const instrument of shelf)
     for (const { number } of instrument.positions.filter((_, i) => i % 3 === 0)) {
       const position = positionAt(instrument, number)
-      const string = onPin(position)
+      const string = position
       const target = voiceOf(position, instrument.referenceA).hz
       const stiffness = Math.exp(0.12 * noise())
       let belief: TurnBelief = UNTURNED
       let turned = 0.25 * keyTo(string, target)
       let hz = pitchTurned(string, turned, stiffness) as number
-      for (let turn = 0; turn < 12 && Math.abs(centsOff(hz, target)) > 2; turn += 1) {
+      for (let turn = 0; turn < 12 && Math.abs(centsAbove(hz, target)) > 2; turn += 1) {
         const left = keyBetween(string, hz, target)
         const truth = trueLeft(string, turned, stiffness, target)
         if (turn === 0) before.push(Math.abs(left * belief.factor - truth) / truth)
@@ -155,7 +154,7 @@ test('from slack to pitch in safe turns: two readings halve the doubt of the nex
         belief = learned(belief, keyBetween(string, hz, now as number), by)
         hz = now as number
       }
-      expect(Math.abs(centsOff(hz, target))).toBeLessThan(2)
+      expect(Math.abs(centsAbove(hz, target))).toBeLessThan(2)
     }
   const mean = (all: readonly number[]) => all.reduce((sum, one) => sum + one, 0) / all.length
   expect(mean(after)).toBeLessThan(mean(before) / 2)

@@ -1,30 +1,20 @@
 /**
  * How far the key must turn from one pitch to another, and what a string does when it is turned.
  */
-import { coreMaterial, massPerLength, coreArea, type Construction } from '../strings/construction'
-import { strainAt, stressAt } from '../strings/stretch'
-import { stress, workingStrength } from '../strings/tension'
+import type { StringPosition } from '../instrument/instrument'
+import { coreMaterial, outerGauge } from '../strings/construction'
+import { stressAt, stretchToPitch } from '../strings/stretch'
+import { pitchAt, workingStrength } from '../strings/tension'
+import { drawnPerTurn, turnsToTakeUp } from '../winding/pin'
 
-/** A string on its pin: what a turn of the key does to it. */
-export interface StringOnPin {
-  readonly construction: Construction
-  /** m */
-  readonly speakingLength: number
-  readonly freeLength: number
-  /** Where the string winds, m: the pin and one gauge. */
-  readonly across: number
-  /** Turns of the key for one of the pin. */
-  readonly gearRatio: number
-}
-
-/** Degrees of the key that draw a metre. */
-const degreesPerMetre = ({ across, gearRatio }: StringOnPin) => (360 * gearRatio) / (Math.PI * across)
+/** A position's string on its pin. */
+export type StringOnPin = Pick<StringPosition, 'construction' | 'speakingLength' | 'freeLength' | 'head'>
 
 /** Key angle from slack to a pitch, degrees. */
 export function keyTo(string: StringOnPin, hz: number): number {
-  const { modulus, stiffening } = coreMaterial(string.construction)
-  const strain = strainAt(stress(string.construction, string.speakingLength, hz), modulus, stiffening)
-  return string.freeLength * strain * degreesPerMetre(string)
+  const { construction, head } = string
+  const stretch = stretchToPitch({ ...string, pitch: hz })
+  return turnsToTakeUp(stretch, head.pin.diameter, outerGauge(construction)) * 360 * head.pin.gearRatio
 }
 
 /** Key angle from one pitch to another, degrees; negative where it must be let down. */
@@ -39,11 +29,11 @@ export function keyBetween(string: StringOnPin, from: number, to: number): numbe
  * @param stiffness - how much stiffer it is than its material is taken to be
  */
 export function pitchTurned(string: StringOnPin, degrees: number, stiffness = 1): number | null {
-  const { modulus, stiffening } = coreMaterial(string.construction)
-  const strain = degrees / degreesPerMetre(string) / string.freeLength
-  if (strain <= 0) return 0
-  const sigma = stressAt(strain, modulus * stiffness, stiffening)
-  if (sigma > workingStrength(string.construction)) return null
-  const force = sigma * coreArea(string.construction)
-  return Math.sqrt(force / massPerLength(string.construction)) / (2 * string.speakingLength)
+  const { construction, speakingLength, freeLength, head } = string
+  const { modulus, stiffening } = coreMaterial(construction)
+  const turns = degrees / (360 * head.pin.gearRatio)
+  const stretch = turns * drawnPerTurn(head.pin.diameter, outerGauge(construction))
+  if (stretch <= 0) return 0
+  const sigma = stressAt(stretch / freeLength, modulus * stiffness, stiffening)
+  return sigma > workingStrength(construction) ? null : pitchAt(construction, speakingLength, sigma)
 }

@@ -14,7 +14,7 @@ export interface Heard {
 }
 
 /** The finger's own noise is let pass, s. */
-const PASSES = 0.012
+export const PASSES = 0.012
 /** Blocks in which loudness is watched, s. */
 const WATCH = 0.008
 /** A pluck is so many times louder than what rang before, as powers. */
@@ -47,10 +47,12 @@ export class Listener {
   private onset = Number.NEGATIVE_INFINITY
   private pluck = 0
   private next = 0
+  /** Where this pluck is looked for; null until its sound said. */
+  private sought: Expected | null = null
 
   constructor(
     private readonly rate: number,
-    public expected: Expected,
+    private readonly expected: Expected,
   ) {
     this.kept = new Float64Array(Math.ceil(KEPT * rate))
   }
@@ -74,6 +76,7 @@ export class Listener {
       this.onset = this.count - this.watched
       this.pluck += 1
       this.next = firstLook(this.expected.hz)
+      this.sought = null
     }
     // It forgets slowly, so that a beat between two strings is no pluck.
     this.before = Math.max(SILENT, power, Number.isFinite(this.before) ? this.before * 0.9 : power)
@@ -82,10 +85,11 @@ export class Listener {
   }
 
   /** A string that is being raised is looked for where the sound says, its stiffness grown as its tension fell. */
-  private around(sound: Float64Array): Expected {
+  private around(sound: Float64Array): Expected | null {
     const { hz, inharmonicity } = this.expected
     const guess = firstGuess(sound, this.rate)
-    if (guess === null || guess > hz * BELOW) return this.expected
+    if (guess === null) return null
+    if (guess > hz * BELOW) return this.expected
     return { hz: guess, inharmonicity: inharmonicity * (hz / guess) ** 2, spread: GUESSED }
   }
 
@@ -96,7 +100,8 @@ export class Listener {
     const from = this.onset + Math.round(PASSES * this.rate)
     const sound = new Float64Array(length)
     for (let i = 0; i < length; i += 1) sound[i] = this.kept[(from + i) % this.kept.length] as number
-    const reading = readPitch(sound, this.rate, this.around(sound))
+    this.sought ??= this.around(sound)
+    const reading = readPitch(sound, this.rate, this.sought ?? this.expected)
     // Twice as long, twice as sure, until it would be read from what is no longer kept.
     this.next = 2 * this.next + PASSES < KEPT ? 2 * this.next : 0
     return { reading, pluck: this.pluck, after }

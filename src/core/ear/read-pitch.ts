@@ -5,10 +5,9 @@
 import { candidatesIn, spectrumOf, type Expected } from './comb'
 import { dampedTone, type DampedTone } from './damped-tone'
 import { envelopeOf } from './envelope'
-import { partialHz } from './string-voice'
+import { byInharmonicity, partialHz } from './string-voice'
 
-export const UNSURE = ['silence', 'too loud', 'too soft', 'two plucked', 'another string rings'] as const
-export type Unsure = (typeof UNSURE)[number]
+export type Unsure = 'silence' | 'too loud' | 'too soft' | 'two plucked' | 'another string rings'
 
 export interface HeardPartial {
   readonly n: number
@@ -48,7 +47,7 @@ const HEARD = 30
 /** A partial so far off what the others say is something else's: standard deviations. */
 const STRANGE = 4
 /** ln B may be off by so much from the chart's: moduli are estimates. */
-const INHARMONICITY_SPREAD = 0.5
+export const INHARMONICITY_SPREAD = 0.5
 /** No partial is told surer than this, cents: what is left of the others in it. */
 const LEAST = 0.003
 /** Below this no string is as pure as its sum: its two ways of swinging differ, cents. */
@@ -74,15 +73,13 @@ export function readPitch(samples: Float64Array, rate: number, expected: Expecte
   const [best, other] = candidatesIn(spectrumOf(samples, rate), expected)
   if (!best || best.score < 0) return { hz: null, because: 'too soft' }
   const heard = new PartialsOf(samples, rate)
-  let fitted: Fitted | null = null
-  let string = { hz: best.hz, inharmonicity: expected.inharmonicity }
+  let fitted: Fitted = { hz: best.hz, inharmonicity: expected.inharmonicity, error: Infinity, partials: [] }
   // Each time every partial is looked for in what the others leave over.
   for (let round = 0; round < ROUNDS; round += 1) {
-    fitted = fitPartials(heard.near(string), { ...string, inharmonicity: expected.inharmonicity })
-    if (!fitted) return { hz: null, because: 'too soft' }
-    string = fitted
+    const next = fitPartials(heard.near(fitted), { hz: fitted.hz, inharmonicity: expected.inharmonicity })
+    if (!next) return { hz: null, because: 'too soft' }
+    fitted = next
   }
-  if (!fitted) return { hz: null, because: 'too soft' }
   const strange = fitted.partials.filter(({ isStrange }) => isStrange).length
   const isDoubtful = other !== undefined && best.score - other.score < AS_LIKELY
   return { ...fitted, because: isDoubtful ? 'two plucked' : strange > 1 ? 'another string rings' : null }
@@ -189,7 +186,7 @@ function solved(
   for (const partial of used) {
     const { n } = partial
     const weight = errorOf(partial) ** -2
-    const byB = (b / 2) * ((n * n) / (1 + b * n * n) - 1 / (1 + b))
+    const byB = byInharmonicity(b, n)
     const off = offBy(partial, at)
     ff += weight
     fb += weight * byB

@@ -3,7 +3,7 @@
  */
 import type { StringPosition } from '../instrument/instrument'
 import { frequency } from '../pitch/note'
-import { coreDiameter, coreMaterial, massPerLength, type Construction } from '../strings/construction'
+import { coreDiameter, coreMaterial, type Construction } from '../strings/construction'
 import { stress, tension } from '../strings/tension'
 
 export interface StringVoice {
@@ -37,12 +37,11 @@ export function inharmonicityOf(c: Construction, length: number, pitch: number):
 export function voiceOf(position: StringPosition, referenceA: number, pitch?: number): StringVoice {
   const { construction, speakingLength } = position
   const hz = pitch ?? frequency(position.note, referenceA)
-  const isMetal = massPerLength(construction) > 0 && coreMaterial(construction).modulus > 50e9
   return {
     hz,
     inharmonicity: inharmonicityOf(construction, speakingLength, hz),
     loss: LOSS,
-    quality: isMetal ? QUALITY.metal : QUALITY.polymer,
+    quality: coreMaterial(construction).wire ? QUALITY.metal : QUALITY.polymer,
   }
 }
 
@@ -52,6 +51,11 @@ export function partialHz(
   n: number,
 ): number {
   return n * hz * Math.sqrt((1 + b * n * n) / (1 + b))
+}
+
+/** By how much the logarithm of a partial's frequency rises with that of B. */
+export function byInharmonicity(b: number, n: number): number {
+  return (b / 2) * ((n * n) / (1 + b * n * n) - 1 / (1 + b))
 }
 
 /** How fast a partial dies away, 1/s. */

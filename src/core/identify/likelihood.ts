@@ -2,6 +2,7 @@
  * How likely a clue is, were the string the one of a given position. The chances are stated assumptions, gathered here
  * and in `touch.ts`; docs/SCIENCE.md lists them with the calibration they reach.
  */
+import { centsAbove } from '../pitch/cents'
 import {
   gaugeOf,
   restPitch,
@@ -195,7 +196,7 @@ function neighbourPitch(
   instrument: Instrument,
 ): number {
   if (!neighbour) return SLIP / PITCH.span
-  const cents = 1200 * Math.log2(heard / restPitch(instrument, neighbour))
+  const cents = centsAbove(heard, restPitch(instrument, neighbour))
   const near = (octaves: number) => normalDensity(cents, 1200 * octaves, PITCH.cents)
   return (
     (1 - 2 * PITCH.octaveOff - PITCH.lost) * near(0) +

@@ -1,6 +1,7 @@
 /**
  * Which strings of an instrument a name means.
  */
+import { centsAbove } from '../pitch/cents'
 import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { letterStep, noteWord, scientificWord, semitoneNumber, type Note } from '../pitch/note'
 import { gaugeOf, restPitch, type Instrument, type StringPosition } from '../instrument/instrument'
@@ -56,7 +57,7 @@ export function resolve(named: Named, instrument: Instrument): readonly NameRead
     case 'sound': {
       const { pitches } = indexOf(instrument)
       return positions
-        .filter((_, i) => Math.abs(centsFrom(named.hertz, pitches[i] as number)) <= NEAR)
+        .filter((_, i) => Math.abs(centsAbove(named.hertz, pitches[i] as number)) <= NEAR)
         .flatMap((p) =>
           reading(
             p,
@@ -78,7 +79,6 @@ export function resolve(named: Named, instrument: Instrument): readonly NameRead
 
 /** A heard pitch belongs to a string within a quarter tone of it, cents. */
 const NEAR = 50
-const centsFrom = (a: number, b: number) => 1200 * Math.log2(a / b)
 
 function byNote(named: Named & { is: 'note' }, instrument: Instrument): readonly NameReading[] {
   const { positions } = instrument
@@ -189,7 +189,7 @@ export function nearestTo(named: Named, instrument: Instrument): StringPosition 
       )
     }
     case 'sound':
-      return by((p) => Math.abs(centsFrom(named.hertz, restPitch(instrument, p))))
+      return by((p) => Math.abs(centsAbove(named.hertz, restPitch(instrument, p))))
     case 'note': {
       const octave = (p: StringPosition) =>
         named.counted === 'harp' ? Number(harpOctaveOf(p.note)) : Number(p.note.octave)

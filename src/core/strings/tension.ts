@@ -45,10 +45,20 @@ export function semitonesToBreaking(u: number): number {
   return 6 * Math.log2(1 / expectPositive('utilisation', u))
 }
 
+/**
+ * Frequency at a stress in the part that carries the tension, Mersenne's f = √(T / μ) / 2L, Hz.
+ *
+ * @param length - speaking length, m
+ * @param sigma - Pa
+ */
+export function pitchAt(c: Construction, length: number, sigma: number): number {
+  const force = sigma * coreArea(c)
+  return Math.sqrt(force / massPerLength(c)) / (2 * expectPositive('speaking length', length))
+}
+
 /** Frequency at which the string breaks, Hz; √(S/ρ) / 2L for a plain string. */
 export function breakingPitch(c: Construction, length: number): number {
-  const force = workingStrength(c) * coreArea(c)
-  return Math.sqrt(force / massPerLength(c)) / (2 * expectPositive('speaking length', length))
+  return pitchAt(c, length, workingStrength(c))
 }
 
 /**

@@ -2,9 +2,10 @@
  * A string while it is being wound: what has gone round the pin, what is still slack, and how the pitch rises with the key.
  */
 import { expectNotNegative } from '../expect'
-import { coreArea, coreMaterial, massPerLength, outerGauge, surfaceMaterial } from '../strings/construction'
+import { centsAbove } from '../pitch/cents'
+import { coreArea, coreMaterial, outerGauge, surfaceMaterial } from '../strings/construction'
 import { stressAt, stretchToBreaking, stretchToPitch, type Span } from '../strings/stretch'
-import { workingStrength } from '../strings/tension'
+import { pitchAt, workingStrength } from '../strings/tension'
 import { lengthOnPin, turnsToDraw, wrapsFromLength, type WrapLay } from './lay'
 import { bankOfWraps, pullLeftAtHole, type Bank, type TuningPin } from './pin'
 
@@ -57,9 +58,7 @@ export function woundBy(
   const stretch = Math.max(0, drawn - expectNotNegative('slack', slack))
   const sigma = stressAt(stretch / span.freeLength, core.modulus, core.stiffening)
   const force = sigma * coreArea(construction)
-  // Mersenne: f = √(T / μ) / 2L.
-  const pitch =
-    stretch > 0 ? Math.sqrt(force / massPerLength(construction)) / (2 * span.speakingLength) : null
+  const pitch = stretch > 0 ? pitchAt(construction, span.speakingLength, sigma) : null
   const utilisation = sigma / workingStrength(construction)
   return {
     wraps,
@@ -69,7 +68,7 @@ export function woundBy(
     pitch,
     utilisation,
     slackLeft: Math.max(0, slack - drawn),
-    cents: pitch === null ? null : 1200 * Math.log2(pitch / span.pitch),
+    cents: pitch === null ? null : centsAbove(pitch, span.pitch),
     broken: utilisation > 1,
     bank: bankOfWraps(pin, gauge, wraps, lay),
     pullAtHole: force * pullLeftAtHole(surfaceMaterial(construction).friction, wraps),

@@ -2,13 +2,23 @@
  * Another house's instruments: each with what is known of it, its notes, its own habits and its pictures; its jobs and its
  * history belong to the house that did them.
  */
-import { and, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import type { Taken } from '@/boundary/taken'
+import { grouped } from '@/core/list/grouped'
 import type { PictureKind } from '@/core/pictures/picture-kind'
-import { addInstrument, allInstruments, retiredInstruments } from '../instruments/instruments'
+import {
+  addInstrument,
+  allInstruments,
+  instrumentBySlug,
+  positionId,
+  readHardwareMeasured,
+  retiredInstruments,
+  type Known,
+} from '../instruments/instruments'
+import { readMeasured } from '../instruments/measured-json'
 import { keepBytes } from '../pictures/pictures'
 import type { Store } from '../store/database'
-import { instruments, pictures, positions } from '../store/schema'
+import { instruments, pictures } from '../store/schema'
 import type { Cell } from './columns'
 import type { Archive } from './read-archive'
 
@@ -21,79 +31,75 @@ export function takeInstruments(store: Store, archive: Archive): Pick<Taken, 'in
     [...allInstruments(store), ...retiredInstruments(store)].map(({ instrument }) => instrument.slug),
   )
   const fresh = all.filter(({ slug }) => !taken.has(slug))
-  const ids = new Map(fresh.map((instrument) => [instrument.slug, addInstrument(store, instrument)]))
-  takeKnown(store, archive, ids)
+  const there = rowsOf(archive, 'instrument')
+  const rows = new Map(there.map((row) => [row.slug, row]))
+  const strings = rowsOf(archive, 'string_position')
+  const stringsOf = grouped(strings, (row) => row.instrument_id)
+  for (const instrument of fresh) {
+    const row = rows.get(instrument.slug)
+    const id = addInstrument(store, instrument, row ? knownOf(row, stringsOf.get(row.id) ?? []) : null)
+    if (row)
+      store.rows
+        .update(instruments)
+        .set({ notes: text(row.notes), chartLink: text(row.chart_link), habits: text(row.habits) || '{}' })
+        .where(eq(instruments.id, id))
+        .run()
+  }
+  takePictures(
+    store,
+    archive,
+    there.filter((row) => fresh.some(({ slug }) => slug === row.slug)),
+    strings,
+  )
   return {
     instruments: fresh.map(({ name }) => name),
     here: all.filter(({ slug }) => taken.has(slug)).map(({ name }) => name),
   }
 }
 
-/** @param ids - of the instruments that were added, by slug */
-function takeKnown(store: Store, archive: Archive, ids: ReadonlyMap<string, number>): void {
-  /** Their numbers here by their numbers there. */
-  const here = new Map<Cell, number>()
-  for (const row of rowsOf(archive, 'instrument')) {
-    const id = ids.get(String(row.slug))
-    if (id === undefined) continue
-    here.set(row.id ?? null, id)
-    store.rows
-      .update(instruments)
-      .set({
-        notes: text(row.notes),
-        chartLink: text(row.chart_link),
-        habits: text(row.habits) || '{}',
-        measured: row.measured === null ? null : text(row.measured),
-      })
-      .where(eq(instruments.id, id))
-      .run()
+/** What was measured of it, by whoever wrote the archive. */
+function knownOf(row: Row, strings: readonly Row[]): Known {
+  return {
+    measured: row.measured === null ? null : readMeasured(text(row.measured)),
+    hardware: new Map(
+      strings.map((one) => [Number(one.number), readHardwareMeasured(text(one.hardware_measured) || '[]')]),
+    ),
   }
-  const places = new Map<Cell, number>()
-  for (const row of rowsOf(archive, 'string_position')) {
-    const instrumentId = here.get(row.instrument_id ?? null)
-    if (instrumentId === undefined) continue
-    const [position] = store.rows
-      .update(positions)
-      .set({ hardwareMeasured: text(row.hardware_measured) || '[]' })
-      .where(and(eq(positions.instrumentId, instrumentId), eq(positions.number, Number(row.number))))
-      .returning({ id: positions.id })
-      .all()
-    if (position) places.set(row.id ?? null, position.id)
-  }
-  takePictures(store, archive, here, places)
 }
 
-function takePictures(
-  store: Store,
-  archive: Archive,
-  here: ReadonlyMap<Cell, number>,
-  places: ReadonlyMap<Cell, number>,
-): void {
-  const rows = rowsOf(archive, 'picture').filter((row) => here.has(row.instrument_id ?? null))
-  const wanted = new Set(rows.map(({ hash }) => text(hash)))
-  const kept = new Set<string>()
+/**
+ * @param fresh - rows of the instruments that were added
+ * @param strings - rows of all positions
+ */
+function takePictures(store: Store, archive: Archive, fresh: readonly Row[], strings: readonly Row[]): void {
+  const slugs = new Map(fresh.map((row) => [row.id, text(row.slug)]))
+  const numbers = new Map(strings.map((row) => [row.id, Number(row.number)]))
+  const wanted = rowsOf(archive, 'picture').filter((row) => slugs.has(row.instrument_id))
+  const byHash = grouped(wanted, (row) => text(row.hash))
+  // An archive may have been written without its pictures.
   for (const [hash, jpeg] of archive.pictures()) {
-    if (!wanted.has(hash)) continue
+    const rows = byHash.get(hash)
+    if (!rows) continue
     keepBytes(store, hash, jpeg)
-    kept.add(hash)
-  }
-  for (const row of rows)
-    // An archive may have been written without its pictures.
-    if (kept.has(text(row.hash)))
+    for (const row of rows) {
+      const stored = instrumentBySlug(store, slugs.get(row.instrument_id) as string)
+      const number = numbers.get(row.position_id)
       store.rows
         .insert(pictures)
         .values({
-          instrumentId: here.get(row.instrument_id ?? null) as number,
-          positionId: places.get(row.position_id ?? null) ?? null,
+          instrumentId: stored.id,
+          positionId: number === undefined ? null : positionId(stored, number),
           jobId: null,
           kind: text(row.kind) as PictureKind,
           note: text(row.note),
           at: Number(row.at),
           widthPx: Number(row.width_px),
           heightPx: Number(row.height_px),
-          hash: text(row.hash),
+          hash,
         })
         .run()
+    }
+  }
 }
 
 const text = (cell: Cell | undefined) => String(cell ?? '')

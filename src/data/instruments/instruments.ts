@@ -43,9 +43,15 @@ export interface StoredInstrument {
 /** Columns of the hardware that are no longer assumed, by position number. */
 export type HardwareMeasured = ReadonlyMap<number, readonly HardwareColumn[]>
 
-/** What is known of an instrument that came from a preset. */
+/** Columns that were measured, as they are kept. */
+export function readHardwareMeasured(json: string): readonly HardwareColumn[] {
+  return JSON.parse(json) as HardwareColumn[]
+}
+
+/** What is known of an instrument. */
 export interface Known {
-  readonly measured: readonly Measured[]
+  /** Null where its chart came whole. */
+  readonly measured: readonly Measured[] | null
   readonly hardware: HardwareMeasured
 }
 
@@ -129,13 +135,13 @@ export function positionId({ instrument, positionIds }: StoredInstrument, number
 /**
  * Adds an instrument with all its positions; belongs inside an action. Returns its row id.
  *
- * @param known - what was measured of it; null where its chart came whole
+ * @param known - what was measured of it; null where nothing was
  */
 export function addInstrument(store: Store, instrument: Instrument, known: Known | null = null): number {
   const { positions: strings, coverings: layers, ...about } = instrument
   const { id } = store.rows
     .insert(instruments)
-    .values({ ...about, measured: known && measuredJson(known.measured) })
+    .values({ ...about, measured: known?.measured ? measuredJson(known.measured) : null })
     .returning({ id: instruments.id })
     .get()
   const ids = new Map(
@@ -197,9 +203,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
           notes,
           chartLink,
           chartMeasured: measured === null ? null : readMeasured(measured),
-          hardwareMeasured: new Map(
-            rows.map((p) => [p.number, JSON.parse(p.hardwareMeasured) as HardwareColumn[]]),
-          ),
+          hardwareMeasured: new Map(rows.map((p) => [p.number, readHardwareMeasured(p.hardwareMeasured)])),
           retiredAt,
         }
       })

@@ -29,6 +29,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
   const { timeZone, units } = useHouse()
   const due = s.nextAt !== null && s.nextAt <= now
   const [reading, setReading] = useState(false)
+  const called = `${s.name} of ${s.instrumentName}${s.numberName === s.name ? '' : `, ${s.numberName}`}`
   return (
     <li className="grid items-center gap-x-4 gap-y-1 py-2.5 sm:grid-cols-[minmax(0,1fr)_11rem_auto]">
       <div>
@@ -46,7 +47,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
             href={pages.instrumentSheet(s.slug, 'tune', s.number)}
             prefetch={false}
             className="inline-block underline underline-offset-2"
-            aria-label={`Hear ${withThe(s.name)} of ${s.instrumentName}${s.numberName === s.name ? '' : `, ${s.numberName}`}`}
+            aria-label={`Hear ${withThe(called)}`}
           >
             Hear it
           </Link>
@@ -77,7 +78,7 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
           type="button"
           className="min-h-11 text-left text-sm font-semibold text-verdigris hover:underline"
           onClick={() => setReading(true)}
-          aria-label={`Log a reading: ${s.name} of ${s.instrumentName}${s.numberName === s.name ? '' : `, ${s.numberName}`}`}
+          aria-label={`Log a reading: ${called}`}
         >
           Log a reading
         </button>

@@ -7,9 +7,9 @@ import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { keyTo } from '@/core/ear/key-between'
 import type { Heard } from '@/core/ear/listener'
-import { onPin } from '@/core/ear/on-pin'
 import { voiceOf } from '@/core/ear/string-voice'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { centsAbove } from '@/core/pitch/cents'
 import { seeded } from '@/core/random/seeded'
 import { semitonesToBreaking, utilisation } from '@/core/strings/tension'
 import { turnerOf } from '@/core/fitting/hands'
@@ -46,8 +46,6 @@ const STIFFNESS = 0.24
 /** It begins as far up as a string that was just wound on. */
 const JUST_WOUND = 0.3
 
-const centsFrom = (target: number, hz: number) => 1200 * Math.log2(hz / target)
-
 /** One string: what is heard of it, how far to turn, and what of it is logged. */
 export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheetProps) {
   const { referenceA } = instrument
@@ -62,23 +60,22 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
     ),
   )
   const target = useMemo(() => voiceOf(position, referenceA), [position, referenceA])
-  const string = useMemo(() => onPin(position), [position])
   const expected = useMemo(
     () => ({ hz: target.hz, inharmonicity: target.inharmonicity, spread: 3 }),
     [target],
   )
   const ear = useEar(expected)
-  const raising = useRaising(string, target.hz)
+  const raising = useRaising(position, target.hz)
   const { act, refused } = useAct()
   const [found, setFound] = useState<{ readonly cents: number } | null>(null)
   const first = found !== null && Math.abs(found.cents) < FOUND ? found.cents : null
-  const [stand, setStand] = useState<{ readonly turned: number; readonly is: StandInState } | null>(null)
   const stiffness = useMemo(() => 1 + STIFFNESS * (seeded(position.number)() - 0.5), [position.number])
-  const begins = useMemo(() => JUST_WOUND * keyTo(string, target.hz), [string, target])
+  const justWound = { turned: JUST_WOUND * keyTo(position, target.hz), is: 'taut' } as const
+  const [stand, setStand] = useState<{ readonly turned: number; readonly is: StandInState }>(justWound)
 
   const reading = ear.heard?.reading ?? null
   const isSure = reading !== null && reading.hz !== null && reading.error <= UNSURE
-  const cents = isSure ? centsFrom(target.hz, reading.hz) : null
+  const cents = isSure ? centsAbove(reading.hz, target.hz) : null
   const { take } = raising
   const takeIn = useCallback(
     ({ reading: read }: Heard, turned: number | null) => {
@@ -95,14 +92,14 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
       if (read.hz === null || read.error > UNSURE) return
       takeIn(heard, said.current)
       said.current = null
-      const off = centsFrom(target.hz, read.hz)
+      const off = centsAbove(read.hz, target.hz)
       setFound((had) => had ?? { cents: off })
     },
     [takeIn, target.hz],
   )
 
   const pluck = async (turned: number, by: number | null) => {
-    const samples = standInPluck(position, string, turned, stiffness, referenceA)
+    const samples = standInPluck(position, turned, stiffness, referenceA)
     if (samples === 'broken' || samples === 'slack') {
       setStand({ turned, is: samples })
       return
@@ -113,7 +110,7 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
       raising.take(heard.reading.hz, by)
   }
   const turn = (by: number) => {
-    const turned = Math.max(0, (stand?.turned ?? begins) + by)
+    const turned = Math.max(0, stand.turned + by)
     setStand({ turned, is: 'taut' })
     void pluck(turned, by)
   }
@@ -239,11 +236,11 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
           </>
         )}
         <StandInPanel
-          is={stand?.is ?? 'taut'}
+          is={stand.is}
           told={cents !== null && Math.abs(cents) > IN_TUNE ? raising.turn : null}
           onTurn={turn}
-          onPluck={() => void pluck(stand?.turned ?? begins, null)}
-          onNew={() => setStand({ turned: begins, is: 'taut' })}
+          onPluck={() => void pluck(stand.turned, null)}
+          onNew={() => setStand(justWound)}
         />
       </aside>
     </div>

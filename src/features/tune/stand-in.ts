@@ -2,7 +2,7 @@
  * A string that stands in for one of wood and gut: turned by a key that does not exist, plucked, heard and, when it is
  * turned too far, broken.
  */
-import { pitchTurned, type StringOnPin } from '@/core/ear/key-between'
+import { pitchTurned } from '@/core/ear/key-between'
 import { addPluck } from '@/core/ear/pluck'
 import { voiceOf } from '@/core/ear/string-voice'
 import type { StringPosition } from '@/core/instrument/instrument'
@@ -21,12 +21,11 @@ const FLAPS = 16
 /** Its sound when it is plucked now, or why there is none. */
 export function standInPluck(
   position: StringPosition,
-  string: StringOnPin,
   turned: number,
   stiffness: number,
   referenceA: number,
 ): Float32Array | 'broken' | 'slack' {
-  const hz = pitchTurned(string, turned, stiffness)
+  const hz = pitchTurned(position, turned, stiffness)
   if (hz === null) return 'broken'
   if (hz < FLAPS) return 'slack'
   const samples = new Float64Array(RINGS * STAND_IN_RATE)

@@ -1,13 +1,25 @@
 'use client'
 
-import { useCallback, useMemo, useRef, useState } from 'react'
+import { useCallback, useReducer } from 'react'
 import { keyBetween, type StringOnPin } from '@/core/ear/key-between'
 import { isCaught, learned, safeTurn, UNTURNED, type TurnBelief } from '@/core/ear/stiffness'
 
-export interface Raising {
+interface Raised {
   readonly belief: TurnBelief
   /** The last turn should have raised it, and did not. */
   readonly caught: boolean
+  /** Where it was heard last, Hz. */
+  readonly at: number | null
+}
+
+interface Heard {
+  readonly string: StringOnPin
+  readonly hz: number
+  /** How far the key was turned since the reading before, degrees; null where nobody knows. */
+  readonly turned: number | null
+}
+
+export interface Raising extends Omit<Raised, 'at'> {
   /** Degrees of the key that are left in all, and those to turn now; null before it was heard. */
   readonly left: number | null
   readonly turn: number | null
@@ -15,29 +27,23 @@ export interface Raising {
   readonly take: (hz: number, turned: number | null) => void
 }
 
+function raisedBy({ belief, caught, at }: Raised, { string, hz, turned }: Heard): Raised {
+  if (at === null || turned === null || turned <= 0) return { belief, caught, at: hz }
+  const expected = keyBetween(string, at, hz)
+  return isCaught(belief, expected, turned)
+    ? { belief, caught: true, at: hz }
+    : { belief: learned(belief, expected, turned), caught: false, at: hz }
+}
+
 /** Bringing a string up: what is left to turn, and what its own turns have told about it. */
 export function useRaising(string: StringOnPin, target: number): Raising {
-  const [belief, setBelief] = useState<TurnBelief>(UNTURNED)
-  const [caught, setCaught] = useState(false)
-  const [at, setAt] = useState<number | null>(null)
-  // Readings come from outside, some before the page is drawn again.
-  const last = useRef<number | null>(null)
-  const known = useRef<TurnBelief>(UNTURNED)
-  const take = useCallback(
-    (hz: number, turned: number | null) => {
-      const before = last.current
-      last.current = hz
-      setAt(hz)
-      if (before === null || turned === null || turned <= 0) return
-      const expected = keyBetween(string, before, hz)
-      setCaught(isCaught(known.current, expected, turned))
-      if (isCaught(known.current, expected, turned)) return
-      known.current = learned(known.current, expected, turned)
-      setBelief(known.current)
-    },
-    [string],
-  )
-  const left = useMemo(() => (at === null ? null : keyBetween(string, at, target)), [string, at, target])
+  const [{ belief, caught, at }, dispatch] = useReducer(raisedBy, {
+    belief: UNTURNED,
+    caught: false,
+    at: null,
+  })
+  const take = useCallback((hz: number, turned: number | null) => dispatch({ string, hz, turned }), [string])
+  const left = at === null ? null : keyBetween(string, at, target)
   return {
     belief,
     caught,

@@ -2,6 +2,8 @@
  * What a reading is told as.
  */
 import type { Unsure } from '@/core/ear/read-pitch'
+import { measure } from '@/core/measure'
+import { measureText } from '@/ui/format/measure'
 
 export const BECAUSE: Record<Unsure, string> = {
   silence: 'Nothing is heard yet. Pluck the string.',
@@ -25,8 +27,7 @@ export function standsAt(cents: number): { readonly figure: string; readonly uni
     : { figure: centsText(cents / 100), unit: 'semitones' }
 }
 
-/** `12°`, or `3.4°` where it is little. */
+/** How far to turn, without which way. */
 export function degreesText(degrees: number): string {
-  const size = Math.abs(degrees)
-  return `${size < 10 ? size.toFixed(1) : size.toFixed(0)}°`
+  return measureText(measure('angle', Math.abs(degrees)), 'mm')
 }
