@@ -3,6 +3,7 @@
  * request classes, of which only the types are used: no page carries their checks along.
  */
 import type { ShelfReading } from '@/core/names/find-on-shelf'
+import type { CuttingBench } from '@/core/stores/cutting-bench'
 import type { Verdict } from '@/core/settle/readings'
 import type { Nothing } from './handle'
 import type { AboutRequest } from './requests/about'
@@ -175,6 +176,8 @@ export const calls = {
   keepRest: (id: number) => post<KeepRestRequest>(`/api/coils/${id}/keep`),
   discardCoil: (id: number) => post<Nothing>(`/api/coils/${id}/discard`),
   bookAnchors: post<AnchorsRequest>('/api/anchors'),
+  /** Hundreds of ways to cut on a large house: asked for when a plan is made. */
+  cuttingBench: ask<CuttingBench>('/api/cutting'),
   takeCuttingPlan: post<CuttingRequest>('/api/cutting'),
   addSupply: post<SupplyRequest>('/api/supplies'),
   moveSupply: (id: number) => post<MoveRequest>(`/api/supplies/${id}/move`),

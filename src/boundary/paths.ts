@@ -65,6 +65,7 @@ export const pages = {
   labelsOf: (coilIds: readonly number[]) => withQuery('/stores/labels', { coils: coilIds.join() }),
 
   orders: '/orders',
+  allListed: '/orders?listed=all',
   allSuggested: '/orders?suggested=all',
   ordersBefore: (id: number) => withQuery('/orders', { before: id }),
   order: (id: number) => `/orders/${id}` as const,

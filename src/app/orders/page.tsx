@@ -13,8 +13,8 @@ export const metadata: Metadata = { title: 'Need list and orders' }
 /** Closed orders on a page. */
 const SHOWN = 20
 
-/** Suggestions that are told before all are asked for. */
-const SUGGESTED = 15
+/** Entries of the list, and suggestions for it, that are told before all are asked for. */
+const LISTED = 15
 
 /** `?before=` shows the closed orders before one. */
 export default async function OrdersPage({ searchParams }: { readonly searchParams: Asked }) {
@@ -27,9 +27,12 @@ export default async function OrdersPage({ searchParams }: { readonly searchPara
   const suggested = suggestedNeeds(store())
   return (
     <OrdersSheet
-      needs={needs}
+      needs={{
+        shown: textOf(params, 'listed') === 'all' ? needs : needs.slice(0, LISTED),
+        count: needs.length,
+      }}
       suggested={{
-        shown: textOf(params, 'suggested') === 'all' ? suggested : suggested.slice(0, SUGGESTED),
+        shown: textOf(params, 'suggested') === 'all' ? suggested : suggested.slice(0, LISTED),
         count: suggested.length,
       }}
       bench={buyingBench(store(), needs)}

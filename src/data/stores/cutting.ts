@@ -3,7 +3,8 @@
  */
 import { soldByClass } from '@/core/instrument/instrument'
 import { fittingFigures } from '@/core/fitting/figures'
-import type { CoilLeft, CutJob } from '@/core/stores/cut-plan'
+import type { CoilLeft } from '@/core/stores/cut-plan'
+import type { CuttingBench } from '@/core/stores/cutting-bench'
 import type { FitGrade } from '@/core/stores/fits'
 import { fitting } from '@/core/stores/offers'
 import { specAt } from '@/core/stores/string-spec'
@@ -17,24 +18,31 @@ import { jobsOnStrings } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
 import { Refusal } from '@/boundary/refusal'
 
-export interface CuttingBench {
-  readonly jobs: readonly (CutJob & {
-    readonly string: string
-    readonly coilId: number | null
-    /** Coils that fit, whether a plan has to look at them or not. */
-    readonly fits: number
-  })[]
-  readonly coils: readonly (CoilLeft & {
-    readonly label: string
-    readonly place: string
-    readonly bought: number
-    readonly cuts: readonly number[]
-  })[]
+/** A job whose string is to be cut. */
+export interface StringToCut {
+  readonly id: number
+  readonly string: string
+  /** The coil that is set aside for it; null where none is. */
+  readonly aside: { readonly coilId: number; readonly label: string } | null
+  /** Coils that fit, whether a plan has to look at them or not. */
+  readonly fits: number
 }
 
 /** Jobs whose string is not cut yet, and every coil that could serve one. */
 export function cuttingBench(store: Store): CuttingBench {
   return store.kept.get('cutting bench', [...FREE_FROM, cuts], () => readBench(store))
+}
+
+/** The strings that wait for their coil, as a list of them shows them. */
+export function stringsToCut(store: Store): readonly StringToCut[] {
+  const { jobs, coils } = cuttingBench(store)
+  const labels = new Map(coils.map(({ id, label }) => [id, label]))
+  return jobs.map(({ id, string, coilId, fits }) => ({
+    id,
+    string,
+    fits,
+    aside: coilId === null ? null : { coilId, label: labels.get(coilId) ?? '' },
+  }))
 }
 
 function readBench(store: Store): CuttingBench {

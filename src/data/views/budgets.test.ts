@@ -17,7 +17,7 @@ import { jobsTogether } from '../jobs/jobs-together'
 import { houseLearned } from '../jobs/learned'
 import { openJobs } from '../jobs/open-jobs'
 import { openStore, type Store } from '../store/database'
-import { cuttingBench } from '../stores/cutting'
+import { stringsToCut } from '../stores/cutting'
 import { freeFor } from '../stores/set-aside'
 import { drawnOffers, offersAt, sparesOf } from '../stores/spares'
 import { anchorGut } from '../stores/supplies'
@@ -84,7 +84,7 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
   ['the stores', 20, (store) => coilsPage(store, COILS)],
   ['a coil', 20, (store) => coilView(store, 1)],
   ['labels', 12, (store) => packetLabels(store, { ids: null, look: 'gut', page: 0 })],
-  ['the cutting plan', 24, (store) => cuttingBench(store)],
+  ['the cutting plan', 24, (store) => stringsToCut(store)],
   ['the need list', 30, (store) => suggestedNeeds(store)],
   ['the buying', 20, (store) => buyingBench(store)],
   ['orders', 2, (store) => [openInList(store), closedInList(store, 20, null)]],

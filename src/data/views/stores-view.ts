@@ -202,9 +202,8 @@ export function packetLabels(
 ): LabelsPage {
   const servedBy = positionsBySpec(store)
   const isAsked = ids ? ({ id }: Coil) => ids.includes(id) : lookedFor(store, look)
-  const found = openCoils(store)
-    .filter(isAsked)
-    .sort((a, b) => b.id - a.id)
+  // They lie in the order they were booked in.
+  const found = openCoils(store).filter(isAsked).toReversed()
   const at = pageOf(page, LABELS, found.length)
   const labels = found.slice(at.from, at.to).map((coil) => {
     const served = servedBy(coil)

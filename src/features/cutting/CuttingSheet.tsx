@@ -6,9 +6,11 @@ import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { CutPlan } from '@/core/stores/cut-plan'
-import type { CuttingBench } from '@/data/stores/cutting'
+import type { CuttingBench } from '@/core/stores/cutting-bench'
+import type { StringToCut } from '@/data/stores/cutting'
 import { CoilBar } from '@/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
+import { send } from '@/ui/shell/send'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 import { startCutPlan, type Planning } from '@/workers/plans'
@@ -23,10 +25,12 @@ const STAND_IN_WORDS = {
 } as const
 
 /** Which coil to cut for which open job, all of them together. */
-export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
+export function CuttingSheet({ strings }: { readonly strings: readonly StringToCut[] }) {
   const { units } = useHouse()
   const { act, refused, refuse } = useAct()
-  const [plan, setPlan] = useState<CutPlan | null>(null)
+  const [planned, setPlanned] = useState<{ readonly plan: CutPlan; readonly bench: CuttingBench } | null>(
+    null,
+  )
   const [isPlanning, setIsPlanning] = useState(false)
   const running = useRef<Planning<CutPlan> | null>(null)
   useEffect(() => () => running.current?.stop(), [])
@@ -34,9 +38,13 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
   const start = async () => {
     refuse(null)
     setIsPlanning(true)
-    running.current = startCutPlan(bench.jobs, bench.coils)
     try {
-      setPlan(await running.current.answer)
+      const asked = await send(calls.cuttingBench, {})
+      if (asked.ok) {
+        const bench = asked.value
+        running.current = startCutPlan(bench.jobs, bench.coils)
+        setPlanned({ bench, plan: await running.current.answer })
+      } else refuse(asked)
     } catch {
       refuse({ sentence: 'The plan could not be reckoned on this device.', field: null })
     }
@@ -48,11 +56,12 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
       { cuts: cuts.map(({ jobId, coilId }) => ({ jobId, coilId })) },
       'The coils are set aside; nothing is cut in the stores until a fitting is logged.',
     )
+  const plan = planned?.plan ?? null
   const isTaken =
     plan !== null &&
-    plan.cuts.every(({ jobId, coilId }) => bench.jobs.find(({ id }) => id === jobId)?.coilId === coilId)
-  const stringOf = (id: number) => bench.jobs.find((job) => job.id === id)?.string ?? ''
-  const used = plan ? bench.coils.filter(({ id }) => plan.cuts.some(({ coilId }) => coilId === id)) : []
+    plan.cuts.every(({ jobId, coilId }) => strings.find(({ id }) => id === jobId)?.aside?.coilId === coilId)
+  const stringOf = (id: number) => strings.find((string) => string.id === id)?.string ?? ''
+  const used = (planned?.bench.coils ?? []).filter(({ id }) => plan?.cuts.some(({ coilId }) => coilId === id))
   const text = (metres: number) => measureText(measure('length', metres), units)
 
   return (
@@ -63,27 +72,24 @@ export function CuttingSheet({ bench }: { readonly bench: CuttingBench }) {
         opened last, short remainders used up.
       </p>
       <h2 className="mt-4 border-t border-ink pt-2 text-lg font-semibold">Strings to be cut</h2>
-      {bench.jobs.length === 0 && <p>No string waits for its coil.</p>}
+      {strings.length === 0 && <p>No string waits for its coil.</p>}
       <ul className="ruled">
-        {bench.jobs.map((job) => {
-          const aside = bench.coils.find(({ id }) => id === job.coilId)
-          return (
-            <li key={job.id} className="flex flex-wrap justify-between gap-3 py-2">
-              <Link className="font-semibold hover:underline" href={pages.job(job.id)}>
-                {job.string}
-              </Link>
-              <span className="text-sm text-soft">
-                {aside
-                  ? `${aside.label} is set aside`
-                  : job.fits === 0
-                    ? 'nothing in the stores fits'
-                    : `${job.fits} ${job.fits === 1 ? 'coil fits' : 'coils fit'}`}
-              </span>
-            </li>
-          )
-        })}
+        {strings.map(({ id, string, aside, fits }) => (
+          <li key={id} className="flex flex-wrap justify-between gap-3 py-2">
+            <Link className="font-semibold hover:underline" href={pages.job(id)}>
+              {string}
+            </Link>
+            <span className="text-sm text-soft">
+              {aside
+                ? `${aside.label} is set aside`
+                : fits === 0
+                  ? 'nothing in the stores fits'
+                  : `${fits} ${fits === 1 ? 'coil fits' : 'coils fit'}`}
+            </span>
+          </li>
+        ))}
       </ul>
-      {bench.jobs.length > 0 && (
+      {strings.length > 0 && (
         <button
           type="button"
           className={`button mt-3 ${plan ? '' : 'button-main'}`}

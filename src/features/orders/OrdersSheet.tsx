@@ -15,7 +15,8 @@ import { OrderList } from './OrderList'
 import { Suggestions } from './Suggestions'
 
 interface OrdersSheetProps {
-  readonly needs: readonly Need[]
+  /** The list: the first of it told, and how much is on it. */
+  readonly needs: { readonly shown: readonly Need[]; readonly count: number }
   /** What belongs on the list: the first of it told, and all of it to be put on. */
   readonly suggested: { readonly shown: readonly SuggestedNeed[]; readonly count: number }
   readonly bench: BuyingBench
@@ -63,9 +64,9 @@ export function OrdersSheet({
               {refused.sentence}
             </p>
           )}
-          {needs.length === 0 && wanted.length === 0 && <p className="text-soft">Nothing is on it.</p>}
+          {needs.count === 0 && wanted.length === 0 && <p className="text-soft">Nothing is on it.</p>}
           <ul className="ruled mt-1" aria-label="On the list">
-            {needs.map((need) => (
+            {needs.shown.map((need) => (
               <li key={need.id} className="py-2">
                 <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
                   <span>
@@ -118,6 +119,11 @@ export function OrdersSheet({
               </li>
             ))}
           </ul>
+          {needs.shown.length < needs.count && (
+            <Link className="button mt-2" href={pages.allListed} prefetch={false}>
+              Show all {needs.count}
+            </Link>
+          )}
           {wanted.length > 0 && (
             <ul className="ruled border-t border-rule" aria-label="Small things on the list">
               {wanted.map((thing) => (
@@ -194,7 +200,7 @@ export function OrdersSheet({
               </ul>
             </div>
           )}
-          <Suggestions {...suggested} first={needs.length === 0} put={put} putAll={putAll} />
+          <Suggestions {...suggested} first={needs.count === 0} put={put} putAll={putAll} />
         </section>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
-import { cuttingBench } from '@/data/stores/cutting'
+import { stringsToCut } from '@/data/stores/cutting'
 import { store } from '@/data/store/database'
 import { CuttingSheet } from '@/features/cutting/CuttingSheet'
 
 export const metadata: Metadata = { title: 'Cutting plan' }
 
 export default function CuttingPage() {
-  return <CuttingSheet bench={cuttingBench(store())} />
+  return <CuttingSheet strings={stringsToCut(store())} />
 }
