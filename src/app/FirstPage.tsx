@@ -1,15 +1,19 @@
 'use client'
 
-import dynamic from 'next/dynamic'
+import { lazy, Suspense } from 'react'
 
-const BeginningSheet = dynamic(() =>
-  import('@/features/beginning/BeginningSheet').then((module) => module.BeginningSheet),
+const BeginningSheet = lazy(() =>
+  import('@/features/beginning/BeginningSheet').then((module) => ({ default: module.BeginningSheet })),
 )
-const TakeArchive = dynamic(() =>
-  import('@/features/archive/TakeArchive').then((module) => module.TakeArchive),
+const TakeArchive = lazy(() =>
+  import('@/features/archive/TakeArchive').then((module) => ({ default: module.TakeArchive })),
 )
 
 /** What an empty house begins with. Loaded only there: Today, at the same address, has no use for its forms. */
 export function FirstPage() {
-  return <BeginningSheet moveIn={<TakeArchive />} />
+  return (
+    <Suspense>
+      <BeginningSheet moveIn={<TakeArchive />} />
+    </Suspense>
+  )
 }

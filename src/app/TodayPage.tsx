@@ -1,13 +1,12 @@
 'use client'
 
-import type { TodayView } from '@/data/views/today'
 import { RetuneRow } from '@/features/settling/RetuneRow'
 import { TailRow } from '@/features/tails/TailRow'
 import { TodaySheet } from '@/features/today/TodaySheet'
+import type { ToldToday } from '@/features/today/told-today'
 
 interface TodayPageProps {
-  readonly view: TodayView
-  readonly now: number
+  readonly today: ToldToday
   readonly tolerance: number
 }
 
@@ -15,18 +14,16 @@ interface TodayPageProps {
  * Today, with the settling strings' own rows put into it. Drawn on the server alone it would be sent twice, as a page and as
  * what it is made of.
  */
-export function TodayPage({ view, now, tolerance }: TodayPageProps) {
+export function TodayPage({ today, tolerance }: TodayPageProps) {
   return (
     <TodaySheet
-      view={view}
-      now={now}
+      today={today}
       tolerance={tolerance}
-      tailRow={(tail) => <TailRow key={tail.id} tail={tail} now={now} />}
+      tailRow={(tail) => <TailRow key={tail.id} tail={tail} />}
       retuneRow={(settling) => (
         <RetuneRow
           key={`${settling.fittedId}-${settling.positionId}`}
           settling={settling}
-          now={now}
           tolerance={tolerance}
         />
       )}

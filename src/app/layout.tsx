@@ -5,6 +5,7 @@ import './globals.css'
 import type { Metadata, Viewport } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
+import { UserRound } from 'lucide'
 import { isVisiting, store } from '@/data/store/database'
 import { gaugeUnitOf, houseSettings } from '@/data/house/house'
 import { unitsOf } from '@/ui/format/measure'
@@ -12,6 +13,7 @@ import { AtHandProvider } from '@/ui/find/at-hand'
 import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
 import { BenchSwitch } from '@/ui/shell/BenchSwitch'
 import { DoneBar } from '@/ui/shell/DoneBar'
+import { DrawnIcon } from '@/ui/shell/DrawnIcon'
 import { KeyList } from '@/ui/shell/KeyList'
 import { Navigation } from '@/ui/shell/Navigation'
 import { VisitBar } from '@/ui/shell/VisitBar'
@@ -59,7 +61,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <Navigation
               light={light}
               keepsStores={keepsStores}
-              bench={<BenchSwitch people={people} now={people.find((one) => one === bench) ?? null} />}
+              bench={
+                <BenchSwitch
+                  people={people}
+                  now={people.find((one) => one === bench) ?? null}
+                  icon={<DrawnIcon node={UserRound} size={18} />}
+                />
+              }
             />
             <DoneBar>
               <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">

@@ -2,6 +2,8 @@ import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { houseSettings, isBegun } from '@/data/house/house'
 import { todayView } from '@/data/views/today'
+import { toldToday } from '@/features/today/told-today'
+import { unitsOf } from '@/ui/format/measure'
 import { textOf, type Asked } from './asked'
 import { FirstPage } from './FirstPage'
 import { TodayPage } from './TodayPage'
@@ -12,11 +14,7 @@ export const metadata: Metadata = { title: 'Today · Taut Pinset' }
 export default async function Page({ searchParams }: { readonly searchParams: Asked }) {
   if (!isBegun(store())) return <FirstPage />
   const whole = textOf(await searchParams, 'all') !== ''
-  return (
-    <TodayPage
-      view={todayView(store(), whole)}
-      now={store().now()}
-      tolerance={houseSettings(store()).retuneAtCents}
-    />
-  )
+  const house = houseSettings(store())
+  const today = toldToday(todayView(store(), whole), store().now(), house.timeZone, unitsOf(house))
+  return <TodayPage today={today} tolerance={house.retuneAtCents} />
 }

@@ -4,7 +4,6 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { ArrowLeft, Check, Mic, TriangleAlert, Volume2 } from 'lucide-react'
-import { useHotkeys } from 'react-hotkeys-hook'
 import { pages } from '@/boundary/paths'
 import { CAUTIONS } from '@/core/fitting/caution'
 import { stepsTogether, type SharedStep } from '@/core/fitting/together'
@@ -18,6 +17,7 @@ import { RestTimer } from '@/ui/hands-free/RestTimer'
 import { useReadAloud } from '@/ui/hands-free/use-read-aloud'
 import { useVoiceCommands } from '@/ui/hands-free/use-voice-commands'
 import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
+import { inField, useKeys } from '@/ui/shell/use-keys'
 import { useHouse } from '@/ui/units'
 import { memberOf, type JobView } from './job-view'
 import { MeasureEntry } from './MeasureEntry'
@@ -96,33 +96,8 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
       ),
     )
   const ring = useCallback(() => say('Go on turning.'), [say])
-  useHotkeys(
-    'space, enter',
-    (event) => {
-      event.preventDefault()
-      goOn()
-    },
-    { ignoreEventWhen: onControl },
-    [goOn],
-  )
-  useHotkeys(
-    'pagedown, right',
-    (event) => {
-      event.preventDefault()
-      goOn()
-    },
-    { ignoreEventWhen: inField },
-    [goOn],
-  )
-  useHotkeys(
-    'backspace, pageup, left',
-    (event) => {
-      event.preventDefault()
-      goBack()
-    },
-    { ignoreEventWhen: inField },
-    [goBack],
-  )
+  useKeys({ Space: goOn, Enter: goOn }, onControl)
+  useKeys({ PageDown: goOn, ArrowRight: goOn, Backspace: goBack, PageUp: goBack, ArrowLeft: goBack })
   const canListen = useVoiceCommands(listening, {
     next: goOn,
     done: goOn,
@@ -317,14 +292,6 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
 }
 
 /** Space and Enter on a button or a link belong to that control. */
-function onControl(event: KeyboardEvent): boolean {
-  return isWithin(event.target, 'button, a, summary') || inField(event)
-}
-
-function inField(event: KeyboardEvent): boolean {
-  return isWithin(event.target, 'input, textarea, select, [role="dialog"]')
-}
-
-function isWithin(target: EventTarget | null, selector: string): boolean {
-  return target instanceof HTMLElement && target.closest(selector) !== null
+function onControl(target: Element): boolean {
+  return target.closest('button, a, summary') !== null || inField(target)
 }

@@ -3,7 +3,6 @@
 import { ArrowLeft, ArrowRight } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
 import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
 import { lockSentence, tailFacts } from '@/core/knots/fastenings'
@@ -18,6 +17,7 @@ import { KnotPlayer } from '@/drawings/knot/KnotPlayer'
 import { USUAL_LOOK } from '@/drawings/knot/string-look'
 import { useDrawn } from '@/drawings/knot/use-drawn'
 import { PrintButton } from '@/ui/shell/PrintButton'
+import { useKeys } from '@/ui/shell/use-keys'
 import { HoldWords } from './HoldWords'
 import { KnotChoices } from './KnotChoices'
 import { KnotFacts } from './KnotFacts'
@@ -65,27 +65,9 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const board = tying.throughBoard ? { bore: look.bore } : null
   const canMoveAnchor = tying.tailEnd !== null && placesOf(tying.tailEnd).length > 1
   const go = (by: number) => setAt((now) => Math.min(last, Math.max(0, now + by)))
-  const free = (event: KeyboardEvent) =>
-    event.shiftKey ||
-    (event.target instanceof HTMLElement && event.target.closest('input, select, textarea') !== null)
-  useHotkeys(
-    'right, pagedown',
-    (event) => {
-      event.preventDefault()
-      go(1)
-    },
-    { ignoreEventWhen: free },
-    [last],
-  )
-  useHotkeys(
-    'left, pageup',
-    (event) => {
-      event.preventDefault()
-      go(-1)
-    },
-    { ignoreEventWhen: free },
-    [last],
-  )
+  const on = () => go(1)
+  const back = () => go(-1)
+  useKeys({ ArrowRight: on, PageDown: on, ArrowLeft: back, PageUp: back })
   const hrefOf = (to: Fastening) => pages.knot(to, string?.jobId)
   const usedFor = isTail(fastening)
     ? tailFacts(fastening).usedFor

@@ -3,31 +3,31 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type FormEvent } from 'react'
-import { TriangleAlert } from 'lucide-react'
 import { calls, type Sent } from '@/boundary/calls'
 import type { ReadingRequest } from '@/boundary/requests/settling'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
-import { measure } from '@/core/measure'
 import type { Verdict } from '@/core/settle/readings'
 import type { SettlingLine } from '@/data/views/today'
-import { measureText } from '@/ui/format/measure'
-import { distanceText, nearText } from '@/ui/format/time'
 import { textIn } from '@/ui/form/text-in'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
-import { useHouse } from '@/ui/units'
+
+/** A settling string, in the words that its row tells it in. */
+type SettlingRow = Omit<SettlingLine, 'expectedNow' | 'nextAt'> & {
+  /** Where it should stand now, and when it is due. */
+  readonly stands: string
+  readonly when: string
+  readonly isDue: boolean
+}
 
 interface RetuneRowProps {
-  readonly settling: SettlingLine
-  readonly now: number
+  readonly settling: SettlingRow
   readonly tolerance: number
 }
 
 /** One settling string: where it should stand, when it is due, and a place for the cents that were read. */
-export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
-  const { timeZone, units } = useHouse()
-  const due = s.nextAt !== null && s.nextAt <= now
+export function RetuneRow({ settling: s, tolerance }: RetuneRowProps) {
   const [reading, setReading] = useState(false)
   const called = `${s.name} of ${s.instrumentName}${s.numberName === s.name ? '' : `, ${s.numberName}`}`
   return (
@@ -53,25 +53,18 @@ export function RetuneRow({ settling: s, now, tolerance }: RetuneRowProps) {
           </Link>
         </p>
         {s.slipping && (
-          <p className="flex items-start gap-1.5 text-sm font-semibold text-ochre">
-            <TriangleAlert size={16} className="mt-0.5 shrink-0" aria-hidden /> Fell further than settling
-            can: look at knot and pin before you retune it.
+          <p className="mt-1 border-l-4 border-ochre bg-ochre-wash px-3 py-1 text-sm font-semibold text-ochre">
+            Fell further than settling can: look at knot and pin before you retune it.
           </p>
         )}
       </div>
       <div className="text-sm">
         <span className="block">
-          stands near <strong>{measureText(measure('cents', s.expectedNow), units)}</strong>
+          stands near <strong>{s.stands}</strong>
         </span>
-        <span className={`block ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>
-          {s.nextAt === null
-            ? 'holds from here on'
-            : due
-              ? `due ${distanceText(s.nextAt, now)}`
-              : nearText(s.nextAt, now, timeZone)}
-        </span>
+        <span className={`block ${s.isDue ? 'font-semibold text-ochre' : 'text-soft'}`}>{s.when}</span>
       </div>
-      {due || s.slipping || reading ? (
+      {s.isDue || s.slipping || reading ? (
         <ReadingForm settling={s} tolerance={tolerance} />
       ) : (
         <button
@@ -100,7 +93,7 @@ function toldOf(kind: Verdict['kind'], expected: number, tolerance: number): str
   }
 }
 
-function ReadingForm({ settling: s, tolerance }: { settling: SettlingLine; tolerance: number }) {
+function ReadingForm({ settling: s, tolerance }: RetuneRowProps) {
   const { act, refused } = useReading(tolerance)
   const [isSending, setSending] = useState(false)
   const log = async (event: FormEvent<HTMLFormElement>) => {

@@ -5,21 +5,29 @@ import { useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
-import { measure } from '@/core/measure'
-import type { ParkedTail } from '@/data/fitted/parked-tails'
 import { Labelled } from '@/ui/form/Labelled'
-import { measureText } from '@/ui/format/measure'
-import { nearText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
+/** A parked tail, in the words that its row tells it in. */
+interface ToldTail {
+  readonly id: number
+  readonly slug: string
+  readonly number: number
+  readonly name: string
+  /** When it may be trimmed, and what hangs by it. */
+  readonly says: string
+  readonly isDue: boolean
+  /** The packet that hangs by it; null where none does. */
+  readonly coil: string | null
+}
+
 /** A tail parked on a neck: when it is due, and its trimming, which books what is left of the packet that hung by it. */
-export function TailRow({ tail, now }: { readonly tail: ParkedTail; readonly now: number }) {
-  const { timeZone, unit } = useHouse()
+export function TailRow({ tail }: { readonly tail: ToldTail }) {
+  const { unit } = useHouse()
   const { act, refused } = useAct()
   const [left, setLeft] = useState('')
-  const due = tail.dueAt <= now
-  const name = `${tail.name} of ${tail.instrumentName}`
+  const { name } = tail
   const trim = (event: FormEvent) => {
     event.preventDefault()
     void act(
@@ -33,18 +41,10 @@ export function TailRow({ tail, now }: { readonly tail: ParkedTail; readonly now
       <Link href={pages.instrument(tail.slug, tail.number)} className="font-semibold hover:underline">
         {name}
       </Link>
-      <p className={`text-sm ${due ? 'font-semibold text-ochre' : 'text-soft'}`}>
-        {tail.ended
-          ? 'Its string came off.'
-          : due
-            ? 'Trim it now.'
-            : `Trim it from ${nearText(tail.dueAt, now, timeZone)}.`}
-        {tail.coil &&
-          ` ${tail.coil.label} hangs by it, ${measureText(measure('length', tail.coil.lengthLeft), unit)} before it was fitted.`}
-      </p>
+      <p className={`text-sm ${tail.isDue ? 'font-semibold text-ochre' : 'text-soft'}`}>{tail.says}</p>
       <form onSubmit={trim} noValidate className="mt-1 flex flex-wrap items-end gap-2">
         {tail.coil && (
-          <Labelled label={`Left of ${tail.coil.label}, ${unit}`} problem={refused?.sentence}>
+          <Labelled label={`Left of ${tail.coil}, ${unit}`} problem={refused?.sentence}>
             {(wiring) => (
               <input
                 className="entry mt-1 w-32"

@@ -3,30 +3,29 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
-import type { SettlingLine, Shown, TodayView } from '@/data/views/today'
+import type { Shown } from '@/data/views/today'
 import { useHouse } from '@/ui/units'
-import { dayText, daysAhead, distanceText, nearText } from '@/ui/format/time'
+import type { ToldSettling, ToldTail, ToldToday } from './told-today'
 
 interface TodaySheetProps {
-  readonly view: TodayView
-  readonly now: number
+  readonly today: ToldToday
   readonly tolerance: number
   /** A settling string's row, with the form for its reading. */
-  readonly retuneRow: (settling: SettlingLine) => ReactNode
+  readonly retuneRow: (settling: ToldSettling) => ReactNode
   /** A parked tail's row, with its trimming. */
-  readonly tailRow: (tail: TodayView['tails']['shown'][number]) => ReactNode
+  readonly tailRow: (tail: ToldTail) => ReactNode
 }
 
 /** What needs a hand now, with one thing to do when a string breaks. */
-export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySheetProps) {
-  const { name, timeZone } = useHouse()
-  const { due, later, jobs, tails, orders } = view
+export function TodaySheet({ today, tolerance, retuneRow, tailRow }: TodaySheetProps) {
+  const { name } = useHouse()
+  const { day, due, later, jobs, tails, orders, ahead } = today
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="sheet order-1 p-5">
         <header className="flex flex-wrap items-center justify-between gap-4 border-b border-ink pb-4">
           <div>
-            <h1 className="text-2xl font-semibold">{dayText(now, timeZone)}</h1>
+            <h1 className="text-2xl font-semibold">{day}</h1>
             <p className="text-soft">{name}</p>
           </div>
           <Link
@@ -76,7 +75,7 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
                       {job.name} of {job.instrumentName}
                     </span>
                     <span className="block text-sm text-soft">
-                      {job.site ?? 'to be replaced'}, {distanceText(job.openedAt, now)}
+                      {job.site ?? 'to be replaced'}, {job.since}
                     </span>
                     <span className="block text-sm font-semibold text-ochre">{job.next}</span>
                   </span>
@@ -119,23 +118,19 @@ export function TodaySheet({ view, now, tolerance, retuneRow, tailRow }: TodaySh
           <h2 id="ahead" className="text-xl font-semibold">
             Ahead
           </h2>
-          {view.ahead.length === 0 && <p className="mt-1 text-soft">No date is set.</p>}
+          {ahead.length === 0 && <p className="mt-1 text-soft">No date is set.</p>}
           <ul className="ruled">
-            {view.ahead.map((date) => (
+            {ahead.map((date) => (
               <li key={date.name} className="grid grid-cols-[4.5rem_1fr] gap-3 py-3">
                 <span className="plate-figure text-3xl leading-none">
-                  {daysAhead(date.at, now, timeZone)}
+                  {date.days}
                   <span className="ml-1 font-text text-sm text-soft">days</span>
                 </span>
                 <span>
                   <span className="block font-semibold">{date.name}</span>
-                  <span className="block text-sm text-soft">{nearText(date.at, now, timeZone)}</span>
-                  <span
-                    className={`block text-sm ${date.notReady.all > 0 ? 'text-ochre' : 'text-verdigris'}`}
-                  >
-                    {date.notReady.all > 0
-                      ? `Not ready by then: ${notReadyWords(date.notReady)}`
-                      : 'Every settling string will hold by then.'}
+                  <span className="block text-sm text-soft">{date.when}</span>
+                  <span className={`block text-sm ${date.isReady ? 'text-verdigris' : 'text-ochre'}`}>
+                    {date.says}
                   </span>
                 </span>
               </li>
@@ -159,9 +154,4 @@ function More({ of: { shown, all }, what }: { readonly of: Shown<unknown>; reado
       Show all {all} {what}
     </Link>
   )
-}
-
-/** `the one, the other and 12 more` */
-function notReadyWords({ shown, all }: Shown<string>): string {
-  return all > shown.length ? `${shown.join(', ')} and ${all - shown.length} more` : shown.join(', ')
 }

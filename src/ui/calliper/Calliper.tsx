@@ -1,14 +1,14 @@
 'use client'
 
-import { Ruler } from 'lucide-react'
-import dynamic from 'next/dynamic'
-import { useEffect, useRef, useState } from 'react'
-import { isTextField, type TextField } from './type-into'
+import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
+import { isTextField, type TextField } from './text-field'
 
-const CalliperPanel = dynamic(() => import('./CalliperPanel').then((module) => module.CalliperPanel))
+const CalliperPanel = lazy(() =>
+  import('./CalliperPanel').then((module) => ({ default: module.CalliperPanel })),
+)
 
 /** A calliper that stands in for one with a data cable: set its jaws, send the reading, and it types it where the cursor was. */
-export function Calliper() {
+export function Calliper({ icon }: { readonly icon: ReactNode }) {
   const [open, setOpen] = useState(false)
   const [mm, setMm] = useState(0.86)
   const field = useRef<TextField | null>(null)
@@ -29,9 +29,11 @@ export function Calliper() {
         onClick={() => setOpen(!open)}
         className="inline-flex min-h-11 items-center gap-2 px-2 text-sm text-soft hover:text-ink"
       >
-        <Ruler size={18} aria-hidden /> <span className="md:max-xl:sr-only">Calliper</span>
+        {icon} <span className="md:max-xl:sr-only">Calliper</span>
       </button>
-      {open && <CalliperPanel mm={mm} setMm={setMm} field={field} putAway={() => setOpen(false)} />}
+      <Suspense>
+        {open && <CalliperPanel mm={mm} setMm={setMm} field={field} putAway={() => setOpen(false)} />}
+      </Suspense>
     </>
   )
 }

@@ -4,7 +4,8 @@ import { X } from 'lucide-react'
 import { useState, type RefObject } from 'react'
 import { useHouse } from '../units'
 import { CalliperDrawing } from './CalliperDrawing'
-import { typeInto, type TextField } from './type-into'
+import type { TextField } from './text-field'
+import { typeInto } from './type-into'
 
 /** The jaws open so far, mm. */
 const WIDEST_MM = 8

@@ -1,18 +1,7 @@
-/**
- * Types into a field as a keyboard would: key by key, then Enter. Callipers with a data cable do just that.
- */
-export type TextField = HTMLInputElement | HTMLTextAreaElement
-
-const NOT_TYPED_IN = new Set(['range', 'checkbox', 'radio', 'file', 'button', 'submit'])
-
-/** Whether something can be typed in. */
-export function isTextField(node: EventTarget | null): node is TextField {
-  if (node instanceof HTMLTextAreaElement) return !node.readOnly && !node.disabled
-  return node instanceof HTMLInputElement && !NOT_TYPED_IN.has(node.type) && !node.readOnly && !node.disabled
-}
+import type { TextField } from './text-field'
 
 /**
- * Replaces what stands in the field, presses Enter, and so does whatever Enter does there: the next row of a table, the
+ * Types into a field as a keyboard would, key by key; callipers with a data cable do just that. Replaces what stands in the field, presses Enter, and so does whatever Enter does there: the next row of a table, the
  * form sent off.
  *
  * @param field - receives the focus

@@ -1,9 +1,7 @@
 'use client'
 
-import { Search } from 'lucide-react'
 import { usePathname, useRouter } from 'next/navigation'
-import { useEffect, useId, useRef, useState, type FormEvent } from 'react'
-import dynamic from 'next/dynamic'
+import { lazy, Suspense, useEffect, useId, useRef, useState, type FormEvent, type ReactNode } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { ShelfReading } from '@/core/names/find-on-shelf'
@@ -13,10 +11,10 @@ import { useAtHand } from './at-hand'
 import { FIND_FIELD } from './find-field'
 
 /** Fetched with the first name that can be two. */
-const Readings = dynamic(() => import('./Readings').then((module) => module.Readings))
+const Readings = lazy(() => import('./Readings').then((module) => ({ default: module.Readings })))
 
 /** Takes a string's name in any scheme, on every screen, and asks which was meant when it can be two. */
-export function FindBox() {
+export function FindBox({ glass }: { readonly glass: ReactNode }) {
   const atHand = useAtHand()
   const router = useRouter()
   /** On a phone the steps of a job need the room. */
@@ -89,7 +87,7 @@ export function FindBox() {
           spellCheck={false}
         />
         <button type="submit" className="button -ml-px min-h-10 shrink-0 px-3 py-1 text-sm">
-          <Search size={16} aria-hidden /> Find
+          {glass} Find
         </button>
       </label>
       <div id={helpId} aria-live="polite">
@@ -98,7 +96,9 @@ export function FindBox() {
             {problem}
           </p>
         )}
-        {readings.length > 0 && <Readings text={text.trim()} readings={readings} choose={choose} />}
+        <Suspense>
+          {readings.length > 0 && <Readings text={text.trim()} readings={readings} choose={choose} />}
+        </Suspense>
       </div>
     </form>
   )

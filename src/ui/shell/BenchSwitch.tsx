@@ -1,7 +1,6 @@
 'use client'
 
-import { UserRound } from 'lucide-react'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { AT_THE_BENCH } from './at-the-bench'
 
 const NOBODY = 'nobody said'
@@ -10,9 +9,11 @@ const NOBODY = 'nobody said'
 export function BenchSwitch({
   people,
   now,
+  icon,
 }: {
   readonly people: readonly string[]
   readonly now: string | null
+  readonly icon: ReactNode
 }) {
   const [who, setWho] = useState(now ?? NOBODY)
   if (people.length === 0) return null
@@ -23,7 +24,7 @@ export function BenchSwitch({
   }
   return (
     <label className="inline-flex min-h-11 items-center gap-1.5 text-sm text-soft">
-      <UserRound size={18} aria-hidden />
+      {icon}
       <span className="sr-only">Who is at the bench</span>
       <select
         className="max-w-28 min-h-11 bg-transparent"

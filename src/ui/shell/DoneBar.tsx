@@ -1,8 +1,16 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react'
-import { Undo2, X } from 'lucide-react'
+import {
+  createContext,
+  lazy,
+  Suspense,
+  useCallback,
+  useContext,
+  useEffect,
+  useState,
+  type ReactNode,
+} from 'react'
 import { send } from './send'
 import { calls } from '@/boundary/calls'
 
@@ -12,6 +20,9 @@ interface Done {
 }
 
 type Announce = (sentence: string, actionId?: number) => void
+
+/** Fetched with the first thing that is done. */
+const DoneMessage = lazy(() => import('./DoneMessage').then((module) => ({ default: module.DoneMessage })))
 
 const AnnounceContext = createContext<Announce>(() => {})
 const STAYS_MS = 20_000
@@ -44,28 +55,15 @@ export function DoneBar({ children }: { children: ReactNode }) {
   return (
     <AnnounceContext value={announce}>
       <div role="status" aria-live="polite" className="sticky top-0 z-40 print:hidden">
-        {done && (
-          <div className="flex items-center justify-center gap-3 bg-ink px-4 py-1.5 text-paper">
-            <span className="min-w-0">{done.sentence}</span>
-            {done.actionId !== null && (
-              <button
-                type="button"
-                onClick={undo}
-                className="inline-flex min-h-11 items-center gap-2 border border-paper/60 px-3 font-semibold"
-              >
-                <Undo2 size={18} aria-hidden /> Undo
-              </button>
-            )}
-            <button
-              type="button"
-              onClick={() => setDone(null)}
-              className="inline-flex size-11 items-center justify-center"
-              aria-label="Put this message away"
-            >
-              <X size={18} aria-hidden />
-            </button>
-          </div>
-        )}
+        <Suspense>
+          {done && (
+            <DoneMessage
+              sentence={done.sentence}
+              undo={done.actionId === null ? null : undo}
+              putAway={() => setDone(null)}
+            />
+          )}
+        </Suspense>
       </div>
       {children}
     </AnnounceContext>

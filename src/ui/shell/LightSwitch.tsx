@@ -1,12 +1,17 @@
 'use client'
 
-import { Moon, Sun } from 'lucide-react'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 
 const YEAR_SECONDS = 31_536_000
 
+interface LightSwitchProps {
+  readonly light: 'day' | 'backstage'
+  readonly moon: ReactNode
+  readonly sun: ReactNode
+}
+
 /** Changes between daylight and Backstage, and remembers it on this device. */
-export function LightSwitch({ light }: { light: 'day' | 'backstage' }) {
+export function LightSwitch({ light, moon, sun }: LightSwitchProps) {
   const [now, setNow] = useState(light)
   const change = () => {
     const next = now === 'day' ? 'backstage' : 'day'
@@ -21,7 +26,7 @@ export function LightSwitch({ light }: { light: 'day' | 'backstage' }) {
       aria-pressed={now === 'backstage'}
       className="inline-flex min-h-11 items-center gap-2 px-2 text-sm text-soft hover:text-ink"
     >
-      {now === 'day' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}{' '}
+      {now === 'day' ? moon : sun}{' '}
       <span className="md:max-xl:sr-only">{now === 'day' ? 'Backstage' : 'Daylight'}</span>
     </button>
   )

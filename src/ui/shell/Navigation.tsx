@@ -1,20 +1,33 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { CalendarCheck, History, Home, Lasso, Package, Rows3, ShoppingCart } from 'lucide-react'
+import {
+  CalendarCheck,
+  History,
+  Home,
+  Lasso,
+  Moon,
+  Package,
+  Rows3,
+  Ruler,
+  Search,
+  ShoppingCart,
+  Sun,
+} from 'lucide'
 import { Calliper } from '../calliper/Calliper'
 import { FindBox } from '../find/FindBox'
+import { DrawnIcon } from './DrawnIcon'
 import { LightSwitch } from './LightSwitch'
 import { PlaceLink } from './PlaceLink'
 import { pages } from '@/boundary/paths'
 
 const PLACES = [
-  { href: pages.today, word: 'Today', Icon: CalendarCheck },
-  { href: pages.instruments, word: 'Instruments', Icon: Rows3 },
-  { href: pages.knots, word: 'Knots', Icon: Lasso },
-  { href: pages.stores, word: 'Stores', Icon: Package },
-  { href: pages.orders, word: 'Orders', Icon: ShoppingCart },
-  { href: pages.history, word: 'History', Icon: History },
-  { href: pages.house, word: 'House', Icon: Home },
+  { href: pages.today, word: 'Today', icon: CalendarCheck },
+  { href: pages.instruments, word: 'Instruments', icon: Rows3 },
+  { href: pages.knots, word: 'Knots', icon: Lasso },
+  { href: pages.stores, word: 'Stores', icon: Package },
+  { href: pages.orders, word: 'Orders', icon: ShoppingCart },
+  { href: pages.history, word: 'History', icon: History },
+  { href: pages.house, word: 'House', icon: Home },
 ] as const
 
 interface NavigationProps {
@@ -25,7 +38,10 @@ interface NavigationProps {
   readonly bench: ReactNode
 }
 
-/** The places of the workshop: along the top on a wide screen, under the thumb on a phone. */
+/**
+ * The places of the workshop: along the top on a wide screen, under the thumb on a phone. All its icons are drawn on the
+ * server: no page fetches what draws them.
+ */
 export function Navigation({ light, keepsStores, bench }: NavigationProps) {
   const places = PLACES.filter(({ href }) => keepsStores || href !== pages.stores)
   return (
@@ -41,18 +57,22 @@ export function Navigation({ light, keepsStores, bench }: NavigationProps) {
           aria-label="Places"
           className="fixed inset-x-0 bottom-0 z-30 flex border-t border-line bg-paper md:static md:flex-1 md:border-0"
         >
-          {places.map(({ href, word, Icon }) => (
+          {places.map(({ href, word, icon }) => (
             <PlaceLink key={href} href={href}>
-              <Icon size={18} aria-hidden className="md:max-xl:hidden" /> {word}
+              <DrawnIcon node={icon} size={18} className="md:max-xl:hidden" /> {word}
             </PlaceLink>
           ))}
         </nav>
         <div className="ml-auto flex md:order-last md:ml-0">
           {bench}
-          <Calliper />
-          <LightSwitch light={light} />
+          <Calliper icon={<DrawnIcon node={Ruler} size={18} />} />
+          <LightSwitch
+            light={light}
+            moon={<DrawnIcon node={Moon} size={18} />}
+            sun={<DrawnIcon node={Sun} size={18} />}
+          />
         </div>
-        <FindBox />
+        <FindBox glass={<DrawnIcon node={Search} size={16} />} />
       </div>
     </header>
   )

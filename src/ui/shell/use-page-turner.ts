@@ -1,17 +1,14 @@
 'use client'
 
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useKeys } from './use-keys'
 
 /** Makes a page-turner's forward pedal press the one thing to do on a sheet: the first button or link marked `data-go-on`. */
 export function usePageTurner(): void {
-  useHotkeys(
-    'pagedown',
-    (event) => {
-      const main = document.querySelector<HTMLElement>('[data-go-on]')
-      if (!main) return
-      event.preventDefault()
-      main.click()
-    },
-    { enableOnFormTags: true },
+  useKeys(
+    { PageDown: () => document.querySelector<HTMLElement>(GO_ON)?.click() },
+    // It is pressed by foot, whatever the hand is in; where there is nothing to press, it turns the page.
+    () => document.querySelector(GO_ON) === null,
   )
 }
+
+const GO_ON = '[data-go-on]'
