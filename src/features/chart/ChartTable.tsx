@@ -175,7 +175,7 @@ const ChartRow = memo(function ChartRow({
         aria-describedby={problem ? `line-${number}-problem` : undefined}
         readOnly={column === 'gauge' && line.construction?.kind === 'wound'}
         onChange={(event) => onType(index, column, event.target.value)}
-        className={`h-8 w-full min-w-0 bg-transparent px-1 read-only:text-soft focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${IN_WORDS.has(column) ? '' : 'text-right'}`}
+        className={`block h-9 w-full min-w-0 bg-transparent px-1 read-only:text-soft focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${IN_WORDS.has(column) ? '' : 'text-right'}`}
         autoComplete="off"
         spellCheck={false}
         inputMode={column === 'gauge' || column === 'speaking' || column === 'free' ? 'decimal' : undefined}

@@ -121,7 +121,7 @@ function SectionRow({
                 aria-invalid={section.rows.some(({ problems }) => problems[column] !== undefined)}
                 onFocus={() => onLook(section, column)}
                 onChange={(event) => onType(index, column, event.target.value)}
-                className={`h-9 w-full min-w-0 bg-transparent px-1 focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${isInWords(column) ? '' : 'text-right'}`}
+                className={`block h-9 w-full min-w-0 bg-transparent px-1 focus:bg-paper focus:outline-2 focus:outline-verdigris aria-[invalid=true]:bg-ochre-wash aria-[invalid=true]:outline-2 aria-[invalid=true]:outline-ochre ${isInWords(column) ? '' : 'text-right'}`}
                 autoComplete="off"
                 spellCheck={false}
                 inputMode={isInWords(column) ? undefined : 'decimal'}
