@@ -4,6 +4,7 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
+import { foretold } from './settling'
 import { tables, withTables } from './write'
 
 const { instruments } = readShelf('demo')
@@ -36,6 +37,18 @@ test('marked lengths from a picture are true to half a percent in the middle, an
     // What is told is a little more than it must be: a mark is off by two pixels at most, not on average.
     expect(within).toBeGreaterThan(0.66)
   }
+}, 120_000)
+
+test('the band of 80 % holds 76 to 84 % of the readings to come, and slips are found without many false alarms', () => {
+  const { bands, slips, found, settled, falseAlarms } = foretold()
+  for (const { inBand, all } of bands) {
+    expect(all).toBeGreaterThan(1000)
+    expect(inBand / all).toBeGreaterThan(0.76)
+    expect(inBand / all).toBeLessThan(0.84)
+  }
+  expect(slips).toBeGreaterThan(200)
+  expect(found / slips).toBeGreaterThan(0.8)
+  expect(falseAlarms / settled).toBeLessThan(0.02)
 }, 120_000)
 
 test('the tables are those that `npm run science` writes', () => {

@@ -7,6 +7,7 @@ import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
 import { rebuildings } from './rebuild'
+import { foretold } from './settling'
 
 const FILE = 'docs/SCIENCE.md'
 
@@ -83,6 +84,26 @@ export function tables(): ReadonlyMap<string, string> {
           hundredths(r.all),
           percent(r.within),
         ]),
+      ),
+    ],
+    [
+      'settling',
+      table(
+        ['readings', 'how many', 'within the band of 80 %'],
+        foretold().bands.map(({ name, all, inBand }) => [name, all, percent(inBand / all)]),
+      ),
+    ],
+    [
+      'slips',
+      table(
+        ['slips', 'found within two readings', 'other readings taken for one'],
+        [
+          [
+            foretold().slips,
+            percent(foretold().found / foretold().slips),
+            percent(foretold().falseAlarms / foretold().settled),
+          ],
+        ],
       ),
     ],
     [

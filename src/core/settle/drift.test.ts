@@ -1,5 +1,4 @@
 import { driftCents, nextRetune, readyFrom, retunePlan, STARTING_TAU, type DriftLaw } from './drift'
-import { judgeReading, refitDrift } from './readings'
 
 const gut: DriftLaw = { perDecade: 45, tau: STARTING_TAU }
 
@@ -15,27 +14,6 @@ test('each retune in a plan falls due when the string has fallen by just the tol
   plan.forEach((age, i) => expect(driftCents(gut, plan[i - 1] ?? 0.25, age)).toBeCloseTo(-10, 9))
   expect(plan.at(-1)).toBeLessThanOrEqual(200)
   expect(retunePlan(gut, 0.25, 10, 200, 3)).toHaveLength(3)
-})
-
-test('a string that falls twice as far as its material pulls the law its way, the more the more it is read', () => {
-  const readings = [1, 3, 9, 27].map((tuned) => ({
-    tuned,
-    left: 0,
-    age: tuned * 2,
-    cents: 2 * driftCents(gut, tuned, tuned * 2),
-  }))
-  const one = refitDrift(gut, readings.slice(0, 1))
-  const all = refitDrift(gut, readings)
-  expect(one.perDecade).toBeCloseTo(45 * 1.25, 6)
-  expect(all.perDecade).toBeGreaterThan(one.perDecade)
-  expect(all.perDecade).toBeLessThan(90)
-  expect(refitDrift(gut, [])).toBe(gut)
-})
-
-test('a fall far past the law is a slip, an ordinary one is not', () => {
-  const reading = { tuned: 2, left: 0, age: 6, cents: -22 }
-  expect(judgeReading(gut, reading).kind).toBe('settling')
-  expect(judgeReading(gut, { ...reading, cents: -80 })).toMatchObject({ kind: 'slip' })
 })
 
 test('a nonsense tolerance is refused by name', () => {

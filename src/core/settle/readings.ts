@@ -1,7 +1,8 @@
 /**
- * What logged cents say about one string: its own drift per decade, and whether it is slipping.
+ * What logged cents say about one string.
  */
-import { decadesBetween, driftCents, type DriftLaw } from './drift'
+import { expectedAt, type Known } from './band'
+import { oddsOf, type Odds } from './odds'
 
 /** A reading of how far a string stood from pitch. Ages of the string in hours. */
 export interface CentsReading {
@@ -18,62 +19,28 @@ export interface CentsReading {
 export const READING_KINDS = ['settling', 'slip', 'rise', 'left at'] as const
 export type ReadingKind = (typeof READING_KINDS)[number]
 
-/** How many readings the starting value is worth. */
-const PRIOR_READINGS = 3
-
-/** No string's drift is taken to be less or more than its material's by more than these, whatever was typed. */
-const WITHIN = { least: 0.2, most: 5 } as const
-
-/**
- * Least-squares drift per decade from readings, with the starting value as a prior worth three readings of the same
- * spread. τ is kept.
- *
- * @param start - the law to start from: the material's, for a string that was helped or moved as it was
- * @param readings - of one fitted string that are of its settling
- * @returns the law with its own drift per decade, within a fifth and five times of the starting one
- */
-export function refitDrift(start: DriftLaw, readings: readonly CentsReading[]): DriftLaw {
-  const usable = readings
-    .map((r) => ({ decades: decadesBetween(r.tuned, r.age, start.tau), fall: r.left - r.cents }))
-    .filter((r) => r.decades > 0)
-  if (usable.length === 0) return start
-  const squares = usable.reduce((sum, r) => sum + r.decades ** 2, 0)
-  const products = usable.reduce((sum, r) => sum + r.decades * r.fall, 0)
-  const prior = (PRIOR_READINGS * squares) / usable.length
-  const perDecade = (products + prior * start.perDecade) / (squares + prior)
-  return {
-    ...start,
-    perDecade: Math.min(WITHIN.most, Math.max(WITHIN.least, perDecade / start.perDecade)) * start.perDecade,
-  }
-}
-
 export interface Verdict {
   /** What the law led one to expect, cents. */
   readonly expected: number
-  /** The largest fall that still counts as settling, cents. */
-  readonly deepest: number
-  /** The largest rise that a reading itself may be off by, cents. */
-  readonly highest: number
+  readonly odds: Odds
   readonly kind: Exclude<ReadingKind, 'left at'>
 }
 
-/** How much the drift of one string may exceed its law, and what a reading itself may be off by, cents. */
-const BAND_FACTOR = 1.9
-const READING_ERROR = 6
+/** A slip as likely as this is worth a look at knot and pin: looking costs a minute, a slip not seen costs a string. */
+const WORTH_A_LOOK = 0.12
+
+/** A rise that a tuner and a hand may be off by, cents: three standard deviations. */
+const RISE = 6
 
 /**
- * Judges a reading: a fall deeper than the band is a slip at the knot or the pin, to be looked at before retuning; a rise is
- * odd, since a string only falls by itself. The band reaches to 1.9 times the expected fall (two standard deviations of a
- * drift uncertain by a third) and 6 cents of reading error.
+ * Judges a reading. One that is likelier a slip than anything else is to be looked at before the string is tuned again; a rise
+ * is odd, since a string only falls by itself, and the weather's.
+ *
+ * @param known - of the string before this reading
  */
-export function judgeReading(law: DriftLaw, reading: CentsReading): Verdict {
-  const fall = driftCents(law, reading.tuned, reading.age)
-  const deepest = reading.left + BAND_FACTOR * fall - READING_ERROR
-  const highest = reading.left + READING_ERROR
-  return {
-    expected: reading.left + fall,
-    deepest,
-    highest,
-    kind: reading.cents < deepest ? 'slip' : reading.cents > highest ? 'rise' : 'settling',
-  }
+export function judgeReading(known: Known, { tuned, left, age, cents }: CentsReading): Verdict {
+  const expected = expectedAt(known, tuned, left, age)
+  const odds = oddsOf(expected, cents)
+  const kind = odds.slip > WORTH_A_LOOK ? 'slip' : cents > left + RISE ? 'rise' : 'settling'
+  return { expected: expected.cents, odds, kind }
 }

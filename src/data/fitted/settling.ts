@@ -14,14 +14,11 @@ import {
   STARTING_TAU,
   type DriftLaw,
 } from '@/core/settle/drift'
-import {
-  judgeReading,
-  refitDrift,
-  type CentsReading,
-  type ReadingKind,
-  type Verdict,
-} from '@/core/settle/readings'
+import type { Known } from '@/core/settle/band'
+import { ANY_STRING, lawAt, SettlingBeliefs, type Evidence } from '@/core/settle/belief'
+import { judgeReading, type CentsReading, type ReadingKind, type Verdict } from '@/core/settle/readings'
 import { helped } from '@/core/settle/stretching'
+import { weatherOf } from '@/core/settle/weather'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Done, Store } from '../store/database'
 import { fittedById, fittedSince, type FittedString } from './fitted'
@@ -61,9 +58,9 @@ export interface Settling {
   /** `3rd-octave G` */
   readonly name: string
   readonly law: DriftLaw
-  /** What strings like it do, before its own readings. */
-  readonly start: DriftLaw
-  /** True where readings have replaced the material's starting value. */
+  /** What is known of its law: its own readings and those of strings like it, on what the material usually does. */
+  readonly known: Known
+  /** True where readings of its own are in it. */
   readonly lawIsOwn: boolean
   readonly readings: readonly LoggedReading[]
   readonly lastTunedAt: number
@@ -82,7 +79,7 @@ export function settlingStrings(store: Store): readonly Settling[] {
   const now = store.now()
   // Strings that are put on later are written, and read then; those that settled meanwhile are left out.
   return store.kept
-    .get('settling', SETTLING_FROM, () => lawsOf(store, fittedSince(store, now - SETTLED * HOUR)))
+    .get('settling', SETTLING_FROM, () => readSettling(store).laws)
     .filter(({ fitted }) => (now - fitted.fittedAt) / HOUR < SETTLED)
     .filter(({ positionId }) => byPositionId(store, positionId).retiredAt === null)
     .map((one) => standing(one, now))
@@ -107,15 +104,56 @@ interface Law extends Omit<Settling, 'expectedNow'> {
   readonly left: number
 }
 
-/** Laws of strings at each of their positions; their readings are read together. */
-function lawsOf(store: Store, strings: readonly FittedString[]): readonly Law[] {
-  const settings = houseSettings(store)
-  const logged = readingsOf(store, strings)
-  return strings.flatMap((fitted) =>
-    fitted.positionIds.map((positionId) =>
-      lawFrom(byPositionId(store, positionId), fitted, positionId, logged.get(fitted.id) ?? [], settings),
-    ),
-  )
+/** Everything that settles, and what it has taught. */
+function readSettling(store: Store): { readonly laws: readonly Law[]; readonly beliefs: SettlingBeliefs } {
+  return store.kept.get('settling and beliefs', SETTLING_FROM, () => {
+    const strings = fittedSince(store, store.now() - SETTLED * HOUR)
+    const rows = readingsOf(store, strings)
+    const all = strings.flatMap((fitted) =>
+      fitted.positionIds.map((positionId) =>
+        settlingAt(store, fitted, positionId, rows.get(fitted.id) ?? []),
+      ),
+    )
+    const beliefs = new SettlingBeliefs(all.map(({ evidence }) => evidence))
+    const settings = houseSettings(store)
+    return { beliefs, laws: all.map((one) => lawFrom(one, beliefs, settings)) }
+  })
+}
+
+/** A string at one of its positions with what was read there. */
+interface SettlingAt {
+  readonly fitted: FittedString
+  readonly positionId: number
+  readonly at: PositionOnShelf
+  readonly logged: readonly LoggedReading[]
+  readonly evidence: Evidence
+}
+
+function settlingAt(
+  store: Store,
+  fitted: FittedString,
+  positionId: number,
+  rows: readonly ReadingRow[],
+): SettlingAt {
+  const at = byPositionId(store, positionId)
+  const material = coreMaterial(fitted.construction).name
+  const start = startingLaw(fitted)
+  const weather = weatherOf(material)
+  const logged = loggedReadings(rows, fitted, positionId, { start, weather, share: ANY_STRING })
+  return {
+    fitted,
+    positionId,
+    at,
+    logged,
+    evidence: {
+      id: `${fitted.id} ${positionId}`,
+      instrument: `${at.id} ${material}`,
+      material,
+      start,
+      weather,
+      readings: logged.filter(({ kind }) => kind === 'settling'),
+    },
+  }
 }
 
 /** Where a string should stand now by its law. */
@@ -137,24 +175,29 @@ function startingLaw({ construction, moved: wasOn, stretchedBy, stretchCycles }:
 
 /** One fitted string's settling at one of its positions. */
 export function settlingOf(store: Store, fitted: FittedString, positionId: number): Settling {
+  return settlingBy(store, readSettling(store).beliefs, fitted, positionId)
+}
+
+/** The same, by what was known before it was written to. */
+function settlingBy(
+  store: Store,
+  beliefs: SettlingBeliefs,
+  fitted: FittedString,
+  positionId: number,
+): Settling {
   const rows = readingsOf(store, [fitted]).get(fitted.id) ?? []
-  const law = lawFrom(byPositionId(store, positionId), fitted, positionId, rows, houseSettings(store))
-  return standing(law, store.now())
+  const at = settlingAt(store, fitted, positionId, rows)
+  return standing(lawFrom(at, beliefs, houseSettings(store)), store.now())
 }
 
 function lawFrom(
-  { instrument, position, habits }: PositionOnShelf,
-  fitted: FittedString,
-  positionId: number,
-  rows: readonly ReadingRow[],
+  { fitted, positionId, at: { instrument, position, habits }, logged, evidence }: SettlingAt,
+  beliefs: SettlingBeliefs,
   settings: House,
 ): Law {
-  const start = startingLaw(fitted)
-  const logged = loggedReadings(rows, fitted, positionId, start)
-  const law = refitDrift(
-    start,
-    logged.filter(({ kind }) => kind === 'settling'),
-  )
+  const { start, weather } = evidence
+  const share = beliefs.of(evidence)
+  const law = lawAt(start, share)
   const { tuned, left } = tunedLast(logged)
   const time = (age: number) => fitted.fittedAt + age * HOUR
   // One that was left flat by as much is due at once; one that was left sharp has further to fall.
@@ -165,11 +208,11 @@ function lawFrom(
     positionId,
     position,
     law,
-    start,
+    known: { start, share, weather },
     instrumentName: instrument.name,
     slug: instrument.slug,
     name: leadingNames(position, habits.octaveNames).name,
-    lawIsOwn: law !== start,
+    lawIsOwn: evidence.readings.some(({ age, tuned: since }) => age > since),
     readings: logged,
     lastTunedAt: time(tuned),
     tuned,
@@ -224,7 +267,7 @@ function loggedReadings(
   rows: readonly ReadingRow[],
   fitted: FittedString,
   positionId: number,
-  law: DriftLaw,
+  known: Known,
 ): readonly LoggedReading[] {
   const logged: LoggedReading[] = []
   for (const row of rows) {
@@ -241,7 +284,8 @@ function loggedReadings(
       id: row.id,
       at: row.at,
       broughtBack: row.broughtBack,
-      kind: row.kind ?? judgeReading(law, reading).kind,
+      // What it was taken for is kept with it; one that came without is judged by what any such string does.
+      kind: row.kind ?? judgeReading(known, reading).kind,
     })
   }
   return logged
@@ -267,10 +311,11 @@ export function logReading(
   )
   if (!fitted.positionIds.includes(positionId))
     throw new Refusal(404, 'That string is not on this position.', 'positionId')
-  const before = settlingOf(store, fitted, positionId)
+  const { beliefs } = readSettling(store)
+  const before = settlingBy(store, beliefs, fitted, positionId)
   const age = (store.now() - fitted.fittedAt) / HOUR
   const { tuned, left } = tunedLast(before.readings)
-  const verdict = judgeReading(before.law, { tuned: Math.min(tuned, age), left, age, cents })
+  const verdict = judgeReading(before.known, { tuned: Math.min(tuned, age), left, age, cents })
   const { id: instrumentId } = byPositionId(store, positionId)
   const sign = cents < 0 ? '−' : '+'
   const done = store.act(
@@ -288,6 +333,6 @@ export function logReading(
   )
   return {
     actionId: done.actionId,
-    result: { ...verdict, nextAt: settlingOf(store, fitted, positionId).nextAt },
+    result: { ...verdict, nextAt: settlingBy(store, beliefs, fitted, positionId).nextAt },
   }
 }

@@ -153,10 +153,10 @@ function settlingLine(s: Settling): SettlingLine {
 }
 
 /** How it settles, against what strings of its kind usually do. */
-function settlesWord({ law, start, lawIsOwn, fitted }: Settling): string {
+function settlesWord({ known, lawIsOwn, fitted }: Settling): string {
   // What it is made of in a word: which nylon makes no difference here.
   const kind = coreMaterial(fitted.construction).name.replace(/ [\d.]+$/, '')
-  const ratio = law.perDecade / start.perDecade
+  const ratio = known.share.mean
   if (!lawIsOwn)
     return fitted.moved ? `settles as ${kind} does that was on before` : `settles as ${kind} usually does`
   if (ratio > 1.15) return `settles faster than ${kind} usually does`

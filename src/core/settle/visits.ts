@@ -1,0 +1,145 @@
+/**
+ * The visits to make to settling strings until a date: as few as keep every string within a tolerance, at hours when someone
+ * is there, each visit for as many strings as need it.
+ */
+import { decadesBetween, type DriftLaw } from './drift'
+
+/** A string as the plan takes it. */
+export interface VisitedString {
+  readonly id: string
+  readonly law: DriftLaw
+  /** When it was fitted, ms. */
+  readonly fittedAt: number
+  /** When it was last tuned, ms, and where it was left, cents. */
+  readonly tunedAt: number
+  readonly left: number
+}
+
+/** A string at a visit. */
+export interface Touch {
+  readonly id: string
+  /** Where it will stand when the hand comes, cents. */
+  readonly found: number
+  /** Where it would stand at the next visit, or at the end, if it were left alone, cents. */
+  readonly otherwise: number
+  /** Where to leave it, cents: sharp by half of what it falls until it is touched again. */
+  readonly leave: number
+}
+
+export interface Visit {
+  readonly at: number
+  readonly touches: readonly Touch[]
+}
+
+export interface VisitPlan {
+  readonly visits: readonly Visit[]
+  /** What the strings are out of tolerance by at the worst, cents, because nobody is there in time; zero where all are kept. */
+  readonly over: number
+}
+
+interface VisitsAsked {
+  readonly strings: readonly VisitedString[]
+  /** Times when a hand could come, ms, in order. */
+  readonly slots: readonly number[]
+  /** The date, ms, and how long it lasts, h. */
+  readonly until: number
+  readonly hours: number
+  /** How far a string may stray meanwhile, and through the date, cents. */
+  readonly keepWithin: number
+  readonly holdWithin: number
+}
+
+const HOUR = 3_600_000
+
+/** What a cent that a string strays too far counts, in visits: two of them are worth going for. */
+const OVER_COSTS = 0.5
+
+/**
+ * The exact optimum: between one visit and the next every string may fall by twice the tolerance, for it is left sharp by
+ * half of it; what it falls by more costs more than a visit as soon as a hand could hear it. Falls only grow with time, so that whoever
+ * comes at all sees to every string that needs it: the plan is a shortest way through the slots.
+ *
+ * @returns the visits; of plans with as many, the one whose last visit is the nearest to the date
+ */
+export function planVisits(asked: VisitsAsked): VisitPlan {
+  const { strings, until, hours, keepWithin, holdWithin } = asked
+  const slots = asked.slots.filter((at) => at < until)
+  const end = until + hours * HOUR
+  const allowed = (isEnd: boolean) => (isEnd ? Math.min(keepWithin, holdWithin) : keepWithin)
+  // What it costs that strings stray too far when none is touched from one visit until the next.
+  const over = (from: number | null, to: number, isEnd: boolean): number =>
+    OVER_COSTS * strings.reduce((sum, string) => sum + straysOver(string, from, to, allowed(isEnd)), 0)
+  const last = slots.length
+  const cost: number[] = []
+  const before: (number | null)[] = []
+  for (let to = 0; to <= last; to += 1) {
+    const at = to === last ? end : (slots[to] as number)
+    let best = over(null, at, to === last)
+    let from: number | null = null
+    for (let i = to - 1; i >= 0; i -= 1) {
+      const way = (cost[i] as number) + over(slots[i] as number, at, to === last)
+      if (way < best - 1e-9) [best, from] = [way, i]
+    }
+    cost.push(best + (to === last ? 0 : 1))
+    before.push(from)
+  }
+  const chosen: number[] = []
+  for (let at = before[last] ?? null; at !== null; at = before[at] ?? null) chosen.unshift(at)
+  return touched(
+    asked,
+    chosen.map((i) => slots[i] as number),
+    end,
+  )
+}
+
+/** By how much too far a string strays until a time, cents, when it is tuned at `from`; null for as it stands. */
+function straysOver(string: VisitedString, from: number | null, to: number, allowed: number): number {
+  const fall = fallBetween(string, from ?? string.tunedAt, to)
+  if (from === null) return Math.max(0, Math.abs(string.left - fall) - allowed)
+  // Left sharp by half of it, or by as much as is allowed.
+  return Math.max(0, fall - 2 * allowed)
+}
+
+/** What a string falls by between two times, cents. */
+function fallBetween({ law, fittedAt }: VisitedString, from: number, to: number): number {
+  const age = (at: number) => Math.max(0, (at - fittedAt) / HOUR)
+  return law.perDecade * decadesBetween(age(from), Math.max(age(from), age(to)), law.tau)
+}
+
+/** Which strings are touched at which visit: each only when it can't wait for the next. */
+function touched(
+  { strings, keepWithin, holdWithin }: VisitsAsked,
+  visits: readonly number[],
+  end: number,
+): VisitPlan {
+  const touches = visits.map((): Touch[] => [])
+  const stops = [...visits, end]
+  const within = (stop: number) => (stop === end ? Math.min(keepWithin, holdWithin) : keepWithin)
+  let over = 0
+  for (const string of strings) {
+    let { tunedAt, left } = string
+    let isTouched = false
+    const standsAt = (at: number) => left - fallBetween(string, tunedAt, at)
+    for (const [i, at] of visits.entries()) {
+      const found = standsAt(at)
+      const next = stops[i + 1] as number
+      const otherwise = standsAt(next)
+      // Nobody was there in time. Where it stands before anyone came is not the plan's doing.
+      if (isTouched) over = Math.max(over, Math.abs(found) - keepWithin)
+      if (Math.abs(otherwise) <= within(next)) continue
+      const fall = (stop: number) => fallBetween(string, at, stop)
+      const reached = stops.findLast((stop) => stop > at && fall(stop) / 2 <= within(stop)) ?? next
+      const leave = Math.min(fall(reached) / 2, within(reached))
+      touches[i]?.push({ id: string.id, found, otherwise, leave })
+      ;[tunedAt, left, isTouched] = [at, leave, true]
+    }
+    over = Math.max(over, Math.abs(standsAt(end)) - holdWithin)
+  }
+  return {
+    visits: visits.flatMap((at, i): Visit[] => {
+      const here = touches[i] ?? []
+      return here.length === 0 ? [] : [{ at, touches: here }]
+    }),
+    over: Math.max(0, over),
+  }
+}
