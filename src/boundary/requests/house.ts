@@ -1,5 +1,7 @@
 import {
   ArrayMaxSize,
+  ArrayNotEmpty,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -8,11 +10,15 @@ import {
   IsNumber,
   IsString,
   IsTimeZone,
+  Matches,
   Max,
   MaxLength,
   Min,
 } from 'class-validator'
 import { CURRENCIES } from '@/core/stores/money'
+
+/** A time of day as clocks show it. */
+const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/
 
 /** The three things that a house begins with, and its place on the globe, which the browser knows. */
 export class BeginRequest {
@@ -57,6 +63,20 @@ export class HouseRequest extends BeginRequest {
   @Max(30, { message: 'More than 30 cents is out of tune to anyone.' })
   @IsNumber({}, { message: 'Holds within: expected a number of cents.' })
   holdsWithinCents!: number
+
+  @Matches(CLOCK, { message: 'Someone is there from: expected a time, such as 09:00.' })
+  opensAt!: string
+
+  @Matches(CLOCK, { message: 'Someone is there until: expected a time, such as 18:00.' })
+  closesAt!: string
+
+  @Max(7, { each: true, message: 'A week has seven days.' })
+  @Min(1, { each: true, message: 'A week has seven days.' })
+  @IsInt({ each: true, message: 'Expected days of the week by number.' })
+  @ArrayUnique({ message: 'Name each day once.' })
+  @ArrayNotEmpty({ message: 'Say at least one day on which someone is there.' })
+  @IsArray({ message: 'Expected a list of days.' })
+  openDays!: number[]
 
   @Max(470, { message: 'Above 470 Hz strings would be strained: raise the reference A string by string.' })
   @Min(380, { message: 'Below 380 Hz is no reference A that anyone tunes to.' })

@@ -162,6 +162,7 @@ const partOf = (one: unknown) =>
 /** Lists that are kept as JSON, by what each entry must be. */
 const LISTS: Readonly<Record<string, Check>> = {
   people: isText,
+  open_days: (one) => isCount(one) && (one as number) <= 7,
   instruments: isText,
   measured: (one) => isMeasured(one),
   hardware_measured: (one) => (HARDWARE_COLUMNS as readonly unknown[]).includes(one),
@@ -177,10 +178,15 @@ const LISTS: Readonly<Record<string, Check>> = {
   },
 }
 
+/** Times of the day. */
+const CLOCKS: ReadonlySet<string> = new Set(['opens_at', 'closes_at'])
+
 function textOf(text: string, name: string): string {
   if (text.length > LONGEST || UNTYPED.test(text)) throw new RangeError('that is no text that is kept')
   const words = name === 'kind' ? KINDS : Object.hasOwn(WORDS, name) ? WORDS[name] : undefined
   if (words && !words.includes(text)) throw new RangeError(`expected one of: ${words.join('; ')}`)
+  if (CLOCKS.has(name) && !/^([01]\d|2[0-3]):[0-5]\d$/.test(text))
+    throw new RangeError('expected a time, such as 09:00')
   if (name === 'habits') {
     const problem = habitsProblem(parsed(text))
     if (problem) throw new RangeError(problem)

@@ -26,6 +26,11 @@ export interface House {
   readonly keepsStores: boolean
   /** How long a concert lasts, h. */
   readonly concertHours: number
+  /** When someone is there to tune, by the house's clocks: `09:00`. */
+  readonly opensAt: string
+  readonly closesAt: string
+  /** Days on which someone is there, Monday 1 to Sunday 7. */
+  readonly openDays: readonly number[]
   /** What new instruments are tuned to, Hz. */
   readonly referenceA: number
   /** Who works here, for the record. */
@@ -44,6 +49,9 @@ const STARTING: House = {
   leastSpares: 1,
   keepsStores: true,
   concertHours: 2,
+  opensAt: '09:00',
+  closesAt: '18:00',
+  openDays: [1, 2, 3, 4, 5, 6, 7],
   referenceA: 440,
   people: [],
 }
@@ -68,6 +76,9 @@ function readHouse(store: Store): House {
     leastSpares: row.leastSpares,
     keepsStores: row.keepsStores,
     concertHours: row.concertHours,
+    opensAt: row.opensAt,
+    closesAt: row.closesAt,
+    openDays: JSON.parse(row.openDays) as number[],
     referenceA: row.referenceA,
     people: JSON.parse(row.people) as string[],
   }
@@ -99,8 +110,13 @@ export function beginHouse(store: Store, begun: Pick<House, 'name' | 'unit' | 'c
 }
 
 /** Settings as their row. */
-export function houseRow({ habits, people, ...plain }: House) {
-  return { ...plain, habits: JSON.stringify(habits), people: JSON.stringify(people) }
+export function houseRow({ habits, people, openDays, ...plain }: House) {
+  return {
+    ...plain,
+    habits: JSON.stringify(habits),
+    people: JSON.stringify(people),
+    openDays: JSON.stringify(openDays),
+  }
 }
 
 /** Habits as they stand in a row: only those that were set. */
@@ -111,6 +127,8 @@ export function habitChange(json: string): HabitChange {
 /** Changes settings, as one action. */
 export function changeHouse(store: Store, change: Partial<House>, summary = 'House settings changed') {
   const next = { ...houseSettings(store), ...change }
+  if (next.closesAt <= next.opensAt)
+    throw new Refusal(400, 'The house closes later in the day than it opens.', 'closesAt')
   const row = houseRow(next)
   return store.act({ kind: 'house', summary }, () => {
     store.rows

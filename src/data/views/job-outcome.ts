@@ -4,6 +4,7 @@
 import { eq } from 'drizzle-orm'
 import type { Store } from '../store/database'
 import { fittedById } from '../fitted/fitted'
+import { toOpenHours } from '../house/open-hours'
 import { jobById, type Job } from '../jobs/job'
 import { fittings } from '../store/schema'
 import { settlingOf, type Settling } from '../fitted/settling'
@@ -31,6 +32,15 @@ export function jobOutcome(store: Store, jobId: number): JobOutcome | null {
     wraps: fitting.wraps,
     predictedCutMm: fitting.predictedCutMm,
     predictedWraps: fitting.predictedWraps,
-    settling: fitted ? fitted.positionIds.map((positionId) => settlingOf(store, fitted, positionId)) : [],
+    settling: fitted
+      ? fitted.positionIds.map((positionId) => planned(store, settlingOf(store, fitted, positionId)))
+      : [],
   }
+}
+
+/** Its retunes at hours when someone is there, each once. */
+function planned(store: Store, settling: Settling): Settling {
+  const toOpen = toOpenHours(store)
+  const planAt = [...new Set(settling.planAt.map(toOpen))]
+  return { ...settling, planAt, nextAt: settling.nextAt === null ? null : toOpen(settling.nextAt) }
 }

@@ -14,6 +14,7 @@ import { openOrders, type Order } from '../buying/orders'
 import { openTails, type ParkedTail } from '../fitted/parked-tails'
 import { houseSettings } from '../house/house'
 import { occasionsAhead } from '../house/occasions'
+import { toOpenHours } from '../house/open-hours'
 import { breaks } from '../store/schema'
 import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
 
@@ -94,6 +95,7 @@ export function todayView(store: Store, whole = false): TodayView {
   const settling = settlingStrings(store)
   const now = store.now()
   const { holdsWithinCents, concertHours } = houseSettings(store)
+  const line = settlingLine(toOpenHours(store))
   const isDue = (s: Settling) => s.slipping || (s.nextAt !== null && s.nextAt <= now)
   const first = <From, To>(all: readonly From[], most: number, line: (one: From) => To): Shown<To> => ({
     shown: (whole ? all : all.slice(0, most)).map(line),
@@ -102,15 +104,11 @@ export function todayView(store: Store, whole = false): TodayView {
   const itself = <T>(one: T) => one
   const due = settling.filter(isDue)
   return {
-    due: first(
-      [...due.filter((s) => s.slipping), ...due.filter((s) => !s.slipping)],
-      SHOWN.due,
-      settlingLine,
-    ),
+    due: first([...due.filter((s) => s.slipping), ...due.filter((s) => !s.slipping)], SHOWN.due, line),
     later: first(
       settling.filter((s) => !isDue(s)),
       SHOWN.later,
-      settlingLine,
+      line,
     ),
     tails: first(openTails(store), SHOWN.tails, itself),
     orders: first(openOrders(store), SHOWN.orders, coming),
@@ -136,8 +134,10 @@ function coming({ id, supplier, state, lines }: Order): Coming {
   return { id, supplier: supplier.name, next: isOffered ? 'a substitute is offered' : NEXT[state] }
 }
 
-function settlingLine(s: Settling): SettlingLine {
-  return {
+/** @param toOpen - moves what falls due to when someone is there */
+const settlingLine =
+  (toOpen: (due: number) => number) =>
+  (s: Settling): SettlingLine => ({
     fittedId: s.fitted.id,
     positionId: s.positionId,
     slug: s.slug,
@@ -148,9 +148,8 @@ function settlingLine(s: Settling): SettlingLine {
     settles: settlesWord(s),
     slipping: s.slipping,
     expectedNow: s.expectedNow,
-    nextAt: s.nextAt,
-  }
-}
+    nextAt: s.nextAt === null ? null : toOpen(s.nextAt),
+  })
 
 /** How it settles, against what strings of its kind usually do. */
 function settlesWord({ known, lawIsOwn, fitted }: Settling): string {

@@ -16,6 +16,8 @@ import { HouseRequest } from '@/boundary/requests/house'
 
 const ZONES = Intl.supportedValuesOf('timeZone')
 
+const DAYS = ['Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays', 'Sundays']
+
 /** Names a line each, empty lines left out. */
 const namesIn = (text: string) =>
   text
@@ -32,6 +34,7 @@ export function HouseForm({ house }: { house: House }) {
     handleSubmit,
     setError,
     setValue,
+    watch,
     formState: { errors, isSubmitting },
   } = useForm<HouseRequest>({
     resolver: classValidatorResolver(HouseRequest),
@@ -45,11 +48,15 @@ export function HouseForm({ house }: { house: House }) {
       retuneAtCents: house.retuneAtCents,
       holdsWithinCents: house.holdsWithinCents,
       concertHours: house.concertHours,
+      opensAt: house.opensAt,
+      closesAt: house.closesAt,
+      openDays: [...house.openDays],
       leastSpares: house.leastSpares,
       keepsStores: house.keepsStores,
       currency: house.currency,
     },
   })
+  const days = watch('openDays')
   const keep = handleSubmit(async (form) => {
     const answer = await send(calls.changeHouse, form)
     if (!answer.ok)
@@ -90,6 +97,37 @@ export function HouseForm({ house }: { house: House }) {
               />
             )}
           </Labelled>
+        </div>
+      </fieldset>
+      <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
+        <legend className="pr-3 font-plate text-lg font-semibold">When someone is there to tune</legend>
+        <Entry label="From" type="time" problem={errors.opensAt?.message} {...register('opensAt')} />
+        <Entry label="Until" type="time" problem={errors.closesAt?.message} {...register('closesAt')} />
+        <div className="sm:col-span-2">
+          <div className="flex flex-wrap gap-x-5" role="group" aria-label="Days">
+            {DAYS.map((day, i) => (
+              <label key={day} className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-verdigris"
+                  checked={days.includes(i + 1)}
+                  onChange={({ target }) =>
+                    setValue(
+                      'openDays',
+                      [...days.filter((one) => one !== i + 1), ...(target.checked ? [i + 1] : [])].sort(),
+                    )
+                  }
+                />
+                {day}
+              </label>
+            ))}
+          </div>
+          {errors.openDays && (
+            <p role="alert" className="text-sm font-semibold text-ochre">
+              {errors.openDays.message}
+            </p>
+          )}
+          <p className="text-sm text-soft">No retune is asked for at another hour.</p>
         </div>
       </fieldset>
       <fieldset className="mt-5 grid gap-4 border-t border-ink pt-3 sm:grid-cols-2">
