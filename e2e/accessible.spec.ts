@@ -93,6 +93,8 @@ for (const light of ['day', 'backstage'] as const) {
         '/knots',
         '/knots?knot=plain%20becket',
         '/instruments/yarrow/habits',
+        '/settling',
+        '/settling/visits',
         '/nowhere',
       ]) {
         await page.goto(place)

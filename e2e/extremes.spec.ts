@@ -29,6 +29,8 @@ const PAGES = [
   '/history?steps=shown',
   '/history?before=5',
   '/history?before=x&before=y',
+  '/settling',
+  '/settling/visits',
   '/house',
   '/house/habits',
   '/house/dates',

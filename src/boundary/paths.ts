@@ -51,6 +51,13 @@ export const pages = {
   job: (id: number) => `/jobs/${id}` as const,
   jobSheet: (id: number, sheet: SheetOfJob) => `/jobs/${id}/${sheet}` as const,
 
+  /** Everything that settles. */
+  settling: '/settling',
+  allSettling: '/settling?all=yes',
+  settlingString: (fittedId: number, positionId: number) =>
+    withQuery(`/settling/${fittedId}`, { at: positionId }),
+  visits: (date?: number) => withQuery('/settling/visits', { date }),
+
   knots: '/knots',
   /** How one is tied, for a job where one is given. */
   knot: (knot: Fastening, job?: number) => withQuery('/knots', { knot, job }),
@@ -89,6 +96,8 @@ export const files = {
   archiveWithoutPictures: '/api/archive?pictures=no',
   picture: (hash: string) => `/api/pictures/file/${hash}`,
   calendar: '/api/dates/calendar.ics',
+  /** Visits to settling strings until a date, as iCalendar with alarms. */
+  visits: (date: number) => `/api/settling/visits.ics?date=${date}`,
   catalogue: (slug: string) => `/api/suppliers/${slug}/catalogue`,
   orderSheet: (id: number, as: 'csv' | 'text') => `/api/orders/${id}/sheet?as=${as}`,
 } as const

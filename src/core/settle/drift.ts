@@ -33,6 +33,11 @@ export function driftCents(law: DriftLaw, tuned: number, now: number): number {
   return -law.perDecade * decadesBetween(tuned, now, law.tau)
 }
 
+/** What a string has fallen in all at an age since it was first at pitch, brought back each time, cents. */
+export function fallenInAll(law: DriftLaw, age: number): number {
+  return -driftCents(law, FIRST_TUNED, Math.max(FIRST_TUNED, age))
+}
+
 /**
  * Age at which a string tuned at `tuned` will have fallen by a tolerance, (t0 + τ) · 10^(ε/a) − τ, h.
  *

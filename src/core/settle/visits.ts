@@ -65,19 +65,33 @@ export function planVisits(asked: VisitsAsked): VisitPlan {
   const { strings, until, hours, keepWithin, holdWithin } = asked
   const slots = asked.slots.filter((at) => at < until)
   const end = until + hours * HOUR
-  const allowed = (isEnd: boolean) => (isEnd ? Math.min(keepWithin, holdWithin) : keepWithin)
-  // What it costs that strings stray too far when none is touched from one visit until the next.
-  const over = (from: number | null, to: number, isEnd: boolean): number =>
-    OVER_COSTS * strings.reduce((sum, string) => sum + straysOver(string, from, to, allowed(isEnd)), 0)
   const last = slots.length
+  // Falls between slots are differences of what a string has fallen by each: worked out once, for there are many pairs.
+  const fallen = strings.map((string) =>
+    Float64Array.from([...slots, end], (at) => fallBetween(string, string.tunedAt, at)),
+  )
+  const allowed = (to: number) => (to === last ? Math.min(keepWithin, holdWithin) : keepWithin)
+  // What it costs that strings stray too far from one visit until the next: left sharp by half, or by as much as may be.
+  const over = (from: number, to: number): number => {
+    const most = 2 * allowed(to)
+    let sum = 0
+    for (const fall of fallen) sum += Math.max(0, (fall[to] as number) - (fall[from] as number) - most)
+    return OVER_COSTS * sum
+  }
+  // The same from now until the first visit: each stands as it was left.
+  const overNow = (to: number): number =>
+    OVER_COSTS *
+    strings.reduce(
+      (sum, { left }, s) => sum + Math.max(0, Math.abs(left - (fallen[s]?.[to] as number)) - allowed(to)),
+      0,
+    )
   const cost: number[] = []
   const before: (number | null)[] = []
   for (let to = 0; to <= last; to += 1) {
-    const at = to === last ? end : (slots[to] as number)
-    let best = over(null, at, to === last)
+    let best = overNow(to)
     let from: number | null = null
     for (let i = to - 1; i >= 0; i -= 1) {
-      const way = (cost[i] as number) + over(slots[i] as number, at, to === last)
+      const way = (cost[i] as number) + over(i, to)
       if (way < best - 1e-9) [best, from] = [way, i]
     }
     cost.push(best + (to === last ? 0 : 1))
@@ -90,14 +104,6 @@ export function planVisits(asked: VisitsAsked): VisitPlan {
     chosen.map((i) => slots[i] as number),
     end,
   )
-}
-
-/** By how much too far a string strays until a time, cents, when it is tuned at `from`; null for as it stands. */
-function straysOver(string: VisitedString, from: number | null, to: number, allowed: number): number {
-  const fall = fallBetween(string, from ?? string.tunedAt, to)
-  if (from === null) return Math.max(0, Math.abs(string.left - fall) - allowed)
-  // Left sharp by half of it, or by as much as is allowed.
-  return Math.max(0, fall - 2 * allowed)
 }
 
 /** What a string falls by between two times, cents. */

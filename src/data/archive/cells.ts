@@ -179,7 +179,7 @@ const LISTS: Readonly<Record<string, Check>> = {
 }
 
 /** Times of the day. */
-const CLOCKS: ReadonlySet<string> = new Set(['opens_at', 'closes_at'])
+const CLOCKS: ReadonlySet<string> = new Set(['open_from', 'open_until'])
 
 function textOf(text: string, name: string): string {
   if (text.length > LONGEST || UNTYPED.test(text)) throw new RangeError('that is no text that is kept')

@@ -9,6 +9,7 @@ import { closedInList, openInList } from '../buying/orders'
 import { suggestedNeeds } from '../buying/suggested-needs'
 import { prepareWorkshop } from '../demo/prepare'
 import { settlingStrings } from '../fitted/settling'
+import { settlingCurves, visitsUntil } from './settling-view'
 import { findString } from '../instruments/find-string'
 import { allInstruments, instrumentBySlug } from '../instruments/instruments'
 import { jobById } from '../jobs/job'
@@ -105,6 +106,8 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
   ],
   ['a job with others', 40, (store) => jobsTogether(store, openJobs(store)[0]!.id)],
   ['settling', 12, (store) => settlingStrings(store)],
+  ['settling as its place shows it', 16, (store) => settlingCurves(store)],
+  ['the visits until a date', 16, (store) => visitsUntil(store, null)],
   ['the find box', 8, (store) => findString(store, 'G4', first(store).instrument.slug)],
   ['small things', 8, (store) => anchorGut(store)],
 ]

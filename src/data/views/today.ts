@@ -29,6 +29,7 @@ export interface OpenJobLine {
 }
 
 export interface Ahead {
+  readonly id: number
   readonly name: string
   readonly at: number
   /** Strings that will not hold by then, of those settling. */
@@ -113,7 +114,8 @@ export function todayView(store: Store, whole = false): TodayView {
     tails: first(openTails(store), SHOWN.tails, itself),
     orders: first(openOrders(store), SHOWN.orders, coming),
     jobs: first(jobsOnStrings(store), SHOWN.jobs, (job) => jobLine(store, job)),
-    ahead: occasionsAhead(store).map(({ name, at, hours, instruments }) => ({
+    ahead: occasionsAhead(store).map(({ id, name, at, hours, instruments }) => ({
+      id,
       name,
       at,
       notReady: first(

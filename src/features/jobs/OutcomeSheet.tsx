@@ -94,7 +94,8 @@ export function OutcomeSheet({
         <section aria-label="Settling">
           <h2 className="text-xl font-semibold">Tune it again</h2>
           <p className="text-sm text-soft">
-            Each time it has fallen by {tolerance} cents. Every interval is a fixed multiple of the last.
+            Each time it has fallen by {tolerance} cents. Every interval is a fixed multiple of the last, but
+            at hours when someone is there.
           </p>
           <ol className="ruled mt-2">
             {first.nextAt === null && (

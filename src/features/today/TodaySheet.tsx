@@ -36,9 +36,17 @@ export function TodaySheet({ today, tolerance, retuneRow, tailRow }: TodaySheetP
           </Link>
         </header>
         <section aria-labelledby="retunes" className="pt-4">
-          <h2 id="retunes" className="text-xl font-semibold">
-            Retune now
-          </h2>
+          <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+            <h2 id="retunes" className="text-xl font-semibold">
+              Retune now
+            </h2>
+            <Link
+              href={pages.settling}
+              className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
+            >
+              All that settles
+            </Link>
+          </div>
           {due.all === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.</p>}
           <ul className="ruled mt-1">{due.shown.map(retuneRow)}</ul>
           <More of={due} what="strings to retune" />
@@ -127,7 +135,13 @@ export function TodaySheet({ today, tolerance, retuneRow, tailRow }: TodaySheetP
                   <span className="ml-1 font-text text-sm text-soft">days</span>
                 </span>
                 <span>
-                  <span className="block font-semibold">{date.name}</span>
+                  <Link
+                    href={pages.visits(date.id)}
+                    prefetch={false}
+                    className="inline-block min-h-6 font-semibold hover:underline"
+                  >
+                    {date.name}
+                  </Link>
                   <span className="block text-sm text-soft">{date.when}</span>
                   <span className={`block text-sm ${date.isReady ? 'text-verdigris' : 'text-ochre'}`}>
                     {date.says}

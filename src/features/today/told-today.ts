@@ -31,6 +31,7 @@ export interface ToldToday {
   readonly jobs: Shown<Omit<TodayView['jobs']['shown'][number], 'openedAt'> & { readonly since: string }>
   readonly orders: TodayView['orders']
   readonly ahead: readonly {
+    readonly id: number
     readonly name: string
     readonly days: number
     readonly when: string
@@ -81,7 +82,8 @@ export function toldToday(view: TodayView, now: number, timeZone: string, units:
     tails: told(view.tails, tail),
     jobs: told(view.jobs, ({ openedAt, ...job }) => ({ ...job, since: distanceText(openedAt, now) })),
     orders: view.orders,
-    ahead: view.ahead.map(({ name, at, notReady }) => ({
+    ahead: view.ahead.map(({ id, name, at, notReady }) => ({
+      id,
       name,
       days: daysAhead(at, now, timeZone),
       when: nearText(at, now, timeZone),

@@ -21,8 +21,8 @@ export const house = sqliteTable('house', {
   /** How long a concert lasts, h: so long must strings hold. */
   concertHours: real('concert_hours').notNull().default(2),
   /** When someone is there to tune, from and until, `09:00`, and on which days, Monday 1 to Sunday 7: JSON. */
-  opensAt: text('opens_at').notNull().default('09:00'),
-  closesAt: text('closes_at').notNull().default('18:00'),
+  opensAt: text('open_from').notNull().default('09:00'),
+  closesAt: text('open_until').notNull().default('18:00'),
   openDays: text('open_days').notNull().default('[1,2,3,4,5,6,7]'),
   /** What new instruments are tuned to, Hz. */
   referenceA: real('reference_a_hz').notNull().default(440),

@@ -1,0 +1,37 @@
+import type { Metadata } from 'next'
+import { houseSettings } from '@/data/house/house'
+import { store } from '@/data/store/database'
+import { settlingString } from '@/data/views/settling-view'
+import { SettlingStringSheet } from '@/features/settling/SettlingStringSheet'
+import { unitsOf } from '@/ui/format/measure'
+import { textOf, type Asked } from '../../asked'
+import { orNotFound } from '../../or-not-found'
+
+export const metadata: Metadata = { title: 'How it settles' }
+
+interface SettlingStringPageProps {
+  readonly params: Promise<{ readonly id: string }>
+  readonly searchParams: Asked
+}
+
+/** `?at=` names one of the positions of a wire that is two strings. */
+export default async function SettlingStringPage({ params, searchParams }: SettlingStringPageProps) {
+  const house = houseSettings(store())
+  const { id } = await params
+  const at = textOf(await searchParams, 'at')
+  return (
+    <SettlingStringSheet
+      string={orNotFound(() =>
+        settlingString(
+          store(),
+          /^\d{1,9}$/.test(id) ? Number(id) : -1,
+          /^\d{1,9}$/.test(at) ? Number(at) : null,
+        ),
+      )}
+      now={store().now()}
+      timeZone={house.timeZone}
+      units={unitsOf(house)}
+      holdsWithin={house.holdsWithinCents}
+    />
+  )
+}

@@ -1,0 +1,28 @@
+import type { Metadata } from 'next'
+import { houseSettings } from '@/data/house/house'
+import { store } from '@/data/store/database'
+import { settlingCurves } from '@/data/views/settling-view'
+import { SettlingSheet } from '@/features/settling/SettlingSheet'
+import { unitsOf } from '@/ui/format/measure'
+import { textOf, type Asked } from '../asked'
+
+export const metadata: Metadata = { title: 'Settling' }
+
+/** Strings that are listed before all are asked for. */
+const LISTED = 40
+
+/** `?all=yes` lists every string that settles. */
+export default async function SettlingPage({ searchParams }: { readonly searchParams: Asked }) {
+  const house = houseSettings(store())
+  const curves = settlingCurves(store())
+  const whole = textOf(await searchParams, 'all') !== ''
+  return (
+    <SettlingSheet
+      curves={whole ? curves : curves.slice(0, LISTED)}
+      all={curves.length}
+      now={store().now()}
+      timeZone={house.timeZone}
+      units={unitsOf(house)}
+    />
+  )
+}

@@ -1,0 +1,21 @@
+import type { Metadata } from 'next'
+import { occasionsAhead } from '@/data/house/occasions'
+import { store } from '@/data/store/database'
+import { visitsUntil } from '@/data/views/settling-view'
+import { VisitsSheet } from '@/features/settling/VisitsSheet'
+import { textOf, type Asked } from '../../asked'
+
+export const metadata: Metadata = { title: 'Visits until a date' }
+
+/** `?date=` names the date; the next one where none is named. */
+export default async function VisitsPage({ searchParams }: { readonly searchParams: Asked }) {
+  const date = textOf(await searchParams, 'date')
+  return (
+    <VisitsSheet
+      until={visitsUntil(store(), /^\d{1,9}$/.test(date) ? Number(date) : null)}
+      dates={occasionsAhead(store())
+        .filter(({ at }) => at > store().now())
+        .map(({ id, name }) => ({ id, name }))}
+    />
+  )
+}

@@ -1,0 +1,96 @@
+/** What settles, over the demo as it is laid out. */
+import { mkdtempSync, rmSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { isOpen } from '@/core/settle/open-hours'
+import { isRefusal } from '@/boundary/refusal'
+import { prepare } from '../demo/prepare'
+import { settlingStrings } from '../fitted/settling'
+import { changeHouse, houseSettings } from '../house/house'
+import { occasionsAhead } from '../house/occasions'
+import { busyTimes, openHours } from '../house/open-hours'
+import { openStore, type Store } from '../store/database'
+import { settlingCurves, settlingString, visitsUntil } from './settling-view'
+import { todayView } from './today'
+import { visitsCalendar } from './visits-calendar'
+
+const root = mkdtempSync(path.join(os.tmpdir(), 'taut-settling-'))
+let store: Store
+beforeAll(() => {
+  prepare(path.join(root, 'data'), 'demo', '2026-11-24T10:00')
+  store = openStore({ folder: path.join(root, 'data'), demoDate: '2026-11-24T10:00' })
+})
+afterAll(() => {
+  store.close()
+  rmSync(root, { recursive: true, force: true })
+})
+
+test('the sheet shows every settling string where Today says it stands, and one page each', () => {
+  const curves = settlingCurves(store)
+  // The clock goes on between the two.
+  const expected = settlingStrings(store).map((s) => s.expectedNow)
+  expect(curves).toHaveLength(expected.length)
+  curves.forEach(({ stands }, i) => expect(stands).toBeCloseTo(expected[i]!, 2))
+  expect(curves.length).toBeGreaterThan(6)
+  for (const { fittedId, positionId, stands, tuned, off, age } of curves) {
+    const one = settlingString(store, fittedId, positionId)
+    expect(one.stands).toBeCloseTo(stands, 2)
+    expect(off).toBeGreaterThan(0)
+    // The band begins where it was last tuned and opens from there.
+    expect(one.ahead[0]!.age).toBeCloseTo(tuned.age, 9)
+    const widths = one.ahead.map(({ least, most }) => most - least)
+    expect(widths).toEqual([...widths].sort((a, b) => a - b))
+    expect(tuned.age).toBeLessThanOrEqual(age)
+    for (const { chance } of one.dates) {
+      expect(chance).toBeGreaterThanOrEqual(0)
+      expect(chance).toBeLessThanOrEqual(1)
+    }
+  }
+  const lost = () => settlingString(store, 99_999, null)
+  expect(lost).toThrow('no longer settles')
+  try {
+    lost()
+  } catch (error) {
+    expect(isRefusal(error) && error.status).toBe(404)
+  }
+})
+
+test('a string that fell by a tone has slipped, and its page is sure of it', () => {
+  const { fittedId, positionId } = settlingCurves(store).find(({ slipping }) => slipping)!
+  expect(settlingString(store, fittedId, positionId).last!.odds.slip).toBeGreaterThan(0.99)
+})
+
+test('visits come when someone is there, before the date and to no string that slips', () => {
+  const hours = openHours(houseSettings(store))
+  for (const { id, at } of occasionsAhead(store)) {
+    const { plan, strings, slipping, latest } = visitsUntil(store, id)!
+    expect(slipping).toEqual(['1st-octave A of Lovage'])
+    expect(plan.over).toBeLessThan(1)
+    for (const visit of plan.visits) {
+      expect(visit.at).toBeGreaterThanOrEqual(store.now())
+      expect(visit.at).toBeLessThan(at)
+      expect(isOpen(visit.at, hours, busyTimes(store))).toBe(true)
+      for (const touch of visit.touches) expect(Object.keys(strings)).toContain(touch.id)
+    }
+    for (const fit of latest) if (fit.at !== null) expect(isOpen(fit.at, hours, busyTimes(store))).toBe(true)
+  }
+})
+
+test('Today asks for no retune at an hour at which nobody is there', () => {
+  const hours = openHours(houseSettings(store))
+  for (const { nextAt } of todayView(store, true).later.shown)
+    if (nextAt !== null) expect(isOpen(nextAt, hours)).toBe(true)
+})
+
+test('wider tolerances ask for fewer visits; a calendar has one event with an alarm for each', () => {
+  const few = () => visitsUntil(store, null)!.plan.visits.length
+  const before = few()
+  const until = visitsUntil(store, null)!
+  const calendar = visitsCalendar(until)
+  expect(calendar.match(/BEGIN:VALARM/g)).toHaveLength(before)
+  expect(calendar).toContain(`X-WR-CALNAME:Visits until ${until.date.name}`)
+  const { actionId } = changeHouse(store, { retuneAtCents: 45, holdsWithinCents: 20 })
+  expect(few()).toBeLessThan(before)
+  store.undo(actionId)
+  expect(few()).toBe(before)
+})
