@@ -14,12 +14,12 @@ const LISTED = 40
 /** `?all=yes` lists every string that settles. */
 export default async function SettlingPage({ searchParams }: { readonly searchParams: Asked }) {
   const house = houseSettings(store())
-  const curves = settlingCurves(store())
   const whole = textOf(await searchParams, 'all') !== ''
+  const { shown, all } = settlingCurves(store(), whole ? Infinity : LISTED)
   return (
     <SettlingSheet
-      curves={whole ? curves : curves.slice(0, LISTED)}
-      all={curves.length}
+      curves={shown}
+      all={all}
       now={store().now()}
       timeZone={house.timeZone}
       units={unitsOf(house)}

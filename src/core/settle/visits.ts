@@ -67,31 +67,47 @@ export function planVisits(asked: VisitsAsked): VisitPlan {
   const end = until + hours * HOUR
   const last = slots.length
   // Falls between slots are differences of what a string has fallen by each: worked out once, for there are many pairs.
-  const fallen = strings.map((string) =>
-    Float64Array.from([...slots, end], (at) => fallBetween(string, string.tunedAt, at)),
-  )
+  const fallen = strings
+    // One that stays within what is allowed from now until the end never costs anything.
+    .filter(
+      (string) =>
+        Math.abs(string.left) + fallBetween(string, string.tunedAt, end) > Math.min(keepWithin, holdWithin),
+    )
+    .map((string) => ({
+      left: string.left,
+      by: Float64Array.from([...slots, end], (at) => fallBetween(string, string.tunedAt, at)),
+    }))
   const allowed = (to: number) => (to === last ? Math.min(keepWithin, holdWithin) : keepWithin)
   // What it costs that strings stray too far from one visit until the next: left sharp by half, or by as much as may be.
-  const over = (from: number, to: number): number => {
-    const most = 2 * allowed(to)
+  const over = (from: number, to: number, most: number): number => {
+    const falls = 2 * allowed(to)
     let sum = 0
-    for (const fall of fallen) sum += Math.max(0, (fall[to] as number) - (fall[from] as number) - most)
-    return OVER_COSTS * sum
+    for (const { by } of fallen) {
+      sum += OVER_COSTS * Math.max(0, (by[to] as number) - (by[from] as number) - falls)
+      if (sum >= most) break
+    }
+    return sum
   }
   // The same from now until the first visit: each stands as it was left.
   const overNow = (to: number): number =>
     OVER_COSTS *
-    strings.reduce(
-      (sum, { left }, s) => sum + Math.max(0, Math.abs(left - (fallen[s]?.[to] as number)) - allowed(to)),
+    fallen.reduce(
+      (sum, { left, by }) => sum + Math.max(0, Math.abs(left - (by[to] as number)) - allowed(to)),
       0,
     )
   const cost: number[] = []
   const before: (number | null)[] = []
+  // From this slot on nothing strays until the one that is looked at; it only moves on, for strings only fall.
+  let free = 0
   for (let to = 0; to <= last; to += 1) {
+    while (free < to && over(free, to, 1e-9) > 0) free += 1
     let best = overNow(to)
     let from: number | null = null
     for (let i = to - 1; i >= 0; i -= 1) {
-      const way = (cost[i] as number) + over(i, to)
+      const strays = i >= free ? 0 : over(i, to, best)
+      // From an earlier visit they stray further, and that visit costs one as well.
+      if (strays + 1 >= best) break
+      const way = (cost[i] as number) + strays
       if (way < best - 1e-9) [best, from] = [way, i]
     }
     cost.push(best + (to === last ? 0 : 1))

@@ -53,11 +53,20 @@ export interface SettlingCurve {
   readonly slipping: boolean
 }
 
-/** Everything that settles, the one due first first. */
-export function settlingCurves(store: Store): readonly SettlingCurve[] {
+/** What settles, the one due first first: the first of it, and how many there are in all. */
+export function settlingCurves(
+  store: Store,
+  most = Infinity,
+): { readonly shown: readonly SettlingCurve[]; readonly all: number } {
+  const settling = settlingStrings(store)
   const toOpen = toOpenHours(store)
   const { holdsWithinCents, concertHours } = houseSettings(store)
-  return settlingStrings(store).map((s) => curveOf(s, store.now(), toOpen, holdsWithinCents, concertHours))
+  return {
+    shown: settling
+      .slice(0, most)
+      .map((s) => curveOf(s, store.now(), toOpen, holdsWithinCents, concertHours)),
+    all: settling.length,
+  }
 }
 
 function curveOf(
