@@ -76,7 +76,7 @@ void onDemo(async (browser, home) => {
   await wide.getByRole('button', { name: 'Log the fitting' }).click()
   await wide.waitForURL('**/done')
   await wide.getByRole('button', { name: 'Put this message away' }).click()
-  await shoot(wide, 'settling')
+  await shoot(wide, 'settling', '/settling')
 
   // One of the shelf's own charts comes whole; what is assumed is seen on a new one.
   await wide.request.post(`${home}/api/instruments`, {

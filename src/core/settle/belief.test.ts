@@ -3,7 +3,8 @@ import { bandAt, chanceItHolds, expectedAt, holdsFromAge, type Known } from './b
 import { ANY_STRING, SettlingBeliefs, SPREAD, type Evidence } from './belief'
 import { decadesBetween, driftCents, type DriftLaw } from './drift'
 import { oddsOf } from './odds'
-import { judgeReading, type CentsReading } from './readings'
+import type { CentsReading } from './cents-reading'
+import { judgeReading } from './readings'
 import { LAW_OFF, READING_OFF, weatherOf, weatherOff } from './weather'
 
 const gut: DriftLaw = { perDecade: 45, tau: 0.05 }

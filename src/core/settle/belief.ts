@@ -5,7 +5,7 @@
  * tree give the exact posterior, without sampling.
  */
 import { decadesBetween, type DriftLaw } from './drift'
-import type { CentsReading } from './readings'
+import type { CentsReading } from './cents-reading'
 import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
 
 /** How far shares differ, as standard deviations: estimates that `npm run science` holds against simulated houses. */

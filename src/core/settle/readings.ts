@@ -2,18 +2,8 @@
  * What logged cents say about one string.
  */
 import { expectedAt, type Known } from './band'
+import type { CentsReading } from './cents-reading'
 import { oddsOf, type Odds } from './odds'
-
-/** A reading of how far a string stood from pitch. Ages of the string in hours. */
-export interface CentsReading {
-  /** Age when it was last brought to pitch. */
-  readonly tuned: number
-  /** Cents that it was left at then; zero where it was brought to pitch. */
-  readonly left: number
-  readonly age: number
-  /** Cents against the target; negative is flat. */
-  readonly cents: number
-}
 
 /** What a reading is taken for: `left at` is where the string was left when it was fitted, and says nothing of its settling. */
 export const READING_KINDS = ['settling', 'slip', 'rise', 'left at'] as const
