@@ -119,7 +119,6 @@ test('every handler answers every body, and writes nothing that it refuses', asy
     '/history?steps=shown',
     '/settling',
     '/settling/visits',
-    '/settling/0',
     '/house',
     '/house/habits',
     '/knots',

@@ -32,7 +32,7 @@ export function SettlingSheet({ curves, all, now, timeZone, units }: SettlingShe
         <p className="mt-4">No string settles now. One that is fitted comes here by itself.</p>
       ) : (
         <>
-          <div className="mt-3 overflow-x-auto">
+          <div className="mt-3 overflow-x-auto" tabIndex={0} role="group" aria-label="The paper">
             <SettlingPaper
               strings={curves
                 .slice(0, DRAWN)
@@ -46,7 +46,7 @@ export function SettlingSheet({ curves, all, now, timeZone, units }: SettlingShe
             slip.
             {curves.length > DRAWN && ` The ${DRAWN} that are due first are drawn.`}
           </p>
-          <div className="mt-4 overflow-x-auto">
+          <div className="mt-4 overflow-x-auto" tabIndex={0} role="group" aria-label="The list">
             <table className="w-full text-left sm:min-w-[44rem]" aria-label="Strings that settle">
               <thead>
                 <tr className="border-b border-ink text-sm text-soft">

@@ -33,7 +33,7 @@ export function SettlingStringSheet({
         <BackLink to={pages.settling}>Settling</BackLink>
         <h1 className="text-2xl font-semibold first-letter:uppercase">{name}</h1>
         <p className="text-soft">{paceSentence(s)}</p>
-        <div className="mt-3 overflow-x-auto">
+        <div className="mt-3 overflow-x-auto" tabIndex={0} role="group" aria-label="The paper">
           <SettlingPaper
             strings={[paperString(s, '')]}
             band={s.ahead}
