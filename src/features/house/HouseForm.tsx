@@ -3,7 +3,7 @@
 import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
-import { useForm } from 'react-hook-form'
+import { useForm, useWatch } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { CURRENCIES } from '@/core/stores/money'
 import type { House } from '@/data/house/house'
@@ -34,7 +34,7 @@ export function HouseForm({ house }: { house: House }) {
     handleSubmit,
     setError,
     setValue,
-    watch,
+    control,
     formState: { errors, isSubmitting },
   } = useForm<HouseRequest>({
     resolver: classValidatorResolver(HouseRequest),
@@ -56,7 +56,7 @@ export function HouseForm({ house }: { house: House }) {
       currency: house.currency,
     },
   })
-  const days = watch('openDays')
+  const days = useWatch({ control, name: 'openDays' })
   const keep = handleSubmit(async (form) => {
     const answer = await send(calls.changeHouse, form)
     if (!answer.ok)
