@@ -101,6 +101,7 @@ test('words it does not know, and dates it can’t read, are answered in a sente
 })
 
 test('a house of one’s own begins empty in the user’s data directory, and goes on from where it was', async ({
+  page,
   request,
 }) => {
   test.setTimeout(120_000)
@@ -108,7 +109,8 @@ test('a house of one’s own begins empty in the user’s data directory, and go
   const own = () => bringUp(path.resolve('bin', 'start'), [], { TAUT_DATA: '', XDG_DATA_HOME: home })
   const first = await own()
   expect(first.said()).toContain(`An empty house in ${home}/taut-pinset`)
-  expect(await (await request.get(first.url)).text()).toContain('Three questions')
+  await page.goto(first.url)
+  await expect(page.getByRole('heading', { name: /^Three questions/ })).toBeVisible()
   const begun = await request.post(`${first.url}/api/house`, {
     data: { name: 'Alder Yard', unit: 'in', currency: 'GBP', timeZone: 'Europe/London' },
   })
