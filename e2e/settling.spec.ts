@@ -1,5 +1,4 @@
 /** What settles: the sheet, one string, and the visits until a date. */
-import { readFileSync } from 'node:fs'
 import { expect, test } from './served'
 
 test('a string that slipped is found on the sheet, and its page says what to look at', async ({ page }) => {
@@ -53,9 +52,8 @@ test('visits are planned when someone is there, follow the house’s hours, and 
     expect(hour).toBeGreaterThanOrEqual(9)
     expect(hour).toBeLessThanOrEqual(18)
   }
-  const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'iCalendar' }).click()
-  const calendar = readFileSync(await (await download).path(), 'utf8')
+  const address = await page.getByRole('link', { name: 'iCalendar' }).getAttribute('href')
+  const calendar = await (await page.request.get(address ?? '')).text()
   expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(first.length)
   expect(calendar.match(/BEGIN:VALARM/g)).toHaveLength(first.length)
 
