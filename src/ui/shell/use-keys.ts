@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useRef } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 import { tinykeys } from 'tinykeys'
 
 /**
@@ -13,13 +13,13 @@ export function useKeys(
   keys: Readonly<Record<string, () => void>>,
   isTaken: (target: Element) => boolean = inField,
 ): void {
-  // The listener stays, so that no key is lost between two drawings of the page.
+  // It listens before the page is seen and stays between two drawings of it, so that no key is lost.
   const now = useRef({ keys, isTaken })
-  useEffect(() => {
+  useLayoutEffect(() => {
     now.current = { keys, isTaken }
   })
   const names = Object.keys(keys).join(' ')
-  useEffect(() => {
+  useLayoutEffect(() => {
     const pressed = (name: string) => (event: KeyboardEvent) => {
       if (event.target instanceof Element && now.current.isTaken(event.target)) return
       event.preventDefault()
