@@ -10,6 +10,9 @@ export function textOf(params: Awaited<Asked>, name: string, longest = LONGEST):
   return typeof value === 'string' ? value.slice(0, longest) : ''
 }
 
+/** A row’s number as an address writes it; null for anything else. */
+export const numberIn = (text: string): number | null => (/^\d{1,9}$/.test(text) ? Number(text) : null)
+
 /** A page, counted from 0, of an address that counts from 1. */
 export function askedPage(params: Awaited<Asked>): number {
   const text = textOf(params, 'page')

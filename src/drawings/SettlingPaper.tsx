@@ -1,4 +1,4 @@
-import { FIRST_TUNED, fallenInAll, type DriftLaw } from '@/core/settle/drift'
+import { FIRST_TUNED, fallenInAll, SETTLED, type DriftLaw } from '@/core/settle/drift'
 
 const AGES = [
   [0.25, '¼ h'],
@@ -7,9 +7,8 @@ const AGES = [
   [24, '1 day'],
   [72, '3 days'],
   [240, '10 days'],
-  [1080, '45 days'],
+  [SETTLED, '45 days'],
 ] as const
-const UNTIL = 1080
 const [LEFT, RIGHT, TOP, FLOOR] = [52, 560, 30, 318]
 /** Names at the right stand at least so far apart, px. */
 const APART = 17
@@ -48,7 +47,7 @@ const DASHES = { gut: undefined, nylon: undefined, wire: '7 4' } as const
 export function SettlingPaper({ strings, band = [], describedAs, className }: SettlingPaperProps) {
   const lowest = Math.max(
     40,
-    ...strings.flatMap((string) => [fallenBy(string, UNTIL), ...string.points.map(({ fallen }) => fallen)]),
+    ...strings.flatMap((string) => [fallenBy(string, SETTLED), ...string.points.map(({ fallen }) => fallen)]),
     ...band.map(({ most }) => most),
   )
   const deepest = 1.04 * lowest
@@ -57,7 +56,8 @@ export function SettlingPaper({ strings, band = [], describedAs, className }: Se
   const step = [10, 20, 50, 100, 200, 500].find((one) => deepest / one <= 7) ?? 1000
   const x = (age: number) =>
     LEFT +
-    (Math.log(Math.min(UNTIL, Math.max(FIRST_TUNED, age)) / FIRST_TUNED) / Math.log(UNTIL / FIRST_TUNED)) *
+    (Math.log(Math.min(SETTLED, Math.max(FIRST_TUNED, age)) / FIRST_TUNED) /
+      Math.log(SETTLED / FIRST_TUNED)) *
       (RIGHT - LEFT)
   const y = (fallen: number) => TOP + (Math.max(-step / 3, fallen) / deepest) * (FLOOR - TOP)
   const line = (along: readonly { readonly age: number; readonly fallen: number }[]) =>
@@ -68,7 +68,7 @@ export function SettlingPaper({ strings, band = [], describedAs, className }: Se
     [...Array(13).keys()]
       .map((i) => from * (Math.max(from * 1.001, to) / from) ** (i / 12))
       .map((age) => ({ age, fallen: fallenBy(string, age) }))
-  const ends = apart(strings.map((string) => y(fallenBy(string, UNTIL))))
+  const ends = apart(strings.map((string) => y(fallenBy(string, SETTLED))))
   return (
     <svg viewBox={`0 0 ${width} 352`} className={className} role="img" aria-label={describedAs}>
       <g fontSize={13} fill="var(--soft)">
@@ -120,9 +120,9 @@ export function SettlingPaper({ strings, band = [], describedAs, className }: Se
               ])}
               strokeDasharray={DASHES[tone]}
             />
-            {age < UNTIL && (
+            {age < SETTLED && (
               <path
-                d={line(byLaw(string, Math.max(FIRST_TUNED, age), UNTIL))}
+                d={line(byLaw(string, Math.max(FIRST_TUNED, age), SETTLED))}
                 strokeWidth={1}
                 strokeDasharray="2 4"
               />
@@ -140,7 +140,7 @@ export function SettlingPaper({ strings, band = [], describedAs, className }: Se
             {label !== '' && (
               <>
                 <path
-                  d={`M${RIGHT},${y(fallenBy(string, UNTIL))}L${RIGHT + 18},${ends[i]}`}
+                  d={`M${RIGHT},${y(fallenBy(string, SETTLED))}L${RIGHT + 18},${ends[i]}`}
                   strokeWidth={1}
                   stroke="var(--line)"
                 />

@@ -6,7 +6,7 @@ import { suggestedNeeds } from '@/data/buying/suggested-needs'
 import { closedInList, openInList } from '@/data/buying/orders'
 import { allSupplies, shortSupplies } from '@/data/stores/supplies'
 import { OrdersSheet } from '@/features/orders/OrdersSheet'
-import { textOf, type Asked } from '../asked'
+import { numberIn, textOf, type Asked } from '../asked'
 
 export const metadata: Metadata = { title: 'Need list and orders' }
 
@@ -19,8 +19,7 @@ const LISTED = 15
 /** `?before=` shows the closed orders before one. */
 export default async function OrdersPage({ searchParams }: { readonly searchParams: Asked }) {
   const params = await searchParams
-  const text = textOf(params, 'before')
-  const before = /^\d{1,9}$/.test(text) ? Number(text) : null
+  const before = numberIn(textOf(params, 'before'))
   const closed = closedInList(store(), SHOWN + 1, before)
   const supplies = allSupplies(store())
   const needs = openNeeds(store())

@@ -4,7 +4,7 @@
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { directlyOver, layersOver, sameLayers } from '../instrument/layers'
 import { isOnFoot } from '../knots/fastenings'
-import { FIRST_TUNED, MOVED_SHARE, retunePlan, STARTING_TAU } from '../settle/drift'
+import { FIRST_TUNED, MOVED_SHARE, newLaw, retunePlan } from '../settle/drift'
 import { coreMaterial } from '../strings/construction'
 import type { Habits } from './habits'
 
@@ -85,7 +85,7 @@ const sum = (positions: readonly StringPosition[], of: (p: StringPosition) => nu
 
 /** Retunes in two weeks, the first one included. */
 function retunesOf(position: StringPosition, tolerance: number, share: number): number {
-  const law = { perDecade: coreMaterial(position.construction).drift * share, tau: STARTING_TAU }
+  const law = newLaw(coreMaterial(position.construction).drift * share)
   return 1 + retunePlan(law, FIRST_TUNED, tolerance, TWO_WEEKS, MANY).length
 }
 

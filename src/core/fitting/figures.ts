@@ -3,7 +3,7 @@
  */
 import { gaugeOf, samePiece, spanOf, type Instrument, type StringPosition } from '../instrument/instrument'
 import { isKnotted, isOnFoot, knotConsumption, type HeadFastening } from '../knots/fastenings'
-import { driftCents, FIRST_TUNED, STARTING_TAU } from '../settle/drift'
+import { driftCents, FIRST_TUNED, newLaw } from '../settle/drift'
 import { helped } from '../settle/stretching'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
 import {
@@ -170,7 +170,7 @@ function stringFigures(
   const stretch = stretchToPitch(span)
   const degrees = (length: number) =>
     turnsToTakeUp(Math.max(0, length), pin.diameter, gauge) * 360 * pin.gearRatio
-  const law = { perDecade: core.drift, tau: STARTING_TAU }
+  const law = newLaw(core.drift)
   const leftAfter = (cycles: number) =>
     degrees(
       stretchWhileSettling(

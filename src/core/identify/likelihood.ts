@@ -13,7 +13,7 @@ import {
 import { knotConsumption } from '../knots/fastenings'
 import { drawnPerTurn } from '../winding/pin'
 import type { Clue, NeighbourSeen, SeenColour, Side, Thickness } from './clue'
-import { chanceBelow, normalDensity } from './normal'
+import { chanceBelow, normalDensity } from '../random/normal'
 import { materialClass, type MaterialClass } from './material-class'
 import { bendChance, coldChance, lookChance, nailChance } from './touch'
 

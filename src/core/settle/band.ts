@@ -1,9 +1,9 @@
 /**
  * Where a string will stand, and how sure that is.
  */
-import { normalCdf } from '../random/normal'
+import { chanceBelow } from '../random/normal'
 import type { Share } from './belief'
-import { decadesBetween, FOR_EVER, type DriftLaw } from './drift'
+import { driftCents, FOR_EVER, type DriftLaw } from './drift'
 import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
 
 /** What is known of a settling string. */
@@ -25,7 +25,7 @@ export interface Expected {
 
 /** Where a string stands at an age when it was left at some cents at an earlier one. */
 export function expectedAt(known: Known, tuned: number, left: number, age: number): Expected {
-  const fall = known.start.perDecade * decadesBetween(tuned, age, known.start.tau)
+  const fall = -driftCents(known.start, tuned, age)
   return {
     cents: left - known.share.mean * fall,
     off: Math.hypot(known.share.off * fall, LAW_OFF * fall, weatherOff(known.weather, age - tuned)),
@@ -48,7 +48,7 @@ export function bandAt(known: Known, tuned: number, left: number, age: number): 
  */
 export function chanceItHolds(known: Known, age: number, hours: number, tolerance: number): number {
   const { cents, off } = expectedAt(known, age, 0, age + hours)
-  return normalCdf((tolerance - cents) / off) - normalCdf((-tolerance - cents) / off)
+  return chanceBelow((tolerance - cents) / off) - chanceBelow((-tolerance - cents) / off)
 }
 
 /** A chance that a house can rely on. */

@@ -4,7 +4,7 @@
  * one of the material at large. Readings of one string so teach the next, the more the nearer it is; messages up and down the
  * tree give the exact posterior, without sampling.
  */
-import { decadesBetween, type DriftLaw } from './drift'
+import { driftCents, type DriftLaw } from './drift'
 import type { CentsReading } from './cents-reading'
 import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
 
@@ -63,7 +63,7 @@ function through({ precision, weighted }: Message, spread: number): Message {
 function ownMessage({ start, weather, readings }: Evidence): Message {
   return readings
     .map(({ tuned, left, age, cents }): Message => {
-      const fall = start.perDecade * decadesBetween(tuned, age, start.tau)
+      const fall = -driftCents(start, tuned, age)
       const variance = READING_OFF ** 2 + (LAW_OFF * fall) ** 2 + weatherOff(weather, age - tuned) ** 2
       return { precision: fall ** 2 / variance, weighted: (fall * (left - cents)) / variance }
     })

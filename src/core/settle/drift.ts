@@ -17,6 +17,12 @@ export interface DriftLaw {
   readonly tau: number
 }
 
+/** What a new string of a material does that falls so far per decade of age, cents. */
+export const newLaw = (perDecade: number): DriftLaw => ({ perDecade, tau: STARTING_TAU })
+
+/** Past this age a string counts as settled, h: 45 days. */
+export const SETTLED = 24 * 45
+
 /** Decades of age between two ages, log10((t + τ) / (t0 + τ)). */
 export function decadesBetween(tuned: number, now: number, tau: number): number {
   return Math.log10(

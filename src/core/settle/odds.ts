@@ -1,7 +1,7 @@
 /**
  * What a reading tells of: settling, a slip at knot or pin, or weather, each with its odds.
  */
-import { normalCdf, normalDensity } from '../random/normal'
+import { chanceBelow, normalDensity } from '../random/normal'
 import type { Expected } from './band'
 import { READING_OFF } from './weather'
 
@@ -25,10 +25,9 @@ const WILD_WEATHER = 15
 export function oddsOf({ cents: mean, off }: Expected, cents: number): Odds {
   const usual = Math.hypot(off, READING_OFF)
   const wild = Math.hypot(usual, WILD_WEATHER)
-  const z = (cents - mean) / usual
   const weights: Odds = {
-    settling: (BEFORE.settling * normalDensity(z)) / usual,
-    weather: (BEFORE.weather * normalDensity((cents - mean) / wild)) / wild,
+    settling: BEFORE.settling * normalDensity(cents, mean, usual),
+    weather: BEFORE.weather * normalDensity(cents, mean, wild),
     slip: BEFORE.slip * slipDensity(mean - cents, usual),
   }
   const all = weights.settling + weights.weather + weights.slip
@@ -50,5 +49,5 @@ const ONLY = {
 function slipDensity(deeper: number, usual: number): number {
   const rate = 1 / SLIP_DEPTH
   const exponent = rate * ((rate * usual ** 2) / 2 - deeper)
-  return rate * Math.exp(Math.min(50, exponent)) * normalCdf(deeper / usual - rate * usual)
+  return rate * Math.exp(Math.min(50, exponent)) * chanceBelow(deeper / usual - rate * usual)
 }

@@ -17,7 +17,7 @@ export interface Verdict {
 }
 
 /** A slip as likely as this is worth a look at knot and pin: looking costs a minute, a slip not seen costs a string. */
-const WORTH_A_LOOK = 0.12
+export const WORTH_A_LOOK = 0.12
 
 /** A rise that a tuner and a hand may be off by, cents: three standard deviations. */
 const RISE = 6

@@ -2,7 +2,7 @@
  * The visits to make to settling strings until a date: as few as keep every string within a tolerance, at hours when someone
  * is there, each visit for as many strings as need it.
  */
-import { decadesBetween, type DriftLaw } from './drift'
+import { driftCents, type DriftLaw } from './drift'
 
 /** A string as the plan takes it. */
 export interface VisitedString {
@@ -125,7 +125,7 @@ export function planVisits(asked: VisitsAsked): VisitPlan {
 /** What a string falls by between two times, cents. */
 function fallBetween({ law, fittedAt }: VisitedString, from: number, to: number): number {
   const age = (at: number) => Math.max(0, (at - fittedAt) / HOUR)
-  return law.perDecade * decadesBetween(age(from), Math.max(age(from), age(to)), law.tau)
+  return -driftCents(law, age(from), Math.max(age(from), age(to)))
 }
 
 /** Which strings are touched at which visit: each only when it can't wait for the next. */

@@ -8,10 +8,11 @@ import {
   driftCents,
   FIRST_TUNED,
   moved,
+  newLaw,
   nextRetune,
   readyFrom,
   retunePlan,
-  STARTING_TAU,
+  SETTLED,
   type DriftLaw,
 } from '@/core/settle/drift'
 import type { Known } from '@/core/settle/band'
@@ -39,8 +40,6 @@ import {
 } from '../store/schema'
 
 const HOUR = 3_600_000
-/** Past this age a string counts as settled, h. */
-const SETTLED = 24 * 45
 const PLANNED_RETUNES = 5
 
 export interface LoggedReading extends CentsReading {
@@ -65,6 +64,9 @@ export interface Settling {
   readonly lawIsOwn: boolean
   readonly readings: readonly LoggedReading[]
   readonly lastTunedAt: number
+  /** Its age then, h, and where it was left, cents. */
+  readonly tuned: number
+  readonly left: number
   /** Where it should stand now, cents. */
   readonly expectedNow: number
   /** Null where it is settled before it falls so far. */
@@ -79,9 +81,8 @@ export interface Settling {
 export function settlingStrings(store: Store): readonly Settling[] {
   const now = store.now()
   // Strings that are put on later are written, and read then; those that settled meanwhile are left out.
-  return store.kept
-    .get('settling', SETTLING_FROM, () => readSettling(store).laws)
-    .filter(({ fitted }) => (now - fitted.fittedAt) / HOUR < SETTLED)
+  return readSettling(store)
+    .laws.filter(({ fitted }) => (now - fitted.fittedAt) / HOUR < SETTLED)
     .filter(({ positionId }) => byPositionId(store, positionId).retiredAt === null)
     .map((one) => standing(one, now))
     .sort((a, b) => byNext(a, b) || a.positionId - b.positionId)
@@ -99,15 +100,11 @@ const SETTLING_FROM = [
 ] as const
 
 /** A settling string as it is at any time. */
-interface Law extends Omit<Settling, 'expectedNow'> {
-  /** Age when it was last tuned, h, and cents it was left at. */
-  readonly tuned: number
-  readonly left: number
-}
+type Law = Omit<Settling, 'expectedNow'>
 
 /** Everything that settles, and what it has taught. */
 function readSettling(store: Store): { readonly laws: readonly Law[]; readonly beliefs: SettlingBeliefs } {
-  return store.kept.get('settling and beliefs', SETTLING_FROM, () => {
+  return store.kept.get('settling', SETTLING_FROM, () => {
     const strings = fittedSince(store, store.now() - SETTLED * HOUR)
     const rows = readingsOf(store, strings)
     const all = strings.flatMap((fitted) =>
@@ -158,9 +155,10 @@ function settlingAt(
 }
 
 /** Where a string should stand now by its law. */
-function standing({ tuned, left, ...law }: Law, now: number): Settling {
-  const age = Math.max(tuned, (now - law.fitted.fittedAt) / HOUR)
-  return { ...law, expectedNow: left + driftCents(law.law, tuned, age) }
+function standing(one: Law, now: number): Settling {
+  const { law, tuned, left, fitted } = one
+  const age = Math.max(tuned, (now - fitted.fittedAt) / HOUR)
+  return { ...one, expectedNow: left + driftCents(law, tuned, age) }
 }
 
 /** The one due first first; what holds comes last. */
@@ -170,7 +168,7 @@ function byNext(a: Settling, b: Settling): number {
 
 /** The law that a string starts from: its material's, gentler where it was on before or was helped to settle. */
 function startingLaw({ construction, moved: wasOn, stretchedBy, stretchCycles }: FittedString): DriftLaw {
-  const plain: DriftLaw = { perDecade: coreMaterial(construction).drift, tau: STARTING_TAU }
+  const plain = newLaw(coreMaterial(construction).drift)
   return helped(wasOn ? moved(plain) : plain, stretchedBy ?? 'leave it alone', stretchCycles)
 }
 
@@ -315,7 +313,7 @@ export function logReading(
   const { beliefs } = readSettling(store)
   const before = settlingBy(store, beliefs, fitted, positionId)
   const age = (store.now() - fitted.fittedAt) / HOUR
-  const { tuned, left } = tunedLast(before.readings)
+  const { tuned, left } = before
   const verdict = judgeReading(before.known, { tuned: Math.min(tuned, age), left, age, cents })
   const { id: instrumentId } = byPositionId(store, positionId)
   const sign = cents < 0 ? '−' : '+'

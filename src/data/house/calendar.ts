@@ -1,9 +1,9 @@
 /**
  * Dates as iCalendar (RFC 5545).
  */
-import { createEvents } from 'ics'
 import type { House } from './house'
 import type { Occasion } from './occasions'
+import { writtenCalendar } from './written-calendar'
 
 const MINUTE = 60_000
 
@@ -16,7 +16,7 @@ export function calendarOf(
   dates: readonly Occasion[],
   { name, concertHours }: Pick<House, 'name' | 'concertHours'>,
 ): string {
-  const { error, value } = createEvents(
+  return writtenCalendar(
     dates.map(({ id, name: title, at, hours }) => ({
       uid: `date-${id}@taut-pinset`,
       title,
@@ -25,8 +25,6 @@ export function calendarOf(
       end: at + Math.round((hours ?? concertHours) * 60) * MINUTE,
       endInputType: 'utc' as const,
     })),
-    { productId: 'taut-pinset', calName: name },
+    name,
   )
-  if (error || !value) throw new Error(`expected a calendar to be written, got ${String(error)}`)
-  return value
 }

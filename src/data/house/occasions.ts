@@ -22,6 +22,10 @@ export interface Occasion extends NewOccasion {
   readonly id: number
 }
 
+/** Whether a date is for an instrument: one that names none is for all. */
+export const isFor = ({ instruments: of }: Pick<NewOccasion, 'instruments'>, slug: string): boolean =>
+  of.length === 0 || of.includes(slug)
+
 /** Every date there is, the earliest first. */
 export function allOccasions(store: Store): readonly Occasion[] {
   return store.rows.select().from(occasions).orderBy(asc(occasions.at)).all().map(occasionFrom)

@@ -2,7 +2,7 @@
  * What the order plan needs to know: the open needs, the catalogues, the terms, and by when things must be here.
  */
 import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/buying'
-import { FIRST_TUNED, readyFrom, STARTING_TAU } from '@/core/settle/drift'
+import { FIRST_TUNED, newLaw, readyFrom } from '@/core/settle/drift'
 import { worthAsking } from '@/core/stores/reduce-buying'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Store } from '../store/database'
@@ -79,8 +79,5 @@ function buyNeed({ id, spec, length, toOrder }: Need): BuyNeed {
 /** From its arrival until it holds through a concert, h: a day to fit it, then its settling. */
 function settlesHours({ spec }: Need, tolerance: number, concertHours: number): number {
   const { drift } = coreMaterial(spec.construction)
-  return (
-    TO_FIT +
-    Math.max(FIRST_TUNED, readyFrom({ perDecade: drift, tau: STARTING_TAU }, tolerance, concertHours))
-  )
+  return TO_FIT + Math.max(FIRST_TUNED, readyFrom(newLaw(drift), tolerance, concertHours))
 }

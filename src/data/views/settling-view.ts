@@ -4,7 +4,7 @@
 import { found } from '@/boundary/refusal'
 import { bandAt, chanceItHolds, expectedAt, holdsFromAge, type Known } from '@/core/settle/band'
 import { ANY_STRING } from '@/core/settle/belief'
-import { FIRST_TUNED, FOR_EVER, STARTING_TAU } from '@/core/settle/drift'
+import { FIRST_TUNED, FOR_EVER, newLaw, SETTLED } from '@/core/settle/drift'
 import { oddsOf, type Odds } from '@/core/settle/odds'
 import { openSlots } from '@/core/settle/open-hours'
 import { planVisits, type VisitPlan } from '@/core/settle/visits'
@@ -13,7 +13,7 @@ import { coreMaterial } from '@/core/strings/construction'
 import { propertiesOf, type Material } from '@/core/strings/materials'
 import { settlingStrings, type LoggedReading, type Settling } from '../fitted/settling'
 import { houseSettings } from '../house/house'
-import { occasionsAhead, type Occasion } from '../house/occasions'
+import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
 import { busyTimes, openHours, toOpenHours } from '../house/open-hours'
 import type { Store } from '../store/database'
 
@@ -77,7 +77,7 @@ function curveOf(
   concertHours: number,
 ): SettlingCurve {
   const age = ageOf(s, now)
-  const { tuned, left } = lastTuned(s)
+  const { tuned, left } = s
   const [low, high] = bandAt(s.known, tuned, left, Math.max(tuned, age))
   const holdsFrom = holdsFromAge(s.known, concertHours, holdsWithin)
   const points = pointsOf(s.readings)
@@ -103,15 +103,6 @@ function curveOf(
 }
 
 const ageOf = ({ fitted }: Settling, now: number) => Math.max(0, (now - fitted.fittedAt) / HOUR)
-
-/** When it was last tuned, h of its age, and where it was left, cents. */
-function lastTuned(s: Settling): { readonly tuned: number; readonly left: number } {
-  const last = s.readings.findLast(({ broughtBack, kind }) => broughtBack || kind === 'left at')
-  return {
-    tuned: (s.lastTunedAt - s.fitted.fittedAt) / HOUR,
-    left: !last || last.broughtBack ? 0 : last.cents,
-  }
-}
 
 /** What it had fallen in all at each reading: what it had fallen when it was tuned, and what it fell since. */
 function pointsOf(readings: readonly LoggedReading[]): readonly FallenPoint[] {
@@ -158,8 +149,6 @@ export interface SettlingString extends SettlingCurve {
 }
 
 const AHEAD = 24
-/** As far as the sheet looks, h. */
-export const SHEET_UNTIL = 24 * 45
 
 /** One settling string; Refusal 404 when it has settled, or was never there. */
 export function settlingString(store: Store, fittedId: number, positionId: number | null): SettlingString {
@@ -171,9 +160,9 @@ export function settlingString(store: Store, fittedId: number, positionId: numbe
   )
   const { holdsWithinCents, concertHours } = houseSettings(store)
   const curve = curveOf(s, store.now(), toOpenHours(store), holdsWithinCents, concertHours)
-  const { tuned, left } = lastTuned(s)
+  const { tuned, left } = s
   const ages = [...Array(AHEAD + 1).keys()].map(
-    (i) => tuned * (Math.max(tuned * 1.01, SHEET_UNTIL) / tuned) ** (i / AHEAD),
+    (i) => tuned * (Math.max(tuned * 1.01, SETTLED) / tuned) ** (i / AHEAD),
   )
   const last = s.readings.findLast(({ kind }) => kind !== 'left at')
   return {
@@ -210,9 +199,6 @@ function lastOf(s: Settling, { at, cents, tuned, left, age }: LoggedReading): Se
   return { at, cents, expected: expected.cents, odds: oddsOf(expected, cents) }
 }
 
-const isFor = ({ instruments }: Occasion, slug: string) =>
-  instruments.length === 0 || instruments.includes(slug)
-
 /** The latest hour to fit a string of a material so that it holds through a date; null where that is past. */
 export interface LatestFit {
   readonly material: Material
@@ -224,10 +210,7 @@ export interface VisitsUntil {
   readonly plan: VisitPlan
   /** What each string of the plan is called, and where it is. */
   readonly strings: Readonly<
-    Record<
-      string,
-      { readonly name: string; readonly slug: string; readonly number: number; readonly chance: number }
-    >
+    Record<string, { readonly name: string; readonly slug: string; readonly number: number }>
   >
   /** Strings that slip: to be looked at before any visit. */
   readonly slipping: readonly string[]
@@ -239,7 +222,7 @@ export interface VisitsUntil {
 /** Materials that strings are fitted new of, as people ask for them. */
 const FITTED_NEW: readonly Material[] = ['gut', 'nylon 6.12', 'steel']
 /** Further ahead nobody plans visits: what settles now has settled by then, ms. */
-const PLANS_AHEAD = 45 * 24 * HOUR
+const PLANS_AHEAD = SETTLED * HOUR
 
 /** The visits to make until a date: the one asked for, or the next; null when there is none ahead. */
 export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | null {
@@ -247,7 +230,8 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
   const ahead = occasionsAhead(store).filter(({ at }) => at > now && at - now < PLANS_AHEAD)
   const date = ahead.find(({ id }) => id === dateId) ?? ahead[0]
   if (!date) return null
-  const { retuneAtCents, holdsWithinCents, concertHours, ...house } = houseSettings(store)
+  const house = houseSettings(store)
+  const { retuneAtCents, holdsWithinCents, concertHours } = house
   const hours = date.hours ?? concertHours
   // A string that slips is seen to first: tuning it again and again would break it.
   const concerned = settlingStrings(store).filter((s) => isFor(date, s.slug))
@@ -261,14 +245,9 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
       law: s.law,
       fittedAt: s.fitted.fittedAt,
       tunedAt: s.lastTunedAt,
-      left: lastTuned(s).left,
+      left: s.left,
     })),
-    slots: openSlots(
-      now,
-      date.at,
-      openHours({ ...house, retuneAtCents, holdsWithinCents, concertHours }),
-      busyTimes(store),
-    ),
+    slots: openSlots(now, date.at, openHours(house), busyTimes(store)),
     until: date.at,
     hours,
     keepWithin: retuneAtCents,
@@ -286,7 +265,6 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
           name: nameOf(s),
           slug: s.slug,
           number: s.position.number,
-          chance: chanceItHolds(s.known, ageOf(s, date.at), hours, holdsWithinCents),
         },
       ]),
     ),
@@ -304,7 +282,7 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
 /** A new string of a material, of which nothing is known yet. */
 function newString(material: Material): Known {
   return {
-    start: { perDecade: propertiesOf(material).drift, tau: STARTING_TAU },
+    start: newLaw(propertiesOf(material).drift),
     weather: weatherOf(material),
     share: ANY_STRING,
   }

@@ -3,6 +3,7 @@
  */
 import { eq } from 'drizzle-orm'
 import { leadingNames, numberName } from '@/core/instrument/names'
+import { paceWords, plainWord } from '@/core/settle/pace'
 import { coreMaterial } from '@/core/strings/construction'
 import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from '../store/database'
@@ -13,7 +14,7 @@ import { jobsOnStrings, type OpenJob } from '../jobs/open-jobs'
 import { openOrders, type Order } from '../buying/orders'
 import { openTails, type ParkedTail } from '../fitted/parked-tails'
 import { houseSettings } from '../house/house'
-import { occasionsAhead } from '../house/occasions'
+import { isFor, occasionsAhead } from '../house/occasions'
 import { toOpenHours } from '../house/open-hours'
 import { breaks } from '../store/schema'
 import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
@@ -122,7 +123,7 @@ export function todayView(store: Store, whole = false): TodayView {
         settling.filter(
           (s) =>
             (holdsFrom(s, holdsWithinCents, hours ?? concertHours) > at || s.slipping) &&
-            (instruments.length === 0 || instruments.includes(s.slug)),
+            isFor({ instruments }, s.slug),
         ),
         SHOWN.notReady,
         (s) => `${s.name} of ${s.instrumentName}`,
@@ -155,13 +156,9 @@ const settlingLine =
 
 /** How it settles, against what strings of its kind usually do. */
 function settlesWord({ known, lawIsOwn, fitted }: Settling): string {
-  // What it is made of in a word: which nylon makes no difference here.
-  const kind = coreMaterial(fitted.construction).name.replace(/ [\d.]+$/, '')
-  const ratio = known.share.mean
-  if (!lawIsOwn)
-    return fitted.moved ? `settles as ${kind} does that was on before` : `settles as ${kind} usually does`
-  if (ratio > 1.15) return `settles faster than ${kind} usually does`
-  return ratio < 0.87 ? `settles more slowly than ${kind} usually does` : `settles as ${kind} usually does`
+  const { name } = coreMaterial(fitted.construction)
+  if (!lawIsOwn && fitted.moved) return `settles as ${plainWord(name)} does that was on before`
+  return `settles ${lawIsOwn ? paceWords(known.share.mean, name) : paceWords(1, name)}`
 }
 
 function jobLine(store: Store, job: OpenJob): OpenJobLine {

@@ -1,7 +1,7 @@
 /**
  * The visits until a date as iCalendar, each with an alarm.
  */
-import { createEvents } from 'ics'
+import { writtenCalendar } from '../house/written-calendar'
 import type { VisitsUntil } from './settling-view'
 
 /** What a string takes, and the least that a visit takes, minutes. */
@@ -12,7 +12,7 @@ const BEFORE = 15
 
 /** @throws Error when the library can’t write it */
 export function visitsCalendar({ date, plan, strings }: VisitsUntil): string {
-  const { error, value } = createEvents(
+  return writtenCalendar(
     plan.visits.map(({ at, touches }) => ({
       uid: `visit-${date.id}-${at}@taut-pinset`,
       title: touches.length === 1 ? 'Tune one string' : `Tune ${touches.length} strings`,
@@ -29,8 +29,6 @@ export function visitsCalendar({ date, plan, strings }: VisitsUntil): string {
         { action: 'display' as const, description: 'Tune', trigger: { minutes: BEFORE, before: true } },
       ],
     })),
-    { productId: 'taut-pinset', calName: `Visits until ${date.name}` },
+    `Visits until ${date.name}`,
   )
-  if (error || !value) throw new Error(`expected a calendar to be written, got ${String(error)}`)
-  return value
 }

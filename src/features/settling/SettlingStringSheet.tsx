@@ -2,6 +2,8 @@ import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import { measure } from '@/core/measure'
+import { paceWords } from '@/core/settle/pace'
+import { WORTH_A_LOOK } from '@/core/settle/readings'
 import type { SettlingString } from '@/data/views/settling-view'
 import { SettlingPaper } from '@/drawings/SettlingPaper'
 import { measureText, type Units } from '@/ui/format/measure'
@@ -92,7 +94,7 @@ export function SettlingStringSheet({
                 </div>
               ))}
             </dl>
-            {s.last.odds.slip > 0.12 && (
+            {s.last.odds.slip > WORTH_A_LOOK && (
               <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
                 Look whether the knot has drawn in, and whether the wraps sit tight and the pin does not turn
                 back by itself. Put a pencil mark across pin and neck: it tells whether the pin moves.
@@ -146,13 +148,7 @@ function oddsText(odds: number): string {
 
 /** How it settles against what its material does, and what that rests on. */
 function paceSentence({ share, shareOff, own, perDecade, material }: SettlingString): string {
-  const kind = material.replace(/ [\d.]+$/, '')
-  const pace =
-    share > 1.15
-      ? `faster than ${kind} usually does`
-      : share < 0.87
-        ? `more slowly than ${kind} usually does`
-        : `as ${kind} usually does`
+  const pace = paceWords(share, material)
   const off = Math.round((shareOff / share) * 100)
   const rests =
     own === 0

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { CalendarPlus } from 'lucide-react'
 import { files, pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
+import { plainWord } from '@/core/settle/pace'
 import type { VisitsUntil } from '@/data/views/settling-view'
 import { measureText } from '@/ui/format/measure'
 import { clockText, dayText, momentText } from '@/ui/format/time'
@@ -149,7 +150,7 @@ export function VisitsSheet({ until, dates }: VisitsSheetProps) {
         <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
           {latest.map(({ material, at }) => (
             <div key={material} className="contents">
-              <dt className="font-semibold first-letter:uppercase">{material.replace(/ [\d.]+$/, '')}</dt>
+              <dt className="font-semibold first-letter:uppercase">{plainWord(material)}</dt>
               <dd>
                 {at === null
                   ? 'too late for it: only retuning in the interval helps'

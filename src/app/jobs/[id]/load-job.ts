@@ -2,15 +2,16 @@ import { notFound, redirect } from 'next/navigation'
 import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
 import { jobById, type Job } from '@/data/jobs/job'
+import { numberIn } from '../../asked'
 import { orNotFound } from '../../or-not-found'
 
 type Params = Promise<{ id: string }>
 
 /** The job of a page's path, or the page that says there is none. */
 export async function loadJob(params: Params): Promise<Job> {
-  const { id } = await params
-  if (!/^\d{1,9}$/.test(id)) notFound()
-  return orNotFound(() => jobById(store(), Number(id)))
+  const id = numberIn((await params).id)
+  if (id === null) notFound()
+  return orNotFound(() => jobById(store(), id))
 }
 
 /** A job that is not finished; a finished one shows what came of it. */

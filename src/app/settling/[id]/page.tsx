@@ -4,7 +4,7 @@ import { store } from '@/data/store/database'
 import { settlingString } from '@/data/views/settling-view'
 import { SettlingStringSheet } from '@/features/settling/SettlingStringSheet'
 import { unitsOf } from '@/ui/format/measure'
-import { textOf, type Asked } from '../../asked'
+import { numberIn, textOf, type Asked } from '../../asked'
 import { orNotFound } from '../../or-not-found'
 
 export const metadata: Metadata = { title: 'How it settles' }
@@ -21,13 +21,7 @@ export default async function SettlingStringPage({ params, searchParams }: Settl
   const at = textOf(await searchParams, 'at')
   return (
     <SettlingStringSheet
-      string={orNotFound(() =>
-        settlingString(
-          store(),
-          /^\d{1,9}$/.test(id) ? Number(id) : -1,
-          /^\d{1,9}$/.test(at) ? Number(at) : null,
-        ),
-      )}
+      string={orNotFound(() => settlingString(store(), numberIn(id) ?? -1, numberIn(at)))}
       now={store().now()}
       timeZone={house.timeZone}
       units={unitsOf(house)}

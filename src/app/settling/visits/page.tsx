@@ -3,7 +3,7 @@ import { occasionsAhead } from '@/data/house/occasions'
 import { store } from '@/data/store/database'
 import { visitsUntil } from '@/data/views/settling-view'
 import { VisitsSheet } from '@/features/settling/VisitsSheet'
-import { textOf, type Asked } from '../../asked'
+import { numberIn, textOf, type Asked } from '../../asked'
 
 export const metadata: Metadata = { title: 'Visits until a date' }
 
@@ -12,7 +12,7 @@ export default async function VisitsPage({ searchParams }: { readonly searchPara
   const date = textOf(await searchParams, 'date')
   return (
     <VisitsSheet
-      until={visitsUntil(store(), /^\d{1,9}$/.test(date) ? Number(date) : null)}
+      until={visitsUntil(store(), numberIn(date))}
       dates={occasionsAhead(store())
         .filter(({ at }) => at > store().now())
         .map(({ id, name }) => ({ id, name }))}

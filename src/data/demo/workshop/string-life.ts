@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm'
 import type { StepKey } from '@/core/fitting/step'
 import { soldByClass } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { driftCents, FIRST_TUNED, nextRetune, STARTING_TAU, type DriftLaw } from '@/core/settle/drift'
+import { driftCents, FIRST_TUNED, newLaw, nextRetune, type DriftLaw } from '@/core/settle/drift'
 import { specAt } from '@/core/stores/string-spec'
 import { coreMaterial } from '@/core/strings/construction'
 import { siteWord, type BreakSite } from '@/core/wear/break-sites'
@@ -154,7 +154,7 @@ export function stringLife({
     ).result
     open.delete(ids[0] as number)
     if (isParked) later(at + PARKED * DAY, () => trim(place, fittedId, name))
-    const law: DriftLaw = { perDecade: coreMaterial(position.construction).drift, tau: STARTING_TAU }
+    const law = newLaw(coreMaterial(position.construction).drift)
     later(at + HOUR, () =>
       settle(place, fittedId, name, at, law, FIRST_TUNED, 0.7 + 0.6 * random(), READINGS),
     )

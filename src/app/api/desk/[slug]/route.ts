@@ -1,3 +1,4 @@
+import { numberIn } from '@/app/asked'
 import { store } from '@/data/store/database'
 import { handIn } from '@/data/buying/desk'
 import { answerTo } from '@/boundary/handle'
@@ -10,8 +11,7 @@ interface Path {
 export async function POST(request: Request, { params }: Path) {
   const { slug } = await params
   const asked = new URL(request.url).searchParams
-  const number = (name: string, otherwise: number) =>
-    /^\d{1,9}$/.test(asked.get(name) ?? '') ? Number(asked.get(name)) : otherwise
+  const number = (name: string, otherwise: number) => numberIn(asked.get(name) ?? '') ?? otherwise
   const csv = await request.text()
   return answerTo(() => ({
     ticket: handIn(store(), slug, csv, number('seed', 1), Date.now(), number('delay', 1500)),
