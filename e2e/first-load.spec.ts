@@ -4,8 +4,10 @@ import { expect, test } from './served'
 const MOST = 150_000
 
 test('Today fetches few scripts, and what is only seldom wanted comes when it is', async ({ page }) => {
-  const html = await (await page.request.get('/')).text()
-  await page.goto('/', { waitUntil: 'load' })
+  const answer = await page.request.get('/')
+  expect(answer.status()).toBe(200)
+  const html = await answer.text()
+  await page.goto('/', { waitUntil: 'networkidle' })
   const sizes = await page.evaluate(() =>
     (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
       .filter(({ name }) => name.endsWith('.js'))
