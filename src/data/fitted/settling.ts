@@ -63,6 +63,7 @@ export interface Settling {
   /** True where readings of its own are in it. */
   readonly lawIsOwn: boolean
   readonly readings: readonly LoggedReading[]
+  /** When it was last brought to pitch, or slipped and stayed there. */
   readonly lastTunedAt: number
   /** Its age then, h, and where it was left, cents. */
   readonly tuned: number
@@ -231,12 +232,21 @@ export function holdsFrom({ fitted, law }: Settling, withinCents: number, hours:
   return fitted.fittedAt + readyFrom(law, withinCents, hours) * HOUR
 }
 
-/** Age when it was last brought to pitch, or left off it when it was fitted, and at how many cents. */
+/**
+ * From when its law goes on, and at how many cents: it was brought to pitch then, left off it when it was fitted, or stayed
+ * where it had slipped to. One that is found above where it slipped to was turned up meanwhile: no string rises so by itself.
+ */
 function tunedLast(logged: readonly Pick<LoggedReading, 'age' | 'cents' | 'broughtBack' | 'kind'>[]): {
   readonly tuned: number
   readonly left: number
 } {
-  const last = logged.findLast(({ broughtBack, kind }) => broughtBack || kind === 'left at')
+  const last = logged.findLast(
+    ({ kind, broughtBack }, i) =>
+      broughtBack ||
+      kind === 'left at' ||
+      kind === 'slip' ||
+      (kind === 'rise' && logged[i - 1]?.kind === 'slip'),
+  )
   return last ? { tuned: last.age, left: last.broughtBack ? 0 : last.cents } : { tuned: FIRST_TUNED, left: 0 }
 }
 

@@ -5,7 +5,7 @@ import path from 'node:path'
 import { isOpen } from '@/core/settle/open-hours'
 import { isRefusal } from '@/boundary/refusal'
 import { prepare } from '../demo/prepare'
-import { settlingStrings } from '../fitted/settling'
+import { logReading, settlingStrings } from '../fitted/settling'
 import { changeHouse, houseSettings } from '../house/house'
 import { occasionsAhead } from '../house/occasions'
 import { busyTimes, openHours } from '../house/open-hours'
@@ -59,6 +59,28 @@ test('the sheet shows every settling string where Today says it stands, and one 
 test('a string that fell by a tone has slipped, and its page is sure of it', () => {
   const { fittedId, positionId } = settlingCurves(store).shown.find(({ slipping }) => slipping)!
   expect(settlingString(store, fittedId, positionId).last!.odds.slip).toBeGreaterThan(0.99)
+})
+
+test('what slipped stands where it was left, goes on falling from there, and is tuned once it is found above', () => {
+  const { fittedId, positionId } = settlingCurves(store).shown.find(({ slipping }) => slipping)!
+  const standing = () => settlingStrings(store).find((s) => s.fitted.id === fittedId)!
+  const last = standing().readings.at(-1)!
+  expect(last).toMatchObject({ kind: 'slip', broughtBack: false })
+  expect(standing().expectedNow).toBeLessThanOrEqual(last.cents)
+  expect(standing().expectedNow).toBeGreaterThan(last.cents - 15)
+  expect(standing().nextAt!).toBeLessThanOrEqual(store.now())
+  const fallen = settlingString(store, fittedId, positionId).ahead.map((at) => at.fallen)
+  expect(fallen[0]).toBeCloseTo(settlingString(store, fittedId, positionId).points.at(-1)!.fallen, 9)
+  const read = (cents: number) => logReading(store, { fittedId, positionId, cents, broughtBack: false })
+  // Further down by little: it settles where it slipped to. Near pitch: it was turned up, and is due no more.
+  const lower = read(last.cents - 1)
+  expect(lower.result.kind).toBe('settling')
+  store.undo(lower.actionId)
+  const up = read(-1)
+  expect(up.result.kind).toBe('rise')
+  expect(standing()).toMatchObject({ slipping: false, left: -1 })
+  store.undo(up.actionId)
+  expect(standing()).toMatchObject({ slipping: true, left: last.cents })
 })
 
 test('visits come when someone is there, before the date and to no string that slips', () => {

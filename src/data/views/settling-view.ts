@@ -110,7 +110,8 @@ function pointsOf(readings: readonly LoggedReading[]): readonly FallenPoint[] {
   return readings.flatMap(({ age, cents, left, kind, broughtBack }): FallenPoint[] => {
     if (kind === 'left at') return []
     const fallen = atTuned + left - cents
-    if (broughtBack) atTuned = fallen
+    // What slipped stays where it slipped to, and its law goes on from there.
+    if (broughtBack || kind === 'slip') atTuned = fallen
     return [{ age, fallen, isSlip: kind === 'slip' }]
   })
 }

@@ -81,20 +81,26 @@ export function RetuneRow({ settling: s, tolerance }: RetuneRowProps) {
 }
 
 /** What a reading was taken for, in the words that the person who read it is told. */
-function toldOf(kind: Verdict['kind'], expected: number, tolerance: number): string {
+function toldOf(
+  kind: Verdict['kind'],
+  expected: number,
+  { tolerance, settling: { slipping } }: RetuneRowProps,
+): string {
   const cents = `${expected.toFixed(0)} cents`.replace('-', '−')
   switch (kind) {
     case 'slip':
       return `That is more than settling: ${cents} was to be expected. Look at knot and pin.`
     case 'rise':
+      if (slipping) return 'Logged: it was turned up since it slipped, and its settling is counted from here.'
       return `That is odd: a string only falls by itself, and ${cents} was to be expected. It is kept, and not counted in its settling; look at the weather, and at the tuner.`
     case 'settling':
       return `Logged; ${cents} was to be expected. It is due again when it has fallen by ${tolerance}.`
   }
 }
 
-function ReadingForm({ settling: s, tolerance }: RetuneRowProps) {
-  const { act, refused } = useReading(tolerance)
+function ReadingForm(told: RetuneRowProps) {
+  const { settling: s } = told
+  const { act, refused } = useReading(told)
   const [isSending, setSending] = useState(false)
   const log = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
@@ -146,7 +152,7 @@ function ReadingForm({ settling: s, tolerance }: RetuneRowProps) {
 }
 
 /** Logs a reading and tells what it was taken for. */
-function useReading(tolerance: number) {
+function useReading(told: RetuneRowProps) {
   const router = useRouter()
   const announce = useAnnounce()
   const [refused, setRefused] = useState<string | null>(null)
@@ -155,7 +161,7 @@ function useReading(tolerance: number) {
     setRefused(answer.ok ? null : answer.sentence)
     if (!answer.ok) return false
     const { actionId, kind, expected } = answer.value
-    announce(toldOf(kind, expected, tolerance), actionId)
+    announce(toldOf(kind, expected, told), actionId)
     router.refresh()
     return true
   }
