@@ -4,6 +4,7 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
+import { tuneRounds } from './rounds'
 import { foretold } from './settling'
 import { tables, withTables } from './write'
 
@@ -49,6 +50,17 @@ test('the band of 80 % holds 76 to 84 % of the readings to come, and slips are f
   expect(slips).toBeGreaterThan(200)
   expect(found / slips).toBeGreaterThan(0.8)
   expect(falseAlarms / settled).toBeLessThan(0.02)
+}, 120_000)
+
+test('what is allowed for saves rounds, most where all was heard first; a board that is softer is known after a session', () => {
+  for (const { plain, foundOnTheWay, heardFirst, soft, learned } of tuneRounds()) {
+    expect(foundOnTheWay.rounds).toBeLessThanOrEqual(plain.rounds)
+    expect(heardFirst.rounds).toBe(1)
+    expect(heardFirst.afterOne).toBeLessThan(2)
+    expect(learned.afterOne).toBeLessThanOrEqual(soft.afterOne)
+  }
+  const down = tuneRounds().filter(({ name }) => name.endsWith('a semitone down'))
+  for (const { plain, heardFirst } of down) expect(heardFirst.afterOne).toBeLessThan(plain.afterOne / 4)
 }, 120_000)
 
 test('the tables are those that `npm run science` writes', () => {

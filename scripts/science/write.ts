@@ -7,6 +7,7 @@ import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
 import { rebuildings } from './rebuild'
+import { tuneRounds } from './rounds'
 import { foretold } from './settling'
 
 const FILE = 'docs/SCIENCE.md'
@@ -104,6 +105,25 @@ export function tables(): ReadonlyMap<string, string> {
             percent(foretold().falseAlarms / foretold().settled),
           ],
         ],
+      ),
+    ],
+    [
+      'rounds',
+      table(
+        [
+          'harp',
+          'plain',
+          'allowed for, found on the way',
+          'allowed for, all heard first',
+          'board twice as soft',
+          'the same, after one session',
+        ],
+        tuneRounds().map(({ name, plain, foundOnTheWay, heardFirst, soft, learned }) => [
+          name,
+          ...[plain, foundOnTheWay, heardFirst, soft, learned].map(
+            ({ rounds, afterOne }) => `${rounds.toFixed(1)}, ${afterOne.toFixed(1)} cents`,
+          ),
+        ]),
       ),
     ],
     [

@@ -37,6 +37,7 @@ import type {
 import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
 import type { PhotoLengthsRequest } from './requests/photo'
 import type { PictureRequest } from './requests/pictures'
+import type { RoundRequest, RoundStringRequest, TemperamentRequest } from './requests/rounds'
 import type { ReadingRequest } from './requests/settling'
 import type { AddStringRequest, CopyRequest, RemoveStringRequest, RetireRequest } from './requests/shelf'
 import type {
@@ -134,6 +135,12 @@ export const calls = {
   finishJob: (jobId: number) => post<FinishRequest>(`/api/jobs/${jobId}/finish`),
   trimTail: (tailId: number) => post<TrimRequest>(`/api/tails/${tailId}/trim`),
   logReading: post<ReadingRequest, Acted & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
+
+  beginRound: post<RoundRequest>('/api/rounds'),
+  logRoundString: (id: number) => post<RoundStringRequest>(`/api/rounds/${id}/strings`),
+  endRound: (id: number) => post<Nothing>(`/api/rounds/${id}/end`),
+  takeTemperament: post<TemperamentRequest>('/api/temperaments'),
+  dropTemperament: (id: number) => post<Nothing>(`/api/temperaments/${id}/drop`),
 
   setHabit: post<HabitRequest>('/api/habits'),
   measureKnot: post<KnotMeasuredRequest>('/api/knots'),

@@ -45,6 +45,7 @@ describe('addresses', () => {
         'which',
         'belongs',
         'tune',
+        'round',
         'bench',
         'habits',
       ] as const

@@ -33,6 +33,7 @@ export type SheetOfInstrument =
   | 'which'
   | 'belongs'
   | 'tune'
+  | 'round'
   | 'bench'
   | 'habits'
 
@@ -98,6 +99,8 @@ export const files = {
   calendar: '/api/dates/calendar.ics',
   /** Visits to settling strings until a date, as iCalendar with alarms. */
   visits: (date: number) => `/api/settling/visits.ics?date=${date}`,
+  /** A temperament as a Scala file. */
+  temperament: (name: string) => `/api/temperaments/file?${new URLSearchParams({ name }).toString()}`,
   catalogue: (slug: string) => `/api/suppliers/${slug}/catalogue`,
   orderSheet: (id: number, as: 'csv' | 'text') => `/api/orders/${id}/sheet?as=${as}`,
 } as const

@@ -9,6 +9,7 @@ import { addPluck, partialsOf } from './pluck'
 import { readPitch, type PitchReading } from './read-pitch'
 import { isCaught, learned, safeTurn, UNTURNED, type TurnBelief } from './stiffness'
 import { inharmonicityOf, partialHz, voiceOf } from './string-voice'
+import { STRAYS, whichPlucked } from './which-plucked'
 
 const RATE = 48_000
 const shelf = readShelf('demo').instruments
@@ -128,6 +129,29 @@ test('as the sound comes in, a pluck is found, read within 150 ms above C3, and 
   expect(heard.map(({ pluck }) => pluck)).toEqual([1, 1, 1])
   expect(heard[0]!.after).toBeLessThan(0.15 + 1024 / RATE)
   for (const { reading } of heard) expect(Math.abs(centsAbove(reading.hz ?? 0, voice.hz))).toBeLessThan(0.3)
+})
+
+test('which string was plucked is told on every instrument, whoever’s turn it is, and never as its octave', () => {
+  let [all, told] = [0, 0]
+  for (const { slug, positions, referenceA } of shelf) {
+    const strings = positions.map((position) => ({ ...voiceOf(position, referenceA), spread: STRAYS }))
+    for (const [i, { number }] of positions.entries()) {
+      if (i % 6 !== 0) continue
+      const { samples } = pluckOf(slug, number, 60 * (random() - 0.5), { seconds: 0.3 })
+      const beside = Math.min(positions.length - 1, i + 1)
+      for (const next of [i, beside, null]) {
+        const which = whichPlucked(samples, RATE, strings, next)
+        // Strings that sound alike can't be told apart, unless it is the turn of one of them.
+        if (which !== null) expect(Math.abs(centsAbove(strings[which]!.hz, strings[i]!.hz))).toBeLessThan(1)
+        if (next !== i) continue
+        all += 1
+        if (which === i) told += 1
+      }
+    }
+  }
+  expect(told / all).toBeGreaterThan(0.97)
+  const { samples } = pluckOf('fennel', 15, 0, { loudness: 0.00001 })
+  expect(whichPlucked(samples, RATE, [{ hz: 300, inharmonicity: 0, spread: STRAYS }], 0)).toBeNull()
 })
 
 test('from slack to pitch in safe turns: two readings halve the doubt of the next, and no string of ours breaks', () => {

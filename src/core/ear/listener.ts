@@ -4,6 +4,7 @@
 import { readPitch, type PitchReading, type Unread } from './read-pitch'
 import type { Expected } from './comb'
 import { firstGuess } from './first-guess'
+import { whichPlucked } from './which-plucked'
 
 export interface Heard {
   readonly reading: PitchReading | Unread
@@ -11,6 +12,14 @@ export interface Heard {
   readonly pluck: number
   /** From the pluck to the end of what was read, s. */
   readonly after: number
+  /** Which of the strings it is, where it was asked among several: its index, null where that can't be told. */
+  readonly which: number | null
+}
+
+/** Strings of which any may be plucked, and whose turn it is. */
+export interface Among {
+  readonly strings: readonly Expected[]
+  readonly next: number
 }
 
 /** The finger's own noise is let pass, s. */
@@ -50,11 +59,23 @@ export class Listener {
   /** Where this pluck is looked for; null until its sound said. */
   private sought: Expected | null = null
 
+  /**
+   * @param rate - samples a second
+   * @param expected - the string that is listened for
+   * @param among - all that may be heard instead; none where only that one is
+   */
   constructor(
     private readonly rate: number,
-    private readonly expected: Expected,
+    private expected: Expected,
+    private among: Among | null = null,
   ) {
     this.kept = new Float64Array(Math.ceil(KEPT * rate))
+  }
+
+  /** Another string is listened for from now on; what is heard already goes on being heard. */
+  turnTo(expected: Expected, among: Among | null): void {
+    this.expected = expected
+    this.among = among
   }
 
   /** Takes what came in; answers with what it read, where there was something to read. */
@@ -100,10 +121,12 @@ export class Listener {
     const from = this.onset + Math.round(PASSES * this.rate)
     const sound = new Float64Array(length)
     for (let i = 0; i < length; i += 1) sound[i] = this.kept[(from + i) % this.kept.length] as number
-    this.sought ??= this.around(sound)
+    const which = this.among && whichPlucked(sound, this.rate, this.among.strings, this.among.next)
+    if (this.among) this.sought = which === null ? null : (this.among.strings[which] ?? null)
+    else this.sought ??= this.around(sound)
     const reading = readPitch(sound, this.rate, this.sought ?? this.expected)
     // Twice as long, twice as sure, until it would be read from what is no longer kept.
     this.next = 2 * this.next + PASSES < KEPT ? 2 * this.next : 0
-    return { reading, pluck: this.pluck, after }
+    return { reading, pluck: this.pluck, after, which }
   }
 }

@@ -12,11 +12,13 @@ import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
 import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
+import { ROUND_ORDERS } from '@/core/rounds/tuning-round'
 import { READING_KINDS } from '@/core/settle/readings'
 import { CURRENCIES } from '@/core/stores/money'
 import { STRING_ENDS } from '@/core/stores/string-spec'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
+import { PITCH_CLASSES } from '@/core/temper/temperament'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES } from '@/core/wear/break-sites'
 import { PIN_SETTINGS, TURNED_BY } from '@/core/winding/pin'
@@ -148,6 +150,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   what: ASKED,
   mishap: MISHAPS,
   stretched_by: WAYS.stretching,
+  tune_order: ROUND_ORDERS,
   state: ['to send', 'sent', 'acknowledged', 'delivered', 'closed'],
   answer: ['confirmed', 'back-ordered', 'substituted', 'refused'],
 }
@@ -162,6 +165,7 @@ const partOf = (one: unknown) =>
 /** Lists that are kept as JSON, by what each entry must be. */
 const LISTS: Readonly<Record<string, Check>> = {
   people: isText,
+  degrees: (one) => typeof one === 'number' && one >= -100 && one <= 1300,
   open_days: (one) => isCount(one) && (one as number) <= 7,
   instruments: isText,
   measured: (one) => isMeasured(one),
@@ -195,6 +199,7 @@ function textOf(text: string, name: string): string {
   if (entry) {
     const list = parsed(text)
     if (!Array.isArray(list) || !list.every(entry)) throw new RangeError('that is no such list')
+    if (name === 'degrees' && list.length !== PITCH_CLASSES) throw new RangeError('expected twelve notes')
   }
   return text
 }

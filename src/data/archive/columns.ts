@@ -27,6 +27,9 @@ const UNITS: Readonly<Record<string, string>> = {
   lead_days: 'days',
   rate: 'of the house’s money for one of the supplier’s',
   cents: 'cents',
+  within_cents: 'cents',
+  found_cents: 'cents',
+  left_cents: 'cents',
   wraps: 'turns',
   predicted_wraps: 'turns',
 }
@@ -60,6 +63,9 @@ export const ARCHIVED: readonly ArchiveTable[] = (
     journaled.anchorsMade,
     journaled.parkedTails,
     journaled.pictures,
+    journaled.temperaments,
+    journaled.tuningRounds,
+    journaled.roundReadings,
   ] as readonly Table[]
 ).map((table) => ({
   name: getTableName(table),

@@ -309,10 +309,8 @@ export interface NewReading {
 }
 
 /** Logs how far a string stood from pitch, as one action, and judges it against the law it had until then. */
-export function logReading(
-  store: Store,
-  { fittedId, positionId, cents, broughtBack }: NewReading,
-): Done<Verdict & { nextAt: number | null }> {
+export function logReading(store: Store, reading: NewReading): Done<Verdict & { nextAt: number | null }> {
+  const { fittedId, positionId, cents, broughtBack } = reading
   const there = fittedById(store, fittedId)
   const fitted = found(
     there?.endedAt === null ? there : undefined,
@@ -320,11 +318,8 @@ export function logReading(
   )
   if (!fitted.positionIds.includes(positionId))
     throw new Refusal(404, 'That string is not on this position.', 'positionId')
-  const { beliefs } = readSettling(store)
-  const before = settlingBy(store, beliefs, fitted, positionId)
-  const age = (store.now() - fitted.fittedAt) / HOUR
-  const { tuned, left } = before
-  const verdict = judgeReading(before.known, { tuned: Math.min(tuned, age), left, age, cents })
+  const judged = judge(store, fitted, reading)
+  const { before, beliefs, verdict } = judged
   const { id: instrumentId } = byPositionId(store, positionId)
   const sign = cents < 0 ? '−' : '+'
   const done = store.act(
@@ -333,15 +328,42 @@ export function logReading(
       instrumentId,
       summary: `${before.name} of ${before.instrumentName} read at ${sign}${Math.abs(cents)} cents${broughtBack ? ' and brought back' : ''}`,
     },
-    () => {
-      store.rows
-        .insert(readings)
-        .values({ fittedId, positionId, cents, broughtBack, at: store.now(), kind: verdict.kind })
-        .run()
-    },
+    () => insertReading(store, reading, judged),
   )
   return {
     actionId: done.actionId,
     result: { ...verdict, nextAt: settlingBy(store, beliefs, fitted, positionId).nextAt },
   }
+}
+
+interface Judged {
+  readonly before: Settling
+  readonly beliefs: SettlingBeliefs
+  readonly verdict: Verdict
+}
+
+/** What a reading says, by what was known before it. */
+function judge(store: Store, fitted: FittedString, { positionId, cents }: NewReading): Judged {
+  const { beliefs } = readSettling(store)
+  const before = settlingBy(store, beliefs, fitted, positionId)
+  const age = (store.now() - fitted.fittedAt) / HOUR
+  const { tuned, left } = before
+  return {
+    before,
+    beliefs,
+    verdict: judgeReading(before.known, { tuned: Math.min(tuned, age), left, age, cents }),
+  }
+}
+
+function insertReading(store: Store, reading: NewReading, { verdict }: Judged): void {
+  store.rows
+    .insert(readings)
+    .values({ ...reading, at: store.now(), kind: verdict.kind })
+    .run()
+}
+
+/** Keeps a reading of a string that settles; belongs inside an action. One that has settled is not read any more. */
+export function keepReading(store: Store, fitted: FittedString, reading: NewReading): void {
+  if ((store.now() - fitted.fittedAt) / HOUR < SETTLED)
+    insertReading(store, reading, judge(store, fitted, reading))
 }

@@ -64,6 +64,9 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'which')}>
               Which string is it?
             </Link>
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'round')}>
+              Tune all
+            </Link>
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'chart')}>
               String chart
             </Link>

@@ -7,6 +7,8 @@ interface CentsRulerProps {
   readonly cents: number | null
   /** One standard deviation, cents. */
   readonly error: number
+  /** Where it is to be left, cents from pitch; at pitch where nothing else is said. */
+  readonly aim?: number
 }
 
 const WIDTH = 720
@@ -19,7 +21,7 @@ const FURTHEST = -2400
 const SHARPEST = 300
 
 /** The string itself against a drawn ruler: cents where it is near, semitones while it is being raised. */
-export function CentsRuler({ position, cents, error }: CentsRulerProps) {
+export function CentsRuler({ position, cents, error, aim = 0 }: CentsRulerProps) {
   const near = cents === null || Math.abs(cents) <= NEAR
   const [low, high] = near ? [-NEAR, NEAR] : [FURTHEST, SHARPEST]
   const x = (at: number) =>
@@ -56,15 +58,15 @@ export function CentsRuler({ position, cents, error }: CentsRulerProps) {
         ))}
       {/* Where it should be: a groove that the string falls into. */}
       <path
-        d={`M${x(0) - 26},14H${x(0) - 7}q7,14 14,0H${x(0) + 26}`}
+        d={`M${x(aim) - 26},14H${x(aim) - 7}q7,14 14,0H${x(aim) + 26}`}
         fill="none"
         stroke="var(--verdigris)"
         strokeWidth={4}
         strokeLinecap="round"
       />
       <line
-        x1={x(0)}
-        x2={x(0)}
+        x1={x(aim)}
+        x2={x(aim)}
         y1={26}
         y2={RULE}
         stroke="var(--verdigris)"

@@ -28,6 +28,11 @@ export function standInPluck(
   const hz = pitchTurned(position, turned, stiffness)
   if (hz === null) return 'broken'
   if (hz < FLAPS) return 'slack'
+  return pluckedSound(position, referenceA, hz)
+}
+
+/** A string plucked somewhere along its length, in a quiet room. */
+export function pluckedSound(position: StringPosition, referenceA: number, hz: number): Float32Array {
   const samples = new Float64Array(RINGS * STAND_IN_RATE)
   const pluck = {
     voice: voiceOf(position, referenceA, hz),

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Expected } from '@/core/ear/comb'
-import type { Heard } from '@/core/ear/listener'
+import type { Among, Heard } from '@/core/ear/listener'
 import { startEar, type EarWorker } from '@/workers/ear'
 import { openMicrophone, type Microphone } from './microphone'
 
@@ -21,8 +21,12 @@ export interface Ear {
   readonly hearAll: (samples: Float32Array, rate: number) => Promise<Heard | null>
 }
 
-/** Listens to a string by the microphone, or to samples that are handed to it. */
-export function useEar(expected: Expected): Ear {
+/**
+ * Listens to a string by the microphone, or to samples that are handed to it.
+ *
+ * @param among - all strings that may be heard instead; while it listens, another turn is taken up by itself
+ */
+export function useEar(expected: Expected, among: Among | null = null): Ear {
   const [heard, setHeard] = useState<Heard | null>(null)
   const [isListening, setListening] = useState(false)
   const [sentence, setSentence] = useState<string | null>(null)
@@ -45,6 +49,10 @@ export function useEar(expected: Expected): Ear {
     [],
   )
 
+  useEffect(() => {
+    if (microphone.current) void worker.current?.ear.turnTo(expected, among)
+  }, [expected, among])
+
   const listen = useCallback(
     async (onHeard: (one: Heard) => void) => {
       setSentence(null)
@@ -62,14 +70,14 @@ export function useEar(expected: Expected): Ear {
             setSentence('The microphone was taken away. Nothing was logged.')
           },
         )
-        await hears.listen(opened.rate, expected)
+        await hears.listen(opened.rate, expected, among)
         microphone.current = opened
         setListening(true)
       } catch (error) {
         setSentence((error as Error).message)
       }
     },
-    [ear, expected, stop],
+    [ear, expected, among, stop],
   )
 
   const hearAll = useCallback(
@@ -77,7 +85,7 @@ export function useEar(expected: Expected): Ear {
       stop()
       setSentence(null)
       const hears = ear()
-      await hears.listen(rate, expected)
+      await hears.listen(rate, expected, among)
       let last: Heard | null = null
       for (let from = 0; from < samples.length; from += BLOCK) {
         const one = await hears.hear(samples.slice(from, from + BLOCK))
@@ -88,7 +96,7 @@ export function useEar(expected: Expected): Ear {
       if (!last) setHeard(null)
       return last
     },
-    [ear, expected, stop],
+    [ear, expected, among, stop],
   )
   return { heard, isListening, sentence, listen, stop, hearAll }
 }

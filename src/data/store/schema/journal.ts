@@ -8,6 +8,7 @@ import { fittedStrings, fittedPositions, breaks, readings, anchorsMade } from '.
 import { needs, orderedNeeds } from './needs'
 import { instruments, positions, coverings } from './instruments'
 import { pictures } from './pictures'
+import { roundReadings, temperaments, tuningRounds } from './rounds'
 import { suppliers, catalogueItems, orders, orderLines } from './orders'
 
 /** What a person did, in one transaction. Appended to, never changed. */
@@ -85,4 +86,7 @@ export const journaled = {
   orderedNeeds,
   parkedTails,
   pictures,
+  temperaments,
+  tuningRounds,
+  roundReadings,
 } as const

@@ -1,0 +1,79 @@
+/** A whole instrument tuned string by string: by the stand-in, and by typed cents that are kept. */
+import { expect, test } from './served'
+
+test('a lap zither is tuned on the stand-in: heard first, then each left where it is told, and nothing is kept', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await page.goto('/instruments/bistort/round')
+  await page.getByRole('checkbox', { name: /Hear every string/ }).check()
+  await page.getByRole('button', { name: 'Practise on a stand-in' }).click()
+  const heading = page.getByRole('heading', { level: 1 })
+  const through = async (until: string) => {
+    for (let pluck = 0; pluck < 60; pluck += 1) {
+      const before = await heading.innerText()
+      if (before === until) return
+      const turn = page.getByRole('button', { name: 'Turn as told, and pluck' })
+      await ((await turn.isVisible()) ? turn : page.getByRole('button', { name: /^Pluck/ })).click()
+      // Either it is the next one's turn, or this one is heard and there is something to turn.
+      await expect
+        .poll(async () => (await heading.innerText()) !== before || (await turn.isVisible()))
+        .toBe(true)
+    }
+  }
+  await through('All are heard')
+  await page.getByRole('button', { name: 'Begin to tune' }).click()
+  await through('All are tuned')
+  await expect(page.getByText(/none is further off than [0-2]\.\d cents now/)).toBeVisible()
+  await page.getByRole('button', { name: 'End the round' }).first().click()
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeVisible()
+  await page.goto('/history')
+  await expect(page.getByText('A round of Bistort begun')).toHaveCount(0)
+})
+
+test('typed cents go round by the keyboard, in another temperament, are kept, and can be undone', async ({
+  page,
+}) => {
+  await page.goto('/instruments/teasel/round')
+  const scale = ['Ours', '12', ...Array.from({ length: 11 }, (_, i) => `${100 * (i + 1) + 2}.0`), '2/1'].join(
+    '\n',
+  )
+  const takeIn = (text: string) =>
+    page
+      .getByLabel('Take one in')
+      .setInputFiles({ name: 'ours.scl', mimeType: 'text/plain', buffer: Buffer.from(text) })
+  await takeIn('Ours\n7\n1/1')
+  await expect(page.getByText('this file has 7.')).toBeVisible()
+  await takeIn(scale)
+  await expect(page.getByText('The temperament is taken in: choose it above.')).toBeVisible()
+  await page.getByLabel('Temperament', { exact: true }).selectOption('Ours')
+  const saved = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Save this one' }).click()
+  expect((await saved).suggestedFilename()).toBe('temperament.scl')
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.getByText('0 of', { exact: false })).toBeVisible()
+  const found = page.getByLabel('Found at, cents')
+  await found.fill('-12,5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('1 of', { exact: false })).toBeVisible()
+  await expect(found).toHaveValue('')
+  await expect(found).toBeFocused()
+  await found.fill('4000')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('More than three semitones sharp can’t be right.')).toBeVisible()
+  // It goes on where it was after the page was left, and is ended.
+  await page.reload()
+  await expect(page.getByText('1 of', { exact: false })).toBeVisible()
+  await expect(page.getByText(/found at −12\.5, left at/)).toBeVisible()
+  await page.getByRole('button', { name: 'End the round' }).click()
+  await expect(page.getByRole('heading', { name: 'The last round' })).toBeVisible()
+  await page.goto('/history')
+  await expect(page.getByText('The round of Teasel ended')).toBeVisible()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'The round of Teasel ended' })
+    .getByRole('button', { name: /Undo/ })
+    .click()
+  await page.goto('/instruments/teasel/round')
+  await expect(page.getByText('1 of', { exact: false })).toBeVisible()
+})

@@ -1,0 +1,127 @@
+/** Rounds of tuning over the demo as it is laid out: kept, learned from, undone. */
+import { mkdtempSync, rmSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { Refusal } from '@/boundary/refusal'
+import { writeScala } from '@/core/temper/scala'
+import { TEMPERAMENTS } from '@/core/temper/temperament'
+import { StrungBoard } from '@/core/rounds/strung-board'
+import { prepare } from '../demo/prepare'
+import { dropTemperament, takeTemperament } from '../house/temperaments'
+import { openStore, type Store } from '../store/database'
+import { roundBench } from '../views/round-view'
+import { beginRound, endRound, logRoundString } from './rounds'
+import { settlingStrings } from './settling'
+
+const DATE = '2026-11-24T10:00'
+const root = mkdtempSync(path.join(os.tmpdir(), 'taut-rounds-'))
+let later = 0
+let store: Store
+beforeAll(() => {
+  prepare(path.join(root, 'data'), 'demo', DATE)
+  store = openStore({ folder: path.join(root, 'data'), demoDate: DATE, machine: () => Date.now() + later })
+})
+afterAll(() => {
+  store.close()
+  rmSync(root, { recursive: true, force: true })
+})
+
+const begin = (slug: string, temperament = 'Equal') =>
+  beginRound(store, { slug, temperament, order: 'from the top', within: 3 }).result.roundId
+const sentence = (work: () => unknown): string => {
+  try {
+    work()
+  } catch (error) {
+    if (error instanceof Refusal) return error.message
+    throw error
+  }
+  return ''
+}
+
+test('one round of an instrument at a time; what is ended takes no more; unknown ones are refused', () => {
+  const round = begin('fennel')
+  expect(sentence(() => begin('fennel'))).toBe('A round of Fennel is going on already.')
+  expect(sentence(() => begin('bryony', 'None'))).toBe('That temperament is not in this house.')
+  expect(sentence(() => logRoundString(store, 999, { number: 1, found: 0, left: 0 }))).toBe(
+    'There is no round 999.',
+  )
+  expect(sentence(() => logRoundString(store, round, { number: 99, found: 0, left: 0 }))).toMatch(
+    /no string 99/,
+  )
+  endRound(store, round)
+  expect(sentence(() => endRound(store, round))).toBe('That round has ended. Begin another.')
+})
+
+test('a string that settles is read by the round, and one that was only heard is not', () => {
+  const settling = settlingStrings(store).find(({ slug, slipping }) => slug === 'lovage' && !slipping)!
+  const { number } = settling.position
+  const again = () => settlingStrings(store).find(({ positionId }) => positionId === settling.positionId)!
+  const round = begin('lovage')
+  logRoundString(store, round, { number, found: settling.expectedNow - 1, left: null })
+  expect(again().readings).toHaveLength(settling.readings.length)
+  const { actionId } = logRoundString(store, round, { number, found: settling.expectedNow - 1, left: 0.4 })
+  expect(again().readings).toHaveLength(settling.readings.length + 1)
+  expect(again()).toMatchObject({ left: 0, slipping: false })
+  store.undo(actionId)
+  expect(again().readings).toHaveLength(settling.readings.length)
+  expect(roundBench(store, 'lovage').round!.turns).toHaveLength(1)
+  endRound(store, round)
+})
+
+test('tuned in another temperament, nobody takes the difference for settling, and strings stand where they were left', () => {
+  const just = TEMPERAMENTS.at(-1)!
+  const { instrument } = roundBench(store, 'sorrel')
+  const at = instrument.positions.findIndex(({ note }) => note.letter === 'E')
+  const { number } = instrument.positions[at]!
+  const round = begin('sorrel', just.name)
+  logRoundString(store, round, { number, found: 0, left: 0 })
+  endRound(store, round)
+  // E-flat or E: either way it is left where this temperament has it, which is not where equal temperament does.
+  const before = roundBench(store, 'sorrel')
+  expect(Math.abs(before.stands[at]!)).toBeGreaterThan(1)
+  expect(before.lastIn.temperament.name).toBe(just.name)
+})
+
+test('a board that yields more than is usual is learned from two rounds, and what was learned is undone with them', () => {
+  const { strings, yields, effects, instrument } = roundBench(store, 'bryony')
+  expect(effects).toMatchObject({ shared: 1, seen: 0 })
+  const soft = new StrungBoard(strings, { ...yields, compliance: 1.8 * yields.compliance })
+  let standing: readonly number[] = strings.map(() => -25)
+  let turns: readonly number[] = soft.turnsFor(standing)
+  const logged: number[] = []
+  for (let lap = 0; lap < 2; lap += 1) {
+    const round = begin('bryony')
+    for (const [string, { number }] of instrument.positions.entries()) {
+      const found = standing[string]!
+      ;({ turns, standing } = soft.tuned(turns, standing, string, 0))
+      later += 20_000
+      logged.push(logRoundString(store, round, { number, found, left: 0 }).actionId)
+    }
+    endRound(store, round)
+  }
+  const learned = roundBench(store, 'bryony').effects
+  expect(learned.seen).toBe(strings.length)
+  expect(learned.shared).toBeGreaterThan(1.4)
+  expect(learned.shared).toBeLessThan(2.2)
+  expect(roundBench(store, 'bryony').ended!.turns).toHaveLength(strings.length)
+  for (const actionId of logged.toReversed()) store.undo(actionId)
+  expect(roundBench(store, 'bryony').effects.seen).toBe(0)
+})
+
+test('a temperament of a file is the house’s own, once, and can be taken away while rounds keep it', () => {
+  const ours = { name: 'Ours', cents: TEMPERAMENTS[1]!.cents }
+  takeTemperament(store, writeScala(ours))
+  expect(sentence(() => takeTemperament(store, writeScala(ours)))).toBe(
+    'A temperament called “Ours” is there already.',
+  )
+  expect(sentence(() => takeTemperament(store, writeScala(TEMPERAMENTS[0]!)))).toMatch(
+    /“Equal” is there already/,
+  )
+  expect(sentence(() => takeTemperament(store, 'no scale'))).toMatch(/^This is no Scala file/)
+  const round = begin('chervil', 'Ours')
+  const { id } = roundBench(store, 'chervil').temperaments.find(({ name }) => name === 'Ours')!
+  dropTemperament(store, id!)
+  expect(roundBench(store, 'chervil').round!.temperament.name).toBe('Ours')
+  expect(sentence(() => dropTemperament(store, id!))).toBe(`There is no temperament ${id}.`)
+  endRound(store, round)
+})

@@ -1,0 +1,117 @@
+/**
+ * An instrument as it is tuned string by string: where every string is taken to stand, what its board does, and the round
+ * that goes on.
+ */
+import type { Instrument } from '@/core/instrument/instrument'
+import { boardStrings, startingYields, type BoardString, type BoardYields } from '@/core/rounds/board'
+import { learnEffects, type LearnedEffects, type RoundEvent } from '@/core/rounds/learn-effects'
+import { StrungBoard } from '@/core/rounds/strung-board'
+import type { RoundOrder } from '@/core/rounds/tuning-round'
+import { driftCents } from '@/core/settle/drift'
+import { EQUAL, offEqual, type Temperament } from '@/core/temper/temperament'
+import { lastRounds, offAtLast, readingsIn, type Round, type RoundReading } from '../fitted/rounds'
+import { settlingStrings, type Settling } from '../fitted/settling'
+import { allTemperaments, type KeptTemperament } from '../house/temperaments'
+import { instrumentBySlug, type StoredInstrument } from '../instruments/instruments'
+import type { Store } from '../store/database'
+
+const HOUR = 3_600_000
+/** Effects are learned from so many rounds: the board of long ago may have been another. */
+const LEARNED_FROM = 12
+
+/** A string at its turn; its index, and cents from where the round’s temperament has it. */
+export interface RoundTurn {
+  readonly string: number
+  readonly found: number
+  readonly left: number | null
+}
+
+export interface RoundBench {
+  readonly instrument: Instrument
+  readonly strings: readonly BoardString[]
+  readonly yields: BoardYields
+  readonly effects: LearnedEffects
+  /** Where every string is taken to stand before it is heard, cents from equal temperament. */
+  readonly stands: readonly number[]
+  readonly temperaments: readonly KeptTemperament[]
+  /** The temperament that it was tuned in last, and how. */
+  readonly lastIn: { readonly temperament: Temperament; readonly order: RoundOrder; readonly within: number }
+  readonly round: (Round & { readonly turns: readonly RoundTurn[] }) | null
+  readonly ended: { readonly at: number; readonly turns: readonly RoundTurn[] } | null
+}
+
+/** Strings are in tune within this where nobody said otherwise, cents. */
+const WITHIN = 3
+
+export function roundBench(store: Store, slug: string): RoundBench {
+  const stored = instrumentBySlug(store, slug)
+  const { instrument, id } = stored
+  const strings = boardStrings(instrument)
+  const yields = startingYields(instrument)
+  const rounds = lastRounds(store, id, LEARNED_FROM)
+  const readings = readingsIn(store, rounds)
+  const settling = new Map(
+    settlingStrings(store)
+      .filter((one) => one.slug === slug)
+      .map((one) => [one.position.number, one] as const),
+  )
+  const indexOf = new Map(
+    instrument.positions.map(({ number }, i) => [stored.positionIds.get(number) as number, i]),
+  )
+  const turnsOf = (round: Round) =>
+    readings
+      .filter(({ roundId }) => roundId === round.id)
+      .map(({ positionId, found, left }) => ({ string: indexOf.get(positionId) as number, found, left }))
+  const open = rounds.find(({ endedAt }) => endedAt === null) ?? null
+  const ended = rounds.find(({ endedAt }) => endedAt !== null) ?? null
+  const lastOne = open ?? ended
+  return {
+    instrument,
+    strings,
+    yields,
+    effects: learnEffects(
+      (senses) => new StrungBoard(strings, yields, senses),
+      strings.length,
+      eventsOf(stored, rounds, readings, indexOf),
+      settledBy(instrument.positions.map(({ number }) => settling.get(number))),
+    ),
+    stands: instrument.positions.map(({ number, note }) => {
+      const expected = settling.get(number)?.expectedNow ?? 0
+      return expected + offAtLast(store, stored.positionIds.get(number) as number, note)
+    }),
+    temperaments: allTemperaments(store),
+    lastIn: {
+      temperament: lastOne?.temperament ?? EQUAL,
+      order: lastOne?.order ?? 'from the bottom',
+      within: lastOne?.within ?? WITHIN,
+    },
+    round: open && { ...open, turns: turnsOf(open) },
+    ended: ended && { at: ended.endedAt ?? ended.startedAt, turns: turnsOf(ended) },
+  }
+}
+
+/** What happened in all rounds, in cents from equal temperament; one that was only heard was left as it was found. */
+function eventsOf(
+  { instrument }: StoredInstrument,
+  rounds: readonly Round[],
+  readings: readonly RoundReading[],
+  indexOf: ReadonlyMap<number, number>,
+): readonly RoundEvent[] {
+  const temperamentOf = new Map(rounds.map(({ id, temperament }) => [id, temperament]))
+  return readings.map(({ roundId, positionId, at, found, left }) => {
+    const string = indexOf.get(positionId) as number
+    const { note } = instrument.positions[string] as (typeof instrument.positions)[number]
+    const off = offEqual(temperamentOf.get(roundId) ?? EQUAL, note)
+    return { string, at: at / HOUR, found: found + off, left: (left ?? found) + off }
+  })
+}
+
+/** By how much strings settle by themselves between two times, h since 1970. */
+function settledBy(strings: readonly (Settling | undefined)[]) {
+  return (string: number, from: number, to: number): number => {
+    const settling = strings[string]
+    if (!settling) return 0
+    const age = (at: number) => Math.max(0, at - settling.fitted.fittedAt / HOUR)
+    return -driftCents(settling.law, age(from), age(to))
+  }
+}

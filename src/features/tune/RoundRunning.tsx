@@ -1,0 +1,253 @@
+'use client'
+
+import { useCallback, useRef, useState } from 'react'
+import { pages } from '@/boundary/paths'
+import { keyBetween } from '@/core/ear/key-between'
+import { turnerOf } from '@/core/fitting/hands'
+import { withThe } from '@/core/instrument/with-the'
+import type { StrungBoard } from '@/core/rounds/strung-board'
+import { worstOff } from '@/core/rounds/tuning-round'
+import type { StringPosition } from '@/core/instrument/instrument'
+import type { RoundBench, RoundTurn } from '@/data/views/round-view'
+import { RoundDrawing } from '@/drawings/RoundDrawing'
+import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
+import { BackLink } from '@/ui/shell/BackLink'
+import { useLeadingNames } from '@/ui/use-leading-names'
+import { CentsRuler } from './CentsRuler'
+import { RoundSide } from './RoundSide'
+import { play, pluckedSound, STAND_IN_RATE } from './stand-in'
+import { standInStrings, turnedTo } from './stand-in-strings'
+import { useRound, type RoundSet } from './use-round'
+import { useRoundEar, type StringHeard } from './use-round-ear'
+import { centsText, degreesText } from './words'
+
+export interface RoundRunningProps {
+  readonly bench: RoundBench
+  readonly board: StrungBoard
+  readonly set: RoundSet
+  readonly turns: readonly RoundTurn[]
+  readonly hearsFirst: boolean
+  /** Nothing of it is kept. */
+  readonly isPractice: boolean
+  readonly refused: string | null
+  readonly onLog: (turn: RoundTurn, name: string) => void
+  readonly onEnd: () => void
+}
+
+/** What an ear and a hand can do in a moment, cents. */
+const NEAREST = 1
+/** Less than this past pitch is not worth a word, cents. */
+const WORTH_SAYING = 0.4
+
+/** A round that goes on: one string at a time, and all of them on one sheet. */
+export function RoundRunning(props: RoundRunningProps) {
+  const { bench, board, set, turns, isPractice, onEnd } = props
+  const { instrument } = bench
+  const { positions } = instrument
+  const leadingNames = useLeadingNames()
+  useWakeLock()
+  const round = useRound(bench, board, set, turns)
+  const [hears, setHears] = useState(props.hearsFirst)
+  const [picked, setPicked] = useState<number | null>(null)
+  const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set())
+  const [heard, setHeard] = useState<StringHeard | null>(null)
+  /** How the string whose turn it is was found, before it was turned. */
+  const found = useRef<{ readonly string: number; readonly cents: number } | null>(null)
+  const loggedPluck = useRef<number | null>(null)
+  const [standIn, setStandIn] = useState(() => standInStrings(bench, 5))
+
+  const through = hears ? round.heard : round.tuned
+  const order = hears ? positions.map((_, i) => i).toReversed() : round.order
+  const next = order.find((i) => !through.has(i) && !skipped.has(i)) ?? null
+  const now = picked ?? next
+  const nameOf = (i: number) => leadingNames(positions[i] as StringPosition).name
+  const aim = now === null || hears ? 0 : round.aimOf(now)
+  const near = Math.max(NEAREST, set.within / 2)
+
+  const log = (turn: RoundTurn) => {
+    found.current = null
+    setPicked(null)
+    setHeard(null)
+    props.onLog(turn, nameOf(turn.string))
+  }
+  const take = (one: StringHeard) => {
+    // A pluck is read three times while it rings; the string before is not taken for this one’s turn.
+    if (one.pluck === loggedPluck.current) return
+    if (one.string !== now) setPicked(one.string)
+    if (found.current?.string !== one.string) found.current = { string: one.string, cents: one.cents }
+    setHeard(one)
+    const aimed = hears ? null : round.aimOf(one.string)
+    if (aimed !== null && Math.abs(one.cents - aimed) > near) return
+    loggedPluck.current = one.pluck
+    log({
+      string: one.string,
+      found: tenth(found.current.cents),
+      left: aimed === null ? null : tenth(one.cents),
+    })
+  }
+  const listening = useRoundEar(instrument, set.temperament, now ?? 0, take)
+  const { ear, take: takeHeard, targets } = listening
+
+  const pluckStandIn = async (string: number, all = standIn) => {
+    const hz = (targets[string] as number) * 2 ** ((all.standing[string] as number) / 1200)
+    const samples = pluckedSound(positions[string] as StringPosition, instrument.referenceA, hz)
+    play(samples)
+    loggedPluck.current = null
+    const last = await ear.hearAll(samples, STAND_IN_RATE)
+    if (last) takeHeard(last)
+  }
+  const turnStandIn = (string: number) => {
+    const turned = turnedTo(standIn, string, aim)
+    setStandIn(turned)
+    void pluckStandIn(string, turned)
+  }
+  const onListen = useCallback(() => {
+    loggedPluck.current = null
+    if (ear.isListening) ear.stop()
+    else void ear.listen(takeHeard)
+  }, [ear, takeHeard])
+
+  const position = now === null ? null : (positions[now] as StringPosition)
+  const stands = heard && heard.string === now ? heard.cents : null
+  const last = turns.at(-1)
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <section className="sheet p-4 md:p-5" aria-labelledby="round">
+        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
+          <p className="text-soft">
+            {isPractice ? 'Practice: nothing is kept. ' : ''}
+            {set.temperament.name}, within {set.within} cents
+          </p>
+        </div>
+        {position === null || now === null ? (
+          <RoundOver
+            isHearing={hears}
+            worst={worstOff(round.standing)}
+            within={set.within}
+            onTune={() => {
+              setHears(false)
+              setSkipped(new Set())
+            }}
+            onEnd={onEnd}
+          />
+        ) : (
+          <>
+            <h1 id="round" className="mt-1 text-3xl font-semibold first-letter:uppercase">
+              {nameOf(now)}
+              <span className="ml-3 font-text text-lg font-normal text-soft">
+                {through.size} of {positions.length} {hears ? 'heard' : 'tuned'}
+              </span>
+            </h1>
+            <p className="min-h-6 text-soft first-letter:uppercase">
+              {last && `${nameOf(last.string)}: ${lastWords(last)}`}
+            </p>
+            <div role="status" aria-label="What is heard" aria-live="polite">
+              <p className="plate-figure text-6xl leading-tight">
+                {stands === null ? '–' : centsText(stands)}
+                <span className="ml-2 font-text text-2xl text-soft">cents</span>
+              </p>
+            </div>
+            <CentsRuler position={position} cents={stands} error={0.3} aim={aim} />
+            <p className="mt-1 border-t border-rule pt-3 text-2xl font-semibold">
+              {hears
+                ? 'Pluck it, and turn nothing.'
+                : stands === null
+                  ? `Pluck it, and leave it ${aimWords(aim)}.`
+                  : turnWords(position, targets[now] as number, stands, aim)}
+            </p>
+            <p className="min-h-6 text-soft">
+              {!hears && Math.abs(aim) >= WORTH_SAYING
+                ? 'The strings that come up after it bring it back to pitch.'
+                : ''}
+            </p>
+          </>
+        )}
+        <RoundDrawing
+          positions={positions}
+          found={positions.map((_, i) => round.foundOf(i))}
+          standing={positions.map((_, i) => (round.heard.has(i) ? (round.standing[i] as number) : null))}
+          within={set.within}
+          now={now}
+          describedAs={`Where the strings of ${instrument.name} were found, and where they are taken to stand now`}
+          onPick={setPicked}
+        />
+        <p className="text-sm text-soft">
+          A bar is where a string was found, a dot where it is taken to stand now, by what the others did
+          since. Press on a string to take it next.
+        </p>
+      </section>
+      <RoundSide
+        name={now === null ? null : withThe(nameOf(now))}
+        hears={hears}
+        aim={aim}
+        within={set.within}
+        ear={ear}
+        onListen={onListen}
+        isPractice={isPractice}
+        refused={props.refused}
+        onTyped={(at, left) => {
+          if (now !== null) log({ string: now, found: at, left })
+        }}
+        onSkip={() => {
+          if (now === null) return
+          setSkipped((had) => new Set([...had, now]))
+          setPicked(null)
+        }}
+        onPluckStandIn={() => now !== null && void pluckStandIn(now)}
+        onTurnStandIn={stands === null || hears ? null : () => now !== null && turnStandIn(now)}
+        onEnd={onEnd}
+      />
+    </div>
+  )
+}
+
+interface RoundOverProps {
+  readonly isHearing: boolean
+  readonly worst: number
+  readonly within: number
+  readonly onTune: () => void
+  readonly onEnd: () => void
+}
+
+/** All strings are heard, or all are tuned. */
+function RoundOver({ isHearing, worst, within, onTune, onEnd }: RoundOverProps) {
+  return (
+    <div className="py-4">
+      <h1 id="round" className="text-3xl font-semibold">
+        {isHearing ? 'All are heard' : 'All are tuned'}
+      </h1>
+      <p className="mt-1 text-lg">
+        {isHearing
+          ? `The furthest is ${worst.toFixed(0)} cents off. Now each is left where the others bring it right.`
+          : worst <= within
+            ? `By what they do to each other, none is further off than ${worst.toFixed(1)} cents now.`
+            : `By what they do to each other, one stands ${worst.toFixed(1)} cents off now: go round once more.`}
+      </p>
+      <button type="button" className="button button-main mt-3" onClick={isHearing ? onTune : onEnd}>
+        {isHearing ? 'Begin to tune' : 'End the round'}
+      </button>
+    </div>
+  )
+}
+
+const lastWords = ({ found, left }: RoundTurn) =>
+  left === null
+    ? `heard at ${centsText(found)}.`
+    : `found at ${centsText(found)}, left at ${centsText(left)}.`
+
+const tenth = (cents: number) => Math.round(cents * 10) / 10
+
+const aimWords = (aim: number) => (Math.abs(aim) < WORTH_SAYING ? 'at pitch' : `at ${centsText(aim)} cents`)
+
+/** What to do with the key now. */
+function turnWords(position: StringPosition, target: number, stands: number, aim: number): string {
+  const at = (cents: number) => target * 2 ** (cents / 1200)
+  const degrees = degreesText(keyBetween(position, at(stands), at(aim)))
+  const { name } = turnerOf(position.head.pin)
+  const { tightens } = position.head.pin
+  const other = tightens === 'clockwise' ? 'anticlockwise' : 'clockwise'
+  return stands < aim
+    ? `Turn ${name} ${degrees} ${tightens}, to ${centsText(aim)}.`
+    : `Let ${name} back ${degrees}, ${other}, and come up again.`
+}
