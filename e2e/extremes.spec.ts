@@ -47,6 +47,7 @@ const OF_INSTRUMENT = [
   '/which',
   '/belongs',
   '/tune',
+  '/round',
   '/bench',
   '/habits',
 ]

@@ -1,14 +1,9 @@
 /** The ear in a real browser: by the stand-in, and by a microphone that hears a sound file. */
-import { mkdtempSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
-import { chromium } from '@playwright/test'
 import { addPluck } from '@/core/ear/pluck'
 import { seeded } from '@/core/random/seeded'
-import { CHROMIUM } from '../scripts/serve'
+import { RATE, withMicrophone } from './microphone'
 import { expect, test } from './served'
 
-const RATE = 48_000
 /** The 3rd-octave G of Lovage. */
 const STRING = 22
 
@@ -53,20 +48,7 @@ test('a microphone is heard, what it reads is logged once, and can be undone', a
   const random = seeded(3)
   addPluck(samples, RATE, { voice, at: 0.2, loudness: 0.4 }, 0.3 * RATE, random)
   for (let i = 0; i < samples.length; i += 1) samples[i] = (samples[i] as number) + 1e-3 * (random() - 0.5)
-  const file = path.join(mkdtempSync(path.join(tmpdir(), 'taut-ear-')), 'pluck.wav')
-  writeFileSync(file, wav(samples))
-
-  const browser = await chromium.launch({
-    ...CHROMIUM,
-    args: [
-      ...CHROMIUM.args,
-      '--use-fake-device-for-media-stream',
-      '--use-fake-ui-for-media-stream',
-      `--use-file-for-fake-audio-capture=${file}`,
-    ],
-  })
-  try {
-    const page = await browser.newPage({ baseURL: baseURL! })
+  await withMicrophone(samples, baseURL!, async (page) => {
     await page.goto(`/instruments/lovage/tune?string=${STRING}`)
     await page.getByRole('button', { name: 'Listen', exact: true }).click()
     await expect(page.getByRole('status', { name: 'What is heard' })).toContainText(/−(79|80)\.\d/, {
@@ -80,9 +62,7 @@ test('a microphone is heard, what it reads is logged once, and can be undone', a
     await expect(page.getByText(/cents logged/)).toBeVisible()
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(page.getByText('Undone.')).toBeVisible()
-  } finally {
-    await browser.close()
-  }
+  })
 })
 
 test('without a microphone the page says so, and the rest of it works', async ({ page }) => {
@@ -92,25 +72,3 @@ test('without a microphone the page says so, and the rest of it works', async ({
   await page.getByRole('button', { name: 'Pluck it' }).click()
   await expect(page.getByRole('status', { name: 'What is heard' })).toContainText('semitones')
 })
-
-/** A sound file of one channel, 16 bits. */
-function wav(samples: Float64Array): Buffer {
-  const head = Buffer.alloc(44)
-  head.write('RIFF', 0)
-  head.writeUInt32LE(36 + samples.length * 2, 4)
-  head.write('WAVEfmt ', 8)
-  head.writeUInt32LE(16, 16)
-  head.writeUInt16LE(1, 20)
-  head.writeUInt16LE(1, 22)
-  head.writeUInt32LE(RATE, 24)
-  head.writeUInt32LE(RATE * 2, 28)
-  head.writeUInt16LE(2, 32)
-  head.writeUInt16LE(16, 34)
-  head.write('data', 36)
-  head.writeUInt32LE(samples.length * 2, 40)
-  const body = Buffer.alloc(samples.length * 2)
-  samples.forEach((sample, i) =>
-    body.writeInt16LE(Math.round(Math.max(-1, Math.min(1, sample)) * 32_000), i * 2),
-  )
-  return Buffer.concat([head, body])
-}

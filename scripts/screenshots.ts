@@ -70,7 +70,18 @@ void onDemo(async (browser, home) => {
   await shoot(wide, 'step')
   await shoot(phone, 'step-phone', new URL(wide.url()).pathname)
   await wide.context().addCookies([{ name: 'light', value: 'backstage', url: home }])
-  await shoot(wide, 'step-backstage', new URL(wide.url()).pathname)
+  await wide.goto(`${home}/instruments/fennel/round`)
+  await wide.getByRole('button', { name: 'Practise on a stand-in' }).click()
+  const turnAsTold = wide.getByRole('button', { name: 'Turn as told, and pluck' })
+  for (let pluck = 0; pluck < 24; pluck += 1) {
+    await wide.getByRole('button', { name: /^Pluck/ }).click()
+    await wide.waitForTimeout(900)
+    if (!(await turnAsTold.isVisible())) continue
+    if (pluck > 20) break
+    await turnAsTold.click()
+    await wide.waitForTimeout(900)
+  }
+  await shoot(wide, 'round-backstage')
   await wide.context().clearCookies()
   await wide.goto(home + new URL(phone.url()).pathname.replace('steps', 'log'))
   await wide.getByRole('button', { name: 'Log the fitting' }).click()

@@ -15,7 +15,7 @@ export const WITHIN = 3
 const EAR = 0.3
 const HAND = 0.6
 const MODEL_ERROR = 0.03
-const HARPS = 5
+const HARPS = 3
 const MOST_ROUNDS = 9
 
 interface Case {

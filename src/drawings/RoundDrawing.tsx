@@ -44,7 +44,12 @@ export function RoundDrawing({
     (_, k) => (k - Math.floor(span / tick)) * tick,
   )
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={describedAs}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="w-full min-w-[34rem]"
+      role="img"
+      aria-label={describedAs}
+    >
       <rect
         x={EDGE}
         width={WIDTH - 2 * EDGE}

@@ -154,6 +154,22 @@ test('which string was plucked is told on every instrument, whoever’s turn it 
   expect(whichPlucked(samples, RATE, [{ hz: 300, inharmonicity: 0, spread: STRAYS }], 0)).toBeNull()
 })
 
+test('once a pluck is known it stays that string’s while it rings, and the next pluck is another’s', () => {
+  const { positions, referenceA } = on('bistort')
+  const strings = positions.map((position) => ({ ...voiceOf(position, referenceA), spread: STRAYS }))
+  const listener = new Listener(RATE, strings[11]!, { strings, next: 11 })
+  const sound = [11, 10, 8].flatMap((i) => [
+    ...Array.from({ length: 0.2 * RATE }, () => 0.0005 * noise()),
+    ...pluckOf('bistort', positions[i]!.number, -15, { seconds: 1.2, hiss: 0.0005 }).samples,
+  ])
+  const heard = new Map<number, Set<number | null>>()
+  for (let from = 0; from < sound.length; from += 1024) {
+    const one = listener.hear(Float64Array.from(sound.slice(from, from + 1024)))
+    if (one) heard.set(one.pluck, (heard.get(one.pluck) ?? new Set()).add(one.which))
+  }
+  expect([...heard.values()].map((which) => [...which])).toEqual([[11], [10], [8]])
+})
+
 test('from slack to pitch in safe turns: two readings halve the doubt of the next, and no string of ours breaks', () => {
   const before: number[] = []
   const after: number[] = []

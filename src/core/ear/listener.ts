@@ -35,6 +35,8 @@ const KEPT = 1.6
 const APART = 0.12
 /** Lower than this share of where it should be, it is not yet up. */
 const BELOW = 0.8
+/** Which string it is, is told by so much of its beginning, s: of more the spectrum is finer than the combs that are held to it. */
+const TOLD_BY = 0.3
 /** A guess may be an octave off: semitones that are left open round it. */
 const GUESSED = 5
 /** C3, above which a figure must be there at once, Hz. */
@@ -58,6 +60,8 @@ export class Listener {
   private next = 0
   /** Where this pluck is looked for; null until its sound said. */
   private sought: Expected | null = null
+  /** Which string this pluck is of; null until its sound said, or where it is not asked. */
+  private which: number | null = null
 
   /**
    * @param rate - samples a second
@@ -98,6 +102,7 @@ export class Listener {
       this.pluck += 1
       this.next = firstLook(this.expected.hz)
       this.sought = null
+      this.which = null
     }
     // It forgets slowly, so that a beat between two strings is no pluck.
     this.before = Math.max(SILENT, power, Number.isFinite(this.before) ? this.before * 0.9 : power)
@@ -121,12 +126,14 @@ export class Listener {
     const from = this.onset + Math.round(PASSES * this.rate)
     const sound = new Float64Array(length)
     for (let i = 0; i < length; i += 1) sound[i] = this.kept[(from + i) % this.kept.length] as number
-    const which = this.among && whichPlucked(sound, this.rate, this.among.strings, this.among.next)
-    if (this.among) this.sought = which === null ? null : (this.among.strings[which] ?? null)
-    else this.sought ??= this.around(sound)
+    if (this.among) {
+      const { strings, next } = this.among
+      this.which ??= whichPlucked(sound.subarray(0, TOLD_BY * this.rate), this.rate, strings, next)
+      this.sought = this.which === null ? null : (strings[this.which] ?? null)
+    } else this.sought ??= this.around(sound)
     const reading = readPitch(sound, this.rate, this.sought ?? this.expected)
     // Twice as long, twice as sure, until it would be read from what is no longer kept.
     this.next = 2 * this.next + PASSES < KEPT ? 2 * this.next : 0
-    return { reading, pluck: this.pluck, after, which }
+    return { reading, pluck: this.pluck, after, which: this.which }
   }
 }

@@ -170,7 +170,7 @@ export function endRound(store: Store, roundId: number): Done<void> {
 }
 
 /** How far from equal temperament a string was left when it was last tuned in a round, cents; none is 0. */
-export function offAtLast(store: Store, positionId: number, note: Parameters<typeof offEqual>[1]): number {
+function offAtLast(store: Store, positionId: number, note: Parameters<typeof offEqual>[1]): number {
   const row = store
     .prepared('temperament of a string', (rows) =>
       rows

@@ -9,6 +9,7 @@ import { closedInList, openInList } from '../buying/orders'
 import { suggestedNeeds } from '../buying/suggested-needs'
 import { prepareWorkshop } from '../demo/prepare'
 import { settlingStrings } from '../fitted/settling'
+import { roundBench } from './round-view'
 import { settlingCurves, visitsUntil } from './settling-view'
 import { findString } from '../instruments/find-string'
 import { allInstruments, instrumentBySlug } from '../instruments/instruments'
@@ -105,6 +106,11 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
     },
   ],
   ['a job with others', 40, (store) => jobsTogether(store, openJobs(store)[0]!.id)],
+  [
+    'an instrument tuned string by string',
+    12,
+    (store) => roundBench(store, allInstruments(store)[0]!.instrument.slug),
+  ],
   ['settling', 12, (store) => settlingStrings(store)],
   ['settling as its place shows it', 16, (store) => settlingCurves(store)],
   ['the visits until a date', 16, (store) => visitsUntil(store, null)],

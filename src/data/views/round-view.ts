@@ -2,14 +2,14 @@
  * An instrument as it is tuned string by string: where every string is taken to stand, what its board does, and the round
  * that goes on.
  */
-import type { Instrument } from '@/core/instrument/instrument'
+import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { boardStrings, startingYields, type BoardString, type BoardYields } from '@/core/rounds/board'
 import { learnEffects, type LearnedEffects, type RoundEvent } from '@/core/rounds/learn-effects'
 import { StrungBoard } from '@/core/rounds/strung-board'
 import type { RoundOrder } from '@/core/rounds/tuning-round'
 import { driftCents } from '@/core/settle/drift'
 import { EQUAL, offEqual, type Temperament } from '@/core/temper/temperament'
-import { lastRounds, offAtLast, readingsIn, type Round, type RoundReading } from '../fitted/rounds'
+import { lastRounds, readingsIn, type Round, type RoundReading } from '../fitted/rounds'
 import { settlingStrings, type Settling } from '../fitted/settling'
 import { allTemperaments, type KeptTemperament } from '../house/temperaments'
 import { instrumentBySlug, type StoredInstrument } from '../instruments/instruments'
@@ -65,6 +65,14 @@ export function roundBench(store: Store, slug: string): RoundBench {
   const open = rounds.find(({ endedAt }) => endedAt === null) ?? null
   const ended = rounds.find(({ endedAt }) => endedAt !== null) ?? null
   const lastOne = open ?? ended
+  /** Where a string was left by the temperament that it was tuned in last, cents from equal temperament. */
+  const leftOff = (string: number): number => {
+    const last = readings.findLast(
+      ({ positionId, left }) => left !== null && indexOf.get(positionId) === string,
+    )
+    const { note } = instrument.positions[string] as StringPosition
+    return offEqual(rounds.find(({ id: round }) => round === last?.roundId)?.temperament ?? EQUAL, note)
+  }
   return {
     instrument,
     strings,
@@ -75,10 +83,9 @@ export function roundBench(store: Store, slug: string): RoundBench {
       eventsOf(stored, rounds, readings, indexOf),
       settledBy(instrument.positions.map(({ number }) => settling.get(number))),
     ),
-    stands: instrument.positions.map(({ number, note }) => {
-      const expected = settling.get(number)?.expectedNow ?? 0
-      return expected + offAtLast(store, stored.positionIds.get(number) as number, note)
-    }),
+    stands: instrument.positions.map(
+      ({ number }, i) => (settling.get(number)?.expectedNow ?? 0) + leftOff(i),
+    ),
     temperaments: allTemperaments(store),
     lastIn: {
       temperament: lastOne?.temperament ?? EQUAL,
@@ -100,7 +107,7 @@ function eventsOf(
   const temperamentOf = new Map(rounds.map(({ id, temperament }) => [id, temperament]))
   return readings.map(({ roundId, positionId, at, found, left }) => {
     const string = indexOf.get(positionId) as number
-    const { note } = instrument.positions[string] as (typeof instrument.positions)[number]
+    const { note } = instrument.positions[string] as StringPosition
     const off = offEqual(temperamentOf.get(roundId) ?? EQUAL, note)
     return { string, at: at / HOUR, found: found + off, left: (left ?? found) + off }
   })

@@ -10,6 +10,7 @@ import { worstOff } from '@/core/rounds/tuning-round'
 import type { StringPosition } from '@/core/instrument/instrument'
 import type { RoundBench, RoundTurn } from '@/data/views/round-view'
 import { RoundDrawing } from '@/drawings/RoundDrawing'
+import { useLayAtHand } from '@/ui/find/at-hand'
 import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useLeadingNames } from '@/ui/use-leading-names'
@@ -46,9 +47,16 @@ export function RoundRunning(props: RoundRunningProps) {
   const { positions } = instrument
   const leadingNames = useLeadingNames()
   useWakeLock()
+  const [picked, setPicked] = useState<number | null>(null)
+  useLayAtHand(
+    instrument,
+    useCallback(
+      (number: number) => setPicked(instrument.positions.findIndex((one) => one.number === number)),
+      [instrument],
+    ),
+  )
   const round = useRound(bench, board, set, turns)
   const [hears, setHears] = useState(props.hearsFirst)
-  const [picked, setPicked] = useState<number | null>(null)
   const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set())
   const [heard, setHeard] = useState<StringHeard | null>(null)
   /** How the string whose turn it is was found, before it was turned. */
@@ -74,14 +82,17 @@ export function RoundRunning(props: RoundRunningProps) {
     // A pluck is read three times while it rings; the string before is not taken for this one’s turn.
     if (one.pluck === loggedPluck.current) return
     if (one.string !== now) setPicked(one.string)
-    if (found.current?.string !== one.string) found.current = { string: one.string, cents: one.cents }
+    const isUntouched = found.current?.string !== one.string
+    const foundAt = isUntouched ? one.cents : (found.current?.cents ?? one.cents)
+    found.current = { string: one.string, cents: foundAt }
     setHeard(one)
     const aimed = hears ? null : round.aimOf(one.string)
-    if (aimed !== null && Math.abs(one.cents - aimed) > near) return
+    // One that was found in tune is let be; one that is turned is brought nearer than it need be.
+    if (aimed !== null && Math.abs(one.cents - aimed) > (isUntouched ? set.within : near)) return
     loggedPluck.current = one.pluck
     log({
       string: one.string,
-      found: tenth(found.current.cents),
+      found: tenth(foundAt),
       left: aimed === null ? null : tenth(one.cents),
     })
   }
@@ -163,18 +174,20 @@ export function RoundRunning(props: RoundRunningProps) {
             </p>
           </>
         )}
-        <RoundDrawing
-          positions={positions}
-          found={positions.map((_, i) => round.foundOf(i))}
-          standing={positions.map((_, i) => (round.heard.has(i) ? (round.standing[i] as number) : null))}
-          within={set.within}
-          now={now}
-          describedAs={`Where the strings of ${instrument.name} were found, and where they are taken to stand now`}
-          onPick={setPicked}
-        />
+        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="All strings">
+          <RoundDrawing
+            positions={positions}
+            found={positions.map((_, i) => round.foundOf(i))}
+            standing={positions.map((_, i) => (round.heard.has(i) ? (round.standing[i] as number) : null))}
+            within={set.within}
+            now={now}
+            describedAs={`Where the strings of ${instrument.name} were found, and where they are taken to stand now`}
+            onPick={setPicked}
+          />
+        </div>
         <p className="text-sm text-soft">
           A bar is where a string was found, a dot where it is taken to stand now, by what the others did
-          since. Press on a string to take it next.
+          since. Press on a string, or name it in the box above, to take it next.
         </p>
       </section>
       <RoundSide

@@ -124,14 +124,16 @@ export function RoundStart({ bench, board, refused, onBegin, onPractise }: Round
           </div>
         </form>
         <h2 className="mt-5 border-t border-rule pt-3 font-semibold">Where they are taken to stand</h2>
-        <RoundDrawing
-          positions={instrument.positions}
-          found={instrument.positions.map(() => null)}
-          standing={before}
-          within={lastIn.within}
-          now={null}
-          describedAs={`Where the strings of ${instrument.name} are taken to stand before any is heard`}
-        />
+        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="All strings">
+          <RoundDrawing
+            positions={instrument.positions}
+            found={instrument.positions.map(() => null)}
+            standing={before}
+            within={lastIn.within}
+            now={null}
+            describedAs={`Where the strings of ${instrument.name} are taken to stand before any is heard`}
+          />
+        </div>
       </section>
       <aside className="grid gap-4">
         <Foretold
@@ -145,18 +147,25 @@ export function RoundStart({ bench, board, refused, onBegin, onPractise }: Round
           <section className="sheet p-4" aria-label="The last round">
             <h2 className="font-semibold">The last round</h2>
             <p className="text-sm text-soft">{momentText(ended.at, timeZone)}</p>
-            <RoundDrawing
-              positions={instrument.positions}
-              found={instrument.positions.map(
-                (_, i) => ended.turns.find(({ string }) => string === i)?.found ?? null,
-              )}
-              standing={instrument.positions.map(
-                (_, i) => ended.turns.findLast(({ string }) => string === i)?.left ?? null,
-              )}
-              within={lastIn.within}
-              now={null}
-              describedAs="What every string was found at, and left at"
-            />
+            <div
+              className="overflow-x-auto"
+              tabIndex={0}
+              role="group"
+              aria-label="The last round, all strings"
+            >
+              <RoundDrawing
+                positions={instrument.positions}
+                found={instrument.positions.map(
+                  (_, i) => ended.turns.find(({ string }) => string === i)?.found ?? null,
+                )}
+                standing={instrument.positions.map(
+                  (_, i) => ended.turns.findLast(({ string }) => string === i)?.left ?? null,
+                )}
+                within={lastIn.within}
+                now={null}
+                describedAs="What every string was found at, and left at"
+              />
+            </div>
           </section>
         )}
         <section className="sheet p-4" aria-label="What the strings do to each other">

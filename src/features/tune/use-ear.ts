@@ -32,6 +32,8 @@ export function useEar(expected: Expected, among: Among | null = null): Ear {
   const [sentence, setSentence] = useState<string | null>(null)
   const worker = useRef<EarWorker | null>(null)
   const microphone = useRef<Microphone | null>(null)
+  /** Which of the calls to hear samples is the latest: one that another overtook hears no more. */
+  const latest = useRef(0)
 
   const ear = useCallback(() => (worker.current ??= startEar()).ear, [])
   const stop = useCallback(() => {
@@ -84,11 +86,13 @@ export function useEar(expected: Expected, among: Among | null = null): Ear {
     async (samples: Float32Array, rate: number) => {
       stop()
       setSentence(null)
+      const mine = (latest.current += 1)
       const hears = ear()
       await hears.listen(rate, expected, among)
       let last: Heard | null = null
       for (let from = 0; from < samples.length; from += BLOCK) {
         const one = await hears.hear(samples.slice(from, from + BLOCK))
+        if (latest.current !== mine) return null
         if (!one) continue
         last = one
         setHeard(one)
