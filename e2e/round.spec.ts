@@ -101,21 +101,23 @@ test('by the microphone it knows which string is plucked, keeps what it found an
     { string: lowest - 1, cents: 0.3 },
   ]
   const each = 2.2 * RATE
-  const samples = new Float64Array(plucks.length * each)
+  // Nothing sounds before it listens.
+  const before = 4 * RATE
+  const samples = new Float64Array(before + plucks.length * each)
   for (const [k, { string, cents }] of plucks.entries()) {
     const hz = (await pitchOf(string)) * 2 ** (cents / 1200)
     const voice = { hz, inharmonicity: 4e-5, loss: 1.4, quality: 1500 }
-    const end = samples.subarray(0, (k + 1) * each)
-    addPluck(end, RATE, { voice, at: 0.2, loudness: 0.4 }, (k + 0.15) * each, random)
+    const end = samples.subarray(0, before + (k + 1) * each)
+    addPluck(end, RATE, { voice, at: 0.2, loudness: 0.4 }, before + k * each, random)
   }
   for (let i = 0; i < samples.length; i += 1) samples[i] = samples[i]! + 1e-3 * (random() - 0.5)
   await withMicrophone(samples, baseURL!, async (page) => {
     await page.goto('/instruments/orris/round')
     await page.getByRole('button', { name: 'Begin', exact: true }).click()
     await page.getByRole('button', { name: 'Listen', exact: true }).click()
-    await expect(page.getByText(/found at −(19|20)\.\d, left at [−+]?[01]\.\d/)).toBeVisible({
-      timeout: 30_000,
-    })
+    // It is told twice: where it is done, and above the next string.
+    const kept = page.getByText(/found at −(19|20)\.\d, left at [−+]?[01]\.\d/)
+    await expect(kept.first()).toBeVisible({ timeout: 30_000 })
     await expect(page.getByText('2 of 4 tuned', { exact: false })).toBeVisible({ timeout: 30_000 })
   })
 })
