@@ -69,3 +69,27 @@ test('visits are planned when someone is there, follow the house’s hours, and 
   await page.getByRole('button', { name: 'Keep these settings' }).click()
   await expect(page.getByText('The house closes later in the day than it opens.')).toBeVisible()
 })
+
+test('a string put on at an interval is told what the minutes can do, and when to touch it up', async ({
+  page,
+}) => {
+  await page.goto('/settling')
+  await page
+    .getByRole('row', { name: /2nd-octave E of Lovage/ })
+    .getByRole('link')
+    .click()
+  const halves = page.getByRole('region', { name: 'Between the halves' })
+  const gently = halves.getByRole('row', { name: /Pull it gently/i })
+  const falls = async () => Number(await gently.getByRole('cell').nth(1).innerText())
+  await halves.getByLabel('Minutes left').fill('1')
+  const little = await falls()
+  await halves.getByLabel('Minutes left').fill('12')
+  await expect.poll(falls).toBeLessThan(little)
+  await expect(halves.getByRole('row', { name: /Big motions/i })).toContainText('not as a habit')
+  await halves.getByLabel('Second half, minutes').fill('240')
+  await expect(halves.getByRole('row', { name: /Leave it alone/i })).toContainText(
+    /after [\d, ]+ min|not needed/,
+  )
+  await halves.getByLabel('Minutes left').fill('soon')
+  await expect(halves.getByText('Say how many minutes are left')).toBeVisible()
+})

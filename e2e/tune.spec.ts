@@ -27,6 +27,20 @@ test('a newcomer brings a string up by the stand-in, in the turns that are told,
   await expect(page.getByText(/it takes \d+ % of the turn/)).toBeVisible()
   await expect(page.getByRole('button', { name: /^Log/ })).toHaveCount(0)
 
+  // It settles: an hour later it is flat, and once it is brought back it falls less in the hour after.
+  const flat = async () => Math.abs(Number((/−(\d+\.\d)/.exec(await heard.innerText()) ?? [])[1]))
+  await page.getByRole('button', { name: 'An hour later' }).click()
+  await expect.poll(flat).toBeGreaterThan(10)
+  await page.waitForTimeout(600)
+  const first = await flat()
+  await turn.click()
+  await expect(inTune).toBeVisible()
+  await page.waitForTimeout(600)
+  await page.getByRole('button', { name: 'An hour later' }).click()
+  await expect.poll(flat).toBeGreaterThan(4)
+  await page.waitForTimeout(600)
+  expect(await flat()).toBeLessThan(first)
+
   await page.getByLabel('Degrees').fill('-3000')
   await page.getByRole('button', { name: 'Turn and pluck' }).click()
   await expect(page.getByText('It is slack, and only flaps. Turn it further.')).toBeVisible()

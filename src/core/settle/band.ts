@@ -47,7 +47,22 @@ export function bandAt(known: Known, tuned: number, left: number, age: number): 
  * @param tolerance - cents, flat and sharp
  */
 export function chanceItHolds(known: Known, age: number, hours: number, tolerance: number): number {
-  const { cents, off } = expectedAt(known, age, 0, age + hours)
+  return chanceItStays(known, age, 0, age + hours, tolerance)
+}
+
+/**
+ * The chance that a string stays within a tolerance until an age, when it is left sharp by some cents at an earlier one.
+ *
+ * @param left - cents, within the tolerance
+ */
+export function chanceItStays(
+  known: Known,
+  tuned: number,
+  left: number,
+  until: number,
+  tolerance: number,
+): number {
+  const { cents, off } = expectedAt(known, tuned, left, until)
   return chanceBelow((tolerance - cents) / off) - chanceBelow((-tolerance - cents) / off)
 }
 

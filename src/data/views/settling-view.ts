@@ -142,6 +142,7 @@ export interface SettlingString extends SettlingCurve {
     readonly expected: number
     readonly odds: Odds
   } | null
+  readonly known: Known
   /** Its drift against what its material usually does, and how sure that is. */
   readonly share: number
   readonly shareOff: number
@@ -168,6 +169,7 @@ export function settlingString(store: Store, fittedId: number, positionId: numbe
   const last = s.readings.findLast(({ kind }) => kind !== 'left at')
   return {
     ...curve,
+    known: s.known,
     share: s.known.share.mean,
     shareOff: s.known.share.off,
     own: s.readings.filter(({ kind }) => kind === 'settling').length,

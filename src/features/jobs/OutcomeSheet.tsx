@@ -125,6 +125,12 @@ export function OutcomeSheet({
             age={(now - first.fitted.fittedAt) / 3_600_000}
             className="mt-3 w-full"
           />
+          <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm text-soft">
+            Put on at an interval?
+            <Link href={pages.settlingString(first.fitted.id, first.positionId)} className="button">
+              Between the halves
+            </Link>
+          </p>
         </section>
       )}
     </div>

@@ -9,7 +9,11 @@ import { SettlingPaper } from '@/drawings/SettlingPaper'
 import { measureText, type Units } from '@/ui/format/measure'
 import { momentText, nearText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
+import { BetweenHalves } from './BetweenHalves'
 import { paperString } from './paper-string'
+
+/** A string that was put on longer ago was not put on at an interval, h. */
+const ONE_EVENING = 24
 
 interface SettlingStringSheetProps {
   readonly string: SettlingString
@@ -46,6 +50,9 @@ export function SettlingStringSheet({
         <p className="text-sm text-soft">
           Four readings of five will lie in the green band. It narrows with every reading that is logged.
         </p>
+        {s.age < ONE_EVENING && !s.slipping && (
+          <BetweenHalves known={s.known} age={s.age} holdsWithin={holdsWithin} />
+        )}
       </section>
       <aside className="grid gap-4">
         <section className="sheet p-4 md:p-5" aria-label="Now">

@@ -11,11 +11,13 @@ interface StandInPanelProps {
   readonly told: number | null
   readonly onTurn: (degrees: number) => void
   readonly onPluck: () => void
+  /** Lets so many hours pass, h; null while it is not yet up. */
+  readonly onWait: ((hours: number) => void) | null
   readonly onNew: () => void
 }
 
 /** A string and a key that are not there: to try the dial, and to practise. */
-export function StandInPanel({ is, told, onTurn, onPluck, onNew }: StandInPanelProps) {
+export function StandInPanel({ is, told, onTurn, onPluck, onWait, onNew }: StandInPanelProps) {
   const [degrees, setDegrees] = useState('10')
   const id = useId()
   const by = Number(degrees.replace(',', '.').replace('−', '-'))
@@ -44,6 +46,16 @@ export function StandInPanel({ is, told, onTurn, onPluck, onNew }: StandInPanelP
               Turn the key by {told < 0 ? '−' : ''}
               {degreesText(told)}, and pluck
             </button>
+          )}
+          {onWait && (
+            <p className="mt-2 grid grid-cols-2 gap-2">
+              <button type="button" className="button" onClick={() => onWait(1)}>
+                An hour later
+              </button>
+              <button type="button" className="button" onClick={() => onWait(24)}>
+                A day later
+              </button>
+            </p>
           )}
           <form
             className="mt-2 flex items-end gap-2"

@@ -11,6 +11,8 @@ import { voiceOf } from '@/core/ear/string-voice'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { centsAbove } from '@/core/pitch/cents'
 import { seeded } from '@/core/random/seeded'
+import { fallenInAll, FIRST_TUNED, newLaw } from '@/core/settle/drift'
+import { coreMaterial } from '@/core/strings/construction'
 import { semitonesToBreaking, utilisation } from '@/core/strings/tension'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
@@ -46,6 +48,13 @@ const STIFFNESS = 0.24
 /** It begins as far up as a string that was just wound on. */
 const JUST_WOUND = 0.3
 
+/** The string that stands in: how far its key is turned, degrees, and how old it is, h. */
+interface StandIn {
+  readonly turned: number
+  readonly is: StandInState
+  readonly age: number
+}
+
 /** One string: what is heard of it, how far to turn, and what of it is logged. */
 export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheetProps) {
   const { referenceA } = instrument
@@ -70,8 +79,8 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
   const [found, setFound] = useState<{ readonly cents: number } | null>(null)
   const first = found !== null && Math.abs(found.cents) < FOUND ? found.cents : null
   const stiffness = useMemo(() => 1 + STIFFNESS * (seeded(position.number)() - 0.5), [position.number])
-  const justWound = { turned: JUST_WOUND * keyTo(position, target.hz), is: 'taut' } as const
-  const [stand, setStand] = useState<{ readonly turned: number; readonly is: StandInState }>(justWound)
+  const justWound: StandIn = { turned: JUST_WOUND * keyTo(position, target.hz), is: 'taut', age: FIRST_TUNED }
+  const [stand, setStand] = useState<StandIn>(justWound)
 
   const reading = ear.heard?.reading ?? null
   const isSure = reading !== null && reading.hz !== null && reading.error <= UNSURE
@@ -98,10 +107,11 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
     [takeIn, target.hz],
   )
 
-  const pluck = async (turned: number, by: number | null) => {
-    const samples = standInPluck(position, turned, stiffness, referenceA)
+  const pluck = async ({ turned, age }: StandIn, by: number | null) => {
+    const law = newLaw(coreMaterial(position.construction).drift)
+    const samples = standInPluck(position, turned, stiffness, referenceA, fallenInAll(law, age))
     if (samples === 'broken' || samples === 'slack') {
-      setStand({ turned, is: samples })
+      setStand({ turned, age, is: samples })
       return
     }
     play(samples)
@@ -110,9 +120,14 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
       raising.take(heard.reading.hz, by)
   }
   const turn = (by: number) => {
-    const turned = Math.max(0, stand.turned + by)
-    setStand({ turned, is: 'taut' })
-    void pluck(turned, by)
+    const next: StandIn = { ...stand, turned: Math.max(0, stand.turned + by), is: 'taut' }
+    setStand(next)
+    void pluck(next, by)
+  }
+  const wait = (hours: number) => {
+    const next: StandIn = { ...stand, age: stand.age + hours }
+    setStand(next)
+    void pluck(next, null)
   }
   const log = async () => {
     if (!fitted || first === null) return
@@ -239,7 +254,8 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
           is={stand.is}
           told={cents !== null && Math.abs(cents) > IN_TUNE ? raising.turn : null}
           onTurn={turn}
-          onPluck={() => void pluck(stand.turned, null)}
+          onPluck={() => void pluck(stand, null)}
+          onWait={cents !== null && Math.abs(cents) < FOUND ? wait : null}
           onNew={() => setStand(justWound)}
         />
       </aside>

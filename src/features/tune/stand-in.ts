@@ -18,14 +18,20 @@ const ROOM = 8e-4
 /** Slower than this it only flaps, Hz. */
 const FLAPS = 16
 
-/** Its sound when it is plucked now, or why there is none. */
+/**
+ * Its sound when it is plucked now, or why there is none.
+ *
+ * @param fallen - cents that it has settled by
+ */
 export function standInPluck(
   position: StringPosition,
   turned: number,
   stiffness: number,
   referenceA: number,
+  fallen: number,
 ): Float32Array | 'broken' | 'slack' {
-  const hz = pitchTurned(position, turned, stiffness)
+  const turnedTo = pitchTurned(position, turned, stiffness)
+  const hz = turnedTo === null ? null : turnedTo * 2 ** (-fallen / 1200)
   if (hz === null) return 'broken'
   if (hz < FLAPS) return 'slack'
   return pluckedSound(position, referenceA, hz)
