@@ -111,6 +111,7 @@ for (const [width, height] of [
       '/instruments/fennel/round',
       '/settling',
       '/settling/visits',
+      '/settling/room',
       '/nowhere',
     ]) {
       await page.goto(place)

@@ -31,6 +31,7 @@ const PAGES = [
   '/history?before=x&before=y',
   '/settling',
   '/settling/visits',
+  '/settling/room',
   '/house',
   '/house/habits',
   '/house/dates',

@@ -119,6 +119,7 @@ test('every handler answers every body, and writes nothing that it refuses', asy
     '/history?steps=shown',
     '/settling',
     '/settling/visits',
+    '/settling/room',
     '/house',
     '/house/habits',
     '/knots',

@@ -93,3 +93,31 @@ test('a string put on at an interval is told what the minutes can do, and when t
   await halves.getByLabel('Minutes left').fill('soon')
   await expect(halves.getByText('Say how many minutes are left')).toBeVisible()
 })
+
+test('the room is read by the stand-in, by hand and from a logger, and what can’t be is told', async ({
+  page,
+}) => {
+  await page.goto('/settling/room')
+  await page.getByRole('button', { name: 'Read the stand-in hygrometer' }).click()
+  await expect(page.getByLabel('Temperature, °C')).toHaveValue(/^\d{2}(\.\d)?$/)
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText(/^Last read .*: \d+\.\d °C, \d+ %\.$/)).toBeVisible()
+  await page.getByLabel('Temperature, °C').fill('21')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('The room was read in this half hour already.')).toBeVisible()
+  await page.getByRole('button', { name: 'A logger’s file' }).click()
+  const rows = Array.from(
+    { length: 8 },
+    (_, i) => `2026-11-23 ${String(8 + i).padStart(2, '0')}:00,${20 + i / 10},${50 - i}`,
+  )
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'logger.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['time,temp,hum', ...rows, 'soon,20,40'].join('\n')),
+  })
+  await expect(page.getByText('“soon” is no day and hour.')).toBeVisible()
+  await page.getByRole('button', { name: 'Take over 8 rows' }).click()
+  await expect(page.getByText('The logger’s readings are kept')).toBeVisible()
+  await page.goto('/history')
+  await expect(page.getByText('8 readings of the room kept')).toBeVisible()
+})

@@ -37,6 +37,7 @@ import type {
 import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
 import type { PhotoLengthsRequest } from './requests/photo'
 import type { PictureRequest } from './requests/pictures'
+import type { RoomRequest } from './requests/room'
 import type { RoundRequest, RoundStringRequest, TemperamentRequest } from './requests/rounds'
 import type { ReadingRequest } from './requests/settling'
 import type { AddStringRequest, CopyRequest, RemoveStringRequest, RetireRequest } from './requests/shelf'
@@ -136,6 +137,7 @@ export const calls = {
   trimTail: (tailId: number) => post<TrimRequest>(`/api/tails/${tailId}/trim`),
   logReading: post<ReadingRequest, Acted & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
 
+  keepRoom: post<RoomRequest, Acted & { readonly kept: number }>('/api/room'),
   beginRound: post<RoundRequest>('/api/rounds'),
   logRoundString: (id: number) => post<RoundStringRequest>(`/api/rounds/${id}/strings`),
   endRound: (id: number) => post<Nothing>(`/api/rounds/${id}/end`),

@@ -55,6 +55,7 @@ export const pages = {
   /** Everything that settles. */
   settling: '/settling',
   allSettling: '/settling?all=yes',
+  room: '/settling/room',
   settlingString: (fittedId: number, positionId: number) =>
     withQuery(`/settling/${fittedId}`, { at: positionId }),
   visits: (date?: number) => withQuery('/settling/visits', { date }),

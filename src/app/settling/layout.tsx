@@ -11,6 +11,7 @@ export default function SettlingLayout({ children }: { children: ReactNode }) {
           [pages.today, 'Today'],
           [pages.settling, 'Settling'],
           [pages.visits(), 'Visits until a date'],
+          [pages.room, 'The room'],
         ]}
       />
       {children}

@@ -4,6 +4,7 @@
 import { chanceBelow } from '../random/normal'
 import type { Share } from './belief'
 import { driftCents, FOR_EVER, type DriftLaw } from './drift'
+import type { Sure } from './room'
 import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
 
 /** What is known of a settling string. */
@@ -23,12 +24,23 @@ export interface Expected {
   readonly off: number
 }
 
-/** Where a string stands at an age when it was left at some cents at an earlier one. */
-export function expectedAt(known: Known, tuned: number, left: number, age: number): Expected {
+/**
+ * Where a string stands at an age when it was left at some cents at an earlier one.
+ *
+ * @param weather - what the weather is known to have raised it by, cents; what is usual where nothing is known
+ */
+export function expectedAt(
+  known: Known,
+  tuned: number,
+  left: number,
+  age: number,
+  weather: Sure | null = null,
+): Expected {
   const fall = -driftCents(known.start, tuned, age)
+  const { mean, off } = weather ?? { mean: 0, off: weatherOff(known.weather, age - tuned) }
   return {
-    cents: left - known.share.mean * fall,
-    off: Math.hypot(known.share.off * fall, LAW_OFF * fall, weatherOff(known.weather, age - tuned)),
+    cents: left - known.share.mean * fall + mean,
+    off: Math.hypot(known.share.off * fall, LAW_OFF * fall, off),
   }
 }
 

@@ -62,10 +62,12 @@ function through({ precision, weighted }: Message, spread: number): Message {
 /** What a string's own readings say of its share. */
 function ownMessage({ start, weather, readings }: Evidence): Message {
   return readings
-    .map(({ tuned, left, age, cents }): Message => {
+    .map(({ tuned, left, age, cents, weather: known }): Message => {
       const fall = -driftCents(start, tuned, age)
-      const variance = READING_OFF ** 2 + (LAW_OFF * fall) ** 2 + weatherOff(weather, age - tuned) ** 2
-      return { precision: fall ** 2 / variance, weighted: (fall * (left - cents)) / variance }
+      const strays = known ? known.off : weatherOff(weather, age - tuned)
+      const variance = READING_OFF ** 2 + (LAW_OFF * fall) ** 2 + strays ** 2
+      const settled = left - cents + (known?.mean ?? 0)
+      return { precision: fall ** 2 / variance, weighted: (fall * settled) / variance }
     })
     .reduce(plus, NOTHING)
 }

@@ -1,3 +1,5 @@
+import type { Sure } from './room'
+
 /** A reading of how far a string stood from pitch. Ages of the string in hours. */
 export interface CentsReading {
   /** Age when it was last brought to pitch. */
@@ -7,4 +9,6 @@ export interface CentsReading {
   readonly age: number
   /** Cents against the target; negative is flat. */
   readonly cents: number
+  /** By how much the weather is known to have raised it since it was tuned, cents; left out where nothing is. */
+  readonly weather?: Sure | null
 }

@@ -28,9 +28,14 @@ const RISE = 6
  *
  * @param known - of the string before this reading
  */
-export function judgeReading(known: Known, { tuned, left, age, cents }: CentsReading): Verdict {
-  const expected = expectedAt(known, tuned, left, age)
+export function judgeReading(known: Known, { tuned, left, age, cents, weather }: CentsReading): Verdict {
+  const expected = expectedAt(known, tuned, left, age, weather)
   const odds = oddsOf(expected, cents)
-  const kind = odds.slip > WORTH_A_LOOK ? 'slip' : cents > left + RISE ? 'rise' : 'settling'
+  const kind =
+    odds.slip > WORTH_A_LOOK
+      ? 'slip'
+      : cents > left + RISE + Math.max(0, weather?.mean ?? 0)
+        ? 'rise'
+        : 'settling'
   return { expected: expected.cents, odds, kind }
 }

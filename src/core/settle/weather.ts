@@ -29,7 +29,7 @@ const STRAYS: Readonly<Record<Material, number>> = {
 }
 
 /** Hours after which the weather is half forgotten, over ln 2. */
-const KEEPS = 36
+export const KEEPS = 36
 
 export const weatherOf = (material: Material): Weather => ({ strays: STRAYS[material] })
 

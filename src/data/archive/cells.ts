@@ -13,6 +13,7 @@ import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
 import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
 import { ROUND_ORDERS } from '@/core/rounds/tuning-round'
+import { AIR_BOUNDS } from '@/core/settle/room'
 import { READING_KINDS } from '@/core/settle/readings'
 import { CURRENCIES } from '@/core/stores/money'
 import { STRING_ENDS } from '@/core/stores/string-spec'
@@ -116,6 +117,8 @@ function numberOf(text: string, name: string): number {
   const plain = Object.hasOwn(PLAIN, name) ? PLAIN[name] : undefined
   if (plain && !canBe(plain, value))
     throw new RangeError(`expected ${BOUNDS[plain][0]} to ${BOUNDS[plain][1]}`)
+  const air = Object.hasOwn(AIR_BOUNDS, name) ? AIR_BOUNDS[name as keyof typeof AIR_BOUNDS] : undefined
+  if (air && !(value >= air[0] && value <= air[1])) throw new RangeError(`expected ${air[0]} to ${air[1]}`)
   return value
 }
 

@@ -28,6 +28,8 @@ const UNITS: Readonly<Record<string, string>> = {
   rate: 'of the house’s money for one of the supplier’s',
   cents: 'cents',
   within_cents: 'cents',
+  celsius: '°C',
+  humidity: '% relative',
   found_cents: 'cents',
   left_cents: 'cents',
   wraps: 'turns',
@@ -66,6 +68,7 @@ export const ARCHIVED: readonly ArchiveTable[] = (
     journaled.temperaments,
     journaled.tuningRounds,
     journaled.roundReadings,
+    journaled.roomReadings,
   ] as readonly Table[]
 ).map((table) => ({
   name: getTableName(table),

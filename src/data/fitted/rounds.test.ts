@@ -7,6 +7,7 @@ import { writeScala } from '@/core/temper/scala'
 import { TEMPERAMENTS } from '@/core/temper/temperament'
 import { StrungBoard } from '@/core/rounds/strung-board'
 import { prepare } from '../demo/prepare'
+import { keepRoomReadings } from '../house/room'
 import { dropTemperament, takeTemperament } from '../house/temperaments'
 import { openStore, type Store } from '../store/database'
 import { roundBench } from '../views/round-view'
@@ -106,6 +107,38 @@ test('a board that yields more than is usual is learned from two rounds, and wha
   expect(roundBench(store, 'bryony').ended!.turns).toHaveLength(strings.length)
   for (const actionId of logged.toReversed()) store.undo(actionId)
   expect(roundBench(store, 'bryony').effects.seen).toBe(0)
+})
+
+test('what settled strings did between two rounds is taken off a string that settles, and what the room says besides', () => {
+  const settling = settlingStrings(store).find(
+    ({ slug, name }) => slug === 'lovage' && name.startsWith('2nd-octave E'),
+  )!
+  const again = () => settlingStrings(store).find(({ positionId }) => positionId === settling.positionId)!
+  const gut = [20, 21, 22, 23, 24, 25]
+  let round = begin('lovage')
+  for (const number of gut) logRoundString(store, round, { number, found: 0, left: 0 })
+  logRoundString(store, round, { number: settling.position.number, found: again().expectedNow, left: 0 })
+  endRound(store, round)
+  later += 20 * 3_600_000
+  const byLaw = again().expectedNow
+  round = begin('lovage')
+  const logged = gut.map((number) => logRoundString(store, round, { number, found: -9, left: 0 }).actionId)
+  expect(again().expectedNow).toBeLessThan(byLaw - 3)
+  for (const actionId of logged.toReversed()) store.undo(actionId)
+  expect(again().expectedNow).toBeCloseTo(byLaw, 1)
+  // The room got much drier meanwhile: gut goes with that as well, by its starting value.
+  const now = store.now()
+  keepRoomReadings(store, [
+    { at: now - 20 * 3_600_000, celsius: 20, humidity: 55 },
+    { at: now - 1000, celsius: 20, humidity: 50 },
+  ])
+  expect(again().expectedNow).toBeGreaterThan(byLaw + 5)
+  expect(sentence(() => keepRoomReadings(store, [{ at: now - 1000, celsius: 21, humidity: null }]))).toBe(
+    'The room was read in this half hour already.',
+  )
+  expect(sentence(() => keepRoomReadings(store, [{ at: now + 9e8, celsius: 21, humidity: null }]))).toMatch(
+    /time to come/,
+  )
 })
 
 test('a temperament of a file is the house’s own, once, and can be taken away while rounds keep it', () => {

@@ -28,6 +28,7 @@ import { grouped } from '@/core/list/grouped'
 import { inChunks } from '../store/in-chunks'
 import { houseSettings, type House } from '../house/house'
 import { byPositionId, type PositionOnShelf } from '../instruments/instruments'
+import { weatherBetween, WEATHER_FROM } from './weather'
 import { found, Refusal } from '@/boundary/refusal'
 import {
   coverings,
@@ -85,7 +86,7 @@ export function settlingStrings(store: Store): readonly Settling[] {
   return readSettling(store)
     .laws.filter(({ fitted }) => (now - fitted.fittedAt) / HOUR < SETTLED)
     .filter(({ positionId }) => byPositionId(store, positionId).retiredAt === null)
-    .map((one) => standing(one, now))
+    .map((one) => standing(store, one, now))
     .sort((a, b) => byNext(a, b) || a.positionId - b.positionId)
 }
 
@@ -98,6 +99,7 @@ const SETTLING_FROM = [
   instruments,
   positions,
   coverings,
+  ...WEATHER_FROM,
 ] as const
 
 /** A settling string as it is at any time. */
@@ -138,7 +140,7 @@ function settlingAt(
   const material = coreMaterial(fitted.construction).name
   const start = startingLaw(fitted)
   const weather = weatherOf(material)
-  const logged = loggedReadings(rows, fitted, positionId, { start, weather, share: ANY_STRING })
+  const logged = loggedReadings(store, rows, fitted, positionId, { start, weather, share: ANY_STRING })
   return {
     fitted,
     positionId,
@@ -155,11 +157,12 @@ function settlingAt(
   }
 }
 
-/** Where a string should stand now by its law. */
-function standing(one: Law, now: number): Settling {
+/** Where a string should stand now by its law and by what the weather is known to have done. */
+function standing(store: Store, one: Law, now: number): Settling {
   const { law, tuned, left, fitted } = one
   const age = Math.max(tuned, (now - fitted.fittedAt) / HOUR)
-  return { ...one, expectedNow: left + driftCents(law, tuned, age) }
+  const weather = weatherSince(store, fitted, tuned, now)?.mean ?? 0
+  return { ...one, expectedNow: left + driftCents(law, tuned, age) + weather }
 }
 
 /** The one due first first; what holds comes last. */
@@ -187,7 +190,7 @@ function settlingBy(
 ): Settling {
   const rows = readingsOf(store, [fitted]).get(fitted.id) ?? []
   const at = settlingAt(store, fitted, positionId, rows)
-  return standing(lawFrom(at, beliefs, houseSettings(store)), store.now())
+  return standing(store, lawFrom(at, beliefs, houseSettings(store)), store.now())
 }
 
 function lawFrom(
@@ -273,6 +276,7 @@ function readingsOf(
 }
 
 function loggedReadings(
+  store: Store,
   rows: readonly ReadingRow[],
   fitted: FittedString,
   positionId: number,
@@ -287,6 +291,7 @@ function loggedReadings(
       left,
       age: Math.max(tuned, (row.at - fitted.fittedAt) / HOUR),
       cents: row.cents,
+      weather: weatherSince(store, fitted, tuned, row.at),
     }
     logged.push({
       ...reading,
@@ -298,6 +303,12 @@ function loggedReadings(
     })
   }
   return logged
+}
+
+/** What the weather did to a string since an age of it, h, until a time, ms. */
+function weatherSince(store: Store, fitted: FittedString, tuned: number, until: number) {
+  const { instrumentId, construction, fittedAt } = fitted
+  return weatherBetween(store, instrumentId, coreMaterial(construction).name, fittedAt + tuned * HOUR, until)
 }
 
 export interface NewReading {
@@ -351,7 +362,13 @@ function judge(store: Store, fitted: FittedString, { positionId, cents }: NewRea
   return {
     before,
     beliefs,
-    verdict: judgeReading(before.known, { tuned: Math.min(tuned, age), left, age, cents }),
+    verdict: judgeReading(before.known, {
+      tuned: Math.min(tuned, age),
+      left,
+      age,
+      cents,
+      weather: weatherSince(store, fitted, tuned, store.now()),
+    }),
   }
 }
 

@@ -197,8 +197,11 @@ export function settlingString(store: Store, fittedId: number, positionId: numbe
 }
 
 /** What the last reading tells of, by what is known of the string. */
-function lastOf(s: Settling, { at, cents, tuned, left, age }: LoggedReading): SettlingString['last'] {
-  const expected = expectedAt(s.known, tuned, left, age)
+function lastOf(
+  s: Settling,
+  { at, cents, tuned, left, age, weather }: LoggedReading,
+): SettlingString['last'] {
+  const expected = expectedAt(s.known, tuned, left, age, weather)
   return { at, cents, expected: expected.cents, odds: oddsOf(expected, cents) }
 }
 

@@ -1,5 +1,5 @@
 /** The house itself: what it has set, its clock, its dates. */
-import { integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { id, plainId } from './columns'
 
 /** One row: what the house has set. */
@@ -53,3 +53,16 @@ export const occasions = sqliteTable('occasion', {
   /** Slugs of the instruments that it is for: JSON; none for all of them. */
   instruments: text('instruments').notNull().default('[]'),
 })
+
+/** The air of the room that the instruments stand in. */
+export const roomReadings = sqliteTable(
+  'room_reading',
+  {
+    id: id(),
+    at: integer('at').notNull(),
+    celsius: real('celsius'),
+    /** Relative humidity, %. */
+    humidity: real('humidity'),
+  },
+  (t) => [index('room_when').on(t.at)],
+)

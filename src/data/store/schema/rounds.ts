@@ -45,5 +45,9 @@ export const roundReadings = sqliteTable(
     foundCents: real('found_cents').notNull(),
     leftCents: real('left_cents'),
   },
-  (t) => [index('round_reading_of').on(t.roundId), index('round_reading_at').on(t.positionId)],
+  (t) => [
+    index('round_reading_of').on(t.roundId),
+    index('round_reading_at').on(t.positionId),
+    index('round_reading_when').on(t.at),
+  ],
 )

@@ -1,0 +1,139 @@
+/**
+ * What is known of the weather: how settled strings moved between rounds of tuning, and the air of the room.
+ */
+import { and, asc, eq, gte, isNull } from 'drizzle-orm'
+import { learnResponse, Room, type AirResponse, type AirSeen, type Sure } from '@/core/settle/room'
+import { sharedWeather, type NeighbourReading } from '@/core/settle/shared-weather'
+import { SETTLED } from '@/core/settle/drift'
+import { READING_OFF, weatherOf } from '@/core/settle/weather'
+import { coreMaterial } from '@/core/strings/construction'
+import { MATERIALS, type Material } from '@/core/strings/materials'
+import { offEqual } from '@/core/temper/temperament'
+import { roomReadingsOf } from '../house/room'
+import { readDegrees } from '../house/temperaments'
+import { byPositionId } from '../instruments/instruments'
+import type { Store } from '../store/database'
+import {
+  fittedPositions,
+  fittedStrings,
+  instruments,
+  positions,
+  roomReadings,
+  roundReadings,
+  tuningRounds,
+} from '../store/schema'
+
+const HOUR = 3_600_000
+/** Strings of other years settled another way, h. */
+const READ_BACK = 730 * 24
+
+interface SettledReading extends NeighbourReading {
+  readonly instrumentId: number
+  readonly material: Material
+}
+
+interface Weathered {
+  readonly room: Room
+  readonly settled: readonly SettledReading[]
+  readonly responses: Readonly<Record<Material, AirResponse>>
+}
+
+/** All that the weather is worked out from. */
+export const WEATHER_FROM = [
+  roomReadings,
+  roundReadings,
+  tuningRounds,
+  fittedStrings,
+  fittedPositions,
+  instruments,
+  positions,
+] as const
+
+function weathered(store: Store): Weathered {
+  return store.kept.get('weather', WEATHER_FROM, () => {
+    const room = new Room(roomReadingsOf(store))
+    const settled = settledReadings(store)
+    const seen = (material: Material): readonly AirSeen[] =>
+      settled
+        .filter((one) => one.material === material)
+        .map(({ from, to, rose }) => ({
+          change: room.change(from, to),
+          rose,
+          // What the air does not explain, and two readings.
+          error: Math.hypot(weatherOf(material).strays, READING_OFF * Math.SQRT2),
+        }))
+    const responses = Object.fromEntries(
+      MATERIALS.map((material) => [material, learnResponse(material, seen(material))]),
+    ) as Record<Material, AirResponse>
+    return { room, settled, responses }
+  })
+}
+
+/** What the air does to strings of each material, by what the house's own have told. */
+export const airResponses = (store: Store): Readonly<Record<Material, AirResponse>> =>
+  weathered(store).responses
+
+/** What the weather did to a string of an instrument between two times, ms; null where nothing is known. */
+export function weatherBetween(
+  store: Store,
+  instrumentId: number,
+  material: Material,
+  from: number,
+  to: number,
+): Sure | null {
+  const { room, settled, responses } = weathered(store)
+  return sharedWeather(
+    {
+      weather: weatherOf(material),
+      response: responses[material],
+      room,
+      neighbours: settled.filter((one) => one.instrumentId === instrumentId && one.material === material),
+    },
+    from,
+    to,
+  )
+}
+
+/** Settled strings between being left in one round and being found in the next turn of theirs. */
+function settledReadings(store: Store): readonly SettledReading[] {
+  const rows = store.rows
+    .select({
+      positionId: roundReadings.positionId,
+      instrumentId: tuningRounds.instrumentId,
+      at: roundReadings.at,
+      found: roundReadings.foundCents,
+      left: roundReadings.leftCents,
+      degrees: tuningRounds.degrees,
+    })
+    .from(roundReadings)
+    .innerJoin(tuningRounds, eq(tuningRounds.id, roundReadings.roundId))
+    .where(gte(roundReadings.at, store.now() - READ_BACK * HOUR))
+    .orderBy(asc(roundReadings.at), asc(roundReadings.id))
+    .all()
+  if (rows.length === 0) return []
+  const fittedAt = new Map(
+    store.rows
+      .select({ positionId: fittedPositions.positionId, at: fittedStrings.fittedAt })
+      .from(roundReadings)
+      .innerJoin(fittedPositions, eq(fittedPositions.positionId, roundReadings.positionId))
+      .innerJoin(
+        fittedStrings,
+        and(eq(fittedStrings.id, fittedPositions.fittedId), isNull(fittedStrings.endedAt)),
+      )
+      .where(gte(roundReadings.at, store.now() - READ_BACK * HOUR))
+      .all()
+      .map(({ positionId, at }) => [positionId, at]),
+  )
+  const last = new Map<number, { readonly at: number; readonly cents: number }>()
+  return rows.flatMap(({ positionId, instrumentId, at, found, left, degrees }): SettledReading[] => {
+    const { position } = byPositionId(store, positionId)
+    const off = offEqual({ name: '', cents: readDegrees(degrees) }, position.note)
+    const was = last.get(positionId)
+    if (left !== null) last.set(positionId, { at, cents: left + off })
+    // One that is on since nobody knows when has long settled.
+    const settledAt = (fittedAt.get(positionId) ?? -Infinity) + SETTLED * HOUR
+    if (!was || was.at < settledAt) return []
+    const material = coreMaterial(position.construction).name
+    return [{ instrumentId, material, from: was.at, to: at, rose: found + off - was.cents }]
+  })
+}
