@@ -4,6 +4,7 @@ import { useId, useState } from 'react'
 import type { Known } from '@/core/settle/band'
 import { betweenHalves, type IntervalWay } from '@/core/settle/between-halves'
 import type { Stretching } from '@/core/settle/stretching'
+import { oddsText } from './odds-text'
 
 interface BetweenHalvesProps {
   readonly known: Known
@@ -87,10 +88,10 @@ export function BetweenHalves({ known, age, holdsWithin }: BetweenHalvesProps) {
                     <span className="block font-semibold first-letter:uppercase">{WAY_WORDS[way.way]}</span>
                     <span className="block text-sm text-soft">{costOf(way)}</span>
                   </td>
-                  <td className="plate-figure py-2 pr-3 text-right text-lg">{way.falls.toFixed(0)}</td>
+                  <td className="plate-figure py-2 pr-3 text-right text-lg">{way.falls.toFixed(1)}</td>
                   <td className="plate-figure py-2 pr-3 text-right text-lg">+{way.sharp.toFixed(1)}</td>
                   <td className="py-2 pr-3">{touchUpWords(way)}</td>
-                  <td className="py-2 text-right font-semibold">{Math.round(way.chance * 100)} in 100</td>
+                  <td className="py-2 text-right font-semibold">{oddsText(way.chance)}</td>
                 </tr>
               ))}
             </tbody>
@@ -115,7 +116,7 @@ function costOf({ way, cycles, takes }: IntervalWay): string {
   const times = cycles === 1 ? 'once' : `${cycles} times`
   switch (way) {
     case 'leave it alone':
-      return 'costs nothing, and most of its settling is still to come'
+      return 'costs nothing; it settles on as it does by itself'
     case 'big sideways motions':
       return `${times}, ${takes.toFixed(0)} min; costs it life: for a night like this, not as a habit`
     default:

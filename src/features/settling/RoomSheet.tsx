@@ -62,8 +62,8 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
     [timeZone],
   )
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-      <div className="grid gap-4">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <section className="sheet p-4 md:p-5" aria-labelledby="room">
           <BackLink to={pages.settling}>Settling</BackLink>
           <h1 id="room" className="text-2xl font-semibold">
@@ -177,9 +177,9 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
           In cents. Starting values, until settled strings that are read in rounds have told: tune all of an
           instrument now and then, and read the room.
         </p>
-        <table className="mt-2 w-full text-left">
+        <table className="mt-2 w-full text-left text-sm">
           <thead>
-            <tr className="text-sm text-soft">
+            <tr className="text-soft">
               <th className="font-normal">Material</th>
               <th className="text-right font-normal">a degree warmer</th>
               <th className="text-right font-normal">10 % damper</th>
@@ -189,8 +189,8 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
             {responses.map(({ material, perKelvin, perPercent }) => (
               <tr key={material}>
                 <td className="py-1.5">{plainWord(material)}</td>
-                <td className="py-1.5 text-right">{sureText(perKelvin, 1)}</td>
-                <td className="py-1.5 text-right">{sureText(perPercent, 10)}</td>
+                <td className="py-1.5 text-right whitespace-nowrap">{sureText(perKelvin, 1)}</td>
+                <td className="py-1.5 text-right whitespace-nowrap">{sureText(perPercent, 10)}</td>
               </tr>
             ))}
           </tbody>
@@ -266,4 +266,7 @@ const airWords = ({ celsius, humidity }: RoomReading) =>
     .join(', ')
 
 const sureText = ({ mean, off }: Sure, times: number) =>
-  `${mean * times > 0 ? '+' : ''}${(mean * times).toFixed(1)} ± ${(off * times).toFixed(1)}`.replace('-', '−')
+  `${mean * times > 0 ? '+' : ''}${(mean * times).toFixed(times === 1 ? 1 : 0)} ± ${(off * times).toFixed(times === 1 ? 1 : 0)}`.replace(
+    '-',
+    '−',
+  )

@@ -10,6 +10,7 @@ import { measureText, type Units } from '@/ui/format/measure'
 import { momentText, nearText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
 import { BetweenHalves } from './BetweenHalves'
+import { oddsText } from './odds-text'
 import { paperString } from './paper-string'
 
 /** A string that was put on longer ago was not put on at an interval, h. */
@@ -34,7 +35,7 @@ export function SettlingStringSheet({
   const name = `${s.name} of ${s.instrumentName}`
   const cents = (at: number) => measureText(measure('cents', at), units)
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-label="How it settles">
         <BackLink to={pages.settling}>Settling</BackLink>
         <h1 className="text-2xl font-semibold first-letter:uppercase">{name}</h1>
@@ -54,7 +55,7 @@ export function SettlingStringSheet({
           <BetweenHalves known={s.known} age={s.age} holdsWithin={holdsWithin} />
         )}
       </section>
-      <aside className="grid gap-4">
+      <aside className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <section className="sheet p-4 md:p-5" aria-label="Now">
           <p className="text-sm text-soft">It stands near</p>
           <p className="plate-figure text-4xl">
@@ -144,13 +145,6 @@ export function SettlingStringSheet({
       </aside>
     </div>
   )
-}
-
-/** Odds as people say them. */
-function oddsText(odds: number): string {
-  const of = Math.round(odds * 100)
-  if (of >= 100) return 'sure'
-  return of < 1 ? 'hardly' : `${of} in 100`
 }
 
 /** How it settles against what its material does, and what that rests on. */

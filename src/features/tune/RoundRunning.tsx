@@ -122,7 +122,7 @@ export function RoundRunning(props: RoundRunningProps) {
   const stands = heard && heard.string === now ? heard.cents : null
   const last = turns.at(-1)
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="round">
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
           <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>

@@ -44,7 +44,7 @@ export function RoundStart({ bench, board, refused, onBegin, onPractise }: Round
   )
   const set = (): RoundSet => ({ temperament, order, within: Number(within.replace(',', '.')) })
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="round">
         <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
         <h1 id="round" className="text-2xl font-semibold">
@@ -135,7 +135,7 @@ export function RoundStart({ bench, board, refused, onBegin, onPractise }: Round
           />
         </div>
       </section>
-      <aside className="grid gap-4">
+      <aside className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <Foretold
           bench={bench}
           board={board}

@@ -149,7 +149,7 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
     isSure && semitonesToBreaking(utilisation(position.construction, position.speakingLength, reading.hz))
 
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <section className="sheet p-5" aria-labelledby="tune">
         <BackLink to={pages.instrument(instrument.slug, position.number)}>{instrument.name}</BackLink>
         <h1 id="tune" className="text-2xl font-semibold">
