@@ -84,6 +84,19 @@ test('typed cents go round by the keyboard, in another temperament, are kept, an
   await expect(page.getByText('1 of', { exact: false })).toBeVisible()
 })
 
+test('by ear each string is told against which one it is heard, and the two can be heard', async ({
+  page,
+}) => {
+  await page.goto('/instruments/fennel/round')
+  await page.getByRole('radio', { name: /^By ear/ }).check()
+  await page.getByRole('button', { name: 'Practise on a stand-in' }).click()
+  await expect(page.getByText('By the fork.')).toBeVisible()
+  await page.getByRole('button', { name: 'Skip it' }).click()
+  await expect(page.getByText(/^A (fifth|fourth) (above|below) the \d/)).toBeVisible()
+  await page.getByRole('button', { name: 'Hear the two' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('0 of 31 tuned')
+})
+
 test('by the microphone it knows which string is plucked, keeps what it found and goes on by itself', async ({
   page: quiet,
   baseURL,

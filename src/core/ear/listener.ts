@@ -29,6 +29,10 @@ const WATCH = 0.008
 /** A pluck is so many times louder than what rang before, as powers. */
 const LOUDER = 5
 const SILENT = 1e-8
+/** No reading is told to be surer by more than a little, cents. */
+const SURE = 0.06
+/** A pluck glides into its pitch: so long it is listened to, however sure it is, s. */
+const SHORTEST = 0.25
 /** Kept of what was heard, s. */
 const KEPT = 1.6
 /** Two plucks are at least so far apart, s. */
@@ -132,8 +136,9 @@ export class Listener {
       this.sought = this.which === null ? null : (strings[this.which] ?? null)
     } else this.sought ??= this.around(sound)
     const reading = readPitch(sound, this.rate, this.sought ?? this.expected)
-    // Twice as long, twice as sure, until it would be read from what is no longer kept.
-    this.next = 2 * this.next + PASSES < KEPT ? 2 * this.next : 0
+    // Twice as long, twice as sure, until it is as sure as can be, or would be read from what is no longer kept.
+    const isSure = reading.hz !== null && reading.error < SURE && this.next > SHORTEST
+    this.next = !isSure && 2 * this.next + PASSES < KEPT ? 2 * this.next : 0
     return { reading, pluck: this.pluck, after, which: this.which }
   }
 }

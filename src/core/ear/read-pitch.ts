@@ -41,6 +41,8 @@ const CLIPPED = 0.985
 const MOST_CLIPPED = 0.002
 const PARTIALS = 14
 const ROUNDS = 3
+/** A look that moves it by less than this share of its error was the last that is needed. */
+const STILL = 0.1
 const HIGHEST = 8000
 /** A partial counts from this much over what surrounds it, as powers summed over its blocks. */
 const HEARD = 30
@@ -78,7 +80,9 @@ export function readPitch(samples: Float64Array, rate: number, expected: Expecte
   for (let round = 0; round < ROUNDS; round += 1) {
     const next = fitPartials(heard.near(fitted), { hz: fitted.hz, inharmonicity: expected.inharmonicity })
     if (!next) return { hz: null, because: 'too soft' }
+    const moved = Math.abs(Math.log(next.hz / fitted.hz)) / CENT
     fitted = next
+    if (round > 0 && moved < STILL * next.error) break
   }
   const strange = fitted.partials.filter(({ isStrange }) => isStrange).length
   const isDoubtful = other !== undefined && best.score - other.score < AS_LIKELY

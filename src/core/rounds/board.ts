@@ -10,6 +10,7 @@ import {
   type Point,
   type StringPosition,
 } from '../instrument/instrument'
+import { semitoneNumber } from '../pitch/note'
 import { coreMaterial } from '../strings/construction'
 import { stress, tension } from '../strings/tension'
 
@@ -33,6 +34,8 @@ export interface BoardString {
   readonly perMetre: number
   /** Strings of one material feel the weather alike. */
   readonly material: string
+  /** Above C−1, A4 being 69. */
+  readonly semitone: number
 }
 
 const HARP: BoardYields = { compliance: 1e-6, reach: 0.15 }
@@ -54,6 +57,7 @@ export function boardStrings(instrument: Instrument): readonly BoardString[] {
     tension: tension(position.construction, position.speakingLength, restPitch(instrument, position)),
     perMetre: centsPerMetre(instrument, position),
     material: coreMaterial(position.construction).name,
+    semitone: semitoneNumber(position.note),
   }))
 }
 

@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { readShelf } from '@/data/demo/shelf-files'
 import { boardStrings, startingYields } from './board'
+import { byEar } from './by-ear'
 import { learnEffects, type RoundEvent } from './learn-effects'
 import { StrungBoard } from './strung-board'
 import { foretellRound, RoundBelief, roundOrder, roundsNeeded, worstOff } from './tuning-round'
@@ -84,6 +85,32 @@ function orders(of: readonly number[]): readonly (readonly number[])[] {
     ? [of]
     : of.flatMap((first) => orders(of.filter((i) => i !== first)).map((rest) => [first, ...rest]))
 }
+
+test('by ear every string is heard against one that is tuned: the middle octave by fifths and fourths, the others by octaves', () => {
+  for (const instrument of instruments) {
+    const on = boardStrings(instrument)
+    const steps = byEar(on)
+    expect(steps.map(({ string }) => string).sort((a, b) => a - b)).toEqual(on.map((_, i) => i))
+    expect(steps[0]).toMatchObject({ against: null, interval: 'fork' })
+    const tuned = new Set<number>()
+    for (const { string, against, interval } of steps) {
+      if (against !== null) {
+        expect(tuned.has(against)).toBe(true)
+        const apart = Math.abs(on[string]!.semitone - on[against]!.semitone)
+        expect({ unison: [0], octave: [12, 24], fifth: [7], fourth: [5], fork: [] }[interval!]).toContain(
+          apart,
+        )
+      }
+      tuned.add(string)
+    }
+    // A harp has every octave, so that nothing is left to a tuner.
+    if (instrument.family.endsWith('harp'))
+      expect(steps.slice(1).every(({ against }) => against !== null)).toBe(true)
+  }
+  const middle = byEar(strings).slice(0, 7)
+  expect(middle.map(({ interval }) => interval)).not.toContain('octave')
+  expect(byEar([])).toEqual([])
+})
 
 test('strings found flat tell of those of their material that were not yet heard, and of no others', () => {
   const belief = new RoundBelief(board, strings, level, level)

@@ -2,9 +2,10 @@
  * One round of tuning: in which order, and how far past pitch each string is left so that the others bring it there.
  */
 import type { BoardString } from './board'
+import { byEar } from './by-ear'
 import type { StrungBoard } from './strung-board'
 
-export const ROUND_ORDERS = ['least left over', 'from the top', 'from the bottom'] as const
+export const ROUND_ORDERS = ['by ear', 'least left over', 'from the top', 'from the bottom'] as const
 export type RoundOrder = (typeof ROUND_ORDERS)[number]
 
 /** No string is taken further past pitch than this on account of others, cents: what is left is the next round's. */
@@ -25,6 +26,7 @@ export function roundOrder(
   standing: readonly number[],
 ): readonly number[] {
   const all = strings.map((_, i) => i)
+  if (order === 'by ear') return byEar(strings).map(({ string }) => string)
   if (order === 'from the top') return all
   if (order === 'from the bottom') return all.reverse()
   const disturbs = strings.map(

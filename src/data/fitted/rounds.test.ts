@@ -12,7 +12,7 @@ import { dropTemperament, takeTemperament } from '../house/temperaments'
 import { openStore, type Store } from '../store/database'
 import { roundBench } from '../views/round-view'
 import { beginRound, endRound, logRoundString } from './rounds'
-import { settlingStrings } from './settling'
+import { logReading, settlingStrings } from './settling'
 
 const DATE = '2026-11-24T10:00'
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-rounds-'))
@@ -139,6 +139,25 @@ test('what settled strings did between two rounds is taken off a string that set
   expect(sentence(() => keepRoomReadings(store, [{ at: now + 9e8, celsius: 21, humidity: null }]))).toMatch(
     /time to come/,
   )
+})
+
+test('fifty readings at once, and a clock that is set back, are kept in order and undone', () => {
+  const settling = settlingStrings(store).find(({ slug, slipping }) => slug === 'fennel' && !slipping)!
+  const again = () => settlingStrings(store).find(({ positionId }) => positionId === settling.positionId)!
+  const { id: fittedId } = settling.fitted
+  const { positionId } = settling
+  const read = (cents: number) =>
+    logReading(store, { fittedId, positionId, cents, broughtBack: false }).actionId
+  const before = again().readings.length
+  const actions = Array.from({ length: 50 }, (_, i) => read(-5 - i / 10))
+  expect(again().readings).toHaveLength(before + 50)
+  later -= 40 * 86_400_000
+  actions.push(read(-5))
+  expect(again().readings).toHaveLength(before + 51)
+  expect(Number.isFinite(again().expectedNow)).toBe(true)
+  for (const actionId of actions.toReversed()) store.undo(actionId)
+  later += 40 * 86_400_000
+  expect(again().readings).toHaveLength(before)
 })
 
 test('a temperament of a file is the house’s own, once, and can be taken away while rounds keep it', () => {

@@ -357,7 +357,8 @@ interface Judged {
 function judge(store: Store, fitted: FittedString, { positionId, cents }: NewReading): Judged {
   const { beliefs } = readSettling(store)
   const before = settlingBy(store, beliefs, fitted, positionId)
-  const age = (store.now() - fitted.fittedAt) / HOUR
+  // A clock that was set back has it read before it was put on.
+  const age = Math.max(0, (store.now() - fitted.fittedAt) / HOUR)
   const { tuned, left } = before
   return {
     before,

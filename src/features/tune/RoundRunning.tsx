@@ -1,11 +1,12 @@
 'use client'
 
-import { useCallback, useRef, useState } from 'react'
+import { useCallback, useMemo, useRef, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { keyBetween } from '@/core/ear/key-between'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
 import type { StrungBoard } from '@/core/rounds/strung-board'
+import { byEar } from '@/core/rounds/by-ear'
 import { worstOff } from '@/core/rounds/tuning-round'
 import type { StringPosition } from '@/core/instrument/instrument'
 import type { RoundBench, RoundTurn } from '@/data/views/round-view'
@@ -15,6 +16,7 @@ import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
+import { ByEar } from './ByEar'
 import { RoundSide } from './RoundSide'
 import { play, pluckedSound, STAND_IN_RATE } from './stand-in'
 import { standInStrings, turnedTo } from './stand-in-strings'
@@ -64,6 +66,7 @@ export function RoundRunning(props: RoundRunningProps) {
   const loggedPluck = useRef<number | null>(null)
   const [standIn, setStandIn] = useState(() => standInStrings(bench, 5))
 
+  const earSteps = useMemo(() => byEar(bench.strings), [bench.strings])
   const through = hears ? round.heard : round.tuned
   const order = hears ? positions.map((_, i) => i).toReversed() : round.order
   const next = order.find((i) => !through.has(i) && !skipped.has(i)) ?? null
@@ -106,6 +109,18 @@ export function RoundRunning(props: RoundRunningProps) {
     loggedPluck.current = null
     const last = await ear.hearAll(samples, STAND_IN_RATE)
     if (last) takeHeard(last)
+  }
+  /** This string where it should be and another where it stands, at once: what one listens for. */
+  const bothSounds = (string: number, other: number) => {
+    const stands = isPractice ? (standIn.standing[other] ?? 0) : 0
+    const sound = (i: number, cents: number) =>
+      pluckedSound(
+        positions[i] as StringPosition,
+        instrument.referenceA,
+        (targets[i] as number) * 2 ** (cents / 1200),
+      )
+    const [one, two] = [sound(string, 0), sound(other, stands)]
+    return one.map((sample, i) => (sample + (two[i] as number)) / 2)
   }
   const turnStandIn = (string: number) => {
     const turned = turnedTo(standIn, string, aim)
@@ -167,6 +182,14 @@ export function RoundRunning(props: RoundRunningProps) {
                   ? `Pluck it, and leave it ${aimWords(aim)}.`
                   : turnWords(position, targets[now] as number, stands, aim)}
             </p>
+            {set.order === 'by ear' && !hears && (
+              <ByEar
+                step={earSteps.find(({ string }) => string === now)}
+                nameOf={nameOf}
+                isAbove={(other) => (targets[now] as number) > (targets[other] as number)}
+                onHear={(other) => play(bothSounds(now, other))}
+              />
+            )}
             <p className="min-h-6 text-soft">
               {!hears && Math.abs(aim) >= WORTH_SAYING
                 ? 'The strings that come up after it bring it back to pitch.'

@@ -26,6 +26,7 @@ const ORDER_WORDS: Record<RoundOrder, string> = {
   'from the bottom': 'from the lowest string up',
   'from the top': 'from the highest string down',
   'least left over': 'the strings that pull most first',
+  'by ear': 'by ear: an A by the fork, its octave by fifths and fourths, the others by octaves',
 }
 
 /** Before a round: in which temperament, in which order, and what that leaves. */

@@ -13,6 +13,8 @@ import { centsAbove } from '@/core/pitch/cents'
 import { seeded } from '@/core/random/seeded'
 import { fallenInAll, FIRST_TUNED, newLaw } from '@/core/settle/drift'
 import { coreMaterial } from '@/core/strings/construction'
+import { frequency } from '@/core/pitch/note'
+import { EQUAL, offEqual, type Temperament } from '@/core/temper/temperament'
 import { semitonesToBreaking, utilisation } from '@/core/strings/tension'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
@@ -33,6 +35,8 @@ interface TuneSheetProps {
   readonly position: StringPosition
   /** The string that is on it, of which readings are logged; null where there is none. */
   readonly fitted: { readonly fittedId: number; readonly positionId: number } | null
+  /** The one that the instrument was tuned in last. */
+  readonly temperament: Temperament
   /** The house retunes at so many cents. */
   readonly tolerance: number
 }
@@ -56,7 +60,7 @@ interface StandIn {
 }
 
 /** One string: what is heard of it, how far to turn, and what of it is logged. */
-export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheetProps) {
+export function TuneSheet({ instrument, position, fitted, temperament, tolerance }: TuneSheetProps) {
   const { referenceA } = instrument
   const leadingNames = useLeadingNames()
   const router = useRouter()
@@ -68,7 +72,10 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
       [router, instrument.slug],
     ),
   )
-  const target = useMemo(() => voiceOf(position, referenceA), [position, referenceA])
+  const target = useMemo(() => {
+    const equal = frequency(position.note, referenceA)
+    return voiceOf(position, referenceA, equal * 2 ** (offEqual(temperament, position.note) / 1200))
+  }, [position, referenceA, temperament])
   const expected = useMemo(
     () => ({ hz: target.hz, inharmonicity: target.inharmonicity, spread: 3 }),
     [target],
@@ -155,7 +162,10 @@ export function TuneSheet({ instrument, position, fitted, tolerance }: TuneSheet
         <h1 id="tune" className="text-2xl font-semibold">
           Tune {withThe(name)}
         </h1>
-        <p className="text-soft">To {target.hz.toFixed(1)} Hz, at rest, with nothing engaged.</p>
+        <p className="text-soft">
+          To {target.hz.toFixed(1)} Hz, at rest, with nothing engaged
+          {temperament.name === EQUAL.name ? '' : `; ${temperament.name}`}.
+        </p>
         <div className="mt-4" role="status" aria-label="What is heard" aria-live="polite">
           <p className="plate-figure text-6xl leading-tight sm:text-7xl">
             {stands === null ? '–' : stands.figure}

@@ -1,5 +1,7 @@
 import type { Metadata } from 'next'
 import { houseSettings } from '@/data/house/house'
+import { EQUAL } from '@/core/temper/temperament'
+import { lastRounds } from '@/data/fitted/rounds'
 import { stringsOn } from '@/data/fitted/fitted'
 import { store } from '@/data/store/database'
 import { TuneSheet } from '@/features/tune/TuneSheet'
@@ -17,6 +19,7 @@ export default async function TunePage(props: StringPageProps) {
       instrument={instrument}
       position={position}
       fitted={string ? { fittedId: string.id, positionId } : null}
+      temperament={lastRounds(store(), id, 1)[0]?.temperament ?? EQUAL}
       tolerance={houseSettings(store()).retuneAtCents}
     />
   )
