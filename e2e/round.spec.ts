@@ -88,7 +88,7 @@ test('by ear each string is told against which one it is heard, and the two can 
   page,
 }) => {
   await page.goto('/instruments/fennel/round')
-  await page.getByRole('radio', { name: /^By ear/ }).check()
+  await page.getByRole('radio', { name: /^by ear/ }).check()
   await page.getByRole('button', { name: 'Practise on a stand-in' }).click()
   await expect(page.getByText('By the fork.')).toBeVisible()
   await page.getByRole('button', { name: 'Skip it' }).click()
