@@ -1,5 +1,5 @@
 /**
- * The order in which a person tunes by ear: an A by the fork, the octave below it by fifths and fourths, and all others by
+ * The order in which a person tunes by ear: an A by the fork (the string nearest to it, where none sounds A), the octave below it by fifths and fourths, and all others by
  * octaves from those.
  */
 export const INTERVALS = ['fork', 'unison', 'octave', 'fifth', 'fourth'] as const
@@ -34,8 +34,11 @@ export function byEar(strings: readonly { readonly semitone: number }[]): readon
   const nearA4 = (i: number) => Math.abs(semitone(i) - A4)
   const all = strings.map((_, i) => i)
   const nearest = (of: readonly number[]) => of.toSorted((a, b) => nearA4(a) - nearA4(b) || a - b)[0]
-  const first = nearest(all.filter((i) => semitone(i) % PITCH_CLASSES === A)) ?? (nearest(all) as number)
-  const steps: ByEarStep[] = [{ string: first, against: null, interval: 'fork' }]
+  const byFork = nearest(all.filter((i) => semitone(i) % PITCH_CLASSES === A))
+  const first = byFork ?? (nearest(all) as number)
+  const steps: ByEarStep[] = [
+    { string: first, against: null, interval: byFork === undefined ? null : 'fork' },
+  ]
   const tuned = [first]
   const left = new Set(all.filter((i) => i !== first))
   const from = semitone(first)

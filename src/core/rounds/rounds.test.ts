@@ -91,7 +91,8 @@ test('by ear every string is heard against one that is tuned: the middle octave 
     const on = boardStrings(instrument)
     const steps = byEar(on)
     expect(steps.map(({ string }) => string).sort((a, b) => a - b)).toEqual(on.map((_, i) => i))
-    expect(steps[0]).toMatchObject({ against: null, interval: 'fork' })
+    const hasA = on.some(({ semitone }) => semitone % 12 === 9)
+    expect(steps[0]).toMatchObject({ against: null, interval: hasA ? 'fork' : null })
     const tuned = new Set<number>()
     for (const { string, against, interval } of steps) {
       if (against !== null) {

@@ -180,7 +180,14 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
             )}
           </p>
         </div>
-        <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <h2 className="text-3xl font-semibold md:text-4xl">{step.title}</h2>
+          {step.key === 'to-pitch' && (
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'tune', job.number)}>
+              Hear how far to turn
+            </Link>
+          )}
+        </div>
         <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_1fr] md:[grid-template-areas:'words_figures'_'words_drawing']">
           <div className="[grid-area:words]">
             <BeforeItComesOff slug={instrument.slug} number={job.number} {...pictured} />
@@ -214,13 +221,6 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
               </p>
             ))}
             <AsItWas {...pictured} />
-            {step.key === 'to-pitch' && (
-              <p className="mt-4">
-                <Link className="button" href={pages.instrumentSheet(instrument.slug, 'tune', job.number)}>
-                  Hear how far to turn
-                </Link>
-              </p>
-            )}
             {step.rest !== null && (
               <div className="mt-4">
                 <RestTimer key={here} seconds={step.rest} onOver={ring} />

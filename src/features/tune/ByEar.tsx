@@ -19,7 +19,7 @@ const WORDS: Record<Exclude<TunedInterval, 'fork' | 'unison'>, string> = {
 /** What a string is tuned against by ear, to be heard with it. */
 export function ByEar({ step, nameOf, isAbove, onHear }: ByEarProps) {
   if (!step?.interval)
-    return <p className="text-soft">No tuned string lies near enough to hear it by: take a tuner.</p>
+    return <p className="text-lg">From a tuner: nothing that is tuned yet says where it is.</p>
   const { interval, against } = step
   if (interval === 'fork' || against === null) return <p className="text-lg">By the fork.</p>
   const other = withThe(nameOf(against))

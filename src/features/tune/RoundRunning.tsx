@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { pages } from '@/boundary/paths'
+import { noteWord } from '@/core/pitch/note'
 import { keyBetween } from '@/core/ear/key-between'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
@@ -72,6 +73,11 @@ export function RoundRunning(props: RoundRunningProps) {
   const next = order.find((i) => !through.has(i) && !skipped.has(i)) ?? null
   const now = picked ?? next
   const nameOf = (i: number) => leadingNames(positions[i] as StringPosition).name
+  /** With what it sounds at rest, where that is not what its letter says. */
+  const soundingName = (i: number) => {
+    const { note } = positions[i] as StringPosition
+    return note.accidental === 0 ? nameOf(i) : `${nameOf(i)}, which sounds ${noteWord(note)}`
+  }
   const aim = now === null || hears ? 0 : round.aimOf(now)
   const near = Math.max(NEAREST, set.within / 2)
 
@@ -185,7 +191,7 @@ export function RoundRunning(props: RoundRunningProps) {
             {set.order === 'by ear' && !hears && (
               <ByEar
                 step={earSteps.find(({ string }) => string === now)}
-                nameOf={nameOf}
+                nameOf={soundingName}
                 isAbove={(other) => (targets[now] as number) > (targets[other] as number)}
                 onHear={(other) => play(bothSounds(now, other))}
               />
@@ -284,6 +290,6 @@ function turnWords(position: StringPosition, target: number, stands: number, aim
   const { tightens } = position.head.pin
   const other = tightens === 'clockwise' ? 'anticlockwise' : 'clockwise'
   return stands < aim
-    ? `Turn ${name} ${degrees} ${tightens}, to ${centsText(aim)}.`
+    ? `Turn ${name} ${degrees} ${tightens}, to ${Math.abs(aim) < WORTH_SAYING ? 'pitch' : centsText(aim)}.`
     : `Let ${name} back ${degrees}, ${other}, and come up again.`
 }
