@@ -163,7 +163,7 @@ test('which string was plucked is told on every instrument, whoever’s turn it 
   for (const { slug, positions, referenceA } of shelf) {
     const strings = positions.map((position) => ({ ...voiceOf(position, referenceA), spread: STRAYS }))
     for (const [i, { number }] of positions.entries()) {
-      if (i % 6 !== 0) continue
+      if (i % 9 !== 0) continue
       const { samples } = pluckOf(slug, number, 60 * (random() - 0.5), { seconds: 0.3 })
       const beside = Math.min(positions.length - 1, i + 1)
       for (const next of [i, beside, null]) {

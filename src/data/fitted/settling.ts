@@ -1,12 +1,10 @@
 /**
  * Strings that are settling: their readings, their own drift, and when to retune them next.
  */
-import { asc, inArray } from 'drizzle-orm'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import {
   driftCents,
-  FIRST_TUNED,
   moved,
   newLaw,
   nextRetune,
@@ -17,18 +15,23 @@ import {
 } from '@/core/settle/drift'
 import type { Known } from '@/core/settle/band'
 import { ANY_STRING, lawAt, SettlingBeliefs, type Evidence } from '@/core/settle/belief'
-import type { CentsReading } from '@/core/settle/cents-reading'
-import { judgeReading, type ReadingKind, type Verdict } from '@/core/settle/readings'
+import { judgeReading, type Verdict } from '@/core/settle/readings'
 import { helped } from '@/core/settle/stretching'
 import { weatherOf } from '@/core/settle/weather'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Done, Store } from '../store/database'
 import { fittedById, fittedSince, type FittedString } from './fitted'
-import { grouped } from '@/core/list/grouped'
-import { inChunks } from '../store/in-chunks'
 import { houseSettings, type House } from '../house/house'
 import { byPositionId, type PositionOnShelf } from '../instruments/instruments'
-import { weatherBetween, WEATHER_FROM } from './weather'
+import {
+  loggedReadings,
+  readingsOf,
+  tunedLast,
+  weatherSince,
+  type LoggedReading,
+  type ReadingRow,
+} from './logged-readings'
+import { WEATHER_FROM } from './weather'
 import { found, Refusal } from '@/boundary/refusal'
 import {
   coverings,
@@ -42,13 +45,6 @@ import {
 
 const HOUR = 3_600_000
 const PLANNED_RETUNES = 5
-
-export interface LoggedReading extends CentsReading {
-  readonly id: number
-  readonly at: number
-  readonly broughtBack: boolean
-  readonly kind: ReadingKind
-}
 
 export interface Settling {
   readonly fitted: FittedString
@@ -233,82 +229,6 @@ function lawFrom(
 /** From when a string holds within so many cents through so many hours, ms. */
 export function holdsFrom({ fitted, law }: Settling, withinCents: number, hours: number): number {
   return fitted.fittedAt + readyFrom(law, withinCents, hours) * HOUR
-}
-
-/**
- * From when its law goes on, and at how many cents: it was brought to pitch then, left off it when it was fitted, or stayed
- * where it had slipped to. One that is found above where it slipped to was turned up meanwhile: no string rises so by itself.
- */
-function tunedLast(logged: readonly Pick<LoggedReading, 'age' | 'cents' | 'broughtBack' | 'kind'>[]): {
-  readonly tuned: number
-  readonly left: number
-} {
-  const last = logged.findLast(
-    ({ kind, broughtBack }, i) =>
-      broughtBack ||
-      kind === 'left at' ||
-      kind === 'slip' ||
-      (kind === 'rise' && logged[i - 1]?.kind === 'slip'),
-  )
-  return last ? { tuned: last.age, left: last.broughtBack ? 0 : last.cents } : { tuned: FIRST_TUNED, left: 0 }
-}
-
-type ReadingRow = typeof readings.$inferSelect
-
-/** Readings of strings by string, in order. */
-function readingsOf(
-  store: Store,
-  strings: readonly FittedString[],
-): ReadonlyMap<number, readonly ReadingRow[]> {
-  return grouped(
-    inChunks(
-      strings.map(({ id }) => id),
-      (ids) =>
-        store.rows
-          .select()
-          .from(readings)
-          .where(inArray(readings.fittedId, [...ids]))
-          .orderBy(asc(readings.at), asc(readings.id))
-          .all(),
-    ),
-    (row) => row.fittedId,
-  )
-}
-
-function loggedReadings(
-  store: Store,
-  rows: readonly ReadingRow[],
-  fitted: FittedString,
-  positionId: number,
-  known: Known,
-): readonly LoggedReading[] {
-  const logged: LoggedReading[] = []
-  for (const row of rows) {
-    if (row.positionId !== positionId) continue
-    const { tuned, left } = tunedLast(logged)
-    const reading: CentsReading = {
-      tuned,
-      left,
-      age: Math.max(tuned, (row.at - fitted.fittedAt) / HOUR),
-      cents: row.cents,
-      weather: weatherSince(store, fitted, tuned, row.at),
-    }
-    logged.push({
-      ...reading,
-      id: row.id,
-      at: row.at,
-      broughtBack: row.broughtBack,
-      // What it was taken for is kept with it; one that came without is judged by what any such string does.
-      kind: row.kind ?? judgeReading(known, reading).kind,
-    })
-  }
-  return logged
-}
-
-/** What the weather did to a string since an age of it, h, until a time, ms. */
-function weatherSince(store: Store, fitted: FittedString, tuned: number, until: number) {
-  const { instrumentId, construction, fittedAt } = fitted
-  return weatherBetween(store, instrumentId, coreMaterial(construction).name, fittedAt + tuned * HOUR, until)
 }
 
 export interface NewReading {

@@ -4,6 +4,8 @@ import { useId, useState } from 'react'
 import type { Known } from '@/core/settle/band'
 import { betweenHalves, type IntervalWay } from '@/core/settle/between-halves'
 import type { Stretching } from '@/core/settle/stretching'
+import { typedNumber } from '@/core/units/typed-number'
+import { Decimal } from '@/ui/form/Decimal'
 import { oddsText } from './odds-text'
 
 interface BetweenHalvesProps {
@@ -41,23 +43,8 @@ export function BetweenHalves({ known, age, holdsWithin }: BetweenHalvesProps) {
         stands through the second half within {holdsWithin} cents.
       </p>
       <div className="mt-2 flex flex-wrap gap-4">
-        {(
-          [
-            ['Minutes left', left, setLeft],
-            ['Second half, minutes', half, setHalf],
-          ] as const
-        ).map(([label, value, set]) => (
-          <label key={label} className="text-sm">
-            {label}
-            <input
-              className="entry mt-1 block w-24"
-              inputMode="decimal"
-              autoComplete="off"
-              value={value}
-              onChange={(event) => set(event.target.value)}
-            />
-          </label>
-        ))}
+        <Decimal label="Minutes left" value={left} onChange={setLeft} />
+        <Decimal label="Second half, minutes" value={half} onChange={setHalf} />
       </div>
       {ways.length === 0 ? (
         <p role="alert" className="mt-2 font-semibold text-ochre">
@@ -108,8 +95,8 @@ export function BetweenHalves({ known, age, holdsWithin }: BetweenHalvesProps) {
 
 /** Minutes as they are typed; null where they can't be. */
 function within(text: string, most: number): number | null {
-  const minutes = Number(text.replace(',', '.'))
-  return text.trim() !== '' && minutes >= 0 && minutes <= most ? minutes : null
+  const minutes = typedNumber(text)
+  return minutes !== null && minutes >= 0 && minutes <= most ? minutes : null
 }
 
 function costOf({ way, cycles, takes }: IntervalWay): string {

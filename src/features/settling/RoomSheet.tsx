@@ -1,13 +1,10 @@
 'use client'
 
-import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
 import { useCallback, useState } from 'react'
-import { Line } from 'react-chartjs-2'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
-import { plainWord } from '@/core/settle/pace'
-import type { AirResponse, RoomReading, Sure } from '@/core/settle/room'
-import type { Material } from '@/core/strings/materials'
+import type { RoomReading } from '@/core/settle/room'
+import { typedNumber } from '@/core/units/typed-number'
 import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import {
   AIR_UNITS,
@@ -19,22 +16,22 @@ import {
   type LoggerMapping,
   type LoggerRows,
 } from '@/data/house/logger-csv'
+import { Decimal } from '@/ui/form/Decimal'
 import { momentText } from '@/ui/format/time'
 import { TableImport } from '@/ui/import/TableImport'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
-import { useTints } from '@/ui/use-tints'
+import { AirCurves } from './AirCurves'
+import { AirResponses, type MaterialResponse } from './AirResponses'
 import { standInHygrometer } from './stand-in-hygrometer'
-
-Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip)
 
 interface RoomSheetProps {
   /** The last readings, the earliest first. */
   readonly readings: readonly RoomReading[]
   readonly now: number
   /** What the air does to the materials that are on the shelf. */
-  readonly responses: readonly (AirResponse & { readonly material: Material })[]
+  readonly responses: readonly MaterialResponse[]
 }
 
 /** The air of the room: read by hand, from a logger's file, or by a hygrometer that stands in; and what it does to strings. */
@@ -45,12 +42,10 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
   const [humidity, setHumidity] = useState('')
   const [isImporting, setImporting] = useState(false)
   const last = readings.at(-1)
-  const number = (text: string) =>
-    text.trim() === '' ? null : Number(text.replace(',', '.').replace('−', '-'))
   const keep = async () => {
     const done = await act(
       calls.keepRoom,
-      { readings: [{ at: now, celsius: number(celsius), humidity: number(humidity) }] },
+      { readings: [{ at: now, celsius: typedNumber(celsius), humidity: typedNumber(humidity) }] },
       'The room is read.',
     )
     if (!done) return
@@ -80,23 +75,8 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
               void keep()
             }}
           >
-            {(
-              [
-                ['Temperature, °C', celsius, setCelsius],
-                ['Humidity, %', humidity, setHumidity],
-              ] as const
-            ).map(([label, value, set]) => (
-              <label key={label} className="text-sm">
-                {label}
-                <input
-                  className="entry mt-1 block w-28"
-                  inputMode="decimal"
-                  autoComplete="off"
-                  value={value}
-                  onChange={(event) => set(event.target.value)}
-                />
-              </label>
-            ))}
+            <Decimal label="Temperature, °C" value={celsius} onChange={setCelsius} />
+            <Decimal label="Humidity, %" value={humidity} onChange={setHumidity} />
             <button type="submit" className="button button-main">
               Keep it
             </button>
@@ -169,93 +149,7 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
           />
         )}
       </div>
-      <section className="sheet p-4" aria-labelledby="air">
-        <h2 id="air" className="text-xl font-semibold">
-          What the air does
-        </h2>
-        <p className="text-sm text-soft">
-          In cents. Starting values, until settled strings that are read in rounds have told: tune all of an
-          instrument now and then, and read the room.
-        </p>
-        <table className="mt-2 w-full text-left text-sm">
-          <thead>
-            <tr className="text-soft">
-              <th className="font-normal">Material</th>
-              <th className="text-right font-normal">a degree warmer</th>
-              <th className="text-right font-normal">10 % damper</th>
-            </tr>
-          </thead>
-          <tbody className="ruled">
-            {responses.map(({ material, perKelvin, perPercent }) => (
-              <tr key={material}>
-                <td className="py-1.5">{plainWord(material)}</td>
-                <td className="py-1.5 text-right whitespace-nowrap">{sureText(perKelvin, 1)}</td>
-                <td className="py-1.5 text-right whitespace-nowrap">{sureText(perPercent, 10)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </section>
-    </div>
-  )
-}
-
-function AirCurves({
-  readings,
-  timeZone,
-}: {
-  readonly readings: readonly RoomReading[]
-  readonly timeZone: string
-}) {
-  const tints = useTints()
-  if (!tints) return <div className="h-56" />
-  return (
-    <div className="mt-3 h-56">
-      <Line
-        aria-label="Temperature and humidity of the room"
-        data={{
-          labels: readings.map(({ at }) => momentText(at, timeZone)),
-          datasets: [
-            {
-              label: '°C',
-              data: readings.map(({ celsius }) => celsius),
-              borderColor: tints.ochre,
-              yAxisID: 'y',
-              pointRadius: 1.5,
-              spanGaps: true,
-            },
-            {
-              label: '%',
-              data: readings.map(({ humidity }) => humidity),
-              borderColor: tints.verdigris,
-              yAxisID: 'percent',
-              pointRadius: 1.5,
-              spanGaps: true,
-            },
-          ],
-        }}
-        options={{
-          animation: false,
-          maintainAspectRatio: false,
-          scales: {
-            x: {
-              ticks: { color: tints.soft, maxTicksLimit: 6, maxRotation: 0 },
-              grid: { color: tints.rule },
-            },
-            y: {
-              title: { display: true, text: '°C', color: tints.soft },
-              ticks: { color: tints.soft },
-              grid: { color: tints.rule },
-            },
-            percent: {
-              position: 'right',
-              title: { display: true, text: '%', color: tints.soft },
-              ticks: { color: tints.soft },
-              grid: { display: false },
-            },
-          },
-        }}
-      />
+      <AirResponses responses={responses} />
     </div>
   )
 }
@@ -264,9 +158,3 @@ const airWords = ({ celsius, humidity }: RoomReading) =>
   [celsius === null ? '' : `${celsius.toFixed(1)} °C`, humidity === null ? '' : `${humidity.toFixed(0)} %`]
     .filter(Boolean)
     .join(', ')
-
-const sureText = ({ mean, off }: Sure, times: number) =>
-  `${mean * times > 0 ? '+' : ''}${(mean * times).toFixed(times === 1 ? 1 : 0)} ± ${(off * times).toFixed(times === 1 ? 1 : 0)}`.replace(
-    '-',
-    '−',
-  )

@@ -18,6 +18,7 @@ import { BackLink } from '@/ui/shell/BackLink'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
 import { ByEar } from './ByEar'
+import { RoundOver } from './RoundOver'
 import { RoundSide } from './RoundSide'
 import { play, pluckedSound, STAND_IN_RATE } from './stand-in'
 import { standInStrings, turnedTo } from './stand-in-strings'
@@ -240,35 +241,6 @@ export function RoundRunning(props: RoundRunningProps) {
         onTurnStandIn={stands === null || hears ? null : () => now !== null && turnStandIn(now)}
         onEnd={onEnd}
       />
-    </div>
-  )
-}
-
-interface RoundOverProps {
-  readonly isHearing: boolean
-  readonly worst: number
-  readonly within: number
-  readonly onTune: () => void
-  readonly onEnd: () => void
-}
-
-/** All strings are heard, or all are tuned. */
-function RoundOver({ isHearing, worst, within, onTune, onEnd }: RoundOverProps) {
-  return (
-    <div className="py-4">
-      <h1 id="round" className="text-3xl font-semibold">
-        {isHearing ? 'All are heard' : 'All are tuned'}
-      </h1>
-      <p className="mt-1 text-lg">
-        {isHearing
-          ? `The furthest is ${worst.toFixed(0)} cents off. Now each is left where the others bring it right.`
-          : worst <= within
-            ? `By what they do to each other, none is further off than ${worst.toFixed(1)} cents now.`
-            : `By what they do to each other, one stands ${worst.toFixed(1)} cents off now: go round once more.`}
-      </p>
-      <button type="button" className="button button-main mt-3" onClick={isHearing ? onTune : onEnd}>
-        {isHearing ? 'Begin to tune' : 'End the round'}
-      </button>
     </div>
   )
 }

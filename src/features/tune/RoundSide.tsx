@@ -1,7 +1,9 @@
 'use client'
 
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { Mic, MicOff } from 'lucide-react'
+import { typedNumber } from '@/core/units/typed-number'
+import { Decimal } from '@/ui/form/Decimal'
 import type { Ear } from './use-ear'
 import { BECAUSE, centsText } from './words'
 
@@ -24,12 +26,9 @@ interface RoundSideProps {
   readonly onEnd: () => void
 }
 
-const read = (text: string) => Number(text.replace(',', '.').replace('−', '-'))
-
 /** The ways in which a string can be heard: by the microphone, by another tuner and typed, or by the stand-in. */
 export function RoundSide(props: RoundSideProps) {
   const { name, hears, aim, ear, isPractice, refused } = props
-  const id = useId()
   const [found, setFound] = useState('')
   /** What was typed over what is told. */
   const [left, setLeft] = useState<string | null>(null)
@@ -81,8 +80,8 @@ export function RoundSide(props: RoundSideProps) {
           className="grid gap-2 border-t border-rule pt-3"
           onSubmit={(event) => {
             event.preventDefault()
-            const [was, is] = [read(found), hears ? null : read(leftAt)]
-            if (found.trim() === '' || !Number.isFinite(was) || (is !== null && !Number.isFinite(is))) return
+            const [was, is] = [typedNumber(found), hears ? null : typedNumber(leftAt)]
+            if (was === null || (!hears && is === null)) return
             props.onTyped(was, is)
             setFound('')
             setLeft(null)
@@ -90,30 +89,8 @@ export function RoundSide(props: RoundSideProps) {
         >
           <p className="text-sm font-semibold">By another tuner</p>
           <div className="flex flex-wrap items-end gap-2">
-            <label htmlFor={`${id}-f`} className="text-sm">
-              Found at, cents
-              <input
-                id={`${id}-f`}
-                className="entry mt-1 block w-24"
-                inputMode="decimal"
-                autoComplete="off"
-                value={found}
-                onChange={(event) => setFound(event.target.value)}
-              />
-            </label>
-            {!hears && (
-              <label htmlFor={`${id}-l`} className="text-sm">
-                Left at
-                <input
-                  id={`${id}-l`}
-                  className="entry mt-1 block w-24"
-                  inputMode="decimal"
-                  autoComplete="off"
-                  value={leftAt}
-                  onChange={(event) => setLeft(event.target.value)}
-                />
-              </label>
-            )}
+            <Decimal label="Found at, cents" value={found} onChange={setFound} />
+            {!hears && <Decimal label="Left at" value={leftAt} onChange={setLeft} />}
             <button type="submit" className="button">
               Go on
             </button>

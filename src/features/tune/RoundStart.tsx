@@ -7,6 +7,7 @@ import { ROUND_ORDERS, roundsNeeded, worstOff, type RoundOrder } from '@/core/ro
 import type { StrungBoard } from '@/core/rounds/strung-board'
 import type { RoundBench } from '@/data/views/round-view'
 import { RoundDrawing } from '@/drawings/RoundDrawing'
+import { typedNumber } from '@/core/units/typed-number'
 import { momentText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useHouse } from '@/ui/units'
@@ -43,7 +44,7 @@ export function RoundStart({ bench, board, refused, onBegin, onPractise }: Round
     () => standsIn(bench.stands, instrument.positions, temperament),
     [bench.stands, instrument.positions, temperament],
   )
-  const set = (): RoundSet => ({ temperament, order, within: Number(within.replace(',', '.')) })
+  const set = (): RoundSet => ({ temperament, order, within: typedNumber(within) ?? 0 })
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-4 md:p-5" aria-labelledby="round">

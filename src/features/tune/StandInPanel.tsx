@@ -1,6 +1,8 @@
 'use client'
 
-import { useId, useState } from 'react'
+import { useState } from 'react'
+import { typedNumber } from '@/core/units/typed-number'
+import { Decimal } from '@/ui/form/Decimal'
 import { degreesText } from './words'
 
 export type StandInState = 'taut' | 'slack' | 'broken'
@@ -19,8 +21,7 @@ interface StandInPanelProps {
 /** A string and a key that are not there: to try the dial, and to practise. */
 export function StandInPanel({ is, told, onTurn, onPluck, onWait, onNew }: StandInPanelProps) {
   const [degrees, setDegrees] = useState('10')
-  const id = useId()
-  const by = Number(degrees.replace(',', '.').replace('−', '-'))
+  const by = typedNumber(degrees)
   return (
     <section aria-label="The stand-in" className="mt-4 border-t border-rule pt-3">
       <h2 className="font-semibold">
@@ -61,20 +62,10 @@ export function StandInPanel({ is, told, onTurn, onPluck, onWait, onNew }: Stand
             className="mt-2 flex items-end gap-2"
             onSubmit={(event) => {
               event.preventDefault()
-              if (Number.isFinite(by) && Math.abs(by) <= 3600) onTurn(by)
+              if (by !== null && Math.abs(by) <= 3600) onTurn(by)
             }}
           >
-            <label htmlFor={id} className="text-sm">
-              Degrees
-              <input
-                id={id}
-                className="entry mt-1 w-24"
-                inputMode="decimal"
-                autoComplete="off"
-                value={degrees}
-                onChange={(event) => setDegrees(event.target.value)}
-              />
-            </label>
+            <Decimal label="Degrees" value={degrees} onChange={setDegrees} />
             <button type="submit" className="button">
               Turn and pluck
             </button>
