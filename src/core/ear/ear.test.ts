@@ -6,6 +6,7 @@ import { seeded } from '../random/seeded'
 import { keyBetween, keyTo, pitchTurned, type StringOnPin } from './key-between'
 import { Listener, type Heard } from './listener'
 import { addPluck, partialsOf } from './pluck'
+import { nextMark } from './next-mark'
 import { readPitch, type PitchReading } from './read-pitch'
 import { isCaught, learned, safeTurn, UNTURNED, type TurnBelief } from './stiffness'
 import { inharmonicityOf, partialHz, voiceOf } from './string-voice'
@@ -225,6 +226,23 @@ test('from slack to pitch in safe turns: two readings halve the doubt of the nex
     }
   const mean = (all: readonly number[]) => all.reduce((sum, one) => sum + one, 0) / all.length
   expect(mean(after)).toBeLessThan(mean(before) / 2)
+})
+
+test('on its way up a string is held against what the steps of a fitting say, the nearer the finer', () => {
+  const lovage = on('lovage')
+  const g = positionAt(lovage, 22)
+  const marks = [-2000, -900, -150, -100, -5].map((cents) => nextMark(lovage, g, cents))
+  expect(marks.map(({ mark }) => mark)).toEqual([
+    'clear note',
+    'string below',
+    'octave below',
+    'octave below',
+    'pitch',
+  ])
+  expect(marks[1]!.against!.number).toBe(23)
+  expect(marks[2]!.against!.number).toBe(29)
+  // The lowest has nothing below it.
+  expect(nextMark(lovage, lovage.positions.at(-1)!, -500)).toEqual({ mark: 'pitch', against: null })
 })
 
 test('a turn that does not raise it is told', () => {

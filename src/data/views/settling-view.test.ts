@@ -83,6 +83,16 @@ test('what slipped stands where it was left, goes on falling from there, and is 
   expect(standing()).toMatchObject({ slipping: true, left: last.cents })
 })
 
+test('tuned at the interval as well, a string falls by less than half of what it would have', () => {
+  const { shown } = settlingCurves(store)
+  const dates = shown.flatMap(({ fittedId, positionId }) => settlingString(store, fittedId, positionId).dates)
+  expect(dates.length).toBeGreaterThan(3)
+  for (const { falls, fallsAfterInterval } of dates) {
+    expect(fallsAfterInterval).toBeGreaterThan(0)
+    expect(fallsAfterInterval).toBeLessThan(falls / 2)
+  }
+})
+
 test('visits come when someone is there, before the date and to no string that slips', () => {
   const hours = openHours(houseSettings(store))
   for (const { id, at } of occasionsAhead(store)) {

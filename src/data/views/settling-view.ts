@@ -125,6 +125,8 @@ export interface DateChance {
   readonly chance: number
   /** What it is expected to fall by through it, cents. */
   readonly falls: number
+  /** What it falls by in the second half, when it is tuned at the interval as well, cents. */
+  readonly fallsAfterInterval: number
 }
 
 export interface SettlingString extends SettlingCurve {
@@ -191,6 +193,7 @@ export function settlingString(store: Store, fittedId: number, positionId: numbe
           at: date.at,
           chance: chanceItHolds(s.known, age, hours, holdsWithinCents),
           falls: -expectedAt(s.known, age, 0, age + hours).cents,
+          fallsAfterInterval: -expectedAt(s.known, age + hours / 2, 0, age + hours).cents,
         }
       }),
     last: last ? lastOf(s, last) : null,

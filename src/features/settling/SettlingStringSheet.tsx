@@ -129,7 +129,8 @@ export function SettlingStringSheet({
                 <span>
                   <span className="block font-semibold">{date.name}</span>
                   <span className="block text-sm text-soft">
-                    {nearText(date.at, now, timeZone)}; it falls {cents(date.falls)} through it
+                    {nearText(date.at, now, timeZone)}; it falls {cents(date.falls)} through it,{' '}
+                    {cents(date.fallsAfterInterval)} when it is tuned at the interval as well
                   </span>
                 </span>
                 <span className="plate-figure text-2xl">{oddsText(date.chance)}</span>

@@ -7,6 +7,7 @@ import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { keyTo } from '@/core/ear/key-between'
 import type { Heard } from '@/core/ear/listener'
+import { nextMark } from '@/core/ear/next-mark'
 import { voiceOf } from '@/core/ear/string-voice'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { centsAbove } from '@/core/pitch/cents'
@@ -22,13 +23,14 @@ import { useLayAtHand } from '@/ui/find/at-hand'
 import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
+import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
 import { play, STAND_IN_RATE, standInPluck } from './stand-in'
 import { StandInPanel, type StandInState } from './StandInPanel'
 import { useEar } from './use-ear'
 import { useRaising } from './use-raising'
-import { BECAUSE, centsText, degreesText, standsAt } from './words'
+import { BECAUSE, centsText, degreesText, markWords, standsAt } from './words'
 
 interface TuneSheetProps {
   readonly instrument: Instrument
@@ -65,6 +67,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
   const leadingNames = useLeadingNames()
   const router = useRouter()
   useWakeLock()
+  usePageTurner()
   useLayAtHand(
     instrument,
     useCallback(
@@ -199,6 +202,12 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
           <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
             <dt className="text-soft">Left in all</dt>
             <dd>{degreesText(Math.max(0, raising.left ?? 0))} of the key</dd>
+            {cents !== null && cents < -IN_TUNE && (
+              <>
+                <dt className="text-soft">Next mark</dt>
+                <dd>{markWords(nextMark(instrument, position, cents), (one) => leadingNames(one).name)}</dd>
+              </>
+            )}
             <dt className="text-soft">To breaking</dt>
             <dd>{semitones === false ? '–' : `${semitones.toFixed(1)} semitones from here, by its chart`}</dd>
             <dt className="text-soft">Learned</dt>
@@ -239,6 +248,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
         {ear.isListening && cents !== null && cents < -IN_TUNE && raising.turn !== null && (
           <button
             type="button"
+            data-go-on
             className="button mt-3 w-full"
             onClick={() => {
               said.current = raising.turn
@@ -249,7 +259,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
         )}
         {fitted && first !== null && (
           <>
-            <button type="button" className="button mt-3 w-full" onClick={() => void log()}>
+            <button type="button" data-go-on className="button mt-3 w-full" onClick={() => void log()}>
               Log {centsText(first)} cents
               {cents !== null && Math.abs(cents) <= IN_TUNE ? ', brought back' : ''}
             </button>

@@ -1,7 +1,10 @@
 /**
  * What a reading is told as.
  */
+import type { NextMark } from '@/core/ear/next-mark'
 import type { Unsure } from '@/core/ear/read-pitch'
+import type { StringPosition } from '@/core/instrument/instrument'
+import { withThe } from '@/core/instrument/with-the'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
 
@@ -25,6 +28,21 @@ export function standsAt(cents: number): { readonly figure: string; readonly uni
   return Math.abs(cents) < 100
     ? { figure: centsText(cents), unit: 'cents' }
     : { figure: centsText(cents / 100), unit: 'semitones' }
+}
+
+/** What a string that is being raised is held against next. */
+export function markWords({ mark, against }: NextMark, nameOf: (position: StringPosition) => string): string {
+  const other = against && withThe(nameOf(against))
+  switch (mark) {
+    case 'clear note':
+      return 'a low, clear note'
+    case 'string below':
+      return `level with ${other}, the string below`
+    case 'octave below':
+      return `an octave above ${other}`
+    case 'pitch':
+      return 'its own pitch'
+  }
 }
 
 /** How far to turn, without which way. */
