@@ -9,6 +9,7 @@ import { earRow, everyString, RATE, type EarRow } from './science/ear'
 import { seeded } from '@/core/random/seeded'
 import { writeTable } from './write-table'
 
+const SCIENCE = 'docs/SCIENCE.md'
 const MANY = 10_000
 const HARD = 4_000
 const SOME = 500
@@ -39,11 +40,15 @@ const rows = [
     ),
   ),
 ]
-writeTable('ear', [
-  '| plucks | how many | half are off by less, cents | error over the bound | within 2 × what is told | octaves mistaken | the library alone: half, cents | octaves or nothing |',
-  '|---|---:|---:|---:|---:|---:|---:|---:|',
-  ...rows.map(told),
-])
+writeTable(
+  'ear',
+  [
+    '| plucks | how many | half are off by less, cents | error over the bound | within 2 × what is told | octaves mistaken | the library alone: half, cents | octaves or nothing |',
+    '|---|---:|---:|---:|---:|---:|---:|---:|',
+    ...rows.map(told),
+  ],
+  SCIENCE,
+)
 
 const TIMES = 40
 /** A pluck that rings for a second, in a quiet room, heard as a microphone hands it over. */
@@ -78,8 +83,12 @@ const costs = (['treble', 'middle', 'bass'] as const).map((name) => {
   const each = (user + system) / 1000 / TIMES
   return `| ${name}, ${voice.hz.toFixed(0)} Hz | ${(listens * 1000).toFixed(0)} | ${readings} | ${each.toFixed(1)} | ${((each / 1000 / (RINGS - QUIET)) * 600).toFixed(0)} % |`
 })
-writeTable('ear-cost', [
-  '| string of 47 | listened before the first figure, ms | readings of a pluck | processor time for them all, ms | of one core six times slower, while it rings |',
-  '|---|---:|---:|---:|---:|',
-  ...costs,
-])
+writeTable(
+  'ear-cost',
+  [
+    '| string of 47 | listened before the first figure, ms | readings of a pluck | processor time for them all, ms | of one core six times slower, while it rings |',
+    '|---|---:|---:|---:|---:|',
+    ...costs,
+  ],
+  SCIENCE,
+)

@@ -155,7 +155,7 @@ test('as the sound comes in, a pluck is found, read within 150 ms above C3, and 
   }
   // Once more when it has glided into its pitch, and no more when that is as sure as can be.
   expect(heard.map(({ pluck }) => pluck)).toEqual([1, 1])
-  expect(heard[0]!.after).toBeLessThan(0.15 + 1024 / RATE)
+  expect(heard[0]!.after).toBeLessThan(0.145)
   for (const { reading } of heard) expect(Math.abs(centsAbove(reading.hz ?? 0, voice.hz))).toBeLessThan(0.3)
 })
 

@@ -32,7 +32,7 @@ const SILENT = 1e-8
 /** No reading is told to be surer by more than a little, cents. */
 const SURE = 0.06
 /** A pluck glides into its pitch: so long it is listened to, however sure it is, s. */
-const SHORTEST = 0.25
+const SHORTEST = 0.2
 /** Kept of what was heard, s. */
 const KEPT = 1.6
 /** Two plucks are at least so far apart, s. */
@@ -46,9 +46,9 @@ const GUESSED = 5
 /** C3, above which a figure must be there at once, Hz. */
 const HIGH = 130
 
-/** So long is listened before the first figure, s. */
+/** So long is listened before the first figure, s: with the finger's noise and a block it is told within 150 ms above C3. */
 export function firstLook(hz: number): number {
-  return hz > HIGH ? 0.13 : Math.min(0.5, 17 / hz)
+  return hz > HIGH ? 0.11 : Math.min(0.5, 17 / hz)
 }
 
 export class Listener {
