@@ -64,6 +64,11 @@ test('a string that settles is read by the round, and one that was only heard is
   expect(again().readings).toHaveLength(settling.readings.length + 1)
   expect(again()).toMatchObject({ left: 0, slipping: false })
   store.undo(actionId)
+  // Found near enough and let be, it is read, and not taken to be at pitch.
+  const letBe = logRoundString(store, round, { number, found: -2, left: -2 }).actionId
+  expect(again().readings.at(-1)).toMatchObject({ cents: -2, broughtBack: false })
+  expect(again().lastTunedAt).toBe(settling.lastTunedAt)
+  store.undo(letBe)
   expect(again().readings).toHaveLength(settling.readings.length)
   expect(roundBench(store, 'lovage').round!.turns).toHaveLength(1)
   endRound(store, round)

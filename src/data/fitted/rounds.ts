@@ -2,7 +2,7 @@
  * Rounds of tuning: begun, string by string, and ended. What each string was found at and left at is kept; it teaches what
  * the strings do to each other, and how those that settle do so.
  */
-import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
 import type { RoundOrder } from '@/core/rounds/tuning-round'
@@ -154,7 +154,8 @@ export function logRoundString(
           fittedId: fitted.id,
           positionId,
           cents: Math.max(-1200, Math.min(300, cents + off - was)),
-          broughtBack: true,
+          // One that was let be goes on from where it was tuned before.
+          broughtBack: left !== cents,
         })
     },
   )
@@ -180,7 +181,7 @@ function offAtLast(store: Store, positionId: number, note: Parameters<typeof off
         .where(
           and(
             eq(roundReadings.positionId, sql.placeholder('positionId')),
-            isNotNull(roundReadings.leftCents),
+            ne(roundReadings.leftCents, roundReadings.foundCents),
           ),
         )
         .orderBy(desc(roundReadings.at), desc(roundReadings.id))
