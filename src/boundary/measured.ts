@@ -3,6 +3,7 @@
  */
 import type { Asked } from '@/core/fitting/step'
 import { MOST_CYCLES } from '@/core/settle/stretching'
+import { typedNumber } from '@/core/units/typed-number'
 import { CUT, GAUGE, readLength } from './length-text'
 
 const LENGTHS = { gauge: GAUGE, cut: CUT } as const
@@ -31,13 +32,8 @@ export function readMeasured(what: Asked, text: string, unit: 'mm' | 'in'): numb
     return read
   }
   const { least, most, sentence } = NUMBERS[what]
-  const value = Number(text.trim().replace(',', '.').replace('−', '-'))
-  if (
-    !Number.isFinite(value) ||
-    value < least ||
-    value > most ||
-    (what === 'cycles' && !Number.isInteger(value))
-  )
+  const value = typedNumber(text)
+  if (value === null || value < least || value > most || (what === 'cycles' && !Number.isInteger(value)))
     throw new RangeError(sentence)
   return value
 }

@@ -1,4 +1,5 @@
 import type { StringPosition } from '@/core/instrument/instrument'
+import { signed } from '@/core/pitch/cents'
 
 interface RoundDrawingProps {
   readonly positions: readonly StringPosition[]
@@ -69,7 +70,7 @@ export function RoundDrawing({
             strokeWidth={cents === 0 ? 2 : 1}
           />
           <text x={EDGE - 6} y={y(cents) + 4} fontSize={12} textAnchor="end" fill="var(--soft)">
-            {cents > 0 ? `+${cents}` : `${cents}`.replace('-', '−')}
+            {signed(cents)}
           </text>
         </g>
       ))}

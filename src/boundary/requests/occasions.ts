@@ -14,9 +14,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator'
-
-/** From 1970 to the year 2200, ms. */
-const LATEST = 7_258_118_400_000
+import { LATEST_TIME } from '@/core/units/latest-time'
 
 export class OccasionRequest {
   @MaxLength(80, { message: 'A name of at most 80 letters.' })
@@ -24,7 +22,7 @@ export class OccasionRequest {
   @IsString({ message: 'Say what it is: a concert, a lesson.' })
   name!: string
 
-  @Max(LATEST, { message: 'Nobody plans as far ahead as that.' })
+  @Max(LATEST_TIME, { message: 'Nobody plans as far ahead as that.' })
   @Min(0, { message: 'That is before the calendars of computers begin.' })
   @IsInt({ message: 'Say the day and the hour.' })
   at!: number

@@ -11,12 +11,10 @@ import {
   ValidateNested,
 } from 'class-validator'
 import { AIR_BOUNDS } from '@/core/settle/room'
-
-/** From 1970 to the year 2200, ms. */
-const LATEST = 7_258_118_400_000
+import { LATEST_TIME } from '@/core/units/latest-time'
 
 export class RoomReadingRequest {
-  @Max(LATEST, { message: 'That is later than calendars of computers go.' })
+  @Max(LATEST_TIME, { message: 'That is later than calendars of computers go.' })
   @Min(0, { message: 'That is before the calendars of computers begin.' })
   @IsInt({ message: 'Say the day and the hour.' })
   at!: number

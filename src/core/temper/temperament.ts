@@ -2,7 +2,7 @@
  * Temperaments: how far each of the twelve notes stands from equal temperament. A keeps the reference, whatever the
  * temperament: the fork still fits.
  */
-import { semitoneNumber, type Note } from '../pitch/note'
+import { frequency, semitoneNumber, type Note } from '../pitch/note'
 
 export const PITCH_CLASSES = 12
 const A = 9
@@ -14,9 +14,14 @@ export interface Temperament {
 }
 
 /** How far a note is tuned from where equal temperament has it at the same A, cents. */
-export function offEqual({ cents }: Temperament, note: Note): number {
+export function offEqual({ cents }: Pick<Temperament, 'cents'>, note: Note): number {
   const of = (pitchClass: number) => (cents[pitchClass] as number) - 100 * pitchClass
   return of(((semitoneNumber(note) % PITCH_CLASSES) + PITCH_CLASSES) % PITCH_CLASSES) - of(A)
+}
+
+/** Frequency of a note in a temperament, Hz. */
+export function frequencyIn(temperament: Temperament, note: Note, referenceA: number): number {
+  return frequency(note, referenceA) * 2 ** (offEqual(temperament, note) / 1200)
 }
 
 export const EQUAL: Temperament = {

@@ -22,6 +22,7 @@ import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
 import { PITCH_CLASSES } from '@/core/temper/temperament'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES } from '@/core/wear/break-sites'
+import { LATEST_TIME } from '@/core/units/latest-time'
 import { PIN_SETTINGS, TURNED_BY } from '@/core/winding/pin'
 import { isMeasured } from '../instruments/measured-json'
 import type { ArchiveColumn, Cell } from './columns'
@@ -60,12 +61,10 @@ export function cellValue(text: string, column: ArchiveColumn): Cell {
   }
 }
 
-/** The last moment that is told apart from a slip: the year 2200. */
-const LATEST = 7_258_118_400_000
-
 function timeOf(text: string): number {
   const time = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d+)?Z$/.test(text) ? Date.parse(text) : NaN
-  if (!(time >= 0 && time <= LATEST)) throw new RangeError('expected a time such as 2026-11-24T10:00:00Z')
+  if (!(time >= 0 && time <= LATEST_TIME))
+    throw new RangeError('expected a time such as 2026-11-24T10:00:00Z')
   return time
 }
 

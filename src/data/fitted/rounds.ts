@@ -6,6 +6,8 @@ import { and, asc, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
 import type { RoundOrder } from '@/core/rounds/tuning-round'
+import { signed } from '@/core/pitch/cents'
+import type { Note } from '@/core/pitch/note'
 import { offEqual, type Temperament } from '@/core/temper/temperament'
 import { readDegrees, temperamentNamed, writeDegrees } from '../house/temperaments'
 import {
@@ -171,7 +173,7 @@ export function endRound(store: Store, roundId: number): Done<void> {
 }
 
 /** How far from equal temperament a string was left when it was last tuned in a round, cents; none is 0. */
-function offAtLast(store: Store, positionId: number, note: Parameters<typeof offEqual>[1]): number {
+function offAtLast(store: Store, positionId: number, note: Note): number {
   const row = store
     .prepared('temperament of a string', (rows) =>
       rows
@@ -189,7 +191,7 @@ function offAtLast(store: Store, positionId: number, note: Parameters<typeof off
         .prepare(),
     )
     .get({ positionId })
-  return row ? offEqual({ name: '', cents: readDegrees(row.degrees) }, note) : 0
+  return row ? offEqual({ cents: readDegrees(row.degrees) }, note) : 0
 }
 
 function openRound(
@@ -208,5 +210,4 @@ function openRound(
   return { round: roundFrom(row), stored }
 }
 
-const centsWord = (cents: number) =>
-  `${cents < 0 ? '−' : cents > 0 ? '+' : ''}${Math.abs(Math.round(cents * 10) / 10)}`
+const centsWord = (cents: number) => signed(Math.round(cents * 10) / 10)

@@ -2,6 +2,7 @@
  * What is known of the weather: how settled strings moved between rounds of tuning, and the air of the room.
  */
 import { and, asc, eq, gte, isNull } from 'drizzle-orm'
+import { grouped } from '@/core/list/grouped'
 import { learnResponse, Room, type AirResponse, type AirSeen, type Sure } from '@/core/settle/room'
 import { sharedWeather, type NeighbourReading } from '@/core/settle/shared-weather'
 import { SETTLED } from '@/core/settle/drift'
@@ -34,7 +35,8 @@ interface SettledReading extends NeighbourReading {
 
 interface Weathered {
   readonly room: Room
-  readonly settled: readonly SettledReading[]
+  /** By instrument and material. */
+  readonly neighbours: ReadonlyMap<string, readonly SettledReading[]>
   readonly responses: Readonly<Record<Material, AirResponse>>
 }
 
@@ -53,19 +55,19 @@ function weathered(store: Store): Weathered {
   return store.kept.get('weather', WEATHER_FROM, () => {
     const room = new Room(roomReadingsOf(store))
     const settled = settledReadings(store)
+    const ofMaterial = grouped(settled, ({ material }) => material)
     const seen = (material: Material): readonly AirSeen[] =>
-      settled
-        .filter((one) => one.material === material)
-        .map(({ from, to, rose }) => ({
-          change: room.change(from, to),
-          rose,
-          // What the air does not explain, and two readings.
-          error: Math.hypot(weatherOf(material).strays, READING_OFF * Math.SQRT2),
-        }))
+      (ofMaterial.get(material) ?? []).map(({ from, to, rose }) => ({
+        change: room.change(from, to),
+        rose,
+        // What the air does not explain, and two readings.
+        error: Math.hypot(weatherOf(material).strays, READING_OFF * Math.SQRT2),
+      }))
     const responses = Object.fromEntries(
       MATERIALS.map((material) => [material, learnResponse(material, seen(material))]),
     ) as Record<Material, AirResponse>
-    return { room, settled, responses }
+    const neighbours = grouped(settled, (one) => amongOf(one.instrumentId, one.material))
+    return { room, neighbours, responses }
   })
 }
 
@@ -81,18 +83,20 @@ export function weatherBetween(
   from: number,
   to: number,
 ): Sure | null {
-  const { room, settled, responses } = weathered(store)
+  const { room, neighbours, responses } = weathered(store)
   return sharedWeather(
     {
       weather: weatherOf(material),
       response: responses[material],
       room,
-      neighbours: settled.filter((one) => one.instrumentId === instrumentId && one.material === material),
+      neighbours: neighbours.get(amongOf(instrumentId, material)) ?? [],
     },
     from,
     to,
   )
 }
+
+const amongOf = (instrumentId: number, material: Material) => `${instrumentId} ${material}`
 
 /** Settled strings between being left in one round and being found in the next turn of theirs. */
 function settledReadings(store: Store): readonly SettledReading[] {
@@ -127,7 +131,7 @@ function settledReadings(store: Store): readonly SettledReading[] {
   const last = new Map<number, { readonly at: number; readonly cents: number }>()
   return rows.flatMap(({ positionId, instrumentId, at, found, left, degrees }): SettledReading[] => {
     const { position } = byPositionId(store, positionId)
-    const off = offEqual({ name: '', cents: readDegrees(degrees) }, position.note)
+    const off = offEqual({ cents: readDegrees(degrees) }, position.note)
     const was = last.get(positionId)
     if (left !== null) last.set(positionId, { at, cents: left + off })
     // One that is on since nobody knows when has long settled.

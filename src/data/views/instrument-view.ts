@@ -4,6 +4,7 @@
 import { eq, inArray, lte, sql, type SQL } from 'drizzle-orm'
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core'
 import { samePiece, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { signed } from '@/core/pitch/cents'
 import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from '../store/database'
 import { stringsOn } from '../fitted/fitted'
@@ -209,5 +210,5 @@ function latestReadings(store: Store, instrumentId: number) {
 }
 
 function readText({ cents, broughtBack }: ReturnType<typeof latestReadings>[number]): string {
-  return `${cents > 0 ? '+' : ''}${cents} cents${broughtBack ? ', brought back' : ''}`.replace('-', '−')
+  return `${signed(cents)} cents${broughtBack ? ', brought back' : ''}`
 }

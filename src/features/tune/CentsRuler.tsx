@@ -1,5 +1,6 @@
 import { tintClass } from './tint'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { signed } from '@/core/pitch/cents'
 
 interface CentsRulerProps {
   readonly position: StringPosition
@@ -90,5 +91,3 @@ export function CentsRuler({ position, cents, error, aim = 0 }: CentsRulerProps)
     </svg>
   )
 }
-
-const signed = (at: number) => (at > 0 ? `+${at}` : `${at}`.replace('-', '−'))

@@ -14,8 +14,7 @@ import { centsAbove } from '@/core/pitch/cents'
 import { seeded } from '@/core/random/seeded'
 import { fallenInAll, FIRST_TUNED, newLaw } from '@/core/settle/drift'
 import { coreMaterial } from '@/core/strings/construction'
-import { frequency } from '@/core/pitch/note'
-import { EQUAL, offEqual, type Temperament } from '@/core/temper/temperament'
+import { EQUAL, frequencyIn, type Temperament } from '@/core/temper/temperament'
 import { semitonesToBreaking, utilisation } from '@/core/strings/tension'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
@@ -75,10 +74,10 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
       [router, instrument.slug],
     ),
   )
-  const target = useMemo(() => {
-    const equal = frequency(position.note, referenceA)
-    return voiceOf(position, referenceA, equal * 2 ** (offEqual(temperament, position.note) / 1200))
-  }, [position, referenceA, temperament])
+  const target = useMemo(
+    () => voiceOf(position, referenceA, frequencyIn(temperament, position.note, referenceA)),
+    [position, referenceA, temperament],
+  )
   const expected = useMemo(
     () => ({ hz: target.hz, inharmonicity: target.inharmonicity, spread: 3 }),
     [target],

@@ -6,8 +6,7 @@ import { voiceOf } from '@/core/ear/string-voice'
 import { STRAYS } from '@/core/ear/which-plucked'
 import type { Instrument } from '@/core/instrument/instrument'
 import { centsAbove } from '@/core/pitch/cents'
-import { frequency } from '@/core/pitch/note'
-import { offEqual, type Temperament } from '@/core/temper/temperament'
+import { frequencyIn, type Temperament } from '@/core/temper/temperament'
 import { useEar } from './use-ear'
 
 /** A string that was heard, by its index, and how far from where it belongs, cents. */
@@ -26,7 +25,7 @@ export function targetsIn(
   { positions, referenceA }: Instrument,
   temperament: Temperament,
 ): readonly number[] {
-  return positions.map(({ note }) => frequency(note, referenceA) * 2 ** (offEqual(temperament, note) / 1200))
+  return positions.map(({ note }) => frequencyIn(temperament, note, referenceA))
 }
 
 /**

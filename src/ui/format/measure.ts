@@ -2,6 +2,7 @@
  * Figures of the core in the units and the rounding a person reads them in.
  */
 import type { Measure, Phrase, Quantity } from '@/core/measure'
+import { signed } from '@/core/pitch/cents'
 import { lengthFigure } from '@/core/units/length'
 
 export interface Shown {
@@ -66,7 +67,7 @@ const SHOW: Record<Quantity, Show> = {
   cents: (value) => {
     // Rounded first: a hair flat is 0, not −0.
     const whole = Math.round(value) || 0
-    return { figure: `${whole > 0 ? '+' : ''}${whole}`.replace('-', '−'), unit: 'cents' }
+    return { figure: signed(whole), unit: 'cents' }
   },
   share: fixed('%', 1, 100),
   density: fixed('kg/m³', 0),

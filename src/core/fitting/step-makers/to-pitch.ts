@@ -1,10 +1,10 @@
 /**
  * Up to pitch and after: tuning, putting back what lay over it, helping it settle, trimming, looking inside, logging.
  */
+import { comparedWith, FIFTH, OCTAVE } from '../../instrument/compared-with'
 import type { StringPosition } from '../../instrument/instrument'
 import { theName } from '../../instrument/names'
 import { measure, say, type Phrase } from '../../measure'
-import { letterStep } from '../../pitch/note'
 import { AGES_BY, type Stretching } from '../../settle/stretching'
 import { isCutFlush, windsOnPin } from '../head-way'
 import { cutterFor, turnerOf } from '../hands'
@@ -65,10 +65,6 @@ function spacingSentence(context: FittingContext): readonly Phrase[] {
   }
 }
 
-/** Steps of the scale to the strings that a new one is compared with. */
-const OCTAVE = 7
-const FIFTH = 4
-
 /** What it is brought up against: the string below and its octave below, or what lies above where there is none. */
 function compareSentence(context: FittingContext): Phrase {
   const {
@@ -77,10 +73,7 @@ function compareSentence(context: FittingContext): Phrase {
     habits,
   } = context
   const pitch = measure('frequency', only(context).pitch)
-  const own = letterStep(position.note)
-  const others = positions.filter((p) => p.piece !== position.piece)
-  const at = (steps: number) => others.find((p) => letterStep(p.note) === own + steps)
-  const below = others.find((p) => p.number > position.number && letterStep(p.note) < own)
+  const { below, above, at } = comparedWith(positions, position)
   const named = (p: StringPosition) => theName(p, habits.octaveNames)
   const never = say` Never guess upward.`
   if (below) {
@@ -92,7 +85,6 @@ function compareSentence(context: FittingContext): Phrase {
   }
   const octave = at(OCTAVE)
   const fifth = at(FIFTH)
-  const above = others.filter((p) => letterStep(p.note) > own).at(-1)
   const told = octave
     ? `its octave above, ${named(octave)}`
     : fifth
