@@ -83,6 +83,16 @@ export class HouseRequest extends BeginRequest {
   @IsNumber({}, { message: 'Reference A: expected a frequency in Hz, such as 440.' })
   referenceA!: number
 
+  @Max(0.999, { message: 'Nobody can be surer than 99.9 %.' })
+  @Min(0.5, { message: 'Less than 50 % is not sure at all.' })
+  @IsNumber({}, { message: 'How sure: expected a share, such as 0.95.' })
+  sureChance!: number
+
+  @Max(1_000_000, { message: 'An hour worth more than 10,000 can’t be right.' })
+  @Min(0, { message: 'An hour is worth nothing, or more.' })
+  @IsInt({ message: 'An hour’s work: expected hundredths of the house’s money.' })
+  hourMinor!: number
+
   @MaxLength(40, { each: true, message: 'A name of at most 40 letters.' })
   @IsNotEmpty({ each: true, message: 'A person needs a name.' })
   @IsString({ each: true })

@@ -22,6 +22,8 @@ import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
 import { PITCH_CLASSES } from '@/core/temper/temperament'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES } from '@/core/wear/break-sites'
+import { CONDITIONS } from '@/core/wear/life'
+import { SIGNS } from '@/core/wear/signs'
 import { LATEST_TIME } from '@/core/units/latest-time'
 import { PIN_SETTINGS, TURNED_BY } from '@/core/winding/pin'
 import { isMeasured } from '../instruments/measured-json'
@@ -116,6 +118,8 @@ function numberOf(text: string, name: string): number {
   const plain = Object.hasOwn(PLAIN, name) ? PLAIN[name] : undefined
   if (plain && !canBe(plain, value))
     throw new RangeError(`expected ${BOUNDS[plain][0]} to ${BOUNDS[plain][1]}`)
+  if (name === 'sure_chance' && !(value >= 0.5 && value <= 0.999))
+    throw new RangeError('expected 0.5 to 0.999')
   const air = Object.hasOwn(AIR_BOUNDS, name) ? AIR_BOUNDS[name as keyof typeof AIR_BOUNDS] : undefined
   if (air && !(value >= air[0] && value <= air[1])) throw new RangeError(`expected ${air[0]} to ${air[1]}`)
   return value
@@ -153,6 +157,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   mishap: MISHAPS,
   stretched_by: WAYS.stretching,
   tune_order: ROUND_ORDERS,
+  condition: CONDITIONS,
   state: ['to send', 'sent', 'acknowledged', 'delivered', 'closed'],
   answer: ['confirmed', 'back-ordered', 'substituted', 'refused'],
 }
@@ -167,6 +172,7 @@ const partOf = (one: unknown) =>
 /** Lists that are kept as JSON, by what each entry must be. */
 const LISTS: Readonly<Record<string, Check>> = {
   people: isText,
+  signs: (one) => (SIGNS as readonly unknown[]).includes(one),
   degrees: (one) => typeof one === 'number' && one >= -100 && one <= 1300,
   open_days: (one) => isCount(one) && (one as number) <= 7,
   instruments: isText,

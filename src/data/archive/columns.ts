@@ -69,6 +69,8 @@ export const ARCHIVED: readonly ArchiveTable[] = (
     journaled.tuningRounds,
     journaled.roundReadings,
     journaled.roomReadings,
+    journaled.inspections,
+    journaled.polishes,
   ] as readonly Table[]
 ).map((table) => ({
   name: getTableName(table),

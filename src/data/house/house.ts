@@ -33,6 +33,10 @@ export interface House {
   readonly openDays: readonly number[]
   /** What new instruments are tuned to, Hz. */
   readonly referenceA: number
+  /** With what chance an evening shall pass without a break, and a kit or the stores suffice. */
+  readonly sureChance: number
+  /** What an hour’s work is worth, in hundredths of the house’s money. */
+  readonly hourMinor: number
   /** Who works here, for the record. */
   readonly people: readonly string[]
 }
@@ -53,6 +57,8 @@ const STARTING: House = {
   closesAt: '18:00',
   openDays: [1, 2, 3, 4, 5, 6, 7],
   referenceA: 440,
+  sureChance: 0.95,
+  hourMinor: 3000,
   people: [],
 }
 
@@ -80,6 +86,8 @@ function readHouse(store: Store): House {
     closesAt: row.closesAt,
     openDays: JSON.parse(row.openDays) as number[],
     referenceA: row.referenceA,
+    sureChance: row.sureChance,
+    hourMinor: row.hourMinor,
     people: JSON.parse(row.people) as string[],
   }
 }

@@ -9,7 +9,8 @@ import { getTableName, type Table } from 'drizzle-orm'
 const REMEMBERED = 20_000
 
 interface KeptRows<Row> {
-  readonly elsewhere: unknown
+  /** What was written elsewhere, or to tables that all rows hang on. */
+  readonly of: string
   readonly upTo: number
   readonly rows: ReadonlyMap<number, Row>
 }
@@ -52,8 +53,7 @@ export class Kept {
    * @param work - works it out; nobody may change what it returns
    */
   get<T>(name: string, tables: readonly Table[], work: () => T): T {
-    const counts = tables.map((table) => this.counts.get(getTableName(table)) ?? 0)
-    const of = `${String(this.elsewhere.get())}:${counts.join(':')}`
+    const of = this.stateOf(tables)
     const known = this.values.get(name)
     if (known?.of === of) return known.value as T
     const value = work()
@@ -66,26 +66,34 @@ export class Kept {
    *
    * @param name - of this choice of rows
    * @param read - reads those of the ids given that belong to the choice, in their order; all of them for null
+   * @param hangsOn - tables that every row is worked out from as well: where one was written, all are read again
    * @returns a map that is never changed: another one where something was written
    */
   rows<Row>(
     name: string,
     table: Table,
     read: (ids: readonly number[] | null) => readonly (readonly [number, Row])[],
+    hangsOn: readonly Table[] = [],
   ): ReadonlyMap<number, Row> {
-    const elsewhere = this.elsewhere.get()
+    const of = this.stateOf(hangsOn)
     const upTo = this.before + this.written.length
     const known = this.rowsOf.get(name) as KeptRows<Row> | undefined
-    if (!known || known.elsewhere !== elsewhere || known.upTo < this.before) {
+    if (!known || known.of !== of || known.upTo < this.before) {
       const rows = new Map(read(null))
-      this.rowsOf.set(name, { elsewhere, upTo, rows })
+      this.rowsOf.set(name, { of, upTo, rows })
       return rows
     }
     if (known.upTo === upTo) return known.rows
     const ids = this.writtenIn(getTableName(table), known.upTo)
     const rows = ids.length === 0 ? known.rows : merged(known.rows, ids, read(ids))
-    this.rowsOf.set(name, { elsewhere, upTo, rows })
+    this.rowsOf.set(name, { of, upTo, rows })
     return rows
+  }
+
+  /** Changes whenever one of these tables is written, or anything by another connection. */
+  private stateOf(tables: readonly Table[]): string {
+    const counts = tables.map((table) => this.counts.get(getTableName(table)) ?? 0)
+    return `${String(this.elsewhere.get())}:${counts.join(':')}`
   }
 
   private writtenIn(table: string, from: number): readonly number[] {

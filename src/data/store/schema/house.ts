@@ -26,6 +26,10 @@ export const house = sqliteTable('house', {
   openDays: text('open_days').notNull().default('[1,2,3,4,5,6,7]'),
   /** What new instruments are tuned to, Hz. */
   referenceA: real('reference_a_hz').notNull().default(440),
+  /** With what chance an evening shall pass without a break, and a kit or the stores suffice. */
+  sureChance: real('sure_chance').notNull().default(0.95),
+  /** What an hour's work is worth, in hundredths of the house's money. */
+  hourMinor: integer('hour_minor').notNull().default(3000),
   /** Names of the people who work here: JSON. */
   people: text('people').notNull().default('[]'),
 })

@@ -9,6 +9,7 @@ import { needs, orderedNeeds } from './needs'
 import { instruments, positions, coverings } from './instruments'
 import { pictures } from './pictures'
 import { roundReadings, temperaments, tuningRounds } from './rounds'
+import { inspections, polishes } from './wear'
 import { suppliers, catalogueItems, orders, orderLines } from './orders'
 
 /** What a person did, in one transaction. Appended to, never changed. */
@@ -90,4 +91,6 @@ export const journaled = {
   tuningRounds,
   roundReadings,
   roomReadings,
+  inspections,
+  polishes,
 } as const

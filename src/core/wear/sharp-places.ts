@@ -1,0 +1,160 @@
+/**
+ * Whether strings break at one place more often than chance would have it. A place is a site of a position: the bridge pin of
+ * string 12. Breaks there are Poisson; the rate of its like on the instrument is a gamma distribution that leans on the house's;
+ * a place is either as its like or sharper by a factor. How many places are sharp is not known either, and is learned from all
+ * that were looked at: among three hundred, one with two breaks is bound to be there.
+ */
+import { gammaPoints, logGamma, type WeightedPoint } from '../random/gamma'
+import type { BreakSite } from './break-sites'
+
+/** What happened at a place. */
+export interface PlaceSeen {
+  readonly position: number
+  readonly site: BreakSite
+  readonly breaks: number
+  /** String-years, weighed by the retunes that dragged a string over it. */
+  readonly exposure: number
+}
+
+export interface SharpPlace extends PlaceSeen {
+  /** Breaks that its like would have brought in that time. */
+  readonly expected: number
+  /** Chance that it is sharper than its like. */
+  readonly chance: number
+  /** How many places were looked at, this one among them. */
+  readonly looked: number
+}
+
+/** The rate of a site in the house leans on this many breaks’ worth; an instrument’s on as many of the house’s. */
+const LEANS_ON = 2
+/** Breaks in a string-year at a site of which nobody knows anything, an estimate. */
+const RATE_AT_FIRST = 0.02
+/** By how much a sharp place may be sharper, each as likely as the next. */
+const FACTORS = [3, 6, 12, 25, 50]
+const POINTS = 16
+/** Shares of places that may be sharp, and the belief in each before anything broke: Beta(1, 80) over a log-spaced grid. */
+const SHARES = Array.from({ length: 25 }, (_, i) => 10 ** (-4 + (i / 24) * 3.3))
+const SHARE_BELIEF = SHARES.map((share) => share * (1 - share) ** 79)
+
+/** Breaks per string-year at each site over all instruments of a house, leaning on what is usual. */
+export function siteRates(places: readonly Omit<PlaceSeen, 'position'>[]): ReadonlyMap<BreakSite, number> {
+  return new Map(
+    [...sumsBySite(places)].map(([site, { breaks, exposure }]) => [
+      site,
+      (LEANS_ON + breaks) / (LEANS_ON / RATE_AT_FIRST + exposure),
+    ]),
+  )
+}
+
+/**
+ * The chance of each place of an instrument to be sharper than its like.
+ *
+ * @param places - all of the instrument, those without a break too
+ * @param rates - of the sites in the house
+ */
+export function sharpPlaces(
+  places: readonly PlaceSeen[],
+  rates: ReadonlyMap<BreakSite, number>,
+): readonly SharpPlace[] {
+  const sums = sumsBySite(places)
+  const weighed = places.map((place) => weigh(place, likeOf(place, sums, rates)))
+  const belief = SHARES.map((share, i) =>
+    weighed.reduce(
+      (log, { alike, sharp }) => log + Math.log((1 - share) * alike + share * sharp),
+      Math.log(SHARE_BELIEF[i] as number),
+    ),
+  )
+  const top = Math.max(...belief)
+  const weights = belief.map((log) => Math.exp(log - top))
+  const all = weights.reduce((a, b) => a + b, 0)
+  return places.map((place, p) => {
+    const { alike, sharp, expected } = weighed[p] as Weighed
+    const chance = SHARES.reduce(
+      (sum, share, i) =>
+        sum + ((weights[i] as number) / all) * ((share * sharp) / ((1 - share) * alike + share * sharp)),
+      0,
+    )
+    return { ...place, expected, chance, looked: places.length }
+  })
+}
+
+/** What happened at a place since it was polished. */
+export interface SincePolish {
+  readonly breaks: number
+  readonly exposure: number
+}
+
+/** The chance that a polish did something, before anybody looks at what came of it. */
+const HELPS_AT_FIRST = 0.6
+
+/**
+ * The chance that a place that was polished is as its like now.
+ *
+ * @param before - the place until it was polished
+ * @param places - all of the instrument
+ */
+export function chanceItHelped(
+  before: PlaceSeen,
+  since: SincePolish,
+  places: readonly PlaceSeen[],
+  rates: ReadonlyMap<BreakSite, number>,
+): number {
+  const like = likeOf(before, sumsBySite(places), rates)
+  let helped = 0
+  let same = 0
+  for (const { at: rate, weight } of like)
+    for (const factor of FACTORS) {
+      const was = weight * poisson(before.breaks, factor * rate * before.exposure)
+      helped += was * poisson(since.breaks, rate * since.exposure)
+      same += was * poisson(since.breaks, factor * rate * since.exposure)
+    }
+  return (HELPS_AT_FIRST * helped) / (HELPS_AT_FIRST * helped + (1 - HELPS_AT_FIRST) * same)
+}
+
+interface Weighed {
+  readonly alike: number
+  readonly sharp: number
+  readonly expected: number
+}
+
+function weigh({ breaks, exposure }: PlaceSeen, like: readonly WeightedPoint[]): Weighed {
+  const mean = (of: (rate: number) => number) =>
+    like.reduce((sum, { at, weight }) => sum + weight * of(at), 0)
+  return {
+    alike: mean((rate) => poisson(breaks, rate * exposure)),
+    sharp:
+      FACTORS.reduce((sum, factor) => sum + mean((rate) => poisson(breaks, factor * rate * exposure)), 0) /
+      FACTORS.length,
+    expected: mean((rate) => rate * exposure),
+  }
+}
+
+/** Rates that the like of a place may have: the other positions' same site, leaning on the house's. */
+function likeOf(
+  place: PlaceSeen,
+  sums: ReadonlyMap<BreakSite, SincePolish>,
+  rates: ReadonlyMap<BreakSite, number>,
+): readonly WeightedPoint[] {
+  const { breaks, exposure } = sums.get(place.site) ?? place
+  const beta = LEANS_ON / (rates.get(place.site) ?? RATE_AT_FIRST) + exposure - place.exposure
+  return gammaPoints(LEANS_ON + breaks - place.breaks, POINTS).map(({ at, weight }) => ({
+    at: at / beta,
+    weight,
+  }))
+}
+
+function sumsBySite(places: readonly Omit<PlaceSeen, 'position'>[]): ReadonlyMap<BreakSite, SincePolish> {
+  const sums = new Map<BreakSite, { breaks: number; exposure: number }>()
+  for (const { site, breaks, exposure } of places) {
+    const sum = sums.get(site) ?? { breaks: 0, exposure: 0 }
+    sums.set(site, { breaks: sum.breaks + breaks, exposure: sum.exposure + exposure })
+  }
+  return sums
+}
+
+/** Chance of a count where so many are expected. */
+function poisson(count: number, expected: number): number {
+  return expected <= 0
+    ? Number(count === 0)
+    : Math.exp(count * Math.log(expected) - expected - logGamma(count + 1))
+}

@@ -1,0 +1,197 @@
+/**
+ * The lives of all strings that were ever on: how old each grew, how hard it worked, how it looked, and how it ended. From them
+ * comes how long strings of each class last in this house.
+ */
+import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
+import { restPitch } from '@/core/instrument/instrument'
+import { grouped } from '@/core/list/grouped'
+import { utilisation } from '@/core/strings/tension'
+import { siteFacts, type BreakSite } from '@/core/wear/break-sites'
+import {
+  ageing,
+  BY_CONDITION,
+  learnRates,
+  paceByLoad,
+  type Aged,
+  type Condition,
+  type Rates,
+} from '@/core/wear/life'
+import { lifeClass, lifeFacts, type LifeClass } from '@/core/wear/life-class'
+import { byPositionId } from '../instruments/instruments'
+import { constructionFrom } from '../store/construction-columns'
+import type { Store } from '../store/database'
+import { inChunks } from '../store/in-chunks'
+import { breaks, fittedPositions, fittedStrings, inspections, instruments, positions } from '../store/schema'
+
+export const YEAR = 365.25 * 86_400_000
+/** A string that gives way sooner gave way for its knot or its becket, and says nothing of how strings wear, ms. */
+export const FIRST_DAYS = 48 * 3_600_000
+
+export interface StringLife {
+  readonly fittedId: number
+  readonly instrumentId: number
+  /** The first of its positions. */
+  readonly positionId: number
+  readonly lifeClass: LifeClass
+  /** By its load alone: how much faster than usual for its class it ages. */
+  readonly pace: number
+  readonly fittedAt: number
+  /** Null while it is on. */
+  readonly endedAt: number | null
+  /** Where it gave way, and at which of its positions; null where it did not. */
+  readonly gaveWay: { readonly site: BreakSite; readonly positionId: number } | null
+}
+
+/** How a string looked from then on. */
+export interface Seen {
+  readonly at: number
+  readonly condition: Condition
+}
+
+/** All that lives are read from. */
+export const LIVES_FROM = [
+  fittedStrings,
+  fittedPositions,
+  breaks,
+  inspections,
+  instruments,
+  positions,
+] as const
+
+/** Every life, by the fitted string’s id. Of what was written since, only the strings concerned are read again. */
+export function stringLives(store: Store): ReadonlyMap<number, StringLife> {
+  // A chart decides pitch and load: where one was written, all are read anew.
+  return store.kept.rows(
+    'lives',
+    fittedStrings,
+    (ids) => (ids === null ? readLives(store) : inChunks(ids, (some) => readLives(store, some))),
+    [instruments, positions],
+  )
+}
+
+function readLives(store: Store, ids?: readonly number[]): readonly (readonly [number, StringLife])[] {
+  const which = ids && inArray(fittedStrings.id, [...ids])
+  const rows = store.rows
+    .select({
+      string: fittedStrings,
+      positionId: sql<number>`min(${fittedPositions.positionId})`,
+    })
+    .from(fittedStrings)
+    .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
+    .where(which)
+    .groupBy(fittedStrings.id)
+    .orderBy(asc(fittedStrings.id))
+    .all()
+  const gaveWay = new Map(
+    store.rows
+      .select({ fittedId: breaks.fittedId, site: breaks.site, positionId: breaks.positionId })
+      .from(breaks)
+      .where(and(isNotNull(breaks.fittedId), ids && inArray(breaks.fittedId, [...ids])))
+      .all()
+      .map(({ fittedId, ...way }) => [fittedId, way]),
+  )
+  const workAt = new Map<string, { readonly lifeClass: LifeClass; readonly pace: number }>()
+  return rows.map(({ string, positionId }) => {
+    const key = `${positionId} ${string.material} ${string.gaugeMm} ${string.coreMm} ${string.wrapMaterial} ${string.wrapMm}`
+    let work = workAt.get(key)
+    if (!work) {
+      const { instrument, position } = byPositionId(store, positionId)
+      const construction = constructionFrom(string)
+      const kind = lifeClass(construction, position.note)
+      const use = utilisation(construction, position.speakingLength, restPitch(instrument, position))
+      work = { lifeClass: kind, pace: paceByLoad(kind, use) }
+      workAt.set(key, work)
+    }
+    const { id, instrumentId, fittedAt, endedAt } = string
+    return [
+      id,
+      {
+        fittedId: id,
+        instrumentId,
+        positionId,
+        ...work,
+        fittedAt,
+        endedAt,
+        gaveWay: gaveWay.get(id) ?? null,
+      },
+    ]
+  })
+}
+
+/** How strings looked, by the fitted string, in order of time. */
+export function conditionsSeen(store: Store): ReadonlyMap<number, readonly Seen[]> {
+  return store.kept.get('conditions', [inspections], () =>
+    grouped(
+      store.rows
+        .select({ fittedId: inspections.fittedId, at: inspections.at, condition: inspections.condition })
+        .from(inspections)
+        .where(isNotNull(inspections.fittedId))
+        .orderBy(asc(inspections.at), asc(inspections.id))
+        .all(),
+      ({ fittedId }) => fittedId as number,
+    ),
+  )
+}
+
+/** How a life is counted: it broke of itself, or only ended. */
+export function brokeOfItself({ gaveWay, endedAt, fittedAt }: StringLife): boolean {
+  return gaveWay !== null && siteFacts(gaveWay.site).broke && !inFirstDays({ endedAt, fittedAt })
+}
+
+/** Whether it ended within two days of being fitted. */
+export const inFirstDays = ({ endedAt, fittedAt }: Pick<StringLife, 'endedAt' | 'fittedAt'>): boolean =>
+  endedAt !== null && endedAt - fittedAt < FIRST_DAYS
+
+/** The stretches of a life until a time, ms: as it looked, it aged. */
+export function stretchesOf(life: StringLife, seen: readonly Seen[], until: number): readonly Aged[] {
+  const years = (at: number) => Math.max(0, (at - life.fittedAt) / YEAR)
+  const end = years(Math.min(until, life.endedAt ?? until))
+  const stretches: Aged[] = []
+  let from = 0
+  let pace = life.pace
+  for (const { at, condition } of seen) {
+    const to = Math.min(end, years(at))
+    if (to > from) stretches.push({ from, to, pace })
+    from = Math.max(from, to)
+    pace = life.pace * BY_CONDITION[condition]
+  }
+  if (end > from) stretches.push({ from, to: end, pace })
+  return stretches
+}
+
+/** How a string ages as it is now. */
+export function paceNow(life: StringLife, seen: readonly Seen[]): number {
+  const last = seen.at(-1)
+  return life.pace * (last ? BY_CONDITION[last.condition] : 1)
+}
+
+/** What a string will have aged by between two times to come, ms, as it is now; years^shape of its class. */
+export function agesBetween(life: StringLife, seen: readonly Seen[], from: number, to: number): number {
+  const years = (at: number) => Math.max(0, (at - life.fittedAt) / YEAR)
+  return ageing(lifeFacts(life.lifeClass).shape, [
+    { from: years(from), to: years(to), pace: paceNow(life, seen) },
+  ])
+}
+
+/** How long strings of each class last in this house, by all that was watched. */
+export function houseRates(store: Store): Rates {
+  // It goes on from day to day, whether anything is written or not.
+  const byDay = store.kept.get('rates', LIVES_FROM, () => new Map<number, Rates>())
+  const day = Math.floor(store.now() / DAY)
+  const known = byDay.get(day)
+  if (known) return known
+  const seen = conditionsSeen(store)
+  const rates = learnRates(
+    [...stringLives(store).values()].map((life) => ({
+      lifeClass: life.lifeClass,
+      aged: stretchesOf(life, seen.get(life.fittedId) ?? NOTHING, store.now()),
+      broke: brokeOfItself(life),
+    })),
+  )
+  byDay.clear()
+  byDay.set(day, rates)
+  return rates
+}
+
+const DAY = 86_400_000
+const NOTHING: readonly Seen[] = []

@@ -1,0 +1,37 @@
+/** How strings looked when somebody looked, and places that were polished because strings break there. */
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { BreakSite } from '@/core/wear/break-sites'
+import type { Condition } from '@/core/wear/life'
+import { id } from './columns'
+import { fittedStrings } from './fitted'
+import { positions } from './instruments'
+
+/** A string as it looked. One that is on since nobody knows when has no row of its own to point at. */
+export const inspections = sqliteTable(
+  'inspection',
+  {
+    id: id(),
+    positionId: integer('position_id')
+      .notNull()
+      .references(() => positions.id),
+    fittedId: integer('fitted_id').references(() => fittedStrings.id),
+    at: integer('at').notNull(),
+    condition: text('condition').$type<Condition>().notNull(),
+    /** What was seen: JSON. */
+    signs: text('signs').notNull().default('[]'),
+  },
+  (t) => [index('inspection_of').on(t.fittedId), index('inspection_at').on(t.positionId, t.at)],
+)
+
+export const polishes = sqliteTable(
+  'polish',
+  {
+    id: id(),
+    positionId: integer('position_id')
+      .notNull()
+      .references(() => positions.id),
+    site: text('site').$type<BreakSite>().notNull(),
+    at: integer('at').notNull(),
+  },
+  (t) => [index('polish_at').on(t.positionId)],
+)
