@@ -56,6 +56,7 @@ import type {
   TermsRequest,
 } from './requests/suppliers'
 import type { TrimRequest } from './requests/tails'
+import type { LookRequest, PolishRequest, ReplaceRequest } from './requests/wear'
 import type { StringRequest } from './string-request'
 import type { Taken } from './taken'
 
@@ -122,6 +123,7 @@ export const calls = {
 
   logBreak: post<BreakRequest, Opened>('/api/breaks'),
   openJob: post<StringRequest, Opened>('/api/jobs'),
+  openReplacements: post<ReplaceRequest, Opened>('/api/jobs/replacements'),
   chooseCoil: (jobId: number) => post<CoilRequest>(`/api/jobs/${jobId}/coil`),
   takeInHand: (jobId: number) => post<InHandRequest>(`/api/jobs/${jobId}/in-hand`),
   putBack: (jobId: number) => post<Nothing>(`/api/jobs/${jobId}/put-back`),
@@ -143,6 +145,9 @@ export const calls = {
   endRound: (id: number) => post<Nothing>(`/api/rounds/${id}/end`),
   takeTemperament: post<TemperamentRequest>('/api/temperaments'),
   dropTemperament: (id: number) => post<Nothing>(`/api/temperaments/${id}/drop`),
+
+  logLook: (slug: string) => post<LookRequest>(`/api/instruments/${slug}/looks`),
+  logPolish: (slug: string) => post<PolishRequest>(`/api/instruments/${slug}/polishes`),
 
   setHabit: post<HabitRequest>('/api/habits'),
   measureKnot: post<KnotMeasuredRequest>('/api/knots'),

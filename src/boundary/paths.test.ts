@@ -46,6 +46,8 @@ describe('addresses', () => {
         'belongs',
         'tune',
         'round',
+        'wear',
+        'inspection',
         'bench',
         'habits',
       ] as const

@@ -34,6 +34,8 @@ export type SheetOfInstrument =
   | 'belongs'
   | 'tune'
   | 'round'
+  | 'wear'
+  | 'inspection'
   | 'bench'
   | 'habits'
 
@@ -59,6 +61,12 @@ export const pages = {
   settlingString: (fittedId: number, positionId: number) =>
     withQuery(`/settling/${fittedId}`, { at: positionId }),
   visits: (date?: number) => withQuery('/settling/visits', { date }),
+
+  /** What breaks, and what will. */
+  wear: '/wear',
+  allWear: '/wear?all=yes',
+  /** An instrument before a date: what to change and to carry. */
+  beforeDate: (date?: number, on?: string) => withQuery('/wear/before', { date, on }),
 
   knots: '/knots',
   /** How one is tied, for a job where one is given. */

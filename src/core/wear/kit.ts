@@ -37,7 +37,9 @@ const MOST_WORLDS = 600
  */
 export function smallestKit(rates: Rates, strings: readonly MayBreak[], chance: number): Kit | null {
   const groups = togethers(rates, strings)
-  const whole = groups.map((group) => bestOfEach(group))
+  const enough = greedySize(groups, chance)
+  if (enough === null) return null
+  const whole = groups.map((group) => bestOfEach(group, enough))
   // Over all groups: the best cover with so many pieces, one group after another.
   let best: readonly { readonly covers: number; readonly counts: readonly (readonly number[])[] }[] = [
     { covers: 1, counts: [] },
@@ -97,9 +99,15 @@ const upToOf = (chances: readonly number[], count: number) =>
  * The best that so many pieces of a group cover, for each number of them. Kinds are taken in turn; what is left is bounded by
  * letting every world share its pieces out as suits it best, which no kit can beat.
  */
-function bestOfEach({ kinds, worlds }: Together): readonly { covers: number; counts: readonly number[] }[] {
-  const most = kinds.map((_, k) => (worlds[0]?.upTo[k]?.length ?? 1) - 1)
-  const all = most.reduce((a, b) => a + b, 0)
+function bestOfEach(
+  { kinds, worlds }: Together,
+  upTo: number,
+): readonly { covers: number; counts: readonly number[] }[] {
+  const most = mostOf(worlds)
+  const all = Math.min(
+    upTo,
+    most.reduce((a, b) => a + b, 0),
+  )
   const found: { covers: number; counts: readonly number[] }[] = []
   let from: readonly number[] = kinds.map(() => 0)
   for (let pieces = 0; pieces <= all; pieces++) {
@@ -112,6 +120,35 @@ function bestOfEach({ kinds, worlds }: Together): readonly { covers: number; cou
     if (best.covers > 1 - 1e-12) break
   }
   return found
+}
+
+/** The most pieces of each kind that can be wanted: one for each of its strings. */
+const mostOf = ([world]: readonly World[]): readonly number[] =>
+  (world?.upTo ?? []).map(({ length }) => length - 1)
+
+/** How many pieces a kit has that is filled piece by piece, each where it gains most: the smallest has no more. */
+function greedySize(groups: readonly Together[], chance: number): number | null {
+  const kits = groups.map(({ kinds, worlds }) => {
+    const counts: readonly number[] = kinds.map(() => 0)
+    return { worlds, most: mostOf(worlds), counts, covers: coverAt(worlds, counts) }
+  })
+  for (let pieces = 0; ; pieces++) {
+    if (kits.reduce((covers, kit) => covers * kit.covers, 1) >= chance) return pieces
+    let best: {
+      readonly kit: (typeof kits)[number]
+      readonly counts: readonly number[]
+      readonly covers: number
+    } | null = null
+    for (const kit of kits) {
+      const counts = onePieceMore(kit.worlds, kit.counts, kit.most)
+      if (counts === kit.counts) continue
+      const covers = coverAt(kit.worlds, counts)
+      if (!best || covers / kit.covers > best.covers / best.kit.covers) best = { kit, counts, covers }
+    }
+    if (!best) return null
+    best.kit.counts = best.counts
+    best.kit.covers = best.covers
+  }
 }
 
 function onePieceMore(

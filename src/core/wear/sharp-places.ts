@@ -4,7 +4,7 @@
  * a place is either as its like or sharper by a factor. How many places are sharp is not known either, and is learned from all
  * that were looked at: among three hundred, one with two breaks is bound to be there.
  */
-import { gammaPoints, logGamma, type WeightedPoint } from '../random/gamma'
+import { gammaPoints, logGamma } from '../random/gamma'
 import type { BreakSite } from './break-sites'
 
 /** What happened at a place. */
@@ -57,7 +57,7 @@ export function sharpPlaces(
   rates: ReadonlyMap<BreakSite, number>,
 ): readonly SharpPlace[] {
   const sums = sumsBySite(places)
-  const weighed = places.map((place) => weigh(place, likeOf(place, sums, rates)))
+  const weighed = places.map((place) => weigh(place, sums, rates))
   const belief = SHARES.map((share, i) =>
     weighed.reduce(
       (log, { alike, sharp }) => log + Math.log((1 - share) * alike + share * sharp),
@@ -99,15 +99,17 @@ export function chanceItHelped(
   places: readonly PlaceSeen[],
   rates: ReadonlyMap<BreakSite, number>,
 ): number {
-  const like = likeOf(before, sumsBySite(places), rates)
+  const { alpha, beta } = leaning(before, sumsBySite(places), rates)
   let helped = 0
   let same = 0
-  for (const { at: rate, weight } of like)
+  for (const { at, weight } of gammaPoints(alpha, POINTS)) {
+    const rate = at / beta
     for (const factor of FACTORS) {
       const was = weight * poisson(before.breaks, factor * rate * before.exposure)
       helped += was * poisson(since.breaks, rate * since.exposure)
       same += was * poisson(since.breaks, factor * rate * since.exposure)
     }
+  }
   return (HELPS_AT_FIRST * helped) / (HELPS_AT_FIRST * helped + (1 - HELPS_AT_FIRST) * same)
 }
 
@@ -117,30 +119,42 @@ interface Weighed {
   readonly expected: number
 }
 
-function weigh({ breaks, exposure }: PlaceSeen, like: readonly WeightedPoint[]): Weighed {
-  const mean = (of: (rate: number) => number) =>
-    like.reduce((sum, { at, weight }) => sum + weight * of(at), 0)
-  return {
-    alike: mean((rate) => poisson(breaks, rate * exposure)),
-    sharp:
-      FACTORS.reduce((sum, factor) => sum + mean((rate) => poisson(breaks, factor * rate * exposure)), 0) /
-      FACTORS.length,
-    expected: mean((rate) => rate * exposure),
-  }
-}
-
-/** Rates that the like of a place may have: the other positions' same site, leaning on the house's. */
-function likeOf(
+function weigh(
   place: PlaceSeen,
   sums: ReadonlyMap<BreakSite, SincePolish>,
   rates: ReadonlyMap<BreakSite, number>,
-): readonly WeightedPoint[] {
-  const { breaks, exposure } = sums.get(place.site) ?? place
-  const beta = LEANS_ON / (rates.get(place.site) ?? RATE_AT_FIRST) + exposure - place.exposure
-  return gammaPoints(LEANS_ON + breaks - place.breaks, POINTS).map(({ at, weight }) => ({
-    at: at / beta,
-    weight,
-  }))
+): Weighed {
+  const { breaks, exposure } = place
+  const { alpha, beta } = leaning(place, sums, rates)
+  return {
+    alike: counted(breaks, alpha, beta, exposure),
+    sharp:
+      FACTORS.reduce((sum, factor) => sum + counted(breaks, alpha, beta, factor * exposure), 0) /
+      FACTORS.length,
+    expected: (alpha / beta) * exposure,
+  }
+}
+
+/** Chance of a count where the rate is Gamma(alpha, beta): negative binomial. */
+function counted(count: number, alpha: number, beta: number, exposure: number): number {
+  const none = -alpha * Math.log1p(exposure / beta)
+  if (count === 0) return Math.exp(none)
+  if (exposure <= 0) return 0
+  const ways = logGamma(alpha + count) - logGamma(alpha) - logGamma(count + 1)
+  return Math.exp(ways + none + count * Math.log(exposure / (beta + exposure)))
+}
+
+/** What is known of the rate of a place's like: the other positions' same site, leaning on the house's. */
+function leaning(
+  { site, breaks, exposure }: PlaceSeen,
+  sums: ReadonlyMap<BreakSite, SincePolish>,
+  rates: ReadonlyMap<BreakSite, number>,
+): { readonly alpha: number; readonly beta: number } {
+  const all = sums.get(site) ?? { breaks, exposure }
+  return {
+    alpha: LEANS_ON + all.breaks - breaks,
+    beta: LEANS_ON / (rates.get(site) ?? RATE_AT_FIRST) + all.exposure - exposure,
+  }
 }
 
 function sumsBySite(places: readonly Omit<PlaceSeen, 'position'>[]): ReadonlyMap<BreakSite, SincePolish> {

@@ -1,7 +1,7 @@
 /** What is to be seen, felt or heard of a string that wears, and what it says. */
 import { coreMaterial } from '../strings/construction'
 import type { StringPosition } from '../instrument/instrument'
-import type { Condition } from './life'
+import { CONDITIONS, type Condition } from './life'
 
 export const SIGNS = [
   'varnish worn',
@@ -96,4 +96,23 @@ export function signsFor({ construction, mechanism }: StringPosition): readonly 
         return true
     }
   })
+}
+
+const CONDITION_WORDS: Record<Condition, string> = {
+  fresh: 'as new',
+  sound: 'sound',
+  worn: 'worn',
+  fraying: 'fraying',
+}
+
+/** A condition as a harpist says it. */
+export const conditionWord = (condition: Condition): string => CONDITION_WORDS[condition]
+
+/** The condition that a string with these signs is in at best. */
+export function conditionBy(signs: readonly Sign[], otherwise: Condition): Condition {
+  return signs.reduce<Condition>(
+    (worst, sign) =>
+      CONDITIONS.indexOf(FACTS[sign].condition) > CONDITIONS.indexOf(worst) ? FACTS[sign].condition : worst,
+    otherwise,
+  )
 }

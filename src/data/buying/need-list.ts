@@ -156,22 +156,25 @@ export function addNeeds(store: Store, wanted: readonly WantedString[]): Done<vo
     ({ jobId }) => jobId !== null && wanted.some((want) => want.jobId === jobId),
   )
   if (there) throw new Refusal(409, `The ${there.string} is on the need list already.`)
-  const rows = wanted.map((want) => {
-    const { instrument, position, habits } = byPositionId(store, want.positionId)
-    return {
-      jobId: want.jobId,
-      positionId: want.positionId,
-      quantity: want.quantity,
-      ...specColumns(specAt(position, soldByClass(instrument))),
-      lengthMm: Math.ceil(inMm(fittingFigures(instrument, position, habits).cut.total)),
-      openedAt: store.now(),
-    }
-  })
+  const rows = wanted.map((want) => needRow(store, want))
   const summary =
     rows.length === 1 ? 'One string put on the need list' : `${rows.length} strings put on the need list`
   return store.act({ kind: 'need', summary }, () => {
     for (const row of rows) store.rows.insert(needs).values(row).run()
   })
+}
+
+/** A string on the list, with all that an order must say. */
+export function needRow(store: Store, { jobId, positionId, quantity }: WantedString) {
+  const { instrument, position, habits } = byPositionId(store, positionId)
+  return {
+    jobId,
+    positionId,
+    quantity,
+    ...specColumns(specAt(position, soldByClass(instrument))),
+    lengthMm: Math.ceil(inMm(fittingFigures(instrument, position, habits).cut.total)),
+    openedAt: store.now(),
+  }
 }
 
 /** Takes a string off the list. */

@@ -46,7 +46,7 @@ test.each([
   ['history.json', (text: string) => text.replace('"do": "new set"', '"do": "dance"'), 'history.json, row 1'],
   [
     'history.json',
-    (text: string) => text.replace('"site": "lever or disc"', '"site": "the moon"'),
+    (text: string) => text.replace('"site": "bridge pin"', '"site": "the moon"'),
     'got "the moon"',
   ],
   ['occasions.json', (text: string) => text.replace('17:30', 'dusk'), 'occasions.json, row 1'],

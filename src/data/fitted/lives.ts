@@ -21,6 +21,7 @@ import { byPositionId } from '../instruments/instruments'
 import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
+import { keptForToday } from '../store/kept-for-today'
 import { breaks, fittedPositions, fittedStrings, inspections, instruments, positions } from '../store/schema'
 
 export const YEAR = 365.25 * 86_400_000
@@ -175,23 +176,31 @@ export function agesBetween(life: StringLife, seen: readonly Seen[], from: numbe
 
 /** How long strings of each class last in this house, by all that was watched. */
 export function houseRates(store: Store): Rates {
-  // It goes on from day to day, whether anything is written or not.
-  const byDay = store.kept.get('rates', LIVES_FROM, () => new Map<number, Rates>())
-  const day = Math.floor(store.now() / DAY)
-  const known = byDay.get(day)
-  if (known) return known
-  const seen = conditionsSeen(store)
-  const rates = learnRates(
-    [...stringLives(store).values()].map((life) => ({
-      lifeClass: life.lifeClass,
-      aged: stretchesOf(life, seen.get(life.fittedId) ?? NOTHING, store.now()),
-      broke: brokeOfItself(life),
-    })),
-  )
-  byDay.clear()
-  byDay.set(day, rates)
-  return rates
+  return keptForToday(store, 'rates', LIVES_FROM, () => {
+    const seen = conditionsSeen(store)
+    return learnRates(
+      [...stringLives(store).values()].map((life) => ({
+        lifeClass: life.lifeClass,
+        aged: stretchesOf(life, seen.get(life.fittedId) ?? NOTHING, store.now()),
+        broke: brokeOfItself(life),
+      })),
+    )
+  })
 }
 
-const DAY = 86_400_000
 const NOTHING: readonly Seen[] = []
+
+/** A share at first: of strings put on, so many give way for their knot or becket within two days. As badly known as from thirty. */
+const FIRST_DAYS_AT_FIRST = { failed: 1, of: 30 }
+
+/** The share of strings that gave way, slipped or pulled through in their first days in this house. */
+export function firstDaysShare(store: Store): number {
+  return store.kept.get('first days', LIVES_FROM, () => {
+    let [failed, of] = [FIRST_DAYS_AT_FIRST.failed, FIRST_DAYS_AT_FIRST.of]
+    for (const life of stringLives(store).values()) {
+      of += 1
+      if (life.gaveWay && inFirstDays(life)) failed += 1
+    }
+    return failed / of
+  })
+}

@@ -48,6 +48,43 @@ export function openReplacement(
   )
 }
 
+/** A job of several, with the strings that it serves. */
+export interface OpenedJob {
+  readonly id: number
+  readonly positionId: number
+  readonly numbers: readonly number[]
+}
+
+/**
+ * Readies one job of several strings; what comes back opens it, and belongs inside an action. A wire that is two strings is one
+ * of them.
+ */
+export function openTogether(
+  store: Store,
+  stored: StoredInstrument,
+  numbers: readonly number[],
+): () => readonly OpenedJob[] {
+  const { positions } = stored.instrument
+  for (const number of numbers) {
+    positionId(stored, number)
+    refuseOpen(store, stored, positions[number - 1] as StringPosition)
+  }
+  const pieces = new Map<number, number[]>()
+  for (const number of numbers) {
+    const { piece } = positions[number - 1] as StringPosition
+    pieces.set(piece, [...(pieces.get(piece) ?? []), number])
+  }
+  return () => {
+    let leadId: number | null = null
+    return [...pieces.values()].map((of): OpenedJob => {
+      const at = positionId(stored, of[0] as number)
+      const id = open(store, at, leadId)
+      leadId ??= id
+      return { id, positionId: at, numbers: of }
+    })
+  }
+}
+
 function refuseOpen(store: Store, stored: StoredInstrument, position: StringPosition): void {
   const served = servedBy(stored, position)
   if (openJobs(store).some((job) => served.includes(job.positionId)))

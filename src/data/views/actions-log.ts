@@ -28,7 +28,8 @@ const ON_THE_WAY = ['step', 'measure']
 export const HISTORY_KINDS = {
   breaks: ['break'],
   'jobs and fittings': ['job', 'mishap', 'fitting', 'new set', 'trim'],
-  readings: ['reading'],
+  readings: ['reading', 'round', 'room'],
+  wear: ['look', 'polish'],
   stores: ['stores', 'coil'],
   buying: ['need', 'order', 'delivery', 'supplier'],
   'charts and instruments': ['shelf', 'chart'],

@@ -3,23 +3,21 @@
  */
 import { found } from '@/boundary/refusal'
 import { bandAt, chanceItHolds, expectedAt, holdsFromAge, type Known } from '@/core/settle/band'
-import { ANY_STRING } from '@/core/settle/belief'
-import { FIRST_TUNED, FOR_EVER, newLaw, SETTLED } from '@/core/settle/drift'
+import { FOR_EVER, SETTLED } from '@/core/settle/drift'
 import { oddsOf, type Odds } from '@/core/settle/odds'
 import { openSlots } from '@/core/settle/open-hours'
 import { planVisits, type VisitPlan } from '@/core/settle/visits'
-import { weatherOf } from '@/core/settle/weather'
 import { coreMaterial } from '@/core/strings/construction'
-import { propertiesOf, type Material } from '@/core/strings/materials'
+import type { Material } from '@/core/strings/materials'
 import type { LoggedReading } from '../fitted/logged-readings'
 import { settlingStrings, type Settling } from '../fitted/settling'
 import { houseSettings } from '../house/house'
 import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
 import { busyTimes, openHours, toOpenHours } from '../house/open-hours'
 import type { Store } from '../store/database'
+import { latestToFit } from './latest-fit'
 
 const HOUR = 3_600_000
-const HALF_HOUR = HOUR / 2
 
 /** A reading on the sheet: how far the string had fallen in all since it was first at pitch, cents. */
 export interface FallenPoint {
@@ -246,7 +244,6 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
   // A string that slips is seen to first: tuning it again and again would break it.
   const concerned = settlingStrings(store).filter((s) => isFor(date, s.slug))
   const settling = concerned.filter((s) => !s.slipping)
-  const toOpen = toOpenHours(store)
   const nameOf = (s: Settling) => `${s.name} of ${s.instrumentName}`
   const idOf = (s: Settling) => `${s.fitted.id} ${s.positionId}`
   const plan = planVisits({
@@ -279,21 +276,9 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
       ]),
     ),
     slipping: concerned.filter((s) => s.slipping).map(nameOf),
-    latest: FITTED_NEW.map((material): LatestFit => {
-      const age = holdsFromAge(newString(material), hours, holdsWithinCents)
-      const due = date.at - Math.max(FIRST_TUNED, age) * HOUR
-      const at = due - (due % HALF_HOUR)
-      const open = toOpen(at)
-      return { material, at: open > now && open <= at ? open : null }
-    }),
-  }
-}
-
-/** A new string of a material, of which nothing is known yet. */
-function newString(material: Material): Known {
-  return {
-    start: newLaw(propertiesOf(material).drift),
-    weather: weatherOf(material),
-    share: ANY_STRING,
+    latest: FITTED_NEW.map((material) => ({
+      material,
+      at: latestToFit(store, material, { at: date.at, hours }),
+    })),
   }
 }

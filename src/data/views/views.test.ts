@@ -65,10 +65,10 @@ test('every position has its string but the broken one, and its history, newest 
   }
 })
 
-test('a position that broke four times at its disc says so', () => {
+test('a position that broke four times at its bridge pin says so', () => {
   const { history } = instrumentView(store, lovage()).positions[12]!
   expect(history.filter((entry) => entry.what === 'broke').map((entry) => entry.text)).toEqual(
-    Array.from({ length: 4 }, () => 'At the disc'),
+    Array.from({ length: 4 }, () => 'At the bridge pin'),
   )
   expect(history.filter((entry) => entry.what === 'fitted')).toHaveLength(5)
 })

@@ -3,7 +3,7 @@
 import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
-import { useForm, useWatch } from 'react-hook-form'
+import { Controller, useForm, useWatch } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { CURRENCIES } from '@/core/stores/money'
 import type { House } from '@/data/house/house'
@@ -54,6 +54,8 @@ export function HouseForm({ house }: { house: House }) {
       leastSpares: house.leastSpares,
       keepsStores: house.keepsStores,
       currency: house.currency,
+      sureChance: house.sureChance,
+      hourMinor: house.hourMinor,
     },
   })
   const days = useWatch({ control, name: 'openDays' })
@@ -189,6 +191,37 @@ export function HouseForm({ house }: { house: House }) {
           options={CURRENCIES}
           problem={errors.currency?.message}
           {...register('currency')}
+        />
+
+        <Controller
+          control={control}
+          name="sureChance"
+          render={({ field }) => (
+            <Entry
+              label="How sure you want to be, %"
+              hint="That no string spoils a concert, and that what you carry is enough."
+              type="number"
+              step="any"
+              value={Number.isFinite(field.value) ? Number((field.value * 100).toFixed(3)) : ''}
+              onChange={(event) => field.onChange(event.target.valueAsNumber / 100)}
+              problem={errors.sureChance?.message}
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="hourMinor"
+          render={({ field }) => (
+            <Entry
+              label="An hour’s work is worth"
+              hint="In the house’s money; nothing where time costs nothing."
+              type="number"
+              step="1"
+              value={Number.isFinite(field.value) ? field.value / 100 : ''}
+              onChange={(event) => field.onChange(Math.round(event.target.valueAsNumber * 100))}
+              problem={errors.hourMinor?.message}
+            />
+          )}
         />
       </fieldset>
       <button type="submit" className="button button-main mt-6" disabled={isSubmitting}>

@@ -11,9 +11,9 @@ import type { InstrumentView } from '@/data/views/instrument-view'
 import { CloseUp } from '@/drawings/field/CloseUp'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { useAct } from '@/ui/shell/use-act'
-import { PickableField } from './PickableField'
+import { PickableField } from '@/drawings/field/PickableField'
 import { Plate } from './Plate'
-import { useStringPicker } from './use-string-picker'
+import { useStringPicker } from '@/drawings/field/use-string-picker'
 import { useLeadingNames } from '@/ui/use-leading-names'
 
 interface InstrumentDeskProps {
@@ -66,6 +66,9 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             </Link>
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'round')}>
               Tune all
+            </Link>
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'wear')}>
+              Wear
             </Link>
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'chart')}>
               String chart

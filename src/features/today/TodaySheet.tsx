@@ -40,12 +40,20 @@ export function TodaySheet({ today, tolerance, retuneRow, tailRow }: TodaySheetP
             <h2 id="retunes" className="text-xl font-semibold">
               Retune now
             </h2>
-            <Link
-              href={pages.settling}
-              className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
-            >
-              All that settles
-            </Link>
+            <p className="flex gap-x-5">
+              <Link
+                href={pages.settling}
+                className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
+              >
+                All that settles
+              </Link>
+              <Link
+                href={pages.wear}
+                className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
+              >
+                What will break
+              </Link>
+            </p>
           </div>
           {due.all === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.</p>}
           <ul className="ruled mt-1">{due.shown.map(retuneRow)}</ul>

@@ -1,13 +1,13 @@
 'use client'
 
-import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { useMemo, useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { countedFromWord } from '@/core/instrument/names'
-import { FieldDrawing, FieldFrame } from '@/drawings/field/FieldDrawing'
-import { fieldShape } from '@/drawings/field/field-shape'
-import { OctaveMarks } from '@/drawings/field/OctaveMarks'
-import { ScaleBar } from '@/drawings/field/ScaleBar'
-import { SelectedString } from '@/drawings/field/SelectedString'
+import { FieldDrawing, FieldFrame } from './FieldDrawing'
+import { fieldShape, type FieldShape } from './field-shape'
+import { OctaveMarks } from './OctaveMarks'
+import { ScaleBar } from './ScaleBar'
+import { SelectedString } from './SelectedString'
 import { useHouse } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import type { StringPicker } from './use-string-picker'
@@ -16,11 +16,13 @@ interface PickableFieldProps {
   readonly instrument: Instrument
   readonly broken: readonly number[]
   readonly picker: StringPicker
+  /** Drawn over the strings, and painted again with them. */
+  readonly overlay?: (shape: FieldShape) => ReactNode
   readonly className?: string
 }
 
 /** The string field: point at a string, drag along them, or use the arrow keys. */
-export function PickableField({ instrument, broken, picker, className }: PickableFieldProps) {
+export function PickableField({ instrument, broken, picker, overlay, className }: PickableFieldProps) {
   const leadingNames = useLeadingNames()
   const shape = useMemo(() => fieldShape(instrument), [instrument])
   const svg = useRef<SVGSVGElement>(null)
@@ -71,6 +73,7 @@ export function PickableField({ instrument, broken, picker, className }: Pickabl
         className="absolute inset-0 h-full w-full will-change-transform"
       >
         <FieldDrawing shape={shape} broken={broken} />
+        {overlay?.(shape)}
         <OctaveMarks shape={shape} />
         <ScaleBar shape={shape} unit={unit} />
       </FieldFrame>

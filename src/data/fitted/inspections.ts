@@ -1,0 +1,100 @@
+/**
+ * Strings that were looked at: how each looked and what was seen. One look is one action, undone as any other.
+ */
+import { asc, desc, eq, sql } from 'drizzle-orm'
+import { Refusal } from '@/boundary/refusal'
+import { leadingNames } from '@/core/instrument/names'
+import { conditionWord, signFacts, signsFor, type Sign } from '@/core/wear/signs'
+import type { Condition } from '@/core/wear/life'
+import { byPositionId, positionId as idOfPosition, type StoredInstrument } from '../instruments/instruments'
+import type { Done, Store } from '../store/database'
+import { inspections } from '../store/schema'
+import { stringsOn } from './fitted'
+
+export interface Look {
+  readonly at: number
+  readonly condition: Condition
+  readonly signs: readonly Sign[]
+}
+
+export interface NewLook {
+  /** Number of the position. */
+  readonly number: number
+  readonly condition: Condition
+  readonly signs: readonly Sign[]
+}
+
+/**
+ * Keeps how a string looked.
+ *
+ * @throws Refusal 404 where the instrument has no such string, 409 where none is on, 400 where such a string can't show that
+ */
+export function logLook(
+  store: Store,
+  stored: StoredInstrument,
+  { number, condition, signs }: NewLook,
+): Done<void> {
+  const positionId = idOfPosition(stored, number)
+  const { position, habits, instrument } = byPositionId(store, positionId)
+  const fitted = stringsOn(store, stored.id).find(({ positionIds }) => positionIds.includes(positionId))
+  const { name } = leadingNames(position, habits.octaveNames)
+  if (!fitted)
+    throw new Refusal(409, `No string is on the ${name} of ${instrument.name}: there is nothing to look at.`)
+  const possible = signsFor(position)
+  const strange = signs.find((sign) => !possible.includes(sign))
+  if (strange)
+    throw new Refusal(
+      400,
+      `The ${name} of ${instrument.name} can’t show “${signFacts(strange).word.toLowerCase()}”.`,
+      'signs',
+    )
+  const seen = signs.map((sign) => signFacts(sign).word.toLowerCase())
+  return store.act(
+    {
+      kind: 'look',
+      instrumentId: stored.id,
+      summary: `${name} of ${instrument.name} looked at: ${[conditionWord(condition), ...seen].join(', ')}`,
+    },
+    () => {
+      store.rows
+        .insert(inspections)
+        .values({ positionId, fittedId: fitted.id, at: store.now(), condition, signs: JSON.stringify(signs) })
+        .run()
+    },
+  )
+}
+
+/** The last look at each string that is on an instrument, by its fitted string. */
+export function lastLooks(store: Store, stored: Pick<StoredInstrument, 'id'>): ReadonlyMap<number, Look> {
+  const looks = new Map<number, Look>()
+  for (const { id } of stringsOn(store, stored.id)) {
+    const row = store
+      .prepared('last look', (rows) =>
+        rows
+          .select()
+          .from(inspections)
+          .where(eq(inspections.fittedId, sql.placeholder('id')))
+          .orderBy(desc(inspections.at), desc(inspections.id))
+          .limit(1)
+          .prepare(),
+      )
+      .get({ id })
+    if (row) looks.set(id, lookFrom(row))
+  }
+  return looks
+}
+
+/** Every look at one fitted string, in order. */
+export function looksAt(store: Store, fittedId: number): readonly Look[] {
+  return store.rows
+    .select()
+    .from(inspections)
+    .where(eq(inspections.fittedId, fittedId))
+    .orderBy(asc(inspections.at), asc(inspections.id))
+    .all()
+    .map(lookFrom)
+}
+
+function lookFrom({ at, condition, signs }: typeof inspections.$inferSelect): Look {
+  return { at, condition, signs: JSON.parse(signs) as Sign[] }
+}

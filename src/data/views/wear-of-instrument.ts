@@ -1,0 +1,136 @@
+/**
+ * An instrument's strings as they wear: how old, how they look, how likely each is to break, where it broke before, and what
+ * went with strings that gave way in their first days.
+ */
+import type { Instrument } from '@/core/instrument/instrument'
+import { chanceAllHold, expectedBreaks } from '@/core/wear/breaks-ahead'
+import { chanceBand, chanceItBreaks } from '@/core/wear/life'
+import type { LifeClass } from '@/core/wear/life-class'
+import { breakPlaces, type Place } from '../fitted/break-places'
+import { stringsOn } from '../fitted/fitted'
+import { lastLooks, type Look } from '../fitted/inspections'
+import {
+  agesBetween,
+  brokeOfItself,
+  conditionsSeen,
+  houseRates,
+  inFirstDays,
+  paceNow,
+  stringLives,
+  YEAR,
+  type StringLife,
+} from '../fitted/lives'
+import { settlingStrings } from '../fitted/settling'
+import type { StoredInstrument } from '../instruments/instruments'
+import { openJobs } from '../jobs/open-jobs'
+import type { Store } from '../store/database'
+import { sparesOf } from '../stores/spares'
+
+/** A string that is on, as it wears. */
+export interface WearingString {
+  readonly number: number
+  readonly lifeClass: LifeClass
+  readonly fittedAt: number
+  /** Years. */
+  readonly age: number
+  /** How much faster than usual it ages, by its load and its look. */
+  readonly pace: number
+  readonly look: Look | null
+  /** Chance that it breaks within a year, and within what that lies as far as the rate is known. */
+  readonly chance: number
+  readonly band: readonly [number, number]
+  /** Where it should stand now, cents; null where it has settled. */
+  readonly stands: number | null
+}
+
+/** A string that was on a position: from when to when, and how it ended. */
+export interface PastString {
+  readonly number: number
+  readonly fittedAt: number
+  readonly endedAt: number
+  readonly site: Place['site'] | null
+  readonly inFirstDays: boolean
+}
+
+export interface InstrumentWear {
+  readonly instrument: Instrument
+  readonly broken: readonly number[]
+  readonly strings: readonly WearingString[]
+  readonly past: readonly PastString[]
+  readonly places: readonly Place[]
+  readonly expected: number
+  readonly any: number
+  /** Breaks of themselves that the rates rest on, by class, over the house. */
+  readonly restsOn: Readonly<Partial<Record<LifeClass, { readonly broke: number; readonly strings: number }>>>
+  readonly spares: Readonly<Record<number, string>>
+}
+
+export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
+  const now = store.now()
+  const rates = houseRates(store)
+  const lives = stringLives(store)
+  const seen = conditionsSeen(store)
+  const looks = lastLooks(store, stored)
+  const numbers = new Map([...stored.positionIds].map(([number, id]) => [id, number]))
+  const standing = new Map(
+    settlingStrings(store)
+      .filter(({ slug }) => slug === stored.instrument.slug)
+      .map(({ fitted, expectedNow }) => [fitted.id, expectedNow]),
+  )
+  const on = stringsOn(store, stored.id).flatMap((fitted) => {
+    const life = lives.get(fitted.id)
+    return life ? [{ life, numbers: fitted.positionIds.map((id) => numbers.get(id) as number) }] : []
+  })
+  const ahead = (life: StringLife) => agesBetween(life, seen.get(life.fittedId) ?? [], now, now + YEAR)
+  const risks = on.map(({ life }) => ({ lifeClass: life.lifeClass, ages: ahead(life) }))
+  const strings = on
+    .flatMap(({ life, numbers: served }) =>
+      served.map((number): WearingString => {
+        const rate = rates[life.lifeClass]
+        return {
+          number,
+          lifeClass: life.lifeClass,
+          fittedAt: life.fittedAt,
+          age: (now - life.fittedAt) / YEAR,
+          pace: paceNow(life, seen.get(life.fittedId) ?? []),
+          look: looks.get(life.fittedId) ?? null,
+          chance: chanceItBreaks(rate, ahead(life)),
+          band: chanceBand(rate, ahead(life)),
+          stands: standing.get(life.fittedId) ?? null,
+        }
+      }),
+    )
+    .sort((a, b) => a.number - b.number)
+  const classes = new Set(strings.map(({ lifeClass }) => lifeClass))
+  const restsOn: Partial<Record<LifeClass, { broke: number; strings: number }>> = {}
+  const past: PastString[] = []
+  for (const life of lives.values()) {
+    if (classes.has(life.lifeClass)) {
+      const sum = (restsOn[life.lifeClass] ??= { broke: 0, strings: 0 })
+      sum.strings += 1
+      if (brokeOfItself(life)) sum.broke += 1
+    }
+    const number = numbers.get(life.gaveWay?.positionId ?? life.positionId)
+    if (life.instrumentId !== stored.id || life.endedAt === null || number === undefined) continue
+    past.push({
+      number,
+      fittedAt: life.fittedAt,
+      endedAt: life.endedAt,
+      site: life.gaveWay?.site ?? null,
+      inFirstDays: inFirstDays(life),
+    })
+  }
+  return {
+    instrument: stored.instrument,
+    broken: openJobs(store)
+      .filter(({ positionId, breakId }) => breakId !== null && numbers.has(positionId))
+      .map(({ positionId }) => numbers.get(positionId) as number),
+    strings,
+    past,
+    places: breakPlaces(store, stored),
+    expected: expectedBreaks(rates, risks),
+    any: 1 - chanceAllHold(rates, risks),
+    restsOn,
+    spares: sparesOf(store, stored),
+  }
+}

@@ -1,0 +1,195 @@
+/**
+ * The year ahead of the whole shelf: which instruments will ask for strings, which places to look at, how long each class lasts.
+ */
+import { leadingNames } from '@/core/instrument/names'
+import { chanceAllHold, expectedBreaks, type AtRisk } from '@/core/wear/breaks-ahead'
+import { chanceBand, medianLife } from '@/core/wear/life'
+import { LIFE_CLASSES, type LifeClass } from '@/core/wear/life-class'
+import { siteWord } from '@/core/wear/break-sites'
+import { breakPlaces, type Place } from '../fitted/break-places'
+import {
+  agesBetween,
+  brokeOfItself,
+  conditionsSeen,
+  houseRates,
+  LIVES_FROM,
+  stringLives,
+  YEAR,
+  type StringLife,
+} from '../fitted/lives'
+import { occasionsAhead } from '../house/occasions'
+import { allInstruments, byPositionId, type StoredInstrument } from '../instruments/instruments'
+import type { Store } from '../store/database'
+import { keptForToday } from '../store/kept-for-today'
+import { polishes, readings } from '../store/schema'
+
+/** What a year brings an instrument. */
+export interface InstrumentYear {
+  readonly slug: string
+  readonly name: string
+  readonly owner: string
+  readonly strings: number
+  /** Strings bound to break within the year, on average. */
+  readonly expected: number
+  /** Chance that at least one does. */
+  readonly any: number
+  /** The string that is likeliest to. */
+  readonly likeliest: { readonly number: number; readonly name: string; readonly chance: number } | null
+}
+
+/** How long strings of a class last here. */
+export interface ClassLife {
+  readonly lifeClass: LifeClass
+  /** Those on now, and all that broke of themselves. */
+  readonly on: number
+  readonly broke: number
+  /** By what age half of them have broken, years; and what is usual. */
+  readonly half: number
+  /** Chance that a sound one of usual load breaks within its first two years, four houses of five within the band. */
+  readonly inTwoYears: readonly [number, number]
+  /** Breaks expected within the year. */
+  readonly expected: number
+}
+
+/** A place that may be sharp. */
+export interface SharpLine extends Place {
+  readonly slug: string
+  readonly instrumentName: string
+  /** `bridge pin` … of which string. */
+  readonly where: string
+  readonly name: string
+}
+
+export interface WearShelf {
+  readonly instruments: readonly InstrumentYear[]
+  readonly classes: readonly ClassLife[]
+  readonly sharp: readonly SharpLine[]
+  /** Breaks expected on the whole shelf, and between what and what four years of five. */
+  readonly expected: number
+  readonly band: readonly [number, number]
+  readonly on: number
+  readonly dates: readonly { readonly id: number; readonly name: string; readonly at: number }[]
+}
+
+/** A place is worth a look from this chance on. */
+const WORTH_A_LOOK = 0.3
+const TWO_YEARS = 2
+
+export function wearShelf(store: Store): WearShelf {
+  const now = store.now()
+  return {
+    ...keptForToday(store, 'wear of the shelf', [...LIVES_FROM, polishes, readings], () => workedOut(store)),
+    dates: occasionsAhead(store)
+      .filter(({ at }) => at > now)
+      .map(({ id, name, at }) => ({ id, name, at })),
+  }
+}
+
+function workedOut(store: Store): Omit<WearShelf, 'dates'> {
+  const now = store.now()
+  const rates = houseRates(store)
+  const seen = conditionsSeen(store)
+  const riskOf = (life: StringLife): AtRisk => ({
+    lifeClass: life.lifeClass,
+    ages: agesBetween(life, seen.get(life.fittedId) ?? [], now, now + YEAR),
+  })
+  const shelf = new Map(allInstruments(store).map((one) => [one.id, one]))
+  const on = new Map<number, { readonly life: StringLife; readonly risk: AtRisk }[]>()
+  const classes = new Map(LIFE_CLASSES.map((one) => [one, { on: 0, broke: 0, expected: 0 }]))
+  const all: AtRisk[] = []
+  for (const life of stringLives(store).values()) {
+    const sum = classes.get(life.lifeClass)
+    if (sum && brokeOfItself(life)) sum.broke += 1
+    if (life.endedAt !== null || !shelf.has(life.instrumentId)) continue
+    const risk = riskOf(life)
+    all.push(risk)
+    if (sum) {
+      sum.on += 1
+      sum.expected += expectedBreaks(rates, [risk])
+    }
+    const ofInstrument = on.get(life.instrumentId)
+    if (ofInstrument) ofInstrument.push({ life, risk })
+    else on.set(life.instrumentId, [{ life, risk }])
+  }
+  const expected = expectedBreaks(rates, all)
+  return {
+    on: all.length,
+    expected,
+    band: bandOf(all, rates),
+    instruments: [...shelf.values()]
+      .map((stored) => yearOf(store, stored, on.get(stored.id) ?? [], rates))
+      .sort((a, b) => b.expected - a.expected || a.name.localeCompare(b.name)),
+    classes: LIFE_CLASSES.flatMap((lifeClass) => {
+      const sum = classes.get(lifeClass)
+      if (!sum || sum.on + sum.broke === 0) return []
+      const rate = rates[lifeClass]
+      return [
+        {
+          lifeClass,
+          ...sum,
+          half: medianLife(rate, 1),
+          inTwoYears: chanceBand(rate, TWO_YEARS ** rate.shape),
+        },
+      ]
+    }),
+    sharp: [...shelf.values()]
+      .flatMap((stored) => sharpOf(store, stored))
+      .sort((a, b) => b.chance - a.chance),
+  }
+}
+
+function yearOf(
+  store: Store,
+  { instrument }: StoredInstrument,
+  on: readonly { readonly life: StringLife; readonly risk: AtRisk }[],
+  rates: ReturnType<typeof houseRates>,
+): InstrumentYear {
+  const risks = on.map(({ risk }) => risk)
+  let likeliest: InstrumentYear['likeliest'] = null
+  for (const { life, risk } of on) {
+    const chance = expectedBreaks(rates, [risk])
+    if (chance <= (likeliest?.chance ?? 0)) continue
+    const { position, habits } = byPositionId(store, life.positionId)
+    likeliest = { number: position.number, name: leadingNames(position, habits.octaveNames).name, chance }
+  }
+  return {
+    slug: instrument.slug,
+    name: instrument.name,
+    owner: instrument.owner,
+    strings: on.length,
+    expected: expectedBreaks(rates, risks),
+    any: 1 - chanceAllHold(rates, risks),
+    likeliest,
+  }
+}
+
+function sharpOf(store: Store, stored: StoredInstrument): readonly SharpLine[] {
+  return breakPlaces(store, stored)
+    .filter(({ chance }) => chance >= WORTH_A_LOOK)
+    .map((place) => {
+      const { instrument, habits } = stored
+      const position = instrument.positions[place.position - 1]
+      return {
+        ...place,
+        slug: instrument.slug,
+        instrumentName: instrument.name,
+        where: position ? siteWord(place.site, position) : '',
+        name: position ? leadingNames(position, habits.octaveNames).name : '',
+      }
+    })
+}
+
+/** From and to what breaks number four years of five: what is not known of the rates and chance, taken together as normal. */
+function bandOf(all: readonly AtRisk[], rates: ReturnType<typeof houseRates>): readonly [number, number] {
+  let mean = 0
+  let variance = 0
+  for (const lifeClass of LIFE_CLASSES) {
+    const { alpha } = rates[lifeClass]
+    const among = all.filter((one) => one.lifeClass === lifeClass)
+    const expected = expectedBreaks(rates, among)
+    mean += expected
+    variance += expected + expected ** 2 / alpha
+  }
+  const off = 1.2816 * Math.sqrt(variance)
+  return [Math.max(0, Math.round(mean - off)), Math.round(mean + off)]
+}

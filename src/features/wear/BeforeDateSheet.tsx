@@ -1,0 +1,164 @@
+'use client'
+
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useDeferredValue, useState } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
+import { moneyText } from '@/core/stores/money'
+import type { BeforeDate } from '@/data/views/before-date'
+import { chanceText } from '@/ui/format/chance'
+import { momentText } from '@/ui/format/time'
+import { PrintButton } from '@/ui/shell/PrintButton'
+import { useAct } from '@/ui/shell/use-act'
+import { useHouse } from '@/ui/units'
+import { ChangeList } from './ChangeList'
+import { KitList } from './KitList'
+import { StepsBought } from './StepsBought'
+import { useChanges } from './use-changes'
+
+interface BeforeDateSheetProps {
+  /** Null where no date is ahead. */
+  readonly before: BeforeDate | null
+}
+
+/** An instrument before a date: what to change, by when, what it buys, and what to carry. */
+export function BeforeDateSheet({ before }: BeforeDateSheetProps) {
+  if (before) return <Before before={before} />
+  return (
+    <section className="sheet p-4 md:p-5" aria-label="Before a date">
+      <h1 className="text-2xl font-semibold">Before a date</h1>
+      <p className="text-soft">
+        Set a date, and the program says which strings to change for it and what to carry.
+      </p>
+      <Link href={pages.dates} className="button button-main mt-3">
+        Set a date
+      </Link>
+    </section>
+  )
+}
+
+function Before({ before }: { readonly before: BeforeDate }) {
+  const { date, dates, slug, instruments, instrumentName, strings, sureChance, currency, stores } = before
+  const { timeZone } = useHouse()
+  const router = useRouter()
+  const { act, refused } = useAct()
+  const changes = useChanges(before)
+  // The kit is reckoned when the ticks have come to rest.
+  const tickedForKit = useDeferredValue(changes.ticked)
+  const [all, setAll] = useState(false)
+  const changed = strings.filter(({ number }) => changes.ticked.has(number))
+  const asItIs = changes.steps[0]?.holds ?? 1
+  const open = async () => {
+    const left = new Map(Object.entries(stores).map(([kind, { cuts }]) => [kind, cuts]))
+    const bought = changed
+      .filter(({ kind }) => {
+        const cuts = left.get(kind) ?? 0
+        left.set(kind, cuts - 1)
+        return cuts <= 0
+      })
+      .map(({ number }) => number)
+    const opened = await act(
+      calls.openReplacements,
+      { instrument: slug, strings: changed.map(({ number }) => number), bought },
+      `${changed.length === 1 ? 'A string' : `${changed.length} strings`} of ${instrumentName} to be changed.`,
+    )
+    if (opened) router.push(pages.job(opened.jobId))
+  }
+  return (
+    <section
+      className="sheet max-w-5xl p-4 md:p-5 print:border-0 print:p-0 print:shadow-none"
+      aria-label="Before a date"
+    >
+      <header className="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-3">
+        <div>
+          <h1 className="text-2xl font-semibold">
+            {instrumentName} before {date.name}
+          </h1>
+          <p className="text-soft">{momentText(date.at, timeZone)}</p>
+        </div>
+        <div className="flex flex-wrap items-end gap-2 print:hidden">
+          {instruments.length > 1 && (
+            <label className="text-sm">
+              Instrument
+              <select
+                className="entry mt-1"
+                value={slug}
+                onChange={(event) => router.push(pages.beforeDate(date.id, event.target.value))}
+              >
+                {instruments.map((one) => (
+                  <option key={one.slug} value={one.slug}>
+                    {one.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          {dates.length > 1 && (
+            <label className="text-sm">
+              Date
+              <select
+                className="entry mt-1"
+                value={date.id}
+                onChange={(event) => router.push(pages.beforeDate(Number(event.target.value), slug))}
+              >
+                {dates.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          <PrintButton isMain={false} />
+        </div>
+      </header>
+      <div className="mt-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+        <p aria-live="polite">
+          <span className="plate-figure text-4xl">{chanceText(changes.holds)}</span>{' '}
+          <span className="text-lg">
+            chance that nothing breaks too late to mend
+            {changes.ticked.size > 0 && (
+              <span className="text-soft">; as it is now {chanceText(asItIs)}</span>
+            )}
+          </span>
+          <span className="block text-soft">
+            {changes.ticked.size === 0
+              ? 'Nothing is to be changed.'
+              : `${changes.ticked.size === 1 ? 'One string' : `${changes.ticked.size} strings`} changed: ${moneyText(changes.cost, currency)} with the work.`}{' '}
+            The house wants {chanceText(sureChance)}
+            {changes.isEnough ? '.' : ', which no change of strings reaches.'}
+          </span>
+        </p>
+        {changed.length > 0 && (
+          <button type="button" className="button button-main print:hidden" onClick={open}>
+            Open {changed.length === 1 ? 'its job' : 'their job'}
+          </button>
+        )}
+      </div>
+      {refused && (
+        <p role="alert" className="mt-2 font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
+      <div className="mt-4 grid items-start gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
+        <ChangeList
+          before={before}
+          ticked={changes.ticked}
+          onToggle={changes.toggle}
+          all={all}
+          onAll={() => setAll(true)}
+        />
+        <StepsBought
+          steps={changes.steps}
+          ticked={changes.ticked}
+          sureChance={sureChance}
+          currency={currency}
+          nameOf={(number) => strings.find((one) => one.number === number)?.name ?? ''}
+          onTake={changes.take}
+        />
+      </div>
+      <KitList before={before} ticked={tickedForKit} />
+    </section>
+  )
+}

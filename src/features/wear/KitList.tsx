@@ -1,0 +1,171 @@
+'use client'
+
+import { useMemo, useState, type ReactNode } from 'react'
+import { calls } from '@/boundary/calls'
+import { measure } from '@/core/measure'
+import { smallestKit, type MayBreak } from '@/core/wear/kit'
+import type { Rates } from '@/core/wear/life'
+import type { BeforeDate, StringBefore } from '@/data/views/before-date'
+import { chanceText } from '@/ui/format/chance'
+import { measureText } from '@/ui/format/measure'
+import { useAct } from '@/ui/shell/use-act'
+import { useHouse } from '@/ui/units'
+
+interface KitListProps {
+  readonly before: BeforeDate
+  /** Strings that are new by then. */
+  readonly ticked: ReadonlySet<number>
+}
+
+/** As `AWAY` has them, in words. */
+const AWAY_WORDS = ['a day', 'three days', 'a week', 'a month'] as const
+const SURE = [0.9, 0.95, 0.99, 0.999] as const
+const TOOLS = [
+  'The tuning key',
+  'Cutters',
+  'A tuner or a fork',
+  'A cloth to lay over the neighbours',
+] as const
+
+/** What to carry: the fewest cuts that cover every break while away, printed to be ticked. */
+export function KitList({ before, ticked }: KitListProps) {
+  const { strings, rates, sureChance, stores, instrumentName } = before
+  const { units } = useHouse()
+  const { act, refused } = useAct()
+  const [away, setAway] = useState(0)
+  const [sure, setSure] = useState(sureChance)
+  const may = useMemo(
+    () =>
+      strings.map(({ number, lifeClass, kind, agesAway }): MayBreak => {
+        const ages = agesAway[away]
+        return { lifeClass, kind, ages: (ticked.has(number) ? ages?.changed : ages?.left) ?? 0 }
+      }),
+    [strings, ticked, away],
+  )
+  const kit = useMemo(() => smallestKit(rates as Rates, may, sure), [rates, may, sure])
+  const lines = [...(kit?.pieces ?? [])].map(([kind, pieces]) => {
+    const served = strings.filter((one) => one.kind === kind)
+    const longest = served.reduce((a, b) => (b.cut > a.cut ? b : a))
+    return { kind, pieces, served, longest, missing: Math.max(0, pieces - (stores[kind]?.cuts ?? 0)) }
+  })
+  const anchors = lines.reduce((sum, { pieces, longest }) => sum + (longest.needsAnchor ? pieces : 0), 0)
+  const missing = lines.filter((one) => one.missing > 0)
+  const list = () =>
+    act(
+      calls.addNeeds,
+      {
+        wanted: missing.map(({ longest, missing: quantity }) => ({
+          positionId: longest.positionId,
+          jobId: null,
+          quantity,
+        })),
+      },
+      'What the kit lacks is on the need list.',
+    )
+  return (
+    <section className="mt-6 border-t border-ink pt-3" aria-labelledby="kit">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h2 id="kit" className="text-xl font-semibold">
+            What to carry
+          </h2>
+          <p className="text-soft">{kitSentence(kit, instrumentName)}</p>
+        </div>
+        <div className="flex flex-wrap gap-3 print:hidden">
+          <label className="text-sm">
+            Away for
+            <select
+              className="entry mt-1"
+              value={away}
+              onChange={(event) => setAway(Number(event.target.value))}
+            >
+              {AWAY_WORDS.map((word, i) => (
+                <option key={word} value={i}>
+                  {word}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="text-sm">
+            Covers every break in
+            <select
+              className="entry mt-1"
+              value={sure}
+              onChange={(event) => setSure(Number(event.target.value))}
+            >
+              {[...new Set([...SURE, sureChance])]
+                .sort((a, b) => a - b)
+                .map((share) => (
+                  <option key={share} value={share}>
+                    {Number((share * 100).toFixed(1))} of 100
+                  </option>
+                ))}
+            </select>
+          </label>
+        </div>
+      </div>
+      <ul className="ruled mt-2" aria-label="The kit">
+        {lines.map(({ kind, pieces, served, longest, missing: lacks }) => (
+          <Tick key={kind}>
+            <span className="font-semibold">
+              {pieces} × {longest.what}, {measureText(measure('length', longest.cut), units)}
+            </span>{' '}
+            <span className="text-soft">for {namesOf(served)}</span>
+            <span className="block text-sm">
+              {lacks > 0 ? (
+                <strong className="text-ochre">
+                  {lacks === pieces ? 'none in the stores' : `${lacks} too few in the stores`}
+                </strong>
+              ) : (
+                <span className="text-soft">from {stores[kind]?.from}</span>
+              )}
+            </span>
+          </Tick>
+        ))}
+        {anchors > 0 && (
+          <Tick>
+            <span className="font-semibold">
+              {anchors} {anchors === 1 ? 'anchor' : 'anchors'}
+            </span>
+          </Tick>
+        )}
+        {TOOLS.map((tool) => (
+          <Tick key={tool}>{tool}</Tick>
+        ))}
+      </ul>
+      {missing.length > 0 && (
+        <button type="button" className="button mt-3 print:hidden" onClick={list}>
+          Put what is missing on the need list
+        </button>
+      )}
+      {refused && (
+        <p role="alert" className="mt-2 font-semibold text-ochre">
+          {refused.sentence}
+        </p>
+      )}
+    </section>
+  )
+}
+
+function Tick({ children }: { readonly children: ReactNode }) {
+  return (
+    <li className="flex items-start gap-3 py-2">
+      <span aria-hidden className="mt-0.5 size-5 shrink-0 border border-ink" />
+      <span>{children}</span>
+    </li>
+  )
+}
+
+function namesOf(served: readonly StringBefore[]): string {
+  const names = served.map(({ name }) => name)
+  return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ')
+}
+
+function kitSentence(kit: ReturnType<typeof smallestKit>, instrument: string): string {
+  if (!kit)
+    return `Even a spare for every string of ${instrument} would not be sure enough: a spare may break too.`
+  const left = 1 - kit.covers
+  return kit.pieces.size === 0
+    ? `No spare string: nothing breaks in ${chanceText(kit.covers)} of such times.`
+    : `The fewest cuts that cover every break in ${chanceText(kit.covers)} of such times; ${chanceText(left)} it leaves uncovered.`
+}
