@@ -112,6 +112,10 @@ for (const [width, height] of [
       '/settling',
       '/settling/visits',
       '/settling/room',
+      '/wear',
+      '/wear/before?on=lovage',
+      '/instruments/lovage/wear?string=12',
+      '/instruments/sorrel/inspection',
       '/nowhere',
     ]) {
       await page.goto(place)

@@ -32,6 +32,8 @@ const PAGES = [
   '/settling',
   '/settling/visits',
   '/settling/room',
+  '/wear',
+  '/wear/before',
   '/house',
   '/house/habits',
   '/house/dates',
@@ -49,6 +51,8 @@ const OF_INSTRUMENT = [
   '/belongs',
   '/tune',
   '/round',
+  '/wear',
+  '/inspection',
   '/bench',
   '/habits',
 ]

@@ -120,6 +120,8 @@ test('every handler answers every body, and writes nothing that it refuses', asy
     '/settling',
     '/settling/visits',
     '/settling/room',
+    '/wear',
+    '/wear/before',
     '/house',
     '/house/habits',
     '/knots',

@@ -1,10 +1,11 @@
 /**
  * Where strings broke on an instrument, place by place, how long each place was at work, and what a polish did.
  */
-import { and, eq, inArray, sql } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
-import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
+import { grouped } from '@/core/list/grouped'
+import { SETTLED } from '@/core/settle/drift'
+import { sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import {
   chanceItHelped,
   sharpPlaces,
@@ -19,13 +20,22 @@ import {
   type StoredInstrument,
 } from '../instruments/instruments'
 import type { Done, Store } from '../store/database'
-import { inChunks } from '../store/in-chunks'
 import { keptForToday } from '../store/kept-for-today'
-import { polishes, readings } from '../store/schema'
+import { polishes } from '../store/schema'
 import { LIVES_FROM, stringLives, YEAR, type StringLife } from './lives'
 
-/** A string is tuned about so often in a year, whether that is logged or not; an estimate. */
+/** A string is tuned about so often in a year, and so much oftener while it is new, whether that is logged or not; estimates. */
 const TUNED_A_YEAR = 50
+const TUNED_WHILE_NEW = 12
+const HOUR = 3_600_000
+/** Places with an edge that can be sharp. */
+const EDGED: ReadonlySet<BreakSite> = new Set([
+  'tuning pin hole',
+  'bridge pin',
+  'lever or disc',
+  'soundboard',
+  'knot',
+])
 /** Where every retune drags the string along. */
 const DRAGGED: ReadonlySet<BreakSite> = new Set(['tuning pin hole', 'bridge pin', 'lever or disc'])
 
@@ -40,33 +50,47 @@ interface Polish {
   readonly at: number
 }
 
-/** All of an instrument's places at which something broke, the likeliest to be sharp first. */
-export function breakPlaces(store: Store, stored: StoredInstrument): readonly Place[] {
-  return keptForToday(store, `break places of ${stored.id}`, [...LIVES_FROM, polishes, readings], () => {
-    const lives = [...stringLives(store).values()].filter(({ instrumentId }) => instrumentId === stored.id)
-    const retunes = retunesOf(store, lives)
-    const polished = polishesOf(store, [...stored.positionIds.values()])
-    const all = placesSeen(stored, lives, retunes, store.now(), polished)
+/** Every place of the house at which something broke, by instrument, the likeliest to be sharp first. */
+export function breakPlaces(store: Store): ReadonlyMap<number, readonly Place[]> {
+  return keptForToday(store, 'break places', [...LIVES_FROM, polishes], () => {
+    const lives = grouped([...stringLives(store).values()], ({ instrumentId }) => instrumentId)
+    const polished = polishesOf(store)
     const rates = houseSiteRates(store)
-    const sharp = sharpPlaces(
-      all.map(({ until }) => until),
-      rates,
+    return new Map(
+      allInstruments(store).map((stored) => [
+        stored.id,
+        placesOf(stored, lives.get(stored.id) ?? [], polished, rates, store.now()),
+      ]),
     )
-    return sharp
-      .map((place, i): Place => {
-        const { since } = all[i] as PlaceBetween
-        return {
-          ...place,
-          polished: since && {
-            at: since.at,
-            breaks: since.breaks,
-            chance: chanceItHelped(place, since, sharp, rates),
-          },
-        }
-      })
-      .filter(({ breaks, polished }) => breaks > 0 || polished !== null)
-      .sort((a, b) => b.chance - a.chance || b.breaks - a.breaks || a.position - b.position)
   })
+}
+
+function placesOf(
+  stored: StoredInstrument,
+  lives: readonly StringLife[],
+  polished: readonly Polish[],
+  rates: ReadonlyMap<BreakSite, number>,
+  now: number,
+): readonly Place[] {
+  const all = placesSeen(stored, lives, now, polished)
+  const sharp = sharpPlaces(
+    all.map(({ until }) => until),
+    rates,
+  )
+  return sharp
+    .map((place, i): Place => {
+      const { since } = all[i] as PlaceBetween
+      return {
+        ...place,
+        polished: since && {
+          at: since.at,
+          breaks: since.breaks,
+          chance: chanceItHelped(place, since, sharp, rates),
+        },
+      }
+    })
+    .filter(({ breaks, polished: at }) => breaks > 0 || at !== null)
+    .sort((a, b) => b.chance - a.chance || b.breaks - a.breaks || a.position - b.position)
 }
 
 /** A place until it was polished, and since; all its time where it never was. */
@@ -78,7 +102,6 @@ interface PlaceBetween {
 function placesSeen(
   { instrument, positionIds }: StoredInstrument,
   lives: readonly StringLife[],
-  retunes: ReadonlyMap<number, number>,
   now: number,
   polished: readonly Polish[],
 ): readonly PlaceBetween[] {
@@ -87,7 +110,7 @@ function placesSeen(
     // A wire that serves two positions is followed at the first, and breaks at either.
     const here = lives.filter((life) => life.positionId === id || life.gaveWay?.positionId === id)
     return sitesFor(position)
-      .filter((site) => siteFacts(site).broke)
+      .filter((site) => EDGED.has(site))
       .map((site): PlaceBetween => {
         const at = polished.findLast((one) => one.positionId === id && one.site === site)?.at ?? null
         const between = (from: number, to: number) => ({
@@ -99,7 +122,7 @@ function placesSeen(
               endedAt >= from &&
               endedAt < to,
           ).length,
-          exposure: here.reduce((sum, life) => sum + exposureOf(life, site, retunes, from, to, now), 0),
+          exposure: here.reduce((sum, life) => sum + exposureOf(life, site, from, to, now), 0),
         })
         return {
           until: { position: position.number, site, ...between(0, at ?? Infinity) },
@@ -109,48 +132,29 @@ function placesSeen(
   })
 }
 
-/** How long a string was at work at a site between two times, years; its logged retunes count where they drag it. */
+/** How long a string was at work at a site between two times, years; retunes count as well where they drag it along. */
 function exposureOf(
-  { fittedId, fittedAt, endedAt }: StringLife,
+  { fittedAt, endedAt }: StringLife,
   site: BreakSite,
-  retunes: ReadonlyMap<number, number>,
   from: number,
   to: number,
   now: number,
 ): number {
-  const end = endedAt ?? now
-  const whole = Math.max(1, end - fittedAt)
-  const share = Math.max(0, Math.min(end, to) - Math.max(fittedAt, from)) / whole
-  const years = (share * whole) / YEAR
-  return DRAGGED.has(site) ? years + (share * (retunes.get(fittedId) ?? 0)) / TUNED_A_YEAR : years
+  const start = Math.max(fittedAt, from)
+  const end = Math.min(endedAt ?? now, to)
+  if (end <= start) return 0
+  const years = (end - start) / YEAR
+  if (!DRAGGED.has(site)) return years
+  const isNew = (at: number) => Math.min(1, (at - fittedAt) / (SETTLED * HOUR))
+  return years + ((isNew(end) - isNew(start)) * TUNED_WHILE_NEW) / TUNED_A_YEAR
 }
 
-/** Readings at which each string was brought back. */
-function retunesOf(store: Store, lives: readonly StringLife[]): ReadonlyMap<number, number> {
-  return new Map(
-    inChunks(
-      lives.map(({ fittedId }) => fittedId),
-      (ids) =>
-        store.rows
-          .select({ fittedId: readings.fittedId, count: sql<number>`count(*)` })
-          .from(readings)
-          .where(and(inArray(readings.fittedId, [...ids]), eq(readings.broughtBack, true)))
-          .groupBy(readings.fittedId)
-          .all(),
-    ).map(({ fittedId, count }) => [fittedId, count]),
-  )
-}
-
-function polishesOf(store: Store, positionIds: readonly number[]): readonly Polish[] {
-  return inChunks(positionIds, (ids) =>
-    store.rows
-      .select({ positionId: polishes.positionId, site: polishes.site, at: polishes.at })
-      .from(polishes)
-      .where(inArray(polishes.positionId, [...ids]))
-      .orderBy(polishes.at, polishes.id)
-      .all(),
-  )
-}
+const polishesOf = (store: Store): readonly Polish[] =>
+  store.rows
+    .select({ positionId: polishes.positionId, site: polishes.site, at: polishes.at })
+    .from(polishes)
+    .orderBy(polishes.at, polishes.id)
+    .all()
 
 /** How often strings break at each site in a year, over all instruments. */
 function houseSiteRates(store: Store): ReadonlyMap<BreakSite, number> {
@@ -169,12 +173,12 @@ function workedOut(store: Store): ReadonlyMap<BreakSite, number> {
     for (const position of instrument.positions)
       sitesAt.set(
         positionIds.get(position.number) as number,
-        sitesFor(position).filter((site) => siteFacts(site).broke),
+        sitesFor(position).filter((site) => EDGED.has(site)),
       )
   for (const { positionId, fittedAt, endedAt, gaveWay } of stringLives(store).values()) {
     const years = ((endedAt ?? store.now()) - fittedAt) / YEAR
     for (const site of sitesAt.get(positionId) ?? []) sum(site).exposure += years
-    if (gaveWay && siteFacts(gaveWay.site).broke) sum(gaveWay.site).breaks += 1
+    if (gaveWay && EDGED.has(gaveWay.site)) sum(gaveWay.site).breaks += 1
   }
   return siteRates([...sums].map(([site, one]) => ({ site, ...one })))
 }
@@ -192,7 +196,7 @@ export function logPolish(
 ): Done<void> {
   const positionId = idOfPosition(stored, number)
   const { position, instrument, habits } = byPositionId(store, positionId)
-  if (!sitesFor(position).includes(site) || !siteFacts(site).broke)
+  if (!sitesFor(position).includes(site) || !EDGED.has(site))
     throw new Refusal(400, `A string of ${instrument.name} has no such place to polish.`, 'site')
   const { name } = leadingNames(position, habits.octaveNames)
   return store.act(

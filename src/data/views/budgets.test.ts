@@ -8,6 +8,7 @@ import path from 'node:path'
 import { closedInList, openInList } from '../buying/orders'
 import { suggestedNeeds } from '../buying/suggested-needs'
 import { prepareWorkshop } from '../demo/prepare'
+import { stringLives } from '../fitted/lives'
 import { settlingStrings } from '../fitted/settling'
 import { roundBench } from './round-view'
 import { settlingCurves, visitsUntil } from './settling-view'
@@ -30,6 +31,9 @@ import { instrumentView } from './instrument-view'
 import { shelfView } from './shelf-view'
 import { coilsPage, coilView, packetLabels } from './stores-view'
 import { todayView } from './today'
+import { beforeDate } from './before-date'
+import { wearOf } from './wear-of-instrument'
+import { wearShelf } from './wear-shelf'
 
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-budgets-'))
 const DATE = '2026-11-24T10:00'
@@ -74,6 +78,9 @@ const COILS = { look: 'gut', material: null, openedOnly: false, by: 'label', dow
 /** Pages by what they read, and the most statements that one may take when nothing is kept yet. */
 const PAGES: readonly (readonly [name: string, most: number, read: (store: Store) => unknown])[] = [
   ['Today', 60, (store) => todayView(store)],
+  ['the year ahead', 60, (store) => wearShelf(store)],
+  ['an instrument as it wears', 70, (store) => wearOf(store, first(store))],
+  ['before a date', 90, (store) => beforeDate(store, null, first(store).instrument.slug)],
   ['the shelf', 12, (store) => shelfView(store, { ...ANY, needs: 'retune' })],
   [
     'an instrument',
@@ -120,6 +127,8 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
 
 function heardOf({ store, heard }: House, read: (store: Store) => unknown): readonly string[] {
   store.kept.forget()
+  // Lives are read once, when they are first asked for; from then on they follow what is written.
+  stringLives(store)
   heard.length = 0
   read(store)
   return [...heard]
@@ -142,6 +151,17 @@ test.each(PAGES)('%s reads as much of a large house as of a small one, by an ind
     if (/\blimit\b/i.test(sql)) continue
     for (const { detail } of plan) expect([sql, detail]).not.toEqual([sql, expect.stringMatching(GROWING)])
   }
+})
+
+test('of all lives only those of strings that were written are read again', () => {
+  const { store, heard } = large
+  stringLives(store)
+  heard.length = 0
+  logBreak(store, allInstruments(store)[2]!, 4, 'knot')
+  stringLives(store)
+  const reads = heard.filter((sql) => /group by "fitted_string"."id"/.test(sql))
+  expect(reads).toHaveLength(1)
+  expect(reads[0]).toMatch(/"fitted_string"."id" in \(/)
 })
 
 test('what was read once is not read again until it is written', () => {

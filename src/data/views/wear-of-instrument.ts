@@ -127,7 +127,7 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
       .map(({ positionId }) => numbers.get(positionId) as number),
     strings,
     past,
-    places: breakPlaces(store, stored),
+    places: breakPlaces(store).get(stored.id) ?? [],
     expected: expectedBreaks(rates, risks),
     any: 1 - chanceAllHold(rates, risks),
     restsOn,

@@ -21,7 +21,7 @@ import { occasionsAhead } from '../house/occasions'
 import { allInstruments, byPositionId, type StoredInstrument } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { keptForToday } from '../store/kept-for-today'
-import { polishes, readings } from '../store/schema'
+import { polishes } from '../store/schema'
 
 /** What a year brings an instrument. */
 export interface InstrumentYear {
@@ -78,7 +78,7 @@ const TWO_YEARS = 2
 export function wearShelf(store: Store): WearShelf {
   const now = store.now()
   return {
-    ...keptForToday(store, 'wear of the shelf', [...LIVES_FROM, polishes, readings], () => workedOut(store)),
+    ...keptForToday(store, 'wear of the shelf', [...LIVES_FROM, polishes], () => workedOut(store)),
     dates: occasionsAhead(store)
       .filter(({ at }) => at > now)
       .map(({ id, name, at }) => ({ id, name, at })),
@@ -112,6 +112,7 @@ function workedOut(store: Store): Omit<WearShelf, 'dates'> {
     else on.set(life.instrumentId, [{ life, risk }])
   }
   const expected = expectedBreaks(rates, all)
+  const places = breakPlaces(store)
   return {
     on: all.length,
     expected,
@@ -133,7 +134,7 @@ function workedOut(store: Store): Omit<WearShelf, 'dates'> {
       ]
     }),
     sharp: [...shelf.values()]
-      .flatMap((stored) => sharpOf(store, stored))
+      .flatMap((stored) => sharpOf(stored, places.get(stored.id) ?? []))
       .sort((a, b) => b.chance - a.chance),
   }
 }
@@ -163,8 +164,8 @@ function yearOf(
   }
 }
 
-function sharpOf(store: Store, stored: StoredInstrument): readonly SharpLine[] {
-  return breakPlaces(store, stored)
+function sharpOf(stored: StoredInstrument, places: readonly Place[]): readonly SharpLine[] {
+  return places
     .filter(({ chance }) => chance >= WORTH_A_LOOK)
     .map((place) => {
       const { instrument, habits } = stored

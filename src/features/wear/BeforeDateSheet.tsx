@@ -7,7 +7,7 @@ import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import type { BeforeDate } from '@/data/views/before-date'
-import { chanceText } from '@/ui/format/chance'
+import { chanceText, fineChanceText } from '@/ui/format/chance'
 import { momentText } from '@/ui/format/time'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
@@ -115,11 +115,11 @@ function Before({ before }: { readonly before: BeforeDate }) {
       </header>
       <div className="mt-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
         <p aria-live="polite">
-          <span className="plate-figure text-4xl">{chanceText(changes.holds)}</span>{' '}
+          <span className="plate-figure text-4xl">{fineChanceText(changes.holds)}</span>{' '}
           <span className="text-lg">
             chance that nothing breaks too late to mend
             {changes.ticked.size > 0 && (
-              <span className="text-soft">; as it is now {chanceText(asItIs)}</span>
+              <span className="text-soft">; as it is now {fineChanceText(asItIs)}</span>
             )}
           </span>
           <span className="block text-soft">

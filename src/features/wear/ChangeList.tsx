@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { conditionWord } from '@/core/wear/signs'
 import type { BeforeDate, StringBefore } from '@/data/views/before-date'
-import { chanceText } from '@/ui/format/chance'
+import { fineChanceText } from '@/ui/format/chance'
 import { momentText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 import { ageText } from './class-words'
@@ -78,7 +78,7 @@ export function ChangeList({ before: { strings, slug }, ticked, onToggle, all, o
                   {one.jobId !== null ? (
                     <span className="text-sm text-ochre">its job is open</span>
                   ) : (
-                    riskText(one.risk)
+                    fineChanceText(one.risk)
                   )}
                 </td>
                 <td className="hidden py-1 pl-3 text-sm sm:table-cell print:table-cell">
@@ -112,10 +112,4 @@ export function ChangeList({ before: { strings, slug }, ticked, onToggle, all, o
       )}
     </section>
   )
-}
-
-/** Small chances are told to the tenth of a hundredth. */
-function riskText(chance: number): string {
-  if (chance >= 0.1) return chanceText(chance)
-  return chance < 0.0005 ? '0 %' : `${(chance * 100).toFixed(1)} %`
 }

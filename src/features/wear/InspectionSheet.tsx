@@ -238,7 +238,7 @@ const KEYS: Readonly<Record<Sign, string>> = {
   dents: 'd',
   discoloured: 'c',
   'false tone': 't',
-  'lever marks': 'l',
+  'lever marks': 'm',
   rust: 'r',
   'wrap loose': 'w',
 }

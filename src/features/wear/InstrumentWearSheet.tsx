@@ -66,10 +66,10 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
             </Link>
           </p>
         </header>
-        <label className="mt-3 block text-sm">
+        <label className="mt-3 flex max-w-lg items-center gap-3 text-sm">
           Show
           <select
-            className="entry mt-1 max-w-md"
+            className="entry"
             value={overlay}
             onChange={(event) => setOverlay(event.target.value as Overlay)}
           >
@@ -86,7 +86,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
             broken={broken}
             picker={picker}
             overlay={drawOver}
-            className="h-[17rem] md:h-[min(34rem,calc(100dvh-16rem))]"
+            className="h-[17rem] md:h-[min(34rem,calc(100dvh-19rem))]"
           />
           <OverlayScale shown={shown} />
         </div>
@@ -97,7 +97,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
             <span className="inline-block first-letter:uppercase">{name}</span>
           </h2>
           {numberName(position) !== name && <p className="mt-1 text-soft">{numberName(position)}</p>}
-          {shown && (
+          {shown && overlay !== 'chance of breaking' && (
             <p className="mt-2">
               <span className="text-soft">{OVERLAY_WORDS[overlay]}: </span>
               <span className="font-semibold">{shown.told[position.number]}</span>

@@ -8,6 +8,7 @@ import { chanceText } from '@/ui/format/chance'
 import { dateText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
+import { usualText } from './class-words'
 
 /** A place of this string is worth a look from here on. */
 const WORTH_A_LOOK = 0.1
@@ -37,11 +38,16 @@ export function SharpHere({
               {where}: sharper than its like, {chanceText(chance)}
             </h3>
             <p className="text-sm">
-              {breaks} broke there, where {expected.toFixed(1)} would be usual. That {looked} places were
+              {breaks} broke there, where {usualText(expected)} would be usual. That {looked} places were
               looked at is allowed for.
             </p>
             <p className="mt-1 text-sm">{remedy}</p>
-            {chance >= 0.5 && <p className="mt-1 text-sm">{HOW[site]}</p>}
+            {HOW[site] && (
+              <details className="text-sm">
+                <summary className="min-h-8 font-semibold">How, and who should</summary>
+                {HOW[site]}
+              </details>
+            )}
             {polished ? (
               <p className="mt-1 text-sm font-semibold">
                 Polished {dateText(polished.at, timeZone)}; since then{' '}

@@ -1,6 +1,7 @@
 'use client'
 
 import { moneyText } from '@/core/stores/money'
+import { fineChanceText } from '@/ui/format/chance'
 import type { Change } from '@/core/wear/change-before'
 
 interface StepsBoughtProps {
@@ -60,7 +61,7 @@ export function StepsBought({ steps, ticked, sureChance, currency, nameOf, onTak
                       style={{ left: width(sureChance) }}
                     />
                   </span>
-                  <span className="w-16 text-right font-semibold">{(step.holds * 100).toFixed(1)} %</span>
+                  <span className="w-16 text-right font-semibold">{fineChanceText(step.holds)}</span>
                 </span>
               </button>
             </li>

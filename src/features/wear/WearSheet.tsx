@@ -2,7 +2,7 @@ import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import type { ClassLife, InstrumentYear, SharpLine, WearShelf } from '@/data/views/wear-shelf'
 import { chanceText } from '@/ui/format/chance'
-import { CLASS_WORDS } from './class-words'
+import { CLASS_WORDS, usualText } from './class-words'
 
 interface WearSheetProps {
   readonly shelf: Pick<WearShelf, 'expected' | 'band' | 'on' | 'classes' | 'dates'>
@@ -64,9 +64,9 @@ function SharpPlaces({ sharp }: Pick<WearSheetProps, 'sharp'>) {
         {sharp.map((place) => (
           <li
             key={`${place.slug} ${place.position} ${place.site}`}
-            className="grid gap-x-4 py-2 sm:grid-cols-[4rem_1fr]"
+            className="grid gap-x-4 py-2 sm:grid-cols-[6rem_1fr]"
           >
-            <span className="plate-figure text-2xl">{chanceText(place.chance)}</span>
+            <span className="plate-figure text-2xl whitespace-nowrap">{chanceText(place.chance)}</span>
             <span>
               <Link
                 href={pages.instrumentSheet(place.slug, 'wear', place.position)}
@@ -76,7 +76,7 @@ function SharpPlaces({ sharp }: Pick<WearSheetProps, 'sharp'>) {
                 {place.name} of {place.instrumentName}
               </Link>
               <span className="block text-sm text-soft">
-                {place.where}: {place.breaks} broke there, where {place.expected.toFixed(1)} would be usual.{' '}
+                {place.where}: {place.breaks} broke there, where {usualText(place.expected)} would be usual.{' '}
                 {place.polished && `Polished since; that it helped: ${chanceText(place.polished.chance)}.`}
               </span>
             </span>

@@ -20,3 +20,6 @@ export function ageText(years: number): string {
   if (years < 1 / 6) return `${Math.max(1, Math.round(years * 365.25))} d`
   return years < 1.95 ? `${Math.round(years * 12)} months` : `${years.toFixed(years < 9.95 ? 1 : 0)} years`
 }
+
+/** How many breaks would be usual; of few, whether there would be any. */
+export const usualText = (expected: number): string => (expected < 0.1 ? 'hardly any' : expected.toFixed(1))

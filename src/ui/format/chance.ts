@@ -1,6 +1,12 @@
 /** A chance as people say it: nothing is certain, and nothing quite out of the question. */
 export function chanceText(chance: number): string {
-  if (chance < 0.01) return 'under 1 %'
-  if (chance > 0.99) return 'over 99 %'
+  if (chance < 0.01) return '< 1 %'
+  if (chance > 0.99) return '> 99 %'
   return `${Math.round(chance * 100)} %`
+}
+
+/** The same to a tenth of a hundredth, where small changes count. */
+export function fineChanceText(chance: number): string {
+  if (chance >= 0.9995) return '> 99.9 %'
+  return chance < 0.0005 ? '< 0.1 %' : `${(chance * 100).toFixed(1)} %`
 }

@@ -1,0 +1,172 @@
+/** Wear over the demo as it is laid out: lives, places, looks, and what is opened before a date. */
+import { mkdtempSync, rmSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { Refusal } from '@/boundary/refusal'
+import { openReplacements } from '../buying/open-replacements'
+import { openNeeds } from '../buying/need-list'
+import { prepare } from '../demo/prepare'
+import { instrumentBySlug } from '../instruments/instruments'
+import { jobsTogether } from '../jobs/jobs-together'
+import { logBreak } from '../jobs/log-break'
+import { openStore, type Store } from '../store/database'
+import { beforeDate } from '../views/before-date'
+import { wearOf } from '../views/wear-of-instrument'
+import { wearShelf } from '../views/wear-shelf'
+import { breakPlaces, logPolish } from './break-places'
+import { logLook } from './inspections'
+import {
+  agesBetween,
+  brokeOfItself,
+  conditionsSeen,
+  houseRates,
+  inFirstDays,
+  stretchesOf,
+  stringLives,
+  YEAR,
+  type StringLife,
+} from './lives'
+
+const DATE = '2026-11-24T10:00'
+const root = mkdtempSync(path.join(os.tmpdir(), 'taut-lives-'))
+const folder = path.join(root, 'data')
+const started = Date.now()
+let later = 0
+const machine = () => started + later
+let store: Store
+beforeAll(() => {
+  prepare(folder, 'demo', DATE)
+  store = openStore({ folder, demoDate: DATE, machine })
+})
+afterAll(() => {
+  store.close()
+  rmSync(root, { recursive: true, force: true })
+})
+
+const lovage = () => instrumentBySlug(store, 'lovage')
+const wearing = (number: number) => wearOf(store, lovage()).strings.find((one) => one.number === number)!
+const sentence = (work: () => unknown): string => {
+  try {
+    work()
+  } catch (error) {
+    if (error instanceof Refusal) return error.message
+    throw error
+  }
+  return ''
+}
+
+test('lives that are kept up to date are those that are read anew', () => {
+  stringLives(store)
+  const { actionId } = logBreak(store, lovage(), 30, 'soundboard')
+  logLook(store, lovage(), { number: 20, condition: 'worn', signs: ['fraying'] })
+  logBreak(store, instrumentBySlug(store, 'teasel'), 4, 'wraps')
+  store.undo(actionId)
+  const anew = openStore({ folder, demoDate: DATE, machine })
+  try {
+    expect([...stringLives(store)]).toEqual([...stringLives(anew)])
+    expect(houseRates(store)).toEqual(houseRates(anew))
+  } finally {
+    anew.close()
+  }
+})
+
+test('a string that gave way in its first two days, slipped or was taken off has not broken of itself', () => {
+  const life: StringLife = {
+    fittedId: 1,
+    instrumentId: 1,
+    positionId: 1,
+    lifeClass: 'silk',
+    pace: 2,
+    fittedAt: 0,
+    endedAt: YEAR,
+    gaveWay: { site: 'mid-length', positionId: 1 },
+  }
+  const ways: readonly (readonly [Partial<StringLife>, boolean])[] = [
+    [{}, true],
+    [{ gaveWay: { site: 'slipped', positionId: 1 } }, false],
+    [{ gaveWay: { site: 'knot pulled through', positionId: 1 } }, false],
+    [{ gaveWay: null }, false],
+    [{ endedAt: 47 * 3_600_000 }, false],
+    [{ endedAt: 49 * 3_600_000 }, true],
+  ]
+  for (const [change, broke] of ways) expect(brokeOfItself({ ...life, ...change })).toBe(broke)
+  expect(inFirstDays({ ...life, endedAt: null })).toBe(false)
+  // As it looked, it aged: sound for half a year, then fraying.
+  const seen = [{ at: YEAR / 2, condition: 'fraying' }] as const
+  expect(stretchesOf(life, seen, 5 * YEAR)).toEqual([
+    { from: 0, to: 0.5, pace: 2 },
+    { from: 0.5, to: 1, pace: 6 },
+  ])
+  expect(agesBetween({ ...life, endedAt: null }, seen, YEAR, 2 * YEAR)).toBeCloseTo(6 * (2 ** 2.2 - 1), 9)
+})
+
+test('what was seen of a string changes its chance, at once and by undoing', () => {
+  const before = wearing(25).chance
+  const { actionId } = logLook(store, lovage(), {
+    number: 25,
+    condition: 'fraying',
+    signs: ['fraying', 'dents'],
+  })
+  expect(wearing(25)).toMatchObject({ look: { condition: 'fraying', signs: ['fraying', 'dents'] } })
+  expect(wearing(25).chance).toBeGreaterThan(2 * before)
+  expect(conditionsSeen(store).size).toBeGreaterThan(0)
+  store.undo(actionId)
+  expect(wearing(25).chance).toBeCloseTo(before, 9)
+  expect(
+    sentence(() => logLook(store, lovage(), { number: 25, condition: 'worn', signs: ['rust'] })),
+  ).toMatch(/can’t show “rust or green”/)
+  expect(
+    sentence(() =>
+      logLook(store, instrumentBySlug(store, 'teasel'), { number: 4, condition: 'worn', signs: [] }),
+    ),
+  ).toMatch(/No string is on .* of Teasel/)
+})
+
+test('Lovage’s sharp bridge pin is the first that the shelf tells of; a polish starts its time anew', () => {
+  const [first] = wearShelf(store).sharp
+  expect(first).toMatchObject({ slug: 'lovage', position: 12, site: 'bridge pin', breaks: 4 })
+  expect(first!.chance).toBeGreaterThan(0.95)
+  logPolish(store, lovage(), 12, 'bridge pin')
+  const place = () =>
+    breakPlaces(store)
+      .get(lovage().id)!
+      .find(({ position, site }) => position === 12 && site === 'bridge pin')!
+  expect(place()).toMatchObject({ breaks: 4, polished: { breaks: 0 } })
+  const atOnce = place().polished!.chance
+  later += 400 * 86_400_000
+  const aYearOn = place().polished!.chance
+  expect(aYearOn).toBeGreaterThan(atOnce)
+  logBreak(store, lovage(), 12, 'bridge pin')
+  expect(place()).toMatchObject({ breaks: 4, polished: { breaks: 1 } })
+  expect(place().polished!.chance).toBeLessThan(aYearOn)
+  later = 0
+  expect(sentence(() => logPolish(store, lovage(), 12, 'mid-length'))).toBe(
+    'A string of Lovage has no such place to polish.',
+  )
+})
+
+test('before a date: changed by the latest hour, what is past is left, and one press opens one job with its needs', () => {
+  const [lantern] = beforeDate(store, null, 'lovage')!.dates
+  const before = beforeDate(store, lantern!.id, 'lovage')!
+  expect(before.strings).toHaveLength(47)
+  for (const { latest, risk, agesIfLeft, agesIfChanged, age } of before.strings) {
+    if (latest !== null) expect(latest).toBeLessThan(before.date.at)
+    expect(risk).toBeGreaterThanOrEqual(0)
+    if (age !== null && age > 0.5) expect(agesIfChanged).toBeLessThan(agesIfLeft)
+  }
+  const numbers = [14, 15, 16]
+  const { actionId, result } = openReplacements(store, lovage(), numbers, [15])
+  expect(jobsTogether(store, result.jobId).map(({ position }) => position.number)).toEqual(numbers)
+  expect(openNeeds(store).filter(({ string }) => / of Lovage$/.test(string))).toHaveLength(1)
+  expect(sentence(() => openReplacements(store, lovage(), [14], []))).toMatch(/has an open job already/)
+  expect(sentence(() => openReplacements(store, lovage(), [17], [18]))).toBe(
+    'What is bought for this job belongs to it.',
+  )
+  store.undo(actionId)
+  expect(
+    beforeDate(store, lantern!.id, 'lovage')!.strings.filter(
+      ({ number, jobId }) => numbers.includes(number) && jobId,
+    ),
+  ).toEqual([])
+  expect(sentence(() => beforeDate(store, lantern!.id, 'nobody'))).toMatch(/no such instrument/)
+})
