@@ -20,5 +20,6 @@ CREATE TABLE `polish` (
 );
 --> statement-breakpoint
 CREATE INDEX `polish_at` ON `polish` (`position_id`);--> statement-breakpoint
+ALTER TABLE `house` ADD `spares_by` text DEFAULT 'number' NOT NULL;--> statement-breakpoint
 ALTER TABLE `house` ADD `sure_chance` real DEFAULT 0.95 NOT NULL;--> statement-breakpoint
 ALTER TABLE `house` ADD `hour_minor` integer DEFAULT 3000 NOT NULL;

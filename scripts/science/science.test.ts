@@ -6,6 +6,7 @@ import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
 import { tuneRounds } from './rounds'
 import { foretold } from './settling'
+import { foretoldBreaks, STATED } from './wear'
 import { tables, withTables } from './write'
 
 const { instruments } = readShelf('demo')
@@ -50,6 +51,16 @@ test('the band of 80 % holds 76 to 84 % of the readings to come, and slips are f
   expect(slips).toBeGreaterThan(200)
   expect(found / slips).toBeGreaterThan(0.8)
   expect(falseAlarms / settled).toBeLessThan(0.02)
+}, 120_000)
+
+test('sets of strings break as often as is stated; with a wrong shape within nine points', () => {
+  for (const { name, happened } of foretoldBreaks())
+    STATED.forEach((stated, i) => {
+      expect([
+        name,
+        Math.abs((happened[i] as number) - stated) < (name.startsWith('shape') ? 0.09 : 0.04),
+      ]).toEqual([name, true])
+    })
 }, 120_000)
 
 test('what is allowed for saves rounds, most where all was heard first; a board that is softer is known after a session', () => {

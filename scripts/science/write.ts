@@ -9,6 +9,7 @@ import { photoTruth } from './photo'
 import { rebuildings } from './rebuild'
 import { tuneRounds } from './rounds'
 import { foretold } from './settling'
+import { foretoldBreaks, STATED } from './wear'
 
 const FILE = 'docs/SCIENCE.md'
 
@@ -105,6 +106,13 @@ export function tables(): ReadonlyMap<string, string> {
             percent(foretold().falseAlarms / foretold().settled),
           ],
         ],
+      ),
+    ],
+    [
+      'wear',
+      table(
+        ['shelves', 'sets of four strings', ...STATED.map((chance) => `stated ${percent(chance)}`)],
+        foretoldBreaks().map(({ name, sets, happened }) => [name, sets, ...happened.map(percent)]),
       ),
     ],
     [

@@ -15,6 +15,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator'
+import { SPARES_BY, type SparesBy } from '@/core/wear/reorder'
 import { CURRENCIES } from '@/core/stores/money'
 
 /** A time of day as clocks show it. */
@@ -45,6 +46,9 @@ export class HouseRequest extends BeginRequest {
   @Min(0, { message: 'There can’t be fewer than none.' })
   @IsInt({ message: 'Spares: expected a whole number.' })
   leastSpares!: number
+
+  @IsIn(SPARES_BY, { message: 'Say whether spares are kept by number or by what breaks.' })
+  sparesBy!: SparesBy
 
   @IsBoolean({ message: 'Say whether strings are kept in store.' })
   keepsStores!: boolean

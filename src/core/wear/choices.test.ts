@@ -91,12 +91,13 @@ describe('what to carry', () => {
             kits = kits.flatMap((kit) =>
               Array.from({ length: upTo + 1 }, (_, n) => [...kit, [kind, n] as const]),
             )
-          const size = (kit: readonly (readonly [string, number])[]) => kit.reduce((sum, [, n]) => sum + n, 0)
-          const good = kits.filter((kit) => coverOf(rates, strings, new Map(kit)) >= wanted)
-          const least = Math.min(...good.map(size))
-          const best = Math.max(
-            ...good.filter((kit) => size(kit) === least).map((kit) => coverOf(rates, strings, new Map(kit))),
-          )
+          const told = kits.map((kit) => ({
+            size: kit.reduce((sum, [, n]) => sum + n, 0),
+            covers: coverOf(rates, strings, new Map(kit)),
+          }))
+          const good = told.filter(({ covers }) => covers >= wanted)
+          const least = Math.min(...good.map(({ size }) => size))
+          const best = Math.max(...good.filter(({ size }) => size === least).map(({ covers }) => covers))
           const found = smallestKit(rates, strings, wanted)
           expect([...(found?.pieces.values() ?? [])].reduce((a, b) => a + b, 0)).toBe(least)
           expect(found?.covers).toBeCloseTo(best, 9)

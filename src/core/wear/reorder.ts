@@ -5,6 +5,10 @@
 import { howManyBreak, type AtRisk } from './breaks-ahead'
 import type { Rates } from './life'
 
+/** How many spares a house keeps: a number of its own, or what is worked out here. */
+export const SPARES_BY = ['number', 'chance'] as const
+export type SparesBy = (typeof SPARES_BY)[number]
+
 export interface Demand {
   /** Chance that 0, 1, 2 … pieces are wanted. */
   readonly wanted: readonly number[]

@@ -1,4 +1,5 @@
 import { seeded } from '../random/seeded'
+import { breaksAtTurns, breaksInWeather } from './breaks-in-weather'
 import { ratesDiffer, sharesDiffer } from './goes-with'
 import { chanceItHelped, sharpPlaces, siteRates, type PlaceSeen } from './sharp-places'
 
@@ -94,6 +95,27 @@ describe('what goes with what', () => {
     expect(ratesDiffer({ happened: 1, of: 30 }, { happened: 11, of: 335 }).chance).toBeLessThan(0.15)
     expect(ratesDiffer({ happened: 8, of: 30 }, { happened: 4, of: 335 }).chance).toBeGreaterThan(0.95)
     expect(ratesDiffer({ happened: 0, of: 0 }, { happened: 4, of: 335 })).toEqual({ chance: 0.2, times: 1 })
+  })
+
+  it('counts breaks of cold days, of the day after, and of all others that somebody watched', () => {
+    const day = (n: number, hour = 12) => (20_000 + n) * 86_400_000 + hour * 3_600_000
+    const room = Array.from({ length: 10 }, (_, n) => ({
+      at: day(n),
+      celsius: n === 4 ? 14 : 20,
+      humidity: n === 7 ? 35 : 55,
+    }))
+    const { cold, swinging } = breaksInWeather(room, [day(4, 20), day(5), day(6), day(8), day(40)])
+    // The fifth day is cold, and what breaks on the sixth may be its doing.
+    expect(cold).toEqual({ inIt: { happened: 2, of: 2 }, outside: { happened: 2, of: 8 } })
+    // Down on the eighth and up on the ninth day.
+    expect(swinging).toEqual({ inIt: { happened: 1, of: 3 }, outside: { happened: 3, of: 7 } })
+    expect(breaksInWeather([{ at: day(0), celsius: null, humidity: null }], []).cold.inIt.of).toBe(0)
+    const turns = breaksAtTurns(
+      [Date.UTC(2026, 2, 5), Date.UTC(2026, 6, 5)],
+      Date.UTC(2026, 0),
+      Date.UTC(2027, 0),
+    )
+    expect(turns).toEqual({ inIt: { happened: 1, of: 122 }, outside: { happened: 1, of: 243 } })
   })
 
   it('is wrong as seldom as it says where there is nothing in it', () => {

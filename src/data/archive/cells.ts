@@ -23,6 +23,7 @@ import { PITCH_CLASSES } from '@/core/temper/temperament'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES } from '@/core/wear/break-sites'
 import { CONDITIONS } from '@/core/wear/life'
+import { SPARES_BY } from '@/core/wear/reorder'
 import { SIGNS } from '@/core/wear/signs'
 import { LATEST_TIME } from '@/core/units/latest-time'
 import { PIN_SETTINGS, TURNED_BY } from '@/core/winding/pin'
@@ -158,6 +159,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   stretched_by: WAYS.stretching,
   tune_order: ROUND_ORDERS,
   condition: CONDITIONS,
+  spares_by: SPARES_BY,
   state: ['to send', 'sent', 'acknowledged', 'delivered', 'closed'],
   answer: ['confirmed', 'back-ordered', 'substituted', 'refused'],
 }

@@ -6,14 +6,17 @@ import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { bestOffer, cutsIn, fitting, type SortedOut } from '@/core/stores/offers'
 import { specAt, specKey } from '@/core/stores/string-spec'
+import { LIVES_FROM } from '../fitted/lives'
 import { houseSettings } from '../house/house'
 import { allInstruments, positionId, type StoredInstrument } from '../instruments/instruments'
 import { jobsOnStrings } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
 import type { Done, Store } from '../store/database'
-import { coverings, house, instruments, positions } from '../store/schema'
+import { keptForToday } from '../store/kept-for-today'
+import { coverings, house, instruments, positions, suppliers } from '../store/schema'
 import type { Coil } from '../stores/coils'
 import { FREE_FROM, freeStores } from '../stores/set-aside'
+import { sparesWanted } from './spares-wanted'
 import { addNeeds, LISTED_FROM, openNeeds, type WantedString } from './need-list'
 
 /** A string that belongs on the list and is not on it yet. */
@@ -27,12 +30,14 @@ export interface SuggestedNeed extends WantedString {
  * house wants. Strings alike in everything are one; the longest stands for them.
  */
 export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
-  return store.kept.get('suggested', [...FREE_FROM, ...LISTED_FROM], () => workedOut(store))
+  return keptForToday(store, 'suggested', [...FREE_FROM, ...LISTED_FROM, ...LIVES_FROM, suppliers], () =>
+    workedOut(store),
+  )
 }
 
 function workedOut(store: Store): readonly SuggestedNeed[] {
   const onList = openNeeds(store)
-  const { leastSpares, keepsStores } = houseSettings(store)
+  const { keepsStores } = houseSettings(store)
   const stores = freeStores(store)
   const broken = jobsOnStrings(store).flatMap((job): SuggestedNeed[] => {
     const { row, instrument, position, habits, corrections } = job
@@ -55,11 +60,12 @@ function workedOut(store: Store): readonly SuggestedNeed[] {
     ]
   })
   if (!keepsStores) return broken
+  const wanted = sparesWanted(store)
   const listed = new Map<string, number>()
   for (const need of onList.filter(({ jobId }) => jobId === null))
     listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity - need.met)
   const short = cutsOfEach(store, stores).flatMap(({ stored, position, key, there }): SuggestedNeed[] => {
-    const quantity = leastSpares - there - (listed.get(key) ?? 0)
+    const quantity = wanted(key) - there - (listed.get(key) ?? 0)
     return quantity <= 0
       ? []
       : [

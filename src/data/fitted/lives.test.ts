@@ -5,7 +5,9 @@ import path from 'node:path'
 import { Refusal } from '@/boundary/refusal'
 import { openReplacements } from '../buying/open-replacements'
 import { openNeeds } from '../buying/need-list'
+import { suggestedNeeds } from '../buying/suggested-needs'
 import { prepare } from '../demo/prepare'
+import { changeHouse } from '../house/house'
 import { instrumentBySlug } from '../instruments/instruments'
 import { jobsTogether } from '../jobs/jobs-together'
 import { logBreak } from '../jobs/log-break'
@@ -79,6 +81,8 @@ test('a string that gave way in its first two days, slipped or was taken off has
     pace: 2,
     fittedAt: 0,
     endedAt: YEAR,
+    wrapsOff: null,
+    helped: false,
     gaveWay: { site: 'mid-length', positionId: 1 },
   }
   const ways: readonly (readonly [Partial<StringLife>, boolean])[] = [
@@ -169,4 +173,23 @@ test('before a date: changed by the latest hour, what is past is left, and one p
     ),
   ).toEqual([])
   expect(sentence(() => beforeDate(store, lantern!.id, 'nobody'))).toMatch(/no such instrument/)
+})
+
+test('spares are kept by the house’s number, or by what breaks until new ones can be there, the more the surer', () => {
+  const wanted = () =>
+    suggestedNeeds(store).reduce(
+      (sum, { quantity, why }) => sum + (why === 'too few in the stores' ? quantity : 0),
+      0,
+    )
+  const byNumber = wanted()
+  const by = (sureChance: number) => {
+    changeHouse(store, { sparesBy: 'chance', sureChance })
+    return wanted()
+  }
+  const [loose, sure, surest] = [by(0.5), by(0.95), by(0.999)]
+  expect(loose).toBeLessThan(byNumber)
+  expect(sure).toBeGreaterThanOrEqual(loose)
+  expect(surest).toBeGreaterThan(sure)
+  changeHouse(store, { sparesBy: 'number', sureChance: 0.95 })
+  expect(wanted()).toBe(byNumber)
 })

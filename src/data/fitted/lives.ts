@@ -22,7 +22,15 @@ import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
 import { keptForToday } from '../store/kept-for-today'
-import { breaks, fittedPositions, fittedStrings, inspections, instruments, positions } from '../store/schema'
+import {
+  breaks,
+  fittedPositions,
+  fittedStrings,
+  fittings,
+  inspections,
+  instruments,
+  positions,
+} from '../store/schema'
 
 export const YEAR = 365.25 * 86_400_000
 /** A string that gives way sooner gave way for its knot or its becket, and says nothing of how strings wear, ms. */
@@ -39,6 +47,10 @@ export interface StringLife {
   readonly fittedAt: number
   /** Null while it is on. */
   readonly endedAt: number | null
+  /** How many wraps it got beyond what was worked out; null where nobody counted. */
+  readonly wrapsOff: number | null
+  /** It was helped to settle when it was fitted. */
+  readonly helped: boolean
   /** Where it gave way, and at which of its positions; null where it did not. */
   readonly gaveWay: { readonly site: BreakSite; readonly positionId: number } | null
 }
@@ -76,9 +88,11 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
     .select({
       string: fittedStrings,
       positionId: sql<number>`min(${fittedPositions.positionId})`,
+      wrapsOff: sql<number | null>`min(${fittings.wraps} - ${fittings.predictedWraps})`,
     })
     .from(fittedStrings)
     .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
+    .leftJoin(fittings, eq(fittings.fittedId, fittedStrings.id))
     .where(which)
     .groupBy(fittedStrings.id)
     .orderBy(asc(fittedStrings.id))
@@ -92,7 +106,7 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
       .map(({ fittedId, ...way }) => [fittedId, way]),
   )
   const workAt = new Map<string, { readonly lifeClass: LifeClass; readonly pace: number }>()
-  return rows.map(({ string, positionId }) => {
+  return rows.map(({ string, positionId, wrapsOff }) => {
     const key = `${positionId} ${string.material} ${string.gaugeMm} ${string.coreMm} ${string.wrapMaterial} ${string.wrapMm}`
     let work = workAt.get(key)
     if (!work) {
@@ -104,6 +118,7 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
       workAt.set(key, work)
     }
     const { id, instrumentId, fittedAt, endedAt } = string
+    const helped = string.stretchCycles > 0
     return [
       id,
       {
@@ -113,6 +128,8 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
         ...work,
         fittedAt,
         endedAt,
+        wrapsOff,
+        helped,
         gaveWay: gaveWay.get(id) ?? null,
       },
     ]

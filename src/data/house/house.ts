@@ -3,6 +3,7 @@
  */
 import { DEFAULT_HABITS, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { LengthUnit } from '@/core/units/length'
+import type { SparesBy } from '@/core/wear/reorder'
 import { Refusal } from '@/boundary/refusal'
 import type { Store } from '../store/database'
 import { house } from '../store/schema'
@@ -22,6 +23,8 @@ export interface House {
   readonly currency: string
   /** Cuts of each charted string to have in the stores. */
   readonly leastSpares: number
+  /** Whether that number is kept, or as many as what breaks asks for until new ones can be there. */
+  readonly sparesBy: SparesBy
   /** Whether it keeps strings in store. */
   readonly keepsStores: boolean
   /** How long a concert lasts, h. */
@@ -51,6 +54,7 @@ const STARTING: House = {
   holdsWithinCents: 5,
   currency: 'EUR',
   leastSpares: 1,
+  sparesBy: 'number',
   keepsStores: true,
   concertHours: 2,
   opensAt: '09:00',
@@ -80,6 +84,7 @@ function readHouse(store: Store): House {
     holdsWithinCents: row.holdsWithinCents,
     currency: row.currency,
     leastSpares: row.leastSpares,
+    sparesBy: row.sparesBy,
     keepsStores: row.keepsStores,
     concertHours: row.concertHours,
     opensAt: row.opensAt,

@@ -2,10 +2,12 @@
  * An instrument's strings as they wear: how old, how they look, how likely each is to break, where it broke before, and what
  * went with strings that gave way in their first days.
  */
-import type { Instrument } from '@/core/instrument/instrument'
+import { soldByClass, type Instrument } from '@/core/instrument/instrument'
+import { specAt } from '@/core/stores/string-spec'
 import { chanceAllHold, expectedBreaks } from '@/core/wear/breaks-ahead'
 import { chanceBand, chanceItBreaks } from '@/core/wear/life'
-import type { LifeClass } from '@/core/wear/life-class'
+import type { LifeClass, Rate } from '@/core/wear/life-class'
+import { stringPrices } from '../buying/string-prices'
 import { breakPlaces, type Place } from '../fitted/break-places'
 import { stringsOn } from '../fitted/fitted'
 import { lastLooks, type Look } from '../fitted/inspections'
@@ -21,6 +23,7 @@ import {
   type StringLife,
 } from '../fitted/lives'
 import { settlingStrings } from '../fitted/settling'
+import { houseSettings } from '../house/house'
 import type { StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import type { Store } from '../store/database'
@@ -63,10 +66,17 @@ export interface InstrumentWear {
   /** Breaks of themselves that the rates rest on, by class, over the house. */
   readonly restsOn: Readonly<Partial<Record<LifeClass, { readonly broke: number; readonly strings: number }>>>
   readonly spares: Readonly<Record<number, string>>
+  /** What a new string of each number costs, hundredths; null where nobody sells it alone. */
+  readonly prices: Readonly<Record<number, number | null>>
+  readonly rates: Readonly<Partial<Record<LifeClass, Rate>>>
+  readonly hourMinor: number
+  readonly currency: string
 }
 
 export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
   const now = store.now()
+  const priceOf = stringPrices(store)
+  const { hourMinor, currency } = houseSettings(store)
   const rates = houseRates(store)
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
@@ -132,5 +142,14 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
     any: 1 - chanceAllHold(rates, risks),
     restsOn,
     spares: sparesOf(store, stored),
+    prices: Object.fromEntries(
+      stored.instrument.positions.map((position) => [
+        position.number,
+        priceOf(specAt(position, soldByClass(stored.instrument))),
+      ]),
+    ),
+    rates: Object.fromEntries([...classes].map((one) => [one, rates[one]])),
+    hourMinor,
+    currency,
   }
 }

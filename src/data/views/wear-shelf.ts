@@ -20,8 +20,9 @@ import {
 import { occasionsAhead } from '../house/occasions'
 import { allInstruments, byPositionId, type StoredInstrument } from '../instruments/instruments'
 import type { Store } from '../store/database'
+import { whatGoesWith, type GoesWithLine } from './wear-why'
 import { keptForToday } from '../store/kept-for-today'
-import { polishes } from '../store/schema'
+import { polishes, roomReadings } from '../store/schema'
 
 /** What a year brings an instrument. */
 export interface InstrumentYear {
@@ -68,6 +69,8 @@ export interface WearShelf {
   readonly expected: number
   readonly band: readonly [number, number]
   readonly on: number
+  /** What breaks go with, and how surely. */
+  readonly goesWith: readonly GoesWithLine[]
   readonly dates: readonly { readonly id: number; readonly name: string; readonly at: number }[]
 }
 
@@ -78,7 +81,9 @@ const TWO_YEARS = 2
 export function wearShelf(store: Store): WearShelf {
   const now = store.now()
   return {
-    ...keptForToday(store, 'wear of the shelf', [...LIVES_FROM, polishes], () => workedOut(store)),
+    ...keptForToday(store, 'wear of the shelf', [...LIVES_FROM, polishes, roomReadings], () =>
+      workedOut(store),
+    ),
     dates: occasionsAhead(store)
       .filter(({ at }) => at > now)
       .map(({ id, name, at }) => ({ id, name, at })),
@@ -115,6 +120,7 @@ function workedOut(store: Store): Omit<WearShelf, 'dates'> {
   const places = breakPlaces(store)
   return {
     on: all.length,
+    goesWith: whatGoesWith(store),
     expected,
     band: bandOf(all, rates),
     instruments: [...shelf.values()]

@@ -52,6 +52,7 @@ export function HouseForm({ house }: { house: House }) {
       closesAt: house.closesAt,
       openDays: [...house.openDays],
       leastSpares: house.leastSpares,
+      sparesBy: house.sparesBy,
       keepsStores: house.keepsStores,
       currency: house.currency,
       sureChance: house.sureChance,
@@ -177,6 +178,13 @@ export function HouseForm({ house }: { house: House }) {
         <label className="flex min-h-10 items-center gap-2 sm:col-span-2">
           <input type="checkbox" className="size-4 accent-verdigris" {...register('keepsStores')} />
           We keep strings in store. Without it you are never asked about coils.
+        </label>
+        <label className="block text-sm sm:col-span-2">
+          How many spares to keep
+          <select className="entry mt-1" {...register('sparesBy')}>
+            <option value="number">the same number of each</option>
+            <option value="chance">as many as may break before new ones can be here</option>
+          </select>
         </label>
         <Entry
           label="Spares of each charted string"

@@ -16,6 +16,7 @@ import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 import { ageText, CLASS_WORDS } from './class-words'
 import { OVERLAY_WORDS, OVERLAYS, overlayOf, type Overlay, type ShownOverlay } from './overlays'
+import { SetOrSingle } from './SetOrSingle'
 import { SharpHere } from './SharpHere'
 import { StringLifeLine } from './StringLifeLine'
 import { WhereItBroke } from './WhereItBroke'
@@ -90,6 +91,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
           />
           <OverlayScale shown={shown} />
         </div>
+        <SetOrSingle wear={wear} />
       </section>
       <section className="sheet flex flex-col gap-4 p-5" aria-label="The picked string">
         <div>

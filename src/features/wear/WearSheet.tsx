@@ -1,11 +1,12 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import type { ClassLife, InstrumentYear, SharpLine, WearShelf } from '@/data/views/wear-shelf'
+import type { GoesWithLine } from '@/data/views/wear-why'
 import { chanceText } from '@/ui/format/chance'
 import { CLASS_WORDS, usualText } from './class-words'
 
 interface WearSheetProps {
-  readonly shelf: Pick<WearShelf, 'expected' | 'band' | 'on' | 'classes' | 'dates'>
+  readonly shelf: Pick<WearShelf, 'expected' | 'band' | 'on' | 'classes' | 'dates' | 'goesWith'>
   /** Those that ask for most strings first. */
   readonly instruments: readonly InstrumentYear[]
   /** How many there are in all. */
@@ -15,7 +16,7 @@ interface WearSheetProps {
 
 /** The year ahead of the whole shelf, on one sheet. */
 export function WearSheet({
-  shelf: { expected, band, on, classes, dates },
+  shelf: { expected, band, on, classes, dates, goesWith },
   instruments,
   all,
   sharp,
@@ -48,6 +49,7 @@ export function WearSheet({
       </header>
       <SharpPlaces sharp={sharp} />
       <Instruments instruments={instruments} all={all} />
+      <GoesWith lines={goesWith} />
       <Lives classes={classes} />
     </section>
   )
@@ -151,6 +153,57 @@ function Instruments({ instruments, all }: Pick<WearSheetProps, 'instruments' | 
           Show all {all}
         </Link>
       )}
+    </section>
+  )
+}
+
+/** What breaks go with: how many on either side, and how surely it is more than chance. */
+function GoesWith({ lines }: { readonly lines: readonly GoesWithLine[] }) {
+  if (lines.length === 0) return null
+  return (
+    <section className="mt-5" aria-labelledby="goes-with">
+      <h2 id="goes-with" className="text-xl font-semibold">
+        What breaks go with
+      </h2>
+      <p className="max-w-prose text-sm text-soft">
+        Of strings: how many gave way within two days of being fitted. Of days: how many strings broke. The
+        chance that there is anything in it starts at 20 % and needs many breaks to rise.
+      </p>
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The odds">
+        <table className="mt-1 w-full text-left" aria-label="What breaks go with">
+          <thead>
+            <tr className="border-b border-ink text-sm text-soft">
+              <th className="py-1 pr-3 font-normal">With</th>
+              <th className="py-1 pr-3 text-right font-normal">There</th>
+              <th className="py-1 pr-3 text-right font-normal">Otherwise</th>
+              <th className="py-1 text-right font-normal">More than chance</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.map(({ what, counts, inIt, outside, chance, times }) => (
+              <tr key={what} className="border-b border-rule">
+                <th className="py-1.5 pr-3 font-semibold first-letter:uppercase">{what}</th>
+                <td className="py-1.5 pr-3 text-right text-sm">
+                  {inIt.happened} in {inIt.of} {counts}
+                </td>
+                <td className="py-1.5 pr-3 text-right text-sm">
+                  {outside.happened} in {outside.of}
+                </td>
+                <td className="py-1.5 text-right">
+                  <span className="font-semibold">{chanceText(chance)}</span>
+                  {chance >= 0.5 && (
+                    <span className="block text-sm text-soft">
+                      {times >= 1
+                        ? `${times.toFixed(1)} times as often`
+                        : `${(1 / times).toFixed(1)} times as seldom`}
+                    </span>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   )
 }

@@ -1,5 +1,6 @@
 /** The house itself: what it has set, its clock, its dates. */
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { SparesBy } from '@/core/wear/reorder'
 import { id, plainId } from './columns'
 
 /** One row: what the house has set. */
@@ -16,6 +17,8 @@ export const house = sqliteTable('house', {
   currency: text('currency').notNull().default('EUR'),
   /** Cuts of each charted string to have in the stores. */
   leastSpares: integer('least_spares').notNull().default(1),
+  /** Whether that number is kept, or as many as what breaks asks for until new ones can be there. */
+  sparesBy: text('spares_by').$type<SparesBy>().notNull().default('number'),
   /** Whether strings are kept in store; a house that keeps none is not asked about coils. */
   keepsStores: integer('keeps_stores', { mode: 'boolean' }).notNull().default(true),
   /** How long a concert lasts, h: so long must strings hold. */

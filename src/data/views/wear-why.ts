@@ -1,0 +1,67 @@
+/**
+ * What breaks go with in this house, with honest odds: habits, for strings that gave way in their first days; the weather and
+ * the season, for those that broke of themselves.
+ */
+import { breaksAtTurns, breaksInWeather, type InAndOut } from '@/core/wear/breaks-in-weather'
+import { ratesDiffer, sharesDiffer, type Counted } from '@/core/wear/goes-with'
+import { brokeOfItself, inFirstDays, stringLives, type StringLife } from '../fitted/lives'
+import { roomReadingsOf } from '../house/room'
+import type { Store } from '../store/database'
+
+export interface GoesWithLine {
+  readonly what: string
+  /** Strings, or days. */
+  readonly counts: 'strings' | 'days'
+  readonly inIt: Counted
+  readonly outside: Counted
+  readonly chance: number
+  readonly times: number
+}
+
+/** Wraps count as more or fewer than worked out from here on. */
+const WRAPS_OFF = 0.75
+
+/** Habits that a string may have been fitted with; null where nobody knows. */
+const HABITS: readonly (readonly [what: string, had: (life: StringLife) => boolean | null])[] = [
+  ['more wraps than were worked out', ({ wrapsOff }) => (wrapsOff === null ? null : wrapsOff >= WRAPS_OFF)],
+  ['fewer wraps than were worked out', ({ wrapsOff }) => (wrapsOff === null ? null : wrapsOff <= -WRAPS_OFF)],
+  ['helped to settle as they were fitted', ({ helped }) => helped],
+  [
+    'thin gut, from C5 up',
+    ({ lifeClass }) => (lifeClass.startsWith('gut') ? lifeClass === 'gut treble' : null),
+  ],
+  [
+    'thin nylon, from C5 up',
+    ({ lifeClass }) => (lifeClass.startsWith('nylon') ? lifeClass === 'nylon treble' : null),
+  ],
+]
+
+export function whatGoesWith(store: Store): readonly GoesWithLine[] {
+  const lives = [...stringLives(store).values()]
+  const firstDays = HABITS.flatMap(([what, had]): GoesWithLine[] => {
+    const counted = (among: boolean): Counted => {
+      const some = lives.filter((life) => had(life) === among)
+      return {
+        of: some.length,
+        happened: some.filter((life) => life.gaveWay !== null && inFirstDays(life)).length,
+      }
+    }
+    const [inIt, outside] = [counted(true), counted(false)]
+    return inIt.of === 0 || outside.of === 0
+      ? []
+      : [{ what, counts: 'strings', inIt, outside, ...sharesDiffer(inIt, outside) }]
+  })
+  const broke = lives.filter(brokeOfItself).map(({ endedAt }) => endedAt as number)
+  const since = Math.min(store.now(), ...lives.map(({ fittedAt }) => fittedAt))
+  const { cold, swinging } = breaksInWeather(roomReadingsOf(store), broke)
+  const days = (what: string, { inIt, outside }: InAndOut): readonly GoesWithLine[] =>
+    inIt.of === 0 || outside.of === 0
+      ? []
+      : [{ what, counts: 'days', inIt, outside, ...ratesDiffer(inIt, outside) }]
+  return [
+    ...days('cold nights, four degrees and more', cold),
+    ...days('days on which the air swings by 15 % and more', swinging),
+    ...days('March, April, October and November', breaksAtTurns(broke, since, store.now())),
+    ...firstDays,
+  ]
+}
