@@ -141,6 +141,17 @@ test('no stored value makes a page fail', async ({ request, served }) => {
     )
     .all() as { fittedId: number; positionId: number }[]
   database.close()
+  // Strings that look as bad and as good as can be, and a place that is polished again and again.
+  for (const slug of slugs.slice(0, 5)) {
+    await kept(`/api/instruments/${slug}/looks`, {
+      number: 3,
+      condition: 'fraying',
+      signs: ['dents', 'discoloured', 'false tone'],
+    })
+    await kept(`/api/instruments/${slug}/looks`, { number: 3, condition: 'fresh', signs: [] })
+    await kept(`/api/instruments/${slug}/polishes`, { number: 3, site: 'tuning pin hole' })
+    await kept(`/api/instruments/${slug}/polishes`, { number: 3, site: 'tuning pin hole' })
+  }
   // The house at both ends, its readings at both ends, its stores and needs at their most.
   for (const most of [false, true]) {
     await kept(
@@ -148,6 +159,9 @@ test('no stored value makes a page fail', async ({ request, served }) => {
       {
         unit: most ? 'in' : 'mm',
         leastSpares: most ? 20 : 0,
+        sparesBy: most ? 'chance' : 'number',
+        sureChance: most ? 0.999 : 0.5,
+        hourMinor: most ? 1_000_000 : 0,
         keepsStores: most,
         gaugesInThou: most,
         currency: 'EUR',

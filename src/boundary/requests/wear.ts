@@ -20,7 +20,7 @@ export class LookRequest {
   @IsInt({ message: 'Which string was looked at is missing.' })
   number!: number
 
-  @IsIn(CONDITIONS, { message: 'Say how it looks: as new, sound, worn or fraying.' })
+  @IsIn(CONDITIONS, { message: 'Say how it looks: as new, sound, worn or failing.' })
   condition!: Condition
 
   @IsIn(SIGNS, { each: true, message: 'That is nothing that is looked for.' })

@@ -102,7 +102,7 @@ const CONDITION_WORDS: Record<Condition, string> = {
   fresh: 'as new',
   sound: 'sound',
   worn: 'worn',
-  fraying: 'fraying',
+  fraying: 'failing',
 }
 
 /** A condition as a harpist says it. */

@@ -1,7 +1,7 @@
 /**
  * Strings that were looked at: how each looked and what was seen. One look is one action, undone as any other.
  */
-import { asc, desc, eq, sql } from 'drizzle-orm'
+import { desc, eq, sql } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
 import { conditionWord, signFacts, signsFor, type Sign } from '@/core/wear/signs'
@@ -82,17 +82,6 @@ export function lastLooks(store: Store, stored: Pick<StoredInstrument, 'id'>): R
     if (row) looks.set(id, lookFrom(row))
   }
   return looks
-}
-
-/** Every look at one fitted string, in order. */
-export function looksAt(store: Store, fittedId: number): readonly Look[] {
-  return store.rows
-    .select()
-    .from(inspections)
-    .where(eq(inspections.fittedId, fittedId))
-    .orderBy(asc(inspections.at), asc(inspections.id))
-    .all()
-    .map(lookFrom)
 }
 
 function lookFrom({ at, condition, signs }: typeof inspections.$inferSelect): Look {

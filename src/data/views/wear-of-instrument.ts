@@ -20,6 +20,7 @@ import {
   paceNow,
   stringLives,
   YEAR,
+  type Seen,
   type StringLife,
 } from '../fitted/lives'
 import { settlingStrings } from '../fitted/settling'
@@ -42,6 +43,8 @@ export interface WearingString {
   /** Chance that it breaks within a year, and within what that lies as far as the rate is known. */
   readonly chance: number
   readonly band: readonly [number, number]
+  /** Every look at it. */
+  readonly looks: readonly Seen[]
   /** Where it should stand now, cents; null where it has settled. */
   readonly stands: number | null
 }
@@ -53,6 +56,8 @@ export interface PastString {
   readonly endedAt: number
   readonly site: Place['site'] | null
   readonly inFirstDays: boolean
+  /** When it was looked at, and how it looked. */
+  readonly looks: readonly Seen[]
 }
 
 export interface InstrumentWear {
@@ -104,6 +109,7 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
           age: (now - life.fittedAt) / YEAR,
           pace: paceNow(life, seen.get(life.fittedId) ?? []),
           look: looks.get(life.fittedId) ?? null,
+          looks: seen.get(life.fittedId) ?? [],
           chance: chanceItBreaks(rate, ahead(life)),
           band: chanceBand(rate, ahead(life)),
           stands: standing.get(life.fittedId) ?? null,
@@ -128,6 +134,7 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
       endedAt: life.endedAt,
       site: life.gaveWay?.site ?? null,
       inFirstDays: inFirstDays(life),
+      looks: seen.get(life.fittedId) ?? [],
     })
   }
   return {

@@ -87,7 +87,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
     new: sayIf('fresh'),
     sound: sayIf('sound'),
     worn: sayIf('worn'),
-    fraying: sayIf('fraying'),
+    failing: sayIf('fraying'),
     back: () => picker.pick(picker.selected - 1),
     ...Object.fromEntries(possible.map((sign) => [SAID[sign], () => toggle(sign)])),
   })
@@ -196,7 +196,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
               checked={listening}
               onChange={(event) => setListening(event.target.checked)}
             />
-            Listen: say “new”, “sound”, “worn” or “fraying”, and what you see by its last word.
+            Listen: say “new”, “sound”, “worn” or “failing”, and what you see by its last word.
           </label>
         )}
         {refused && (
@@ -243,10 +243,10 @@ const KEYS: Readonly<Record<Sign, string>> = {
   'wrap loose': 'w',
 }
 
-/** The word that is said for each; “fraying” is its condition as well. */
+/** The word that is said for each. */
 const SAID: Readonly<Record<Sign, string>> = {
   'varnish worn': 'varnish',
-  fraying: 'hairy',
+  fraying: 'fraying',
   dents: 'dents',
   discoloured: 'discoloured',
   'false tone': 'tone',

@@ -40,7 +40,13 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
         {years.map((at) => (
           <g key={at}>
             <line x1={x(at)} x2={x(at)} y1={0} y2={height - 18} stroke="var(--rule)" />
-            <text x={x(at)} y={height - 4} textAnchor="middle" fontSize={12} fill="var(--soft)">
+            <text
+              x={Math.max(LEFT + 14, x(at))}
+              y={height - 4}
+              textAnchor="middle"
+              fontSize={12}
+              fill="var(--soft)"
+            >
               {new Date(at).getUTCFullYear()}
             </text>
           </g>
@@ -66,18 +72,22 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
                   strokeWidth={2}
                 />
               )}
+              <Looks looks={string.looks} x={x} y={y} />
             </g>
           )
         })}
         {on && (
-          <line
-            x1={x(on.fittedAt)}
-            x2={x(now)}
-            y1={TOP + past.length * ROW + ROW / 2}
-            y2={TOP + past.length * ROW + ROW / 2}
-            stroke="var(--verdigris)"
-            strokeWidth={5}
-          />
+          <g>
+            <line
+              x1={x(on.fittedAt)}
+              x2={x(now)}
+              y1={TOP + past.length * ROW + ROW / 2}
+              y2={TOP + past.length * ROW + ROW / 2}
+              stroke="var(--verdigris)"
+              strokeWidth={5}
+            />
+            <Looks looks={on.looks} x={x} y={TOP + past.length * ROW + ROW / 2} />
+          </g>
         )}
       </svg>
       <figcaption className="sr-only">
@@ -87,10 +97,30 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
         )}
       </figcaption>
       <p className="text-sm text-soft" aria-hidden>
-        Each line is a string; × is where one gave way, green the one that is on.
+        Each line is a string; × is where one gave way, a diamond where one was looked at (full: worn or
+        failing), green the one that is on.
       </p>
     </figure>
   )
+}
+
+interface LooksProps {
+  readonly looks: InstrumentWear['strings'][number]['looks']
+  readonly x: (at: number) => number
+  readonly y: number
+}
+
+/** When a string was looked at; full where it was worn. */
+function Looks({ looks, x, y }: LooksProps) {
+  return looks.map(({ at, condition }) => (
+    <path
+      key={at}
+      d={`M${x(at)},${y - 6}l5,6l-5,6l-5,-6z`}
+      fill={condition === 'worn' || condition === 'fraying' ? 'var(--ochre)' : 'var(--paper)'}
+      stroke="var(--ink)"
+      strokeWidth={1.2}
+    />
+  ))
 }
 
 /** Of a position with many strings the last are drawn. */

@@ -25,7 +25,7 @@ export function WhereItBroke({
   return (
     <figure>
       <svg
-        viewBox={`0 0 ${WIDTH} 132`}
+        viewBox={`0 0 ${WIDTH} ${counts.size > 1 ? 132 : 86}`}
         className="w-full"
         role="img"
         aria-label={`Where strings broke: ${[...counts].map(([site, n]) => `${siteWord(site, position).toLowerCase()} ${n}`).join(', ')}`}

@@ -6,12 +6,6 @@ import { chanceAllHold } from '@/core/wear/breaks-ahead'
 import { changesWorthMaking, cheapestThatHolds, type Change, type MayChange } from '@/core/wear/change-before'
 import type { Rates } from '@/core/wear/life'
 
-/** A choice of strings with what it buys. */
-export interface Bought {
-  readonly change: Change
-  readonly minutes: number
-}
-
 /** Which strings are to be changed: ticked by hand, or taken from what is worth most. */
 export function useChanges({ strings, rates, sureChance, hourMinor }: BeforeDate) {
   const known = rates as Rates
