@@ -55,6 +55,9 @@ function pagesOf(folder: string): ReadonlyMap<string, string> {
     ['history', '/history'],
     ['house', '/house'],
     ['worked out and measured', '/house/fittings'],
+    ['wear, the year ahead', '/wear'],
+    ['an instrument as it wears', `/instruments/${harp}/wear`],
+    ['before a date', `/wear/before?on=${harp}`],
     ['find box', '/api/find?name=G4'],
   ])
 }

@@ -67,7 +67,6 @@ void onDemo(async (browser, home) => {
     await wide.keyboard.press('Space')
     await wide.waitForTimeout(120)
   }
-  await shoot(wide, 'step')
   await shoot(phone, 'step-phone', new URL(wide.url()).pathname)
   await wide.context().addCookies([{ name: 'light', value: 'backstage', url: home }])
   await wide.goto(`${home}/instruments/fennel/round`)
@@ -87,6 +86,7 @@ void onDemo(async (browser, home) => {
   await wide.getByRole('button', { name: 'Log the fitting' }).click()
   await wide.waitForURL('**/done')
   await wide.getByRole('button', { name: 'Put this message away' }).click()
+  await shoot(wide, 'wear', '/wear/before?on=lovage')
   await shoot(wide, 'settling', '/settling')
 
   // One of the shelf's own charts comes whole; what is assumed is seen on a new one.
