@@ -14,6 +14,7 @@ const swc = [
 export default {
   testEnvironment: 'node',
   maxWorkers: '100%', // the suites share nothing
+  testTimeout: 60_000, // a machine that is busy is slow; a test that hangs is still told
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   globalSetup: '<rootDir>/jest.seed.mjs',

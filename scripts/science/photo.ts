@@ -17,6 +17,10 @@ import { drawn, normal } from './measuring'
 const LONG = 4000
 const SHORT = 3000
 const A4 = { width: 0.21, height: 0.297 }
+/** A bank card as it lies: the smaller the strings, the nearer one can come with it. */
+const CARD = { width: 0.0856, height: 0.054 }
+/** Strings that take up less than this are pictured with it, m. */
+const CARD_FOR = 0.25
 /** By how much every mark is off, pixels. */
 const OFF = 2
 const MOST_TILT = (25 * Math.PI) / 180
@@ -96,7 +100,7 @@ function truthOf(assumed: Instrument, random: () => number): PhotoTruth {
       const close = [...new Set([...spread(short), ...short.filter((piece) => nearby.has(piece))])].sort(
         (a, b) => a.number - b.number,
       )
-      seen = pictured(two.instrument, short, close, 'sheet', random).lengths
+      seen = pictured(two.instrument, short, close, 'nearest', random).lengths
       two = takeLengths(two.instrument, two.measured, seen)
       close.forEach((piece) => nearby.add(piece))
     }
@@ -139,25 +143,27 @@ function pictured(
   assumed: Instrument,
   shown: readonly StringPosition[],
   marked: readonly StringPosition[],
-  by: 'sheet' | 'ruler',
+  by: 'sheet' | 'nearest' | 'ruler',
   random: () => number,
 ): PhotoReading {
   const bounds = boundsOf(shown)
-  const camera = askew(bounds, random)
+  const extent = Math.max(bounds.right - bounds.left, bounds.high - bounds.low)
+  const sheet = by === 'nearest' && extent < CARD_FOR ? CARD : A4
+  const camera = askew(bounds, sheet, random)
   const mark = (place: Spot): Spot => {
     const way = 2 * Math.PI * random()
     const seen = seenAt(camera, place)
     return { x: seen.x + OFF * Math.cos(way), y: seen.y + OFF * Math.sin(way) }
   }
   const middle = { x: (bounds.left + bounds.right) / 2, y: (bounds.low + bounds.high) / 2 }
-  const corner = { x: middle.x - A4.width / 2, y: middle.y - A4.height / 2 }
+  const corner = { x: middle.x - sheet.width / 2, y: middle.y - sheet.height / 2 }
   return readPhoto({
     scale:
-      by === 'sheet'
+      by !== 'ruler'
         ? {
             kind: 'sheet',
-            ...A4,
-            corners: cornersOf(A4).map(({ x, y }) => mark({ x: x + corner.x, y: y + corner.y })),
+            ...sheet,
+            corners: cornersOf(sheet).map(({ x, y }) => mark({ x: x + corner.x, y: y + corner.y })),
           }
         : {
             kind: 'ruler',
@@ -201,7 +207,7 @@ function pictureOf({ left, right, low, high }: Bounds) {
 }
 
 /** A camera that has them all in its picture, and the scale, turned away by up to 25°. */
-function askew(bounds: Bounds, random: () => number): Camera {
+function askew(bounds: Bounds, sheet: typeof A4, random: () => number): Camera {
   const { left, right, low, high } = bounds
   const picture = pictureOf(bounds)
   const focal = (0.7 + 0.3 * random()) * LONG
@@ -210,7 +216,7 @@ function askew(bounds: Bounds, random: () => number): Camera {
     [1, 0, 0, 0, -1, 0, 0, 0, -1],
     [tilt * Math.cos(toward), tilt * Math.sin(toward), 0.05 * normal(random)],
   )
-  const [width, height] = [Math.max(right - left, A4.width), Math.max(high - low, A4.height)]
+  const [width, height] = [Math.max(right - left, sheet.width), Math.max(high - low, sheet.height)]
   const distance = focal * 1.25 * Math.max(width / picture.width, height / picture.height)
   const middle = [(left + right) / 2, (low + high) / 2] as const
   const seen = [0, 1, 2].map(

@@ -30,11 +30,11 @@ test('two in three true cuts lie within what is said of them, measured or not, a
   }
 }, 120_000)
 
-test('marked lengths from a picture are true to half a percent in the middle, and long ones to 1.5 % at worst, short ones to 2 % from nearer', () => {
+test('marked lengths from a picture are true to half a percent in the middle, and to 1.5 % at worst, short ones from nearer, with a card where they are shortest', () => {
   for (const { median, worstLong, worstNearer, ruler, within } of photoTruth()) {
     expect(median).toBeLessThan(0.005)
     expect(worstLong).toBeLessThan(0.015)
-    expect(worstNearer).toBeLessThan(0.02)
+    expect(worstNearer).toBeLessThan(0.015)
     expect(ruler).toBeLessThan(0.015)
     // What is told is a little more than it must be: a mark is off by two pixels at most, not on average.
     expect(within).toBeGreaterThan(0.66)

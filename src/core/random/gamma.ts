@@ -47,8 +47,20 @@ export function gammaBelow(alpha: number, x: number): number {
   return Math.max(0, 1 - front * h)
 }
 
-/** The value of Gamma(alpha, 1) that lies above a share of all, by halving. */
+/** What was asked for before is remembered: a page asks for the same few over and over. */
+const MOST_REMEMBERED = 4000
+const quantiles = new Map<string, number>()
+
+/** The value of Gamma(alpha, 1) that lies above a share of all. */
 export function gammaQuantile(alpha: number, share: number): number {
+  const key = `${alpha} ${share}`
+  const found = quantiles.get(key) ?? halved(alpha, share)
+  if (quantiles.size > MOST_REMEMBERED) quantiles.clear()
+  quantiles.set(key, found)
+  return found
+}
+
+function halved(alpha: number, share: number): number {
   let low = 0
   let high = alpha + 1
   while (gammaBelow(alpha, high) < share) high *= 2
@@ -88,7 +100,7 @@ export function gammaPoints(alpha: number, points: number): readonly WeightedPoi
       assumeSymmetric: true,
     })
     found = realEigenvalues.map((at, i) => ({ at, weight: eigenvectorMatrix.get(0, i) ** 2 }))
-    if (known.size > 1000) known.clear()
+    if (known.size > MOST_REMEMBERED) known.clear()
     known.set(key, found)
   }
   return found

@@ -3,7 +3,6 @@
  */
 import { Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
-import { grouped } from '@/core/list/grouped'
 import { SETTLED } from '@/core/settle/drift'
 import { sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import {
@@ -22,7 +21,7 @@ import {
 import type { Done, Store } from '../store/database'
 import { keptForToday } from '../store/kept-for-today'
 import { polishes } from '../store/schema'
-import { LIVES_FROM, stringLives, YEAR, type StringLife } from './lives'
+import { livesByInstrument, LIVES_FROM, stringLives, YEAR, type StringLife } from './lives'
 
 /** A string is tuned about so often in a year, and so much oftener while it is new, whether that is logged or not; estimates. */
 const TUNED_A_YEAR = 50
@@ -53,7 +52,7 @@ interface Polish {
 /** Every place of the house at which something broke, by instrument, the likeliest to be sharp first. */
 export function breakPlaces(store: Store): ReadonlyMap<number, readonly Place[]> {
   return keptForToday(store, 'break places', [...LIVES_FROM, polishes], () => {
-    const lives = grouped([...stringLives(store).values()], ({ instrumentId }) => instrumentId)
+    const lives = livesByInstrument(store)
     const polished = polishesOf(store)
     const rates = houseSiteRates(store)
     return new Map(

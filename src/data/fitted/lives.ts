@@ -82,6 +82,25 @@ export function stringLives(store: Store): ReadonlyMap<number, StringLife> {
   )
 }
 
+/** Lives by their instrument, in the order in which the strings were fitted. */
+export function livesByInstrument(store: Store): ReadonlyMap<number, readonly StringLife[]> {
+  return store.kept.get('lives by instrument', LIVES_FROM, () =>
+    grouped([...stringLives(store).values()], ({ instrumentId }) => instrumentId),
+  )
+}
+
+/** How many strings of each class there ever were, and how many of them broke of themselves. */
+export function livesByClass(
+  store: Store,
+): ReadonlyMap<LifeClass, { readonly strings: number; readonly broke: number }> {
+  return store.kept.get('lives by class', LIVES_FROM, () => {
+    const lives = grouped([...stringLives(store).values()], ({ lifeClass: of }) => of)
+    return new Map(
+      [...lives].map(([of, all]) => [of, { strings: all.length, broke: all.filter(brokeOfItself).length }]),
+    )
+  })
+}
+
 function readLives(store: Store, ids?: readonly number[]): readonly (readonly [number, StringLife])[] {
   const which = ids && inArray(fittedStrings.id, [...ids])
   const rows = store.rows

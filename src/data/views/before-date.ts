@@ -22,7 +22,8 @@ import { allInstruments, type StoredInstrument } from '../instruments/instrument
 import { openJobs } from '../jobs/open-jobs'
 import type { Store } from '../store/database'
 import { offersAt } from '../stores/spares'
-import { freeStores } from '../stores/set-aside'
+import { FREE_FROM, freeStores } from '../stores/set-aside'
+import { coverings, house, instruments, positions } from '../store/schema'
 import { latestToFit } from './latest-fit'
 
 const HOUR = 3_600_000
@@ -96,8 +97,8 @@ export function beforeDate(store: Store, dateId: number | null, slug: string | n
   const dates = occasionsAhead(store).filter(({ at }) => at > now)
   const date = dates.find(({ id }) => id === dateId) ?? dates[0]
   if (!date) return null
-  const house = houseSettings(store)
-  const hours = date.hours ?? house.concertHours
+  const settings = houseSettings(store)
+  const hours = date.hours ?? settings.concertHours
   const concerned = allInstruments(store).filter(({ instrument }) => isFor(date, instrument.slug))
   const stored = found(
     slug === null ? concerned[0] : concerned.find(({ instrument }) => instrument.slug === slug),
@@ -113,10 +114,10 @@ export function beforeDate(store: Store, dateId: number | null, slug: string | n
     instruments: concerned.map(({ instrument }) => ({ slug: instrument.slug, name: instrument.name })),
     strings,
     rates: Object.fromEntries(strings.map((one) => [one.lifeClass, rates[one.lifeClass]])),
-    stores: kindsInStores(store, stored, strings),
-    sureChance: house.sureChance,
-    hourMinor: house.hourMinor,
-    currency: house.currency,
+    stores: kindsInStores(store, stored),
+    sureChance: settings.sureChance,
+    hourMinor: settings.hourMinor,
+    currency: settings.currency,
   }
 }
 
@@ -185,16 +186,23 @@ function stringsBefore(
   })
 }
 
-/** Kinds by what would replace a string of them. */
-function kindsInStores(
+/** Kinds by what would replace a string of them. Kept for those looked at. */
+function kindsInStores(store: Store, stored: StoredInstrument): Readonly<Record<string, KindInStores>> {
+  return store.kept.get(
+    `kinds in stores of ${stored.id}`,
+    [...FREE_FROM, instruments, positions, coverings, house],
+    () => lookedUp(store, stored),
+  )
+}
+
+function lookedUp(
   store: Store,
   { instrument, habits }: StoredInstrument,
-  strings: readonly StringBefore[],
 ): Readonly<Record<string, KindInStores>> {
   const coils = freeStores(store)
   const longest = new Map<string, StringPosition>()
-  for (const { kind, number } of strings) {
-    const position = instrument.positions[number - 1] as StringPosition
+  for (const position of firstOfPieces(instrument)) {
+    const kind = specKey(specAt(position, soldByClass(instrument)))
     const had = longest.get(kind)
     if (!had || had.freeLength < position.freeLength) longest.set(kind, position)
   }

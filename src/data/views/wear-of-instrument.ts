@@ -13,10 +13,11 @@ import { stringsOn } from '../fitted/fitted'
 import { lastLooks, type Look } from '../fitted/inspections'
 import {
   agesBetween,
-  brokeOfItself,
   conditionsSeen,
   houseRates,
   inFirstDays,
+  livesByClass,
+  livesByInstrument,
   paceNow,
   stringLives,
   YEAR,
@@ -118,16 +119,11 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
     )
     .sort((a, b) => a.number - b.number)
   const classes = new Set(strings.map(({ lifeClass }) => lifeClass))
-  const restsOn: Partial<Record<LifeClass, { broke: number; strings: number }>> = {}
+  const byClass = livesByClass(store)
   const past: PastString[] = []
-  for (const life of lives.values()) {
-    if (classes.has(life.lifeClass)) {
-      const sum = (restsOn[life.lifeClass] ??= { broke: 0, strings: 0 })
-      sum.strings += 1
-      if (brokeOfItself(life)) sum.broke += 1
-    }
+  for (const life of livesByInstrument(store).get(stored.id) ?? []) {
     const number = numbers.get(life.gaveWay?.positionId ?? life.positionId)
-    if (life.instrumentId !== stored.id || life.endedAt === null || number === undefined) continue
+    if (life.endedAt === null || number === undefined) continue
     past.push({
       number,
       fittedAt: life.fittedAt,
@@ -147,7 +143,7 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
     places: breakPlaces(store).get(stored.id) ?? [],
     expected: expectedBreaks(rates, risks),
     any: 1 - chanceAllHold(rates, risks),
-    restsOn,
+    restsOn: Object.fromEntries([...classes].map((one) => [one, byClass.get(one)])),
     spares: sparesOf(store, stored),
     prices: Object.fromEntries(
       stored.instrument.positions.map((position) => [

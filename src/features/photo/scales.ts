@@ -11,6 +11,9 @@ const SHEETS = {
   'A4, lying': { width: 0.297, height: 0.21 },
   'Letter, upright': { width: 0.2159, height: 0.2794 },
   'Letter, lying': { width: 0.2794, height: 0.2159 },
+  // Every bank card has this size (ISO/IEC 7810, ID-1): with it one can come nearer to short strings.
+  'bank card, lying': { width: 0.0856, height: 0.05398 },
+  'bank card, upright': { width: 0.05398, height: 0.0856 },
 } as const
 export type ScaleName = keyof typeof SHEETS | typeof RULER
 export const RULER = 'a ruler'

@@ -69,7 +69,7 @@ const FIGURES: Record<
     told: (value, units) => measureText(measure('gauge', value), units),
   },
   settling: {
-    of: ({ string }) => (string?.stands == null ? null : Math.max(0, -string.stands)),
+    of: ({ string }) => (typeof string?.stands === 'number' ? Math.max(0, -string.stands) : null),
     told: (value, units) => measureText(measure('cents', -value), units),
   },
   spare: {
@@ -109,13 +109,10 @@ export function overlayOf(overlay: Overlay, wear: InstrumentWear, units: Units):
   const named = NAMED[overlay]
   const top = named ? (named.at(-1) as number) : roundUp(Math.max(0, ...known.map(({ value }) => value)))
   const levelOf = (value: number) => {
-    if (named)
-      return Math.round(
-        ((named.indexOf(Math.round(value)) + (named[0] === 0 ? 0 : 1)) /
-          (named.length - (named[0] === 0 ? 1 : 0))) *
-          (LEVELS - 1),
-      )
-    return top <= 0 ? 0 : Math.min(LEVELS - 1, Math.floor((value / top) * LEVELS))
+    if (!named) return top <= 0 ? 0 : Math.min(LEVELS - 1, Math.floor((value / top) * LEVELS))
+    // A name that stands for nothing at all is the thread alone.
+    const steps = named[0] === 0 ? named.length - 1 : named.length
+    return Math.round(((named.indexOf(Math.round(value)) + (named[0] === 0 ? 0 : 1)) / steps) * (LEVELS - 1))
   }
   return {
     levels: Object.fromEntries(known.map(({ number, value }) => [number, levelOf(value)])),
