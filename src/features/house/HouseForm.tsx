@@ -3,7 +3,7 @@
 import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
-import { Controller, useForm, useWatch } from 'react-hook-form'
+import { Controller, useForm, useWatch, type Control } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { CURRENCIES } from '@/core/stores/money'
 import type { House } from '@/data/house/house'
@@ -200,41 +200,55 @@ export function HouseForm({ house }: { house: House }) {
           problem={errors.currency?.message}
           {...register('currency')}
         />
-
-        <Controller
+        <HundredthsEntry
           control={control}
           name="sureChance"
-          render={({ field }) => (
-            <Entry
-              label="How sure you want to be, %"
-              hint="That no string spoils a concert, and that what you carry is enough."
-              type="number"
-              step="any"
-              value={Number.isFinite(field.value) ? Number((field.value * 100).toFixed(3)) : ''}
-              onChange={(event) => field.onChange(event.target.valueAsNumber / 100)}
-              problem={errors.sureChance?.message}
-            />
-          )}
+          of={100}
+          label="How sure you want to be, %"
+          hint="That no string spoils a concert, and that what you carry is enough."
+          problem={errors.sureChance?.message}
         />
-        <Controller
+        <HundredthsEntry
           control={control}
           name="hourMinor"
-          render={({ field }) => (
-            <Entry
-              label="An hour’s work is worth"
-              hint="In the house’s money; nothing where time costs nothing."
-              type="number"
-              step="1"
-              value={Number.isFinite(field.value) ? field.value / 100 : ''}
-              onChange={(event) => field.onChange(Math.round(event.target.valueAsNumber * 100))}
-              problem={errors.hourMinor?.message}
-            />
-          )}
+          of={1 / 100}
+          label="An hour’s work is worth"
+          hint="In the house’s money; nothing where time costs nothing."
+          problem={errors.hourMinor?.message}
         />
       </fieldset>
       <button type="submit" className="button button-main mt-6" disabled={isSubmitting}>
         Keep these settings
       </button>
     </form>
+  )
+}
+
+interface HundredthsEntryProps {
+  readonly control: Control<HouseRequest>
+  readonly name: 'sureChance' | 'hourMinor'
+  /** What is typed over what is kept. */
+  readonly of: number
+  readonly label: string
+  readonly hint: string
+  readonly problem: string | undefined
+}
+
+/** A number that is typed in other units than it is kept in: hundredths as a whole, or a whole as hundredths. */
+function HundredthsEntry({ control, name, of, ...entry }: HundredthsEntryProps) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { value, onChange } }) => (
+        <Entry
+          {...entry}
+          type="number"
+          step="any"
+          value={Number.isFinite(value) ? Number((value * of).toFixed(3)) : ''}
+          onChange={(event) => onChange(Number((event.target.valueAsNumber / of).toFixed(6)))}
+        />
+      )}
+    />
   )
 }

@@ -7,6 +7,7 @@ import { files, pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import { plainWord } from '@/core/settle/pace'
 import type { VisitsUntil } from '@/data/views/settling-view'
+import { Selection } from '@/ui/form/Selection'
 import { measureText } from '@/ui/format/measure'
 import { clockText, dayText, momentText } from '@/ui/format/time'
 import { PrintButton } from '@/ui/shell/PrintButton'
@@ -50,20 +51,12 @@ export function VisitsSheet({ until, dates }: VisitsSheetProps) {
         </div>
         <div className="flex flex-wrap items-end gap-2 print:hidden">
           {dates.length > 1 && (
-            <label className="text-sm">
-              Date
-              <select
-                className="entry mt-1"
-                value={date.id}
-                onChange={(event) => router.push(pages.visits(Number(event.target.value)))}
-              >
-                {dates.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Selection
+              label="Date"
+              value={date.id}
+              options={dates.map(({ id, name }) => ({ value: id, word: name }))}
+              choose={(id) => router.push(pages.visits(id))}
+            />
           )}
           <PrintButton />
           <a className="button" href={files.visits(date.id)} download>

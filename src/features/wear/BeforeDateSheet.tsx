@@ -7,6 +7,7 @@ import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import type { BeforeDate } from '@/data/views/before-date'
+import { Selection } from '@/ui/form/Selection'
 import { chanceText, fineChanceText } from '@/ui/format/chance'
 import { momentText } from '@/ui/format/time'
 import { PrintButton } from '@/ui/shell/PrintButton'
@@ -79,36 +80,20 @@ function Before({ before }: { readonly before: BeforeDate }) {
         </div>
         <div className="flex flex-wrap items-end gap-2 print:hidden">
           {instruments.length > 1 && (
-            <label className="text-sm">
-              Instrument
-              <select
-                className="entry mt-1"
-                value={slug}
-                onChange={(event) => router.push(pages.beforeDate(date.id, event.target.value))}
-              >
-                {instruments.map((one) => (
-                  <option key={one.slug} value={one.slug}>
-                    {one.name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Selection
+              label="Instrument"
+              value={slug}
+              options={instruments.map((one) => ({ value: one.slug, word: one.name }))}
+              choose={(on) => router.push(pages.beforeDate(date.id, on))}
+            />
           )}
           {dates.length > 1 && (
-            <label className="text-sm">
-              Date
-              <select
-                className="entry mt-1"
-                value={date.id}
-                onChange={(event) => router.push(pages.beforeDate(Number(event.target.value), slug))}
-              >
-                {dates.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Selection
+              label="Date"
+              value={date.id}
+              options={dates.map(({ id, name }) => ({ value: id, word: name }))}
+              choose={(id) => router.push(pages.beforeDate(id, slug))}
+            />
           )}
           <PrintButton isMain={false} />
         </div>

@@ -6,6 +6,7 @@ import { conditionWord } from '@/core/wear/signs'
 import type { BeforeDate, StringBefore } from '@/data/views/before-date'
 import { fineChanceText } from '@/ui/format/chance'
 import { momentText } from '@/ui/format/time'
+import { PlainTable, type TableHead } from '@/ui/list/PlainTable'
 import { useHouse } from '@/ui/units'
 import { ageText } from './class-words'
 import { isInTime } from './use-changes'
@@ -21,6 +22,12 @@ interface ChangeListProps {
 
 /** Strings that are shown before all are asked for. */
 const SHOWN = 12
+const OF_STRINGS: readonly TableHead[] = [
+  { word: 'String' },
+  { word: 'On for' },
+  { word: 'Breaks too late', isFigure: true },
+  { word: 'Latest', isSpare: true },
+]
 const isWorn = ({ look }: StringBefore) => look?.condition === 'worn' || look?.condition === 'fraying'
 
 /** What is worn first, then by what each risks; ticked to be changed. */
@@ -35,64 +42,52 @@ export function ChangeList({ before: { strings, slug }, ticked, onToggle, all, o
       <h2 id="to-change" className="text-xl font-semibold">
         What to change
       </h2>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The strings">
-        <table className="w-full text-left" aria-label="Strings to change">
-          <thead>
-            <tr className="border-b border-ink text-sm text-soft">
-              <th className="py-1 pr-3 font-normal">String</th>
-              <th className="py-1 pr-3 font-normal">On for</th>
-              <th className="py-1 pr-3 text-right font-normal">Breaks too late</th>
-              <th className="hidden py-1 pl-3 font-normal sm:table-cell print:table-cell">Latest</th>
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map((one) => (
-              <tr key={one.number} className="border-b border-rule">
-                <th className="pr-3 font-semibold">
-                  {one.jobId !== null ? (
-                    <Link href={pages.job(one.jobId)} className="flex min-h-11 items-center hover:underline">
-                      <span className="first-letter:uppercase">{one.name}</span>
-                    </Link>
-                  ) : (
-                    <label className="flex min-h-11 items-center gap-2">
-                      <input
-                        type="checkbox"
-                        className="size-5 shrink-0 accent-verdigris"
-                        checked={ticked.has(one.number)}
-                        disabled={!isInTime(one)}
-                        onChange={() => onToggle(one.number)}
-                      />
-                      <span className="inline-block first-letter:uppercase">{one.name}</span>
-                    </label>
-                  )}
-                </th>
-                <td className="py-1 pr-3 text-sm">
-                  {one.age === null ? <strong className="text-ochre">no string on</strong> : ageText(one.age)}
-                  {one.look && (
-                    <span className={`block ${isWorn(one) ? 'font-semibold text-ochre' : 'text-soft'}`}>
-                      {conditionWord(one.look.condition)}
-                    </span>
-                  )}
-                </td>
-                <td className="py-1 pr-3 text-right">
-                  {one.jobId !== null ? (
-                    <span className="text-sm text-ochre">its job is open</span>
-                  ) : (
-                    fineChanceText(one.risk)
-                  )}
-                </td>
-                <td className="hidden py-1 pl-3 text-sm sm:table-cell print:table-cell">
-                  {one.latest === null ? (
-                    <span className="text-soft">too late to settle</span>
-                  ) : (
-                    momentText(one.latest, timeZone)
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <PlainTable label="Strings to change" heads={OF_STRINGS}>
+        {shown.map((one) => (
+          <tr key={one.number} className="border-b border-rule">
+            <th className="pr-3 font-semibold">
+              {one.jobId !== null ? (
+                <Link href={pages.job(one.jobId)} className="flex min-h-11 items-center hover:underline">
+                  <span className="first-letter:uppercase">{one.name}</span>
+                </Link>
+              ) : (
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5 shrink-0 accent-verdigris"
+                    checked={ticked.has(one.number)}
+                    disabled={!isInTime(one)}
+                    onChange={() => onToggle(one.number)}
+                  />
+                  <span className="inline-block first-letter:uppercase">{one.name}</span>
+                </label>
+              )}
+            </th>
+            <td className="py-1 pr-3 text-sm">
+              {one.age === null ? <strong className="text-ochre">no string on</strong> : ageText(one.age)}
+              {one.look && (
+                <span className={`block ${isWorn(one) ? 'font-semibold text-ochre' : 'text-soft'}`}>
+                  {conditionWord(one.look.condition)}
+                </span>
+              )}
+            </td>
+            <td className="py-1 pr-3 text-right">
+              {one.jobId !== null ? (
+                <span className="text-sm text-ochre">its job is open</span>
+              ) : (
+                fineChanceText(one.risk)
+              )}
+            </td>
+            <td className="hidden py-1 pl-3 text-sm sm:table-cell print:table-cell">
+              {one.latest === null ? (
+                <span className="text-soft">too late to settle</span>
+              ) : (
+                momentText(one.latest, timeZone)
+              )}
+            </td>
+          </tr>
+        ))}
+      </PlainTable>
       <p className="mt-1 max-w-prose text-sm text-soft">
         “Too late” is after the latest hour at which a new string still settles for the date. What breaks
         before, you can mend.{' '}

@@ -20,6 +20,7 @@ import { dateText } from '@/ui/format/time'
 import { useVoiceCommands } from '@/ui/hands-free/use-voice-commands'
 import { useHouse } from '@/ui/units'
 import { ageText } from './class-words'
+import { KEYS, SAID } from './signs-by-hand'
 
 interface InspectionSheetProps {
   readonly wear: InstrumentWear
@@ -230,27 +231,3 @@ const wordOf = (sign: Sign) => signFacts(sign).word.toLowerCase()
 /** What was seen is the least that it is. */
 const canBe = (condition: Condition, worst: Condition) =>
   CONDITIONS.indexOf(condition) >= CONDITIONS.indexOf(worst)
-
-/** One key for each. */
-const KEYS: Readonly<Record<Sign, string>> = {
-  'varnish worn': 'v',
-  fraying: 'f',
-  dents: 'd',
-  discoloured: 'c',
-  'false tone': 't',
-  'lever marks': 'm',
-  rust: 'r',
-  'wrap loose': 'w',
-}
-
-/** The word that is said for each. */
-const SAID: Readonly<Record<Sign, string>> = {
-  'varnish worn': 'varnish',
-  fraying: 'fraying',
-  dents: 'dents',
-  discoloured: 'discoloured',
-  'false tone': 'tone',
-  'lever marks': 'marks',
-  rust: 'rust',
-  'wrap loose': 'loose',
-}

@@ -7,6 +7,7 @@ import { smallestKit, type MayBreak } from '@/core/wear/kit'
 import type { Rates } from '@/core/wear/life'
 import type { BeforeDate, StringBefore } from '@/data/views/before-date'
 import { chanceText } from '@/ui/format/chance'
+import { Selection } from '@/ui/form/Selection'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -72,36 +73,20 @@ export function KitList({ before, ticked }: KitListProps) {
           <p className="text-soft">{kitSentence(kit, instrumentName)}</p>
         </div>
         <div className="flex flex-wrap gap-3 print:hidden">
-          <label className="text-sm">
-            Away for
-            <select
-              className="entry mt-1"
-              value={away}
-              onChange={(event) => setAway(Number(event.target.value))}
-            >
-              {AWAY_WORDS.map((word, i) => (
-                <option key={word} value={i}>
-                  {word}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="text-sm">
-            Covers every break in
-            <select
-              className="entry mt-1"
-              value={sure}
-              onChange={(event) => setSure(Number(event.target.value))}
-            >
-              {[...new Set([...SURE, sureChance])]
-                .sort((a, b) => a - b)
-                .map((share) => (
-                  <option key={share} value={share}>
-                    {Number((share * 100).toFixed(1))} of 100
-                  </option>
-                ))}
-            </select>
-          </label>
+          <Selection
+            label="Away for"
+            value={away}
+            options={AWAY_WORDS.map((word, value) => ({ value, word }))}
+            choose={setAway}
+          />
+          <Selection
+            label="Covers every break in"
+            value={sure}
+            options={[...new Set([...SURE, sureChance])]
+              .sort((a, b) => a - b)
+              .map((value) => ({ value, word: `${Number((value * 100).toFixed(1))} of 100` }))}
+            choose={setSure}
+          />
         </div>
       </div>
       <ul className="ruled mt-2" aria-label="The kit">

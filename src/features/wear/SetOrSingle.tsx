@@ -7,6 +7,7 @@ import type { Rates } from '@/core/wear/life'
 import type { LifeClass } from '@/core/wear/life-class'
 import { setOrSingle } from '@/core/wear/set-or-single'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
+import { Selection } from '@/ui/form/Selection'
 import { CLASS_WORDS } from './class-words'
 
 const YEARS = [2, 3, 5, 10] as const
@@ -50,35 +51,21 @@ export function SetOrSingle({ wear }: { readonly wear: InstrumentWear }) {
         All of a kind at once, or each as it breaks?
       </h2>
       <div className="mt-1 flex flex-wrap gap-3">
-        <label className="text-sm">
-          Strings
-          <select
-            className="entry mt-1"
-            value={chosen}
-            onChange={(event) => setChosen(event.target.value as LifeClass | '')}
-          >
-            <option value="">choose a kind</option>
-            {classes.map((one) => (
-              <option key={one} value={one}>
-                {CLASS_WORDS[one]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="text-sm">
-          Over the next
-          <select
-            className="entry mt-1"
-            value={years}
-            onChange={(event) => setYears(Number(event.target.value))}
-          >
-            {YEARS.map((one) => (
-              <option key={one} value={one}>
-                {one} years
-              </option>
-            ))}
-          </select>
-        </label>
+        <Selection<LifeClass | ''>
+          label="Strings"
+          value={chosen}
+          options={[
+            { value: '', word: 'choose a kind' },
+            ...classes.map((value) => ({ value, word: CLASS_WORDS[value] })),
+          ]}
+          choose={setChosen}
+        />
+        <Selection
+          label="Over the next"
+          value={years}
+          options={YEARS.map((value) => ({ value, word: `${value} years` }))}
+          choose={setYears}
+        />
       </div>
       {answer && (
         <p className="mt-2" aria-live="polite">
