@@ -31,6 +31,7 @@ test('the field is shown by any figure, on a scale that can be read off, and tol
   const scale = page.getByRole('list', { name: 'What the marks stand for' }).getByRole('listitem')
   await expect(scale).toHaveCount(5)
   for (const [overlay, word] of [
+    ['breaks', /How often a string broke here: 0/],
     ['age', /How long it has been on: .*(years|months)/],
     ['gauge', /Gauge: [\d.]+ mm/],
     ['tension', /Tension: \d+ N/],

@@ -1,7 +1,7 @@
 /**
  * What is known of the weather: how settled strings moved between rounds of tuning, and the air of the room.
  */
-import { and, asc, eq, gte, isNull } from 'drizzle-orm'
+import { asc, eq, gte, inArray, isNull, type SQL } from 'drizzle-orm'
 import { grouped } from '@/core/list/grouped'
 import { learnResponse, Room, type AirResponse, type AirSeen, type Sure } from '@/core/settle/room'
 import { sharedWeather, type NeighbourReading } from '@/core/settle/shared-weather'
@@ -14,6 +14,7 @@ import { roomReadingsOf } from '../house/room'
 import { readDegrees } from '../house/temperaments'
 import { byPositionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
+import { inChunks } from '../store/in-chunks'
 import {
   fittedPositions,
   fittedStrings,
@@ -98,40 +99,33 @@ export function weatherBetween(
 
 const amongOf = (instrumentId: number, material: Material) => `${instrumentId} ${material}`
 
+/** A string at its turn in a round, with the degrees that it was tuned by. */
+interface Turn {
+  readonly positionId: number
+  readonly instrumentId: number
+  readonly at: number
+  readonly found: number
+  readonly left: number | null
+  readonly degrees: string
+}
+
 /** Settled strings between being left in one round and being found in the next turn of theirs. */
 function settledReadings(store: Store): readonly SettledReading[] {
-  const rows = store.rows
-    .select({
-      positionId: roundReadings.positionId,
-      instrumentId: tuningRounds.instrumentId,
-      at: roundReadings.at,
-      found: roundReadings.foundCents,
-      left: roundReadings.leftCents,
-      degrees: tuningRounds.degrees,
-    })
-    .from(roundReadings)
-    .innerJoin(tuningRounds, eq(tuningRounds.id, roundReadings.roundId))
-    .where(gte(roundReadings.at, store.now() - READ_BACK * HOUR))
-    .orderBy(asc(roundReadings.at), asc(roundReadings.id))
-    .all()
-  if (rows.length === 0) return []
-  const fittedAt = new Map(
-    store.rows
-      .select({ positionId: fittedPositions.positionId, at: fittedStrings.fittedAt })
-      .from(roundReadings)
-      .innerJoin(fittedPositions, eq(fittedPositions.positionId, roundReadings.positionId))
-      .innerJoin(
-        fittedStrings,
-        and(eq(fittedStrings.id, fittedPositions.fittedId), isNull(fittedStrings.endedAt)),
-      )
-      .where(gte(roundReadings.at, store.now() - READ_BACK * HOUR))
-      .all()
-      .map(({ positionId, at }) => [positionId, at]),
-  )
+  const since = store.now() - READ_BACK * HOUR
+  const fittedAt = onSince(store)
+  const degreesOf = new Map<string, readonly number[]>()
+  const centsBy = (degrees: string) => {
+    const cents = degreesOf.get(degrees) ?? readDegrees(degrees)
+    degreesOf.set(degrees, cents)
+    return { cents }
+  }
   const last = new Map<number, { readonly at: number; readonly cents: number }>()
-  return rows.flatMap(({ positionId, instrumentId, at, found, left, degrees }): SettledReading[] => {
+  const turns = [...turnsOf(store, since).values()].filter(({ at }) => at >= since)
+  // They are kept by their id; one that was put back by undoing may be older than those before it.
+  turns.sort((a, b) => a.at - b.at)
+  return turns.flatMap(({ positionId, instrumentId, at, found, left, degrees }): SettledReading[] => {
     const { position } = byPositionId(store, positionId)
-    const off = offEqual({ cents: readDegrees(degrees) }, position.note)
+    const off = offEqual(centsBy(degrees), position.note)
     const was = last.get(positionId)
     if (left !== null) last.set(positionId, { at, cents: left + off })
     // One that is on since nobody knows when has long settled.
@@ -140,4 +134,48 @@ function settledReadings(store: Store): readonly SettledReading[] {
     const material = coreMaterial(position.construction).name
     return [{ instrumentId, material, from: was.at, to: at, rose: found + off - was.cents }]
   })
+}
+
+/** What was read in all rounds since a time; of what is written later only that is read. */
+function turnsOf(store: Store, since: number): ReadonlyMap<number, Turn> {
+  const read = (which: SQL | undefined): readonly (readonly [number, Turn])[] =>
+    store.rows
+      .select({
+        id: roundReadings.id,
+        positionId: roundReadings.positionId,
+        instrumentId: tuningRounds.instrumentId,
+        at: roundReadings.at,
+        found: roundReadings.foundCents,
+        left: roundReadings.leftCents,
+        degrees: tuningRounds.degrees,
+      })
+      .from(roundReadings)
+      .innerJoin(tuningRounds, eq(tuningRounds.id, roundReadings.roundId))
+      .where(which)
+      .orderBy(asc(roundReadings.id))
+      .all()
+      .map(({ id, ...turn }) => [id, turn])
+  return store.kept.rows('turns of rounds', roundReadings, (ids) =>
+    ids === null
+      ? read(gte(roundReadings.at, since))
+      : inChunks(ids, (some) => read(inArray(roundReadings.id, [...some]))),
+  )
+}
+
+/** Since when the string on each position is on, ms. */
+function onSince(store: Store): ReadonlyMap<number, number> {
+  return store.kept.get(
+    'on since',
+    [fittedStrings, fittedPositions],
+    () =>
+      new Map(
+        store.rows
+          .select({ positionId: fittedPositions.positionId, at: fittedStrings.fittedAt })
+          .from(fittedStrings)
+          .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
+          .where(isNull(fittedStrings.endedAt))
+          .all()
+          .map(({ positionId, at }) => [positionId, at]),
+      ),
+  )
 }

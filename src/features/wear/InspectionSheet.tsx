@@ -14,6 +14,7 @@ import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { PickableField } from '@/drawings/field/PickableField'
 import { useStringPicker } from '@/drawings/field/use-string-picker'
 import { SignDrawing } from '@/drawings/SignDrawing'
+import { TakePicture } from '@/ui/picture/TakePicture'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { dateText } from '@/ui/format/time'
@@ -173,6 +174,17 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
             })}
           </div>
         </fieldset>
+        <div className="mt-2">
+          <TakePicture
+            key={position.number}
+            instrument={instrument.slug}
+            string={position.number}
+            job={null}
+            kind="other"
+          >
+            Take a picture of it
+          </TakePicture>
+        </div>
         <fieldset className="mt-4" disabled={!string}>
           <legend className="font-semibold">Taken all in all, it is</legend>
           <div className="mt-1 grid grid-cols-4 gap-2">

@@ -2,6 +2,7 @@
 import { restFigures } from '@/core/fitting/figures'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
+import { siteFacts } from '@/core/wear/break-sites'
 import { CONDITIONS } from '@/core/wear/life'
 import { conditionWord } from '@/core/wear/signs'
 import type { InstrumentWear, WearingString } from '@/data/views/wear-of-instrument'
@@ -12,6 +13,7 @@ import { ageText } from './class-words'
 
 export const OVERLAYS = [
   'chance of breaking',
+  'breaks',
   'age',
   'condition',
   'margin',
@@ -25,6 +27,7 @@ export type Overlay = (typeof OVERLAYS)[number]
 
 export const OVERLAY_WORDS: Readonly<Record<Overlay, string>> = {
   'chance of breaking': 'Chance that it breaks within a year',
+  breaks: 'How often a string broke here',
   age: 'How long it has been on',
   condition: 'How it looked last',
   margin: 'Share of its strength that it works at',
@@ -40,6 +43,8 @@ interface Seen {
   readonly instrument: Instrument
   readonly string: WearingString | undefined
   readonly spare: string | undefined
+  /** Strings that broke here so far. */
+  readonly broke: number
 }
 
 /** A figure, null where there is none, and how it is told. */
@@ -48,6 +53,7 @@ const FIGURES: Record<
   { readonly of: (seen: Seen) => number | null; readonly told: (value: number, units: Units) => string }
 > = {
   'chance of breaking': { of: ({ string }) => string?.chance ?? null, told: chanceText },
+  breaks: { of: ({ broke }) => broke, told: (value) => String(Math.ceil(value)) },
   age: { of: ({ string }) => string?.age ?? null, told: ageText },
   condition: {
     of: ({ string }) => (string?.look ? CONDITIONS.indexOf(string.look.condition) + 1 : null),
@@ -96,6 +102,9 @@ export function overlayOf(overlay: Overlay, wear: InstrumentWear, units: Units):
   const { of, told } = FIGURES[overlay]
   const { instrument } = wear
   const strings = new Map(wear.strings.map((one) => [one.number, one]))
+  const broke = new Map<number, number>()
+  for (const { number, site } of wear.past)
+    if (site !== null && siteFacts(site).broke) broke.set(number, (broke.get(number) ?? 0) + 1)
   const values = instrument.positions.map((position) => ({
     number: position.number,
     value: of({
@@ -103,11 +112,18 @@ export function overlayOf(overlay: Overlay, wear: InstrumentWear, units: Units):
       instrument,
       string: strings.get(position.number),
       spare: wear.spares[position.number],
+      broke: broke.get(position.number) ?? 0,
     }),
   }))
   const known = values.flatMap(({ number, value }) => (value === null ? [] : [{ number, value }]))
   const named = NAMED[overlay]
-  const top = named ? (named.at(-1) as number) : roundUp(Math.max(0, ...known.map(({ value }) => value)))
+  const most = Math.max(0, ...known.map(({ value }) => value))
+  // Breaks are whole: each level stands for one at least.
+  const top = named
+    ? (named.at(-1) as number)
+    : overlay === 'breaks'
+      ? Math.max(LEVELS - 1, most)
+      : roundUp(most)
   const levelOf = (value: number) => {
     if (!named) return top <= 0 ? 0 : Math.min(LEVELS - 1, Math.floor((value / top) * LEVELS))
     // A name that stands for nothing at all is the thread alone.
@@ -121,13 +137,15 @@ export function overlayOf(overlay: Overlay, wear: InstrumentWear, units: Units):
     ),
     scale: named
       ? named.map((value) => ({ level: levelOf(value), word: told(value, units) }))
-      : Array.from({ length: LEVELS }, (_, level) => ({
-          level,
-          word:
-            level === 0
-              ? `under ${told(top / LEVELS, units)}`
-              : `from ${told((top * level) / LEVELS, units)}`,
-        })),
+      : top <= 0
+        ? [{ level: 0, word: 'nothing to tell' }]
+        : Array.from({ length: LEVELS }, (_, level) => ({
+            level,
+            word:
+              level === 0
+                ? `under ${told(top / LEVELS, units)}`
+                : `from ${told((top * level) / LEVELS, units)}`,
+          })),
   }
 }
 
