@@ -3,7 +3,7 @@
  * early, the others are likelier to. Whatever is asked is therefore reckoned at each rate, and averaged.
  */
 import { gammaPoints } from '../random/gamma'
-import { chanceOfNone, type Rates } from './life'
+import { chanceItBreaks, chanceOfNone, type Rates } from './life'
 import type { LifeClass, Rate } from './life-class'
 
 /** A string, and how much it will have aged by then, years^shape of its class. */
@@ -32,7 +32,7 @@ export function chanceAllHold(rates: Rates, strings: readonly AtRisk[]): number 
 
 /** How many of them are bound to break, on average, each at most once. */
 export function expectedBreaks(rates: Rates, strings: readonly AtRisk[]): number {
-  return strings.reduce((sum, { lifeClass, ages }) => sum + 1 - chanceOfNone(rates[lifeClass], ages), 0)
+  return strings.reduce((sum, { lifeClass, ages }) => sum + chanceItBreaks(rates[lifeClass], ages), 0)
 }
 
 /** Chance that 0, 1, 2 … of these strings break, each at most once. */

@@ -108,6 +108,15 @@ const CONDITION_WORDS: Record<Condition, string> = {
 /** A condition as a harpist says it. */
 export const conditionWord = (condition: Condition): string => CONDITION_WORDS[condition]
 
+/** How a string looked, in a few words: `worn, dents or flats`. */
+export const lookWords = ({
+  condition,
+  signs,
+}: {
+  readonly condition: Condition
+  readonly signs: readonly Sign[]
+}): string => [conditionWord(condition), ...signs.map((sign) => FACTS[sign].word.toLowerCase())].join(', ')
+
 /** The condition that a string with these signs is in at best. */
 export function conditionBy(signs: readonly Sign[], otherwise: Condition): Condition {
   return signs.reduce<Condition>(

@@ -1,21 +1,14 @@
 /**
  * Strings that were looked at: how each looked and what was seen. One look is one action, undone as any other.
  */
-import { desc, eq, sql } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
-import { conditionWord, signFacts, signsFor, type Sign } from '@/core/wear/signs'
+import { lookWords, signFacts, signsFor, type Sign } from '@/core/wear/signs'
 import type { Condition } from '@/core/wear/life'
 import { byPositionId, positionId as idOfPosition, type StoredInstrument } from '../instruments/instruments'
 import type { Done, Store } from '../store/database'
 import { inspections } from '../store/schema'
 import { stringsOn } from './fitted'
-
-export interface Look {
-  readonly at: number
-  readonly condition: Condition
-  readonly signs: readonly Sign[]
-}
 
 export interface NewLook {
   /** Number of the position. */
@@ -48,12 +41,11 @@ export function logLook(
       `The ${name} of ${instrument.name} can’t show “${signFacts(strange).word.toLowerCase()}”.`,
       'signs',
     )
-  const seen = signs.map((sign) => signFacts(sign).word.toLowerCase())
   return store.act(
     {
       kind: 'look',
       instrumentId: stored.id,
-      summary: `${name} of ${instrument.name} looked at: ${[conditionWord(condition), ...seen].join(', ')}`,
+      summary: `${name} of ${instrument.name} looked at: ${lookWords({ condition, signs })}`,
     },
     () => {
       store.rows
@@ -62,28 +54,4 @@ export function logLook(
         .run()
     },
   )
-}
-
-/** The last look at each string that is on an instrument, by its fitted string. */
-export function lastLooks(store: Store, stored: Pick<StoredInstrument, 'id'>): ReadonlyMap<number, Look> {
-  const looks = new Map<number, Look>()
-  for (const { id } of stringsOn(store, stored.id)) {
-    const row = store
-      .prepared('last look', (rows) =>
-        rows
-          .select()
-          .from(inspections)
-          .where(eq(inspections.fittedId, sql.placeholder('id')))
-          .orderBy(desc(inspections.at), desc(inspections.id))
-          .limit(1)
-          .prepare(),
-      )
-      .get({ id })
-    if (row) looks.set(id, lookFrom(row))
-  }
-  return looks
-}
-
-function lookFrom({ at, condition, signs }: typeof inspections.$inferSelect): Look {
-  return { at, condition, signs: JSON.parse(signs) as Sign[] }
 }

@@ -17,6 +17,7 @@ import {
   type Rates,
 } from '@/core/wear/life'
 import { lifeClass, lifeFacts, type LifeClass } from '@/core/wear/life-class'
+import type { Sign } from '@/core/wear/signs'
 import { byPositionId } from '../instruments/instruments'
 import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
@@ -59,6 +60,11 @@ export interface StringLife {
 export interface Seen {
   readonly at: number
   readonly condition: Condition
+}
+
+/** The same, with what was seen of it. */
+export interface Look extends Seen {
+  readonly signs: readonly Sign[]
 }
 
 /** All that lives are read from. */
@@ -156,15 +162,21 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
 }
 
 /** How strings looked, by the fitted string, in order of time. */
-export function conditionsSeen(store: Store): ReadonlyMap<number, readonly Seen[]> {
+export function conditionsSeen(store: Store): ReadonlyMap<number, readonly Look[]> {
   return store.kept.get('conditions', [inspections], () =>
     grouped(
       store.rows
-        .select({ fittedId: inspections.fittedId, at: inspections.at, condition: inspections.condition })
+        .select()
         .from(inspections)
         .where(isNotNull(inspections.fittedId))
         .orderBy(asc(inspections.at), asc(inspections.id))
-        .all(),
+        .all()
+        .map(({ fittedId, at, condition, signs }) => ({
+          fittedId,
+          at,
+          condition,
+          signs: JSON.parse(signs) as Sign[],
+        })),
       ({ fittedId }) => fittedId as number,
     ),
   )

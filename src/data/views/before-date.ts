@@ -14,8 +14,16 @@ import { ageing, chanceItBreaks, type Rates } from '@/core/wear/life'
 import { lifeClass, lifeFacts, type LifeClass, type Rate } from '@/core/wear/life-class'
 import { stringPrices } from '../buying/string-prices'
 import { stringsOn } from '../fitted/fitted'
-import { lastLooks, type Look } from '../fitted/inspections'
-import { agesBetween, conditionsSeen, firstDaysShare, houseRates, stringLives, YEAR } from '../fitted/lives'
+import {
+  agesBetween,
+  conditionsSeen,
+  firstDaysShare,
+  houseRates,
+  stringLives,
+  YEAR,
+  FIRST_DAYS,
+  type Look,
+} from '../fitted/lives'
 import { houseSettings } from '../house/house'
 import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
 import { allInstruments, type StoredInstrument } from '../instruments/instruments'
@@ -27,8 +35,6 @@ import { coverings, house, instruments, positions } from '../store/schema'
 import { latestToFit } from './latest-fit'
 
 const HOUR = 3_600_000
-/** In so long a string that gives way in its first days has done so. */
-const FIRST_DAYS = 48
 /** Changing one string: off, on, up to pitch, and tuned after it a few times; min, our own estimate. */
 const PER_STRING = MINUTES.ready + MINUTES.foot.renew + 4 * MINUTES.retune
 
@@ -132,7 +138,6 @@ function stringsBefore(
   const { instrument, habits, positionIds } = stored
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
-  const looks = lastLooks(store, stored)
   const priceOf = stringPrices(store)
   const fittedAt = new Map(
     stringsOn(store, stored.id).flatMap(({ id, positionIds: of }) => of.map((at) => [at, id])),
@@ -162,10 +167,10 @@ function stringsBefore(
       lifeClass: kind,
       what: materialWord(position.construction),
       age: life ? (now - life.fittedAt) / YEAR : null,
-      look: fittedId === undefined ? null : (looks.get(fittedId) ?? null),
+      look: conditions.at(-1) ?? null,
       agesIfLeft,
       agesIfChanged: ageing(shape, [young]),
-      failsIfChanged: failsAtFirst * Math.max(0, 1 - (from - now) / HOUR / FIRST_DAYS),
+      failsIfChanged: failsAtFirst * Math.max(0, 1 - (from - now) / FIRST_DAYS),
       risk: chanceItBreaks(rates[kind], agesIfLeft),
       latest,
       price: priceOf(spec),

@@ -10,7 +10,6 @@ import type { LifeClass, Rate } from '@/core/wear/life-class'
 import { stringPrices } from '../buying/string-prices'
 import { breakPlaces, type Place } from '../fitted/break-places'
 import { stringsOn } from '../fitted/fitted'
-import { lastLooks, type Look } from '../fitted/inspections'
 import {
   agesBetween,
   conditionsSeen,
@@ -21,6 +20,7 @@ import {
   paceNow,
   stringLives,
   YEAR,
+  type Look,
   type Seen,
   type StringLife,
 } from '../fitted/lives'
@@ -86,7 +86,6 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
   const rates = houseRates(store)
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
-  const looks = lastLooks(store, stored)
   const numbers = new Map([...stored.positionIds].map(([number, id]) => [id, number]))
   const standing = new Map(
     settlingStrings(store)
@@ -109,7 +108,7 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
           fittedAt: life.fittedAt,
           age: (now - life.fittedAt) / YEAR,
           pace: paceNow(life, seen.get(life.fittedId) ?? []),
-          look: looks.get(life.fittedId) ?? null,
+          look: seen.get(life.fittedId)?.at(-1) ?? null,
           looks: seen.get(life.fittedId) ?? [],
           chance: chanceItBreaks(rate, ahead(life)),
           band: chanceBand(rate, ahead(life)),

@@ -9,7 +9,7 @@ import { firstOfPieces, type StringPosition } from '@/core/instrument/instrument
 import { leadingNames, numberName } from '@/core/instrument/names'
 import { materialWord } from '@/core/strings/construction'
 import { CONDITIONS, type Condition } from '@/core/wear/life'
-import { conditionBy, conditionWord, signFacts, signsFor, type Sign } from '@/core/wear/signs'
+import { conditionBy, conditionWord, lookWords, signFacts, signsFor, type Sign } from '@/core/wear/signs'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { PickableField } from '@/drawings/field/PickableField'
 import { useStringPicker } from '@/drawings/field/use-string-picker'
@@ -71,11 +71,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
     setLooked(done)
     next(number, done)
     const answer = await send(calls.logLook(instrument.slug), { number, condition, signs: [...signs] })
-    if (answer.ok)
-      announce(
-        `${name}: ${[conditionWord(condition), ...signs.map(wordOf)].join(', ')}.`,
-        answer.value.actionId,
-      )
+    if (answer.ok) announce(`${name}: ${lookWords({ condition, signs })}.`, answer.value.actionId)
     else {
       setRefused(`${name}: ${answer.sentence}`)
       setLooked((had) => new Set([...had].filter((one) => one !== number)))
@@ -148,8 +144,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
         </p>
         {string?.look && (
           <p className="text-sm text-soft">
-            Last time, {dateText(string.look.at, timeZone)}:{' '}
-            {[conditionWord(string.look.condition), ...string.look.signs.map(wordOf)].join(', ')}
+            Last time, {dateText(string.look.at, timeZone)}: {lookWords(string.look)}
           </p>
         )}
         {!string && <p className="mt-2 font-semibold text-ochre">No string is on.</p>}
@@ -237,8 +232,6 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
     </div>
   )
 }
-
-const wordOf = (sign: Sign) => signFacts(sign).word.toLowerCase()
 
 /** What was seen is the least that it is. */
 const canBe = (condition: Condition, worst: Condition) =>

@@ -5,7 +5,7 @@ import { useCallback, useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames, numberName } from '@/core/instrument/names'
-import { conditionWord, signFacts } from '@/core/wear/signs'
+import { lookWords } from '@/core/wear/signs'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import type { FieldShape } from '@/drawings/field/field-shape'
 import { LevelledStrings, LevelStroke } from '@/drawings/field/LevelledStrings'
@@ -164,11 +164,7 @@ function StringNow({ wear, position }: OfString) {
           {ageText(age)}, since {dateText(string.fittedAt, timeZone)}
         </dd>
         <dt className="text-soft">Looked</dt>
-        <dd>
-          {look
-            ? `${[conditionWord(look.condition), ...look.signs.map((sign) => signFacts(sign).word.toLowerCase())].join(', ')}, ${dateText(look.at, timeZone)}`
-            : 'nobody has looked yet'}
-        </dd>
+        <dd>{look ? `${lookWords(look)}, ${dateText(look.at, timeZone)}` : 'nobody has looked yet'}</dd>
       </dl>
       <details className="mt-1 text-sm">
         <summary className="min-h-8 font-semibold">Why so much</summary>
