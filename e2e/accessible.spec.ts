@@ -114,6 +114,7 @@ for (const [width, height] of [
       '/settling/room',
       '/wear',
       '/wear/before?on=lovage',
+      '/wear/kit?date=1',
       '/instruments/lovage/wear?string=12',
       '/instruments/sorrel/inspection',
       '/nowhere',

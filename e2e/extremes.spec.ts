@@ -34,6 +34,7 @@ const PAGES = [
   '/settling/room',
   '/wear',
   '/wear/before',
+  '/wear/kit?date=1',
   '/house',
   '/house/habits',
   '/house/dates',

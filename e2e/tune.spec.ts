@@ -1,5 +1,5 @@
 /** The ear in a real browser: by the stand-in, and by a microphone that hears a sound file. */
-import { addPluck } from '@/core/ear/pluck'
+import { addPluck, partialsOf } from '@/core/ear/pluck'
 import { seeded } from '@/core/random/seeded'
 import { RATE, withMicrophone } from './microphone'
 import { expect, test } from './served'
@@ -85,4 +85,32 @@ test('without a microphone the page says so, and the rest of it works', async ({
   await expect(page.getByText(/type the cents/)).toBeVisible()
   await page.getByRole('button', { name: 'Pluck it' }).click()
   await expect(page.getByRole('status', { name: 'What is heard' })).toContainText('semitones')
+})
+
+test('a string that sounds false is told after three plucks, and one press notes it for the next look', async ({
+  baseURL,
+}) => {
+  const voice = { hz: 196 * 2 ** (-1 / 12), inharmonicity: 1e-4, loss: 1.4, quality: 420 }
+  const random = seeded(5)
+  // A lump a third of the way along slows the partials that swing there.
+  const samples = new Float64Array(3 * RATE)
+  for (const { n, hz, decay, amplitude } of partialsOf({ voice, at: 0.22, loudness: 0.4 }, RATE)) {
+    const turn = (2 * Math.PI * hz * 2 ** ((-25 * Math.sin(n * Math.PI * 0.31) ** 2) / 1200)) / RATE
+    const from = 0.3 * RATE
+    for (let i = from; i < samples.length; i += 1)
+      samples[i] =
+        (samples[i] as number) + amplitude * Math.exp((-decay * (i - from)) / RATE) * Math.sin(turn * i)
+  }
+  for (let i = 0; i < samples.length; i += 1) samples[i] = (samples[i] as number) + 1e-3 * (random() - 0.5)
+  await withMicrophone(samples, baseURL!, async (page) => {
+    await page.goto(`/instruments/lovage/tune?string=${STRING}`)
+    await page.getByRole('button', { name: 'Listen', exact: true }).click()
+    const told = page.getByRole('status', { name: 'A false tone' })
+    await expect(told).toContainText(/In three plucks its partial \d+ stood/, { timeout: 30_000 })
+    await page.getByRole('button', { name: 'Note that it is false' }).click()
+    await expect(page.getByText('Noted: it sounds false.').first()).toBeVisible()
+    await expect(told).toBeHidden()
+    await page.goto(`/instruments/lovage/inspection?string=${STRING}`)
+    await expect(page.getByRole('button', { name: /^False tone/ })).toHaveAttribute('aria-pressed', 'true')
+  })
 })

@@ -113,11 +113,51 @@ test('before a date: the proposal, one string more, one press for the job, and a
   await expect(rows.getByText('its job is open')).toHaveCount(3)
 })
 
+test('the time ahead is chosen, a date is moved to see what it would ask for, and one kit is carried for all', async ({
+  page,
+}) => {
+  await page.goto('/wear')
+  const strings = async () =>
+    Number(
+      /^(\d+)/.exec(
+        await page
+          .getByText(/strings will break within/)
+          .locator('..')
+          .innerText(),
+      )?.[1],
+    )
+  const year = await strings()
+  await page.getByLabel('Within').selectOption('three months')
+  await expect(page.getByRole('heading', { name: 'The next three months' })).toBeVisible()
+  expect(await strings()).toBeLessThan(year)
+  await page.goto('/instruments/lovage/wear?string=12')
+  await page.getByRole('combobox', { name: 'Within', exact: true }).selectOption('a month')
+  await expect(page.getByText('that it breaks within a month', { exact: true })).toBeVisible()
+  await expect(page.getByText(/At least one of the \d+ strings of gut/)).toBeVisible()
+  await expect(page.getByRole('figure', { name: /until/ })).toContainText(/until .*at the bridge pin/)
+
+  await page.goto('/wear/before?on=sorrel')
+  const latest = page.getByRole('table', { name: 'Strings to change' }).getByRole('cell').last()
+  const asSet = await latest.innerText()
+  const slider = page.getByRole('slider', { name: 'If it were moved' })
+  await slider.press('End')
+  await expect(page.getByText('If it were 60 days later')).toBeVisible()
+  await expect(latest).not.toHaveText(asSet)
+  await page.getByRole('button', { name: 'As it is set' }).click()
+  await expect(latest).toHaveText(asSet)
+
+  await page.getByRole('link', { name: /One kit for all \d+ instruments/ }).click()
+  await expect(page.getByRole('heading', { name: 'The kit for Lantern walk' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'The kit' })).toContainText(/ of (Lovage|Sorrel)/)
+  await expect(page.getByRole('list', { name: 'The kit' })).toContainText(/anchors/)
+})
+
 test('on a phone nothing runs out at the side, in the round and before the date', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   for (const place of [
     '/wear',
     '/wear/before',
+    '/wear/kit?date=1',
     '/instruments/yarrow/inspection',
     '/instruments/teasel/wear',
   ]) {

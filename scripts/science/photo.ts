@@ -18,7 +18,7 @@ const LONG = 4000
 const SHORT = 3000
 const A4 = { width: 0.21, height: 0.297 }
 /** A bank card as it lies: the smaller the strings, the nearer one can come with it. */
-const CARD = { width: 0.0856, height: 0.054 }
+const CARD = { width: 0.0856, height: 0.05398 }
 /** Strings that take up less than this are pictured with it, m. */
 const CARD_FOR = 0.25
 /** By how much every mark is off, pixels. */

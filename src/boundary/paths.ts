@@ -2,6 +2,7 @@
  * Addresses of pages and of files to take away. No address is written as text anywhere else; a test holds each to a route
  * that exists.
  */
+import type { Period } from '@/core/wear/period'
 import type { Fastening } from '@/core/knots/tying'
 
 /** A list's filter or what a page is to show; what is empty is left out of its address. */
@@ -64,8 +65,13 @@ export const pages = {
 
   /** What breaks, and what will. */
   wear: '/wear',
-  allWear: '/wear?all=yes',
+  wearAhead: (within: Period) => withQuery('/wear', { within }),
+  allWear: (within: Period) => withQuery('/wear', { all: 'yes', within }),
+  wearWithin: (slug: string, within: Period, string: number) =>
+    withQuery(`/instruments/${slug}/wear`, { within, string }),
   /** An instrument before a date: what to change and to carry. */
+  /** What to carry for all instruments of a date. */
+  kitFor: (date: number) => withQuery('/wear/kit', { date }),
   beforeDate: (date?: number, on?: string) => withQuery('/wear/before', { date, on }),
 
   knots: '/knots',

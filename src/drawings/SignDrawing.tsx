@@ -97,4 +97,16 @@ const DRAWN: Readonly<Record<Sign, ReactNode>> = {
       ))}
     </>
   ),
+  'steep at the board': (
+    <>
+      <path
+        d="M0,28H50V44H0ZM70,28H120V44H70Z"
+        fill="var(--wood)"
+        stroke="var(--wood-line)"
+        strokeWidth={1}
+      />
+      <path d="M44,26h9v18M76,26h-9v18" fill="none" stroke="var(--ink)" strokeWidth={2} />
+      <path d="M60,44V30Q61,25 70,22L120,4" fill="none" stroke="var(--gut)" strokeWidth={6} />
+    </>
+  ),
 }

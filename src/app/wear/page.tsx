@@ -1,18 +1,21 @@
 import type { Metadata } from 'next'
+import { PERIODS } from '@/core/wear/period'
 import { store } from '@/data/store/database'
 import { wearShelf } from '@/data/views/wear-shelf'
 import { WearSheet } from '@/features/wear/WearSheet'
-import { textOf, type Asked } from '../asked'
+import { oneOf, textOf, type Asked } from '../asked'
 
 export const metadata: Metadata = { title: 'Wear' }
 
 /** Instruments that are listed before all are asked for. */
 const LISTED = 24
 
-/** `?all=yes` lists every instrument. */
+/** `?all=yes` lists every instrument; `within=` asks for another time than a year. */
 export default async function WearPage({ searchParams }: { readonly searchParams: Asked }) {
-  const whole = textOf(await searchParams, 'all') !== ''
-  const { instruments, sharp, ...shelf } = wearShelf(store())
+  const asked = await searchParams
+  const whole = textOf(asked, 'all') !== ''
+  const within = oneOf(PERIODS, textOf(asked, 'within')) ?? 'a year'
+  const { instruments, sharp, ...shelf } = wearShelf(store(), within)
   return (
     <WearSheet
       shelf={shelf}

@@ -2,7 +2,7 @@
  * What the steps of a fitting are made from.
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
-import { tailFacts } from '../knots/fastenings'
+import { isInBox, tailFacts } from '../knots/fastenings'
 import { isWire } from './thin'
 import { siteFacts, type BreakSite } from '../wear/break-sites'
 import type { FittingFigures, StringFigures } from './figures'
@@ -48,8 +48,7 @@ export const wired = ({ figures }: FittingContext) => isWire(figures.constructio
 export const only = ({ figures }: FittingContext) => figures.strings[0] as StringFigures
 /** How its lower end takes hold. */
 export const holdOf = ({ position }: FittingContext) => tailFacts(position.tail.fastening).hold
-/** Tied behind a board, and reached from inside. */
-export const inBox = (context: FittingContext) => ['knot', 'bead', 'toggle'].includes(holdOf(context))
+export const inBox = ({ position }: FittingContext) => isInBox(position)
 /** Wound on a pin at its upper end, and not by a pair of pins. */
 export const onePin = (context: FittingContext) => inBox(context) || holdOf(context) === 'loop'
 /** Whether the old string is still in one piece, so that it must be let down. */

@@ -34,6 +34,13 @@ export const MINUTES = {
   retune: 1.5,
 } as const
 
+/** What changing a string takes, min: off, on, up to pitch and tuned after it a few times; setting out to it; tuning the others again. */
+export const TO_CHANGE = {
+  string: MINUTES.foot.renew + 4 * MINUTES.retune,
+  settingOut: MINUTES.ready,
+  tuningTheRest: 40,
+} as const
+
 const TWO_WEEKS = 336
 const MANY = 200
 

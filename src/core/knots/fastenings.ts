@@ -126,6 +126,11 @@ export function isOnFoot({ tail }: { readonly tail: { readonly fastening: TailFa
   return tailFacts(tail.fastening).hold === 'foot'
 }
 
+/** Tied behind a board, and reached from inside. */
+export function isInBox({ tail }: { readonly tail: { readonly fastening: TailFastening } }): boolean {
+  return ['knot', 'bead', 'toggle'].includes(tailFacts(tail.fastening).hold)
+}
+
 /** What a house has measured on knots of its own, in multiples of the gauge. */
 export type KnotsMeasured = Partial<Record<TailFastening, number>>
 

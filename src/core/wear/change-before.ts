@@ -135,8 +135,3 @@ function unbeaten(choices: readonly Choice[]): readonly Choice[] {
 export function cheapestThatHolds(changes: readonly Change[], chance: number): Change | null {
   return changes.find(({ holds }) => holds >= chance) ?? null
 }
-
-/** The choice that holds best among those that cost no more than a limit. */
-export function bestWithin(changes: readonly Change[], cost: number): Change {
-  return changes.findLast((one) => one.cost <= cost) ?? (changes[0] as Change)
-}

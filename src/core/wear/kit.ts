@@ -29,6 +29,9 @@ interface Together {
   readonly worlds: readonly World[]
 }
 
+/** More instruments than this nobody carries for at once. */
+export const MOST_TOGETHER = 12
+
 /** The most joint rates that are gone through; where a kind joins three classes, each is taken at fewer points. */
 const MOST_WORLDS = 600
 

@@ -82,8 +82,8 @@ export function chanceBand({ alpha, beta }: Rate, aged: number, holds = 0.8): re
   return [at((1 - holds) / 2), at((1 + holds) / 2)]
 }
 
-/** The age by which half of such strings have broken, of those that are whole at an age, years. */
-export function medianLife({ shape, alpha, beta }: Rate, pace: number, from = 0): number {
-  // β / (β + m (t^k − s^k)) to the α is one half.
-  return (from ** shape + (beta * (2 ** (1 / alpha) - 1)) / pace) ** (1 / shape)
+/** The age by which half of the strings that age at the usual pace have broken, years. */
+export function medianLife({ shape, alpha, beta }: Rate): number {
+  // β / (β + t^k) to the α is one half.
+  return (beta * (2 ** (1 / alpha) - 1)) ** (1 / shape)
 }

@@ -12,6 +12,7 @@ export const SIGNS = [
   'lever marks',
   'rust',
   'wrap loose',
+  'steep at the board',
 ] as const
 export type Sign = (typeof SIGNS)[number]
 
@@ -72,12 +73,19 @@ const FACTS: Record<Sign, SignFacts> = {
     means: 'It will not sound well again, and its core lies bare.',
     condition: 'fraying',
   },
+  'steep at the board': {
+    word: 'Steep at the board',
+    looks: 'It is bent hard over the edge of its eyelet, or has pressed a groove there.',
+    means:
+      'It will break at the board, and so will the next. The eyelet and the board’s rise are for the maker or a repairer.',
+    condition: 'sound',
+  },
 }
 
 export const signFacts = (sign: Sign): SignFacts => FACTS[sign]
 
 /** What can be seen of a string at this position. */
-export function signsFor({ construction, mechanism }: StringPosition): readonly Sign[] {
+export function signsFor({ construction, mechanism, tail }: StringPosition): readonly Sign[] {
   const { name, wire } = coreMaterial(construction)
   const wound = construction.kind === 'wound'
   return SIGNS.filter((sign) => {
@@ -92,6 +100,8 @@ export function signsFor({ construction, mechanism }: StringPosition): readonly 
         return wound
       case 'lever marks':
         return mechanism !== null
+      case 'steep at the board':
+        return tail.boardThickness > 0
       default:
         return true
     }
@@ -116,6 +126,15 @@ export const lookWords = ({
   readonly condition: Condition
   readonly signs: readonly Sign[]
 }): string => [conditionWord(condition), ...signs.map((sign) => FACTS[sign].word.toLowerCase())].join(', ')
+
+/** A look at a string of which something more was noticed: what was seen before is still there. */
+export function alsoSeen(
+  last: { readonly condition: Condition; readonly signs: readonly Sign[] } | null,
+  sign: Sign,
+): { readonly condition: Condition; readonly signs: readonly Sign[] } {
+  const signs = [...new Set([...(last?.signs ?? []), sign])]
+  return { condition: conditionBy(signs, last?.condition ?? 'sound'), signs }
+}
 
 /** The condition that a string with these signs is in at best. */
 export function conditionBy(signs: readonly Sign[], otherwise: Condition): Condition {

@@ -4,7 +4,7 @@
  */
 import { soldByClass } from '@/core/instrument/instrument'
 import { specAt, specKey } from '@/core/stores/string-spec'
-import { demandFor, enoughWith } from '@/core/wear/reorder'
+import { demandFor, enoughWith, runsOut } from '@/core/wear/reorder'
 import type { AtRisk } from '@/core/wear/breaks-ahead'
 import { agesBetween, conditionsSeen, houseRates, stringLives } from '../fitted/lives'
 import { houseSettings } from '../house/house'
@@ -16,16 +16,28 @@ const DAY = 86_400_000
 /** Until new strings are there where nobody knows a supplier, days. */
 const LEAD = 14
 
+export interface SparesWanted {
+  readonly pieces: number
+  /** Chance that more are wanted than so many before new ones can be there; null where the house goes by a number. */
+  readonly runsOut: ((pieces: number) => number) | null
+}
+
 /** What is wanted of a kind, by its key. */
-export function sparesWanted(store: Store): (key: string) => number {
+export function sparesWanted(store: Store): (key: string) => SparesWanted {
   const { leastSpares, sparesBy, sureChance } = houseSettings(store)
-  if (sparesBy === 'number') return () => leastSpares
+  if (sparesBy === 'number') return () => ({ pieces: leastSpares, runsOut: null })
   const rates = houseRates(store)
   const wanted = new Map(
-    [...risksByKind(store)].map(([key, risks]) => [key, enoughWith(demandFor(rates, risks), sureChance)]),
+    [...risksByKind(store)].map(([key, risks]): [string, SparesWanted] => {
+      const demand = demandFor(rates, risks)
+      return [key, { pieces: enoughWith(demand, sureChance), runsOut: (pieces) => runsOut(demand, pieces) }]
+    }),
   )
-  return (key) => wanted.get(key) ?? 0
+  return (key) => wanted.get(key) ?? NOTHING_ON
 }
+
+/** No string of such a kind is on. */
+const NOTHING_ON: SparesWanted = { pieces: 0, runsOut: null }
 
 /** What every string that is on ages by until new ones could be there, by the kind that its place asks for. */
 function risksByKind(store: Store): ReadonlyMap<string, readonly AtRisk[]> {

@@ -4,8 +4,10 @@
 import { Refusal } from '@/boundary/refusal'
 import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
+import { hasLainTooLong } from '@/core/stores/keeps'
 import { bestOffer, cutsIn, fitting, type SortedOut } from '@/core/stores/offers'
 import { specAt, specKey } from '@/core/stores/string-spec'
+import { YEAR } from '@/core/wear/period'
 import { LIVES_FROM } from '../fitted/lives'
 import { houseSettings } from '../house/house'
 import { allInstruments, positionId, type StoredInstrument } from '../instruments/instruments'
@@ -22,6 +24,8 @@ import { addNeeds, LISTED_FROM, openNeeds, type WantedString } from './need-list
 /** A string that belongs on the list and is not on it yet. */
 export interface SuggestedNeed extends WantedString {
   readonly string: string
+  /** Chance that what is there does not last until more can be there; null where nobody reckoned it. */
+  readonly runsOut: number | null
   readonly why: 'broken' | 'broken, and nothing in the stores fits' | 'too few in the stores'
 }
 
@@ -56,6 +60,7 @@ function workedOut(store: Store): readonly SuggestedNeed[] {
         string: stringOf(job, position),
         why: keepsStores ? 'broken, and nothing in the stores fits' : 'broken',
         quantity: 1,
+        runsOut: null,
       },
     ]
   })
@@ -65,7 +70,8 @@ function workedOut(store: Store): readonly SuggestedNeed[] {
   for (const need of onList.filter(({ jobId }) => jobId === null))
     listed.set(specKey(need.spec), (listed.get(specKey(need.spec)) ?? 0) + need.quantity - need.met)
   const short = cutsOfEach(store, stores).flatMap(({ stored, position, key, there }): SuggestedNeed[] => {
-    const quantity = wanted(key) - there - (listed.get(key) ?? 0)
+    const { pieces, runsOut } = wanted(key)
+    const quantity = pieces - there - (listed.get(key) ?? 0)
     return quantity <= 0
       ? []
       : [
@@ -75,6 +81,7 @@ function workedOut(store: Store): readonly SuggestedNeed[] {
             string: stringOf(stored, position),
             why: 'too few in the stores',
             quantity,
+            runsOut: runsOut?.(there) ?? null,
           },
         ]
   })
@@ -109,25 +116,25 @@ function longestOfEach(store: Store): readonly Longest[] {
 
 /** How many strings of each kind can be cut from what is there. The stores are kept; so is this, as long as they are. */
 function cutsOfEach(store: Store, stores: SortedOut<Coil>) {
-  return store.kept.get('cuts of each', FREE_FROM, () =>
+  return keptForToday(store, 'cuts of each', FREE_FROM, () =>
     longestOfEach(store).map((one) => ({
       ...one,
-      there: cutsThere(stores, one.stored, one.position, one.cut),
+      there: cutsThere(stores, one, store.now()),
     })),
   )
 }
 
-/** Strings that can be cut for a position from what is exactly right. */
+/** Strings that can be cut for a position from what is exactly right and has not lain too long. */
 function cutsThere(
   stores: SortedOut<Coil>,
-  { instrument }: StoredInstrument,
-  position: StringPosition,
-  cut: number,
+  { stored: { instrument }, position, cut }: Longest,
+  now: number,
 ): number {
   const { end } = specAt(position, soldByClass(instrument))
   return fitting(stores, position, soldByClass(instrument))
     .filter(({ fit }) => fit.grade === 'exact')
     .flatMap(({ coils }) => coils)
+    .filter(({ construction, boughtAt }) => !hasLainTooLong(construction, (now - boughtAt) / YEAR))
     .reduce((sum, coil) => sum + cutsIn(coil, cut, end), 0)
 }
 

@@ -18,10 +18,11 @@ import {
   positionId as idOfPosition,
   type StoredInstrument,
 } from '../instruments/instruments'
+import { YEAR } from '@/core/wear/period'
 import type { Done, Store } from '../store/database'
 import { keptForToday } from '../store/kept-for-today'
 import { polishes } from '../store/schema'
-import { livesByInstrument, LIVES_FROM, stringLives, YEAR, type StringLife } from './lives'
+import { livesByInstrument, LIVES_FROM, stringLives, type StringLife } from './lives'
 
 /** A string is tuned about so often in a year, and so much oftener while it is new, whether that is logged or not; estimates. */
 const TUNED_A_YEAR = 50

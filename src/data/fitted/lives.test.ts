@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { Refusal } from '@/boundary/refusal'
+import { YEAR } from '@/core/wear/period'
 import { openReplacements } from '../buying/open-replacements'
 import { openNeeds } from '../buying/need-list'
 import { suggestedNeeds } from '../buying/suggested-needs'
@@ -12,7 +13,7 @@ import { instrumentBySlug } from '../instruments/instruments'
 import { jobsTogether } from '../jobs/jobs-together'
 import { logBreak } from '../jobs/log-break'
 import { openStore, type Store } from '../store/database'
-import { beforeDate } from '../views/before-date'
+import { beforeDate, kitForDate } from '../views/before-date'
 import { wearOf } from '../views/wear-of-instrument'
 import { wearShelf } from '../views/wear-shelf'
 import { breakPlaces, logPolish } from './break-places'
@@ -25,7 +26,6 @@ import {
   inFirstDays,
   stretchesOf,
   stringLives,
-  YEAR,
   type StringLife,
 } from './lives'
 
@@ -124,6 +124,43 @@ test('what was seen of a string changes its chance, at once and by undoing', () 
       logLook(store, instrumentBySlug(store, 'teasel'), { number: 4, condition: 'worn', signs: [] }),
     ),
   ).toMatch(/No string is on .* of Teasel/)
+})
+
+test('a chance is for the time that is asked: it grows with it, and a kind together is likelier than each', () => {
+  const chances = (['a month', 'a year', 'five years'] as const).map((within) => {
+    const wear = wearOf(store, lovage(), within)
+    for (const { lifeClass, chance } of wear.strings)
+      expect(wear.kinds[lifeClass]?.any).toBeGreaterThanOrEqual(chance - 1e-12)
+    expect(wearShelf(store, within).within).toBe(within)
+    return [wear.expected, wearShelf(store, within).expected] as const
+  })
+  const [month, year, five] = chances as [
+    readonly [number, number],
+    readonly [number, number],
+    readonly [number, number],
+  ]
+  for (const i of [0, 1] as const) {
+    expect(month[i]).toBeLessThan(year[i] / 5)
+    expect(five[i]).toBeGreaterThan(year[i])
+  }
+})
+
+test('each string is told with its coil, what went wrong as it was fitted, and when it was read', () => {
+  const { past, strings } = wearOf(store, lovage())
+  expect(past.filter(({ number }) => number === 12).map(({ coil }) => coil)).toContain('Single for Lovage 12')
+  const counted = strings.reduce((sum, { readAt }) => sum + readAt.length, 0)
+  expect(counted).toBeGreaterThan(0)
+  for (const { readAt, fittedAt } of strings)
+    for (const at of readAt) expect(at).toBeGreaterThanOrEqual(fittedAt)
+})
+
+test('one kit is for all instruments of a date, and only of a date ahead', () => {
+  const kit = kitForDate(store, 1)
+  expect(kit.instruments).toHaveLength(10)
+  expect(new Set(kit.strings.map(({ positionId }) => positionId)).size).toBe(kit.strings.length)
+  expect(kit.strings.some(({ name }) => name.endsWith(' of Sorrel'))).toBe(true)
+  for (const { kind } of kit.strings) expect(kit.stores[kind]).toBeDefined()
+  expect(sentence(() => kitForDate(store, 999))).toBe('There is no such date ahead.')
 })
 
 test('Lovage’s sharp bridge pin is the first that the shelf tells of; a polish starts its time anew', () => {

@@ -17,6 +17,7 @@ import {
   type Rates,
 } from '@/core/wear/life'
 import { lifeClass, lifeFacts, type LifeClass } from '@/core/wear/life-class'
+import { FIRST_DAYS, YEAR } from '@/core/wear/period'
 import type { Sign } from '@/core/wear/signs'
 import { byPositionId } from '../instruments/instruments'
 import { constructionFrom } from '../store/construction-columns'
@@ -32,10 +33,6 @@ import {
   instruments,
   positions,
 } from '../store/schema'
-
-export const YEAR = 365.25 * 86_400_000
-/** A string that gives way sooner gave way for its knot or its becket, and says nothing of how strings wear, ms. */
-export const FIRST_DAYS = 48 * 3_600_000
 
 export interface StringLife {
   readonly fittedId: number

@@ -2,28 +2,22 @@
  * An instrument before a date: what each string risks that evening if it is left and if it is changed, what changing costs, by
  * when it must be done, and what to carry.
  */
-import { found } from '@/boundary/refusal'
+import { found, Refusal } from '@/boundary/refusal'
 import { fittingFigures } from '@/core/fitting/figures'
-import { MINUTES } from '@/core/fitting/covered'
+import { TO_CHANGE } from '@/core/fitting/covered'
 import { firstOfPieces, soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { specAt, specKey } from '@/core/stores/string-spec'
-import { coreMaterial, materialWord } from '@/core/strings/construction'
+import { coreMaterial, materialWord, outerGauge } from '@/core/strings/construction'
 import type { Material } from '@/core/strings/materials'
-import { ageing, chanceItBreaks, type Rates } from '@/core/wear/life'
-import { lifeClass, lifeFacts, type LifeClass, type Rate } from '@/core/wear/life-class'
+import { roundDate, type Evening, type RoundDate, type TowardDate } from '@/core/wear/around-date'
+import { MOST_TOGETHER } from '@/core/wear/kit'
+import { chanceItBreaks, type Rates } from '@/core/wear/life'
+import { lifeClass, type LifeClass, type Rate } from '@/core/wear/life-class'
+import { YEAR } from '@/core/wear/period'
 import { stringPrices } from '../buying/string-prices'
 import { stringsOn } from '../fitted/fitted'
-import {
-  agesBetween,
-  conditionsSeen,
-  firstDaysShare,
-  houseRates,
-  stringLives,
-  YEAR,
-  FIRST_DAYS,
-  type Look,
-} from '../fitted/lives'
+import { conditionsSeen, firstDaysShare, houseRates, paceNow, stringLives, type Look } from '../fitted/lives'
 import { houseSettings } from '../house/house'
 import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
 import { allInstruments, type StoredInstrument } from '../instruments/instruments'
@@ -31,46 +25,46 @@ import { openJobs } from '../jobs/open-jobs'
 import type { Store } from '../store/database'
 import { offersAt } from '../stores/spares'
 import { FREE_FROM, freeStores } from '../stores/set-aside'
+import { allSupplies } from '../stores/supplies'
 import { coverings, house, instruments, positions } from '../store/schema'
-import { latestToFit } from './latest-fit'
+import { latestToFit, type LatestFit } from './latest-fit'
 
-const HOUR = 3_600_000
-/** Changing one string: off, on, up to pitch, and tuned after it a few times; min, our own estimate. */
-const PER_STRING = MINUTES.ready + MINUTES.foot.renew + 4 * MINUTES.retune
+/** Changing one string, min; our own estimate. */
+const PER_STRING = TO_CHANGE.settingOut + TO_CHANGE.string
 
-/** A string before the date. Ageing is in years^shape of its class. */
-export interface StringBefore {
-  readonly number: number
+/** A string that may be carried for. */
+export interface MayCarry {
   readonly name: string
   readonly lifeClass: LifeClass
   readonly what: string
+  /** What would replace it: strings of one kind share what is carried. */
+  readonly kind: string
+  readonly positionId: number
+  /** Outer gauge and cut, m. */
+  readonly gauge: number
+  readonly cut: number
+  readonly needsAnchor: boolean
+  readonly agesAway: RoundDate['agesAway']
+}
+
+/** A string before the date. */
+export interface StringBefore extends MayCarry, RoundDate, TowardDate {
+  readonly number: number
   /** Years; null where no string is on. */
   readonly age: number | null
   readonly look: Look | null
-  /** Over the time in which a break can't be mended any more: left as it is, and put on new now. */
-  readonly agesIfLeft: number
-  readonly agesIfChanged: number
-  readonly failsIfChanged: number
-  /** Chance that it breaks in that time if it is left. */
+  /** Chance that it breaks too late if it is left. */
   readonly risk: number
   /** The latest hour to change it, ms; null where that is past. */
   readonly latest: number | null
+  /** How long before a date it must be on, ms, whoever is there. */
+  readonly lead: number
   /** Hundredths of the house's money: the string, null where no price is known, and its minutes. */
   readonly price: number | null
   readonly minutes: number
   /** It is broken, or its job is open. */
   readonly jobId: number | null
-  /** What would replace it: strings of one kind share what is carried. */
-  readonly kind: string
-  readonly positionId: number
-  readonly cut: number
-  /** What it ages by while one is away so long, left as it is and put on new now; see `AWAY`. */
-  readonly agesAway: readonly { readonly left: number; readonly changed: number }[]
-  readonly needsAnchor: boolean
 }
-
-/** How long one is away, days. */
-export const AWAY = [1, 3, 7, 30] as const
 
 /** What of a kind is in the stores. */
 export interface KindInStores {
@@ -80,7 +74,7 @@ export interface KindInStores {
 }
 
 export interface BeforeDate {
-  readonly date: Pick<Occasion, 'id' | 'name' | 'at'> & { readonly hours: number }
+  readonly date: Pick<Occasion, 'id' | 'name'> & Evening
   readonly dates: readonly Pick<Occasion, 'id' | 'name'>[]
   readonly slug: string
   readonly instrumentName: string
@@ -89,6 +83,9 @@ export interface BeforeDate {
   /** Of the classes of these strings. */
   readonly rates: Readonly<Partial<Record<LifeClass, Rate>>>
   readonly stores: Readonly<Record<string, KindInStores>>
+  /** Anchors in the stores. */
+  readonly anchors: number
+  readonly now: number
   readonly sureChance: number
   readonly hourMinor: number
   readonly currency: string
@@ -121,20 +118,73 @@ export function beforeDate(store: Store, dateId: number | null, slug: string | n
     strings,
     rates: Object.fromEntries(strings.map((one) => [one.lifeClass, rates[one.lifeClass]])),
     stores: kindsInStores(store, stored),
+    anchors: anchorsInStores(store),
+    now,
     sureChance: settings.sureChance,
     hourMinor: settings.hourMinor,
     currency: settings.currency,
   }
 }
 
+/** What may have to be carried for all instruments of a date together. */
+export interface KitForDate extends Pick<BeforeDate, 'rates' | 'stores' | 'anchors' | 'sureChance'> {
+  readonly date: BeforeDate['date']
+  readonly instruments: BeforeDate['instruments']
+  readonly strings: readonly MayCarry[]
+}
+
+/** @throws Refusal 404 where there is no such date ahead, or it is for more instruments than anybody carries for */
+export function kitForDate(store: Store, dateId: number | null): KitForDate {
+  const date = found(
+    occasionsAhead(store).find(({ id, at }) => id === dateId && at > store.now()),
+    'There is no such date ahead.',
+  )
+  const { concertHours, sureChance } = houseSettings(store)
+  const hours = date.hours ?? concertHours
+  const concerned = allInstruments(store).filter(({ instrument }) => isFor(date, instrument.slug))
+  if (concerned.length > MOST_TOGETHER)
+    throw new Refusal(
+      404,
+      `${date.name} is for ${concerned.length} instruments: more than one kit can be for.`,
+    )
+  const rates = houseRates(store)
+  const stores: Record<string, KindInStores> = {}
+  const strings = concerned.flatMap((stored) => {
+    // What the stores hold of a kind is said by the instrument that asks for the longest cuts.
+    for (const [kind, there] of Object.entries(kindsInStores(store, stored)))
+      if (there.cuts < (stores[kind]?.cuts ?? Infinity)) stores[kind] = there
+    return stringsBefore(store, stored, { at: date.at, hours }, rates).map(
+      ({ name, lifeClass: of, what, gauge, kind, positionId, cut, needsAnchor, agesAway }): MayCarry => ({
+        name: `${name} of ${stored.instrument.name}`,
+        lifeClass: of,
+        what,
+        gauge,
+        kind,
+        positionId,
+        cut,
+        needsAnchor,
+        agesAway,
+      }),
+    )
+  })
+  return {
+    date: { id: date.id, name: date.name, at: date.at, hours },
+    instruments: concerned.map(({ instrument }) => ({ slug: instrument.slug, name: instrument.name })),
+    strings,
+    rates: Object.fromEntries(strings.map((one) => [one.lifeClass, rates[one.lifeClass]])),
+    stores,
+    anchors: anchorsInStores(store),
+    sureChance,
+  }
+}
+
 function stringsBefore(
   store: Store,
   stored: StoredInstrument,
-  date: { readonly at: number; readonly hours: number },
+  date: Evening,
   rates: Rates,
 ): readonly StringBefore[] {
   const now = store.now()
-  const end = date.at + date.hours * HOUR
   const { instrument, habits, positionIds } = stored
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
@@ -143,52 +193,51 @@ function stringsBefore(
     stringsOn(store, stored.id).flatMap(({ id, positionIds: of }) => of.map((at) => [at, id])),
   )
   const jobAt = new Map(openJobs(store).map(({ positionId, id }) => [positionId, id]))
-  const latestOf = new Map<Material, number | null>()
+  const latestOf = new Map<Material, LatestFit>()
   const failsAtFirst = firstDaysShare(store)
   return firstOfPieces(instrument).map((position): StringBefore => {
     const { name: material } = coreMaterial(position.construction)
-    if (!latestOf.has(material)) latestOf.set(material, latestToFit(store, material, date))
-    const latest = latestOf.get(material) ?? null
+    const fit = latestOf.get(material) ?? latestToFit(store, material, date)
+    latestOf.set(material, fit)
     const positionId = positionIds.get(position.number) as number
     const fittedId = fittedAt.get(positionId)
     const life = fittedId === undefined ? undefined : lives.get(fittedId)
-    const kind = life?.lifeClass ?? lifeClass(position.construction, position.note)
-    // From then on a string that breaks can't be replaced by one that settles in time.
-    const from = Math.max(now, latest ?? now)
     const conditions = life ? (seen.get(life.fittedId) ?? []) : []
-    const agesIfLeft = life ? agesBetween(life, conditions, from, end) : 0
-    const { shape } = lifeFacts(kind)
-    const young = { from: (from - now) / YEAR, to: (end - now) / YEAR, pace: life?.pace ?? 1 }
+    const toward: TowardDate = {
+      lifeClass: life?.lifeClass ?? lifeClass(position.construction, position.note),
+      fittedAt: life?.fittedAt ?? null,
+      pace: life ? paceNow(life, conditions) : 1,
+      paceOfNew: life?.pace ?? 1,
+      failsAtFirst,
+    }
+    const round = roundDate(toward, date, fit.latest, now)
     const spec = specAt(position, soldByClass(instrument))
     const figures = fittingFigures(instrument, position, habits)
     return {
       number: position.number,
       name: leadingNames(position, habits.octaveNames).name,
-      lifeClass: kind,
       what: materialWord(position.construction),
+      gauge: outerGauge(position.construction),
+      ...toward,
+      ...round,
       age: life ? (now - life.fittedAt) / YEAR : null,
       look: conditions.at(-1) ?? null,
-      agesIfLeft,
-      agesIfChanged: ageing(shape, [young]),
-      failsIfChanged: failsAtFirst * Math.max(0, 1 - (from - now) / FIRST_DAYS),
-      risk: chanceItBreaks(rates[kind], agesIfLeft),
-      latest,
+      risk: chanceItBreaks(rates[toward.lifeClass], round.agesIfLeft),
+      ...fit,
       price: priceOf(spec),
       minutes: PER_STRING,
       jobId: jobAt.get(positionId) ?? null,
       kind: specKey(spec),
       positionId,
       cut: figures.cut.total,
-      agesAway: AWAY.map((days) => {
-        const leaving = Math.max(now, end - days * 24 * HOUR)
-        return {
-          left: life ? agesBetween(life, conditions, leaving, end) : 0,
-          changed: ageing(shape, [{ ...young, from: (leaving - now) / YEAR }]),
-        }
-      }),
       needsAnchor: figures.anchor !== null,
     }
   })
+}
+
+/** Anchors that lie ready, of whatever they are made. */
+function anchorsInStores(store: Store): number {
+  return allSupplies(store).reduce((sum, { kind, count }) => sum + (kind === 'anchor' ? count : 0), 0)
 }
 
 /** Kinds by what would replace a string of them. Kept for those looked at. */

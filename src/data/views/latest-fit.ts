@@ -3,6 +3,7 @@ import { holdsFromAge, type Known } from '@/core/settle/band'
 import { ANY_STRING } from '@/core/settle/belief'
 import { FIRST_TUNED, newLaw } from '@/core/settle/drift'
 import { weatherOf } from '@/core/settle/weather'
+import type { Evening } from '@/core/wear/around-date'
 import { propertiesOf, type Material } from '@/core/strings/materials'
 import { houseSettings } from '../house/house'
 import { toOpenHours } from '../house/open-hours'
@@ -11,21 +12,23 @@ import type { Store } from '../store/database'
 const HOUR = 3_600_000
 const HALF_HOUR = HOUR / 2
 
-/**
- * @param date - when it begins, ms, and how long it lasts, h
- * @returns ms, in the house's hours; null where that is past
- */
-export function latestToFit(
-  store: Store,
-  material: Material,
-  { at: begins, hours }: { readonly at: number; readonly hours: number },
-): number | null {
+/** When a string must be on at the latest. */
+export interface LatestFit {
+  /** ms, in the house's hours; null where that is past */
+  readonly latest: number | null
+  /** How long before the date that is whoever is there, ms. */
+  readonly lead: number
+}
+
+/** The latest hour to fit a string of a material. */
+export function latestToFit(store: Store, material: Material, { at: begins, hours }: Evening): LatestFit {
   const now = store.now()
   const age = holdsFromAge(newString(material), hours, houseSettings(store).holdsWithinCents)
-  const due = begins - Math.max(FIRST_TUNED, age) * HOUR
+  const lead = Math.max(FIRST_TUNED, age) * HOUR
+  const due = begins - lead
   const at = due - (due % HALF_HOUR)
   const open = toOpenHours(store)(at)
-  return open > now && open <= at ? open : null
+  return { latest: open > now && open <= at ? open : null, lead }
 }
 
 /** A new string of a material, of which nothing is known yet. */

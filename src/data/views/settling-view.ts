@@ -278,7 +278,7 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
     slipping: concerned.filter((s) => s.slipping).map(nameOf),
     latest: FITTED_NEW.map((material) => ({
       material,
-      at: latestToFit(store, material, { at: date.at, hours }),
+      at: latestToFit(store, material, { at: date.at, hours }).latest,
     })),
   }
 }

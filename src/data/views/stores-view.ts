@@ -5,7 +5,9 @@ import { pages } from '@/boundary/paths'
 import { pageOf, type PageOf } from '@/core/list/page-of'
 import { leadingNames } from '@/core/instrument/names'
 import { otherMake } from '@/core/stores/asked-make'
+import { hasLainTooLong, lainTooLongWords } from '@/core/stores/keeps'
 import { materialWord, outerGauge } from '@/core/strings/construction'
+import { YEAR } from '@/core/wear/period'
 import { coilById, openCoils, withCuts, type Coil, type CutCoil } from '../stores/coils'
 import { coils as coilTable, instruments, parkedTails, positions } from '../store/schema'
 import { jobsOnCoil, setAside } from '../stores/set-aside'
@@ -35,6 +37,8 @@ export interface CoilRow extends Coil {
   readonly setAside: number
   /** Where its make and line differ from what a chart asks for: a sentence. */
   readonly otherMake: string | null
+  /** Where it has lain longer than it keeps: a sentence. */
+  readonly lainTooLong: string | null
 }
 
 export interface CoilsPage {
@@ -82,6 +86,7 @@ export function coilsPage(
       serves: servedWords(served),
       setAside: (aside.get(coil.id) ?? []).reduce((sum, { length }) => sum + length, 0),
       otherMake: makeDiffers(coil, served),
+      lainTooLong: lainTooLong(coil, store.now()),
     }
   })
   return {
@@ -143,6 +148,12 @@ export interface CoilView {
     readonly called: string
   }[]
   readonly otherMake: string | null
+  readonly lainTooLong: string | null
+}
+
+function lainTooLong({ construction, boughtAt }: Coil, now: number): string | null {
+  const years = (now - boughtAt) / YEAR
+  return hasLainTooLong(construction, years) ? lainTooLongWords(construction, years) : null
 }
 
 /** One coil with everything there is to say of it; Refusal 404 when there is none. */
@@ -153,6 +164,7 @@ export function coilView(store: Store, id: number): CoilView {
     coil,
     jobs: jobsOnCoil(store, id),
     otherMake: makeDiffers(coil, served),
+    lainTooLong: lainTooLong(coil, store.now()),
     serves: served.map(({ instrument, position }) => ({
       slug: instrument.slug,
       instrument: instrument.name,

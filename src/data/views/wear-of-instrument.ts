@@ -3,10 +3,12 @@
  * went with strings that gave way in their first days.
  */
 import { soldByClass, type Instrument } from '@/core/instrument/instrument'
+import { grouped } from '@/core/list/grouped'
 import { specAt } from '@/core/stores/string-spec'
 import { chanceAllHold, expectedBreaks } from '@/core/wear/breaks-ahead'
 import { chanceBand, chanceItBreaks } from '@/core/wear/life'
 import type { LifeClass, Rate } from '@/core/wear/life-class'
+import { YEAR, yearsOf, type Period } from '@/core/wear/period'
 import { stringPrices } from '../buying/string-prices'
 import { breakPlaces, type Place } from '../fitted/break-places'
 import { stringsOn } from '../fitted/fitted'
@@ -19,12 +21,12 @@ import {
   livesByInstrument,
   paceNow,
   stringLives,
-  YEAR,
   type Look,
   type Seen,
   type StringLife,
 } from '../fitted/lives'
 import { settlingStrings } from '../fitted/settling'
+import { stringRecords, type StringRecord } from '../fitted/string-records'
 import { houseSettings } from '../house/house'
 import type { StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
@@ -32,7 +34,7 @@ import type { Store } from '../store/database'
 import { sparesOf } from '../stores/spares'
 
 /** A string that is on, as it wears. */
-export interface WearingString {
+export interface WearingString extends StringRecord {
   readonly number: number
   readonly lifeClass: LifeClass
   readonly fittedAt: number
@@ -41,7 +43,7 @@ export interface WearingString {
   /** How much faster than usual it ages, by its load and its look. */
   readonly pace: number
   readonly look: Look | null
-  /** Chance that it breaks within a year, and within what that lies as far as the rate is known. */
+  /** Chance that it breaks within the time asked for, and within what that lies as far as the rate is known. */
   readonly chance: number
   readonly band: readonly [number, number]
   /** Every look at it. */
@@ -51,7 +53,7 @@ export interface WearingString {
 }
 
 /** A string that was on a position: from when to when, and how it ended. */
-export interface PastString {
+export interface PastString extends StringRecord {
   readonly number: number
   readonly fittedAt: number
   readonly endedAt: number
@@ -64,11 +66,14 @@ export interface PastString {
 export interface InstrumentWear {
   readonly instrument: Instrument
   readonly broken: readonly number[]
+  readonly within: Period
   readonly strings: readonly WearingString[]
   readonly past: readonly PastString[]
   readonly places: readonly Place[]
   readonly expected: number
   readonly any: number
+  /** Strings of a kind together: how many are on, and the chance that at least one breaks. */
+  readonly kinds: Readonly<Partial<Record<LifeClass, { readonly on: number; readonly any: number }>>>
   /** Breaks of themselves that the rates rest on, by class, over the house. */
   readonly restsOn: Readonly<Partial<Record<LifeClass, { readonly broke: number; readonly strings: number }>>>
   readonly spares: Readonly<Record<number, string>>
@@ -79,13 +84,17 @@ export interface InstrumentWear {
   readonly currency: string
 }
 
-export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
+const NOTHING_ON_RECORD: StringRecord = { coil: null, mishaps: [], readAt: [] }
+
+export function wearOf(store: Store, stored: StoredInstrument, within: Period = 'a year'): InstrumentWear {
   const now = store.now()
   const priceOf = stringPrices(store)
   const { hourMinor, currency } = houseSettings(store)
   const rates = houseRates(store)
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
+  const records = stringRecords(store, stored.id)
+  const recordOf = ({ fittedId }: StringLife) => records.get(fittedId) ?? NOTHING_ON_RECORD
   const numbers = new Map([...stored.positionIds].map(([number, id]) => [id, number]))
   const standing = new Map(
     settlingStrings(store)
@@ -96,13 +105,15 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
     const life = lives.get(fitted.id)
     return life ? [{ life, numbers: fitted.positionIds.map((id) => numbers.get(id) as number) }] : []
   })
-  const ahead = (life: StringLife) => agesBetween(life, seen.get(life.fittedId) ?? [], now, now + YEAR)
+  const until = now + yearsOf(within) * YEAR
+  const ahead = (life: StringLife) => agesBetween(life, seen.get(life.fittedId) ?? [], now, until)
   const risks = on.map(({ life }) => ({ lifeClass: life.lifeClass, ages: ahead(life) }))
   const strings = on
     .flatMap(({ life, numbers: served }) =>
       served.map((number): WearingString => {
         const rate = rates[life.lifeClass]
         return {
+          ...recordOf(life),
           number,
           lifeClass: life.lifeClass,
           fittedAt: life.fittedAt,
@@ -124,6 +135,7 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
     const number = numbers.get(life.gaveWay?.positionId ?? life.positionId)
     if (life.endedAt === null || number === undefined) continue
     past.push({
+      ...recordOf(life),
       number,
       fittedAt: life.fittedAt,
       endedAt: life.endedAt,
@@ -137,11 +149,18 @@ export function wearOf(store: Store, stored: StoredInstrument): InstrumentWear {
     broken: openJobs(store)
       .filter(({ positionId, breakId }) => breakId !== null && numbers.has(positionId))
       .map(({ positionId }) => numbers.get(positionId) as number),
+    within,
     strings,
     past,
     places: breakPlaces(store).get(stored.id) ?? [],
     expected: expectedBreaks(rates, risks),
     any: 1 - chanceAllHold(rates, risks),
+    kinds: Object.fromEntries(
+      [...grouped(risks, ({ lifeClass }) => lifeClass)].map(([kind, all]) => [
+        kind,
+        { on: all.length, any: 1 - chanceAllHold(rates, all) },
+      ]),
+    ),
     restsOn: Object.fromEntries([...classes].map((one) => [one, byClass.get(one)])),
     spares: sparesOf(store, stored),
     prices: Object.fromEntries(

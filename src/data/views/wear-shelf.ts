@@ -1,10 +1,11 @@
 /**
- * The year ahead of the whole shelf: which instruments will ask for strings, which places to look at, how long each class lasts.
+ * The time ahead of the whole shelf, a year or what is asked: which instruments will ask for strings, which places to look at, how long each class lasts.
  */
 import { leadingNames } from '@/core/instrument/names'
 import { chanceAllHold, expectedBreaks, type AtRisk } from '@/core/wear/breaks-ahead'
 import { chanceBand, medianLife } from '@/core/wear/life'
 import { LIFE_CLASSES, type LifeClass } from '@/core/wear/life-class'
+import { YEAR, yearsOf, type Period } from '@/core/wear/period'
 import { siteWord } from '@/core/wear/break-sites'
 import { breakPlaces, type Place } from '../fitted/break-places'
 import {
@@ -14,7 +15,6 @@ import {
   houseRates,
   LIVES_FROM,
   stringLives,
-  YEAR,
   type StringLife,
 } from '../fitted/lives'
 import { occasionsAhead } from '../house/occasions'
@@ -24,13 +24,13 @@ import { whatGoesWith, type GoesWithLine } from './wear-why'
 import { keptForToday } from '../store/kept-for-today'
 import { polishes, roomReadings } from '../store/schema'
 
-/** What a year brings an instrument. */
+/** What the time asked for brings an instrument. */
 export interface InstrumentYear {
   readonly slug: string
   readonly name: string
   readonly owner: string
   readonly strings: number
-  /** Strings bound to break within the year, on average. */
+  /** Strings bound to break within it, on average. */
   readonly expected: number
   /** Chance that at least one does. */
   readonly any: number
@@ -48,7 +48,7 @@ export interface ClassLife {
   readonly half: number
   /** Chance that a sound one of usual load breaks within its first two years, four houses of five within the band. */
   readonly inTwoYears: readonly [number, number]
-  /** Breaks expected within the year. */
+  /** Breaks expected within the time asked for. */
   readonly expected: number
 }
 
@@ -65,7 +65,8 @@ export interface WearShelf {
   readonly instruments: readonly InstrumentYear[]
   readonly classes: readonly ClassLife[]
   readonly sharp: readonly SharpLine[]
-  /** Breaks expected on the whole shelf, and between what and what four years of five. */
+  readonly within: Period
+  /** Breaks expected on the whole shelf, and between what and what four times of five. */
   readonly expected: number
   readonly band: readonly [number, number]
   readonly on: number
@@ -78,11 +79,14 @@ export interface WearShelf {
 const WORTH_A_LOOK = 0.3
 const TWO_YEARS = 2
 
-export function wearShelf(store: Store): WearShelf {
+export function wearShelf(store: Store, within: Period = 'a year'): WearShelf {
   const now = store.now()
   return {
-    ...keptForToday(store, 'wear of the shelf', [...LIVES_FROM, polishes, roomReadings], () =>
-      workedOut(store),
+    ...keptForToday(
+      store,
+      `wear of the shelf within ${within}`,
+      [...LIVES_FROM, polishes, roomReadings],
+      () => workedOut(store, within),
     ),
     dates: occasionsAhead(store)
       .filter(({ at }) => at > now)
@@ -90,13 +94,13 @@ export function wearShelf(store: Store): WearShelf {
   }
 }
 
-function workedOut(store: Store): Omit<WearShelf, 'dates'> {
+function workedOut(store: Store, within: Period): Omit<WearShelf, 'dates'> {
   const now = store.now()
   const rates = houseRates(store)
   const seen = conditionsSeen(store)
   const riskOf = (life: StringLife): AtRisk => ({
     lifeClass: life.lifeClass,
-    ages: agesBetween(life, seen.get(life.fittedId) ?? [], now, now + YEAR),
+    ages: agesBetween(life, seen.get(life.fittedId) ?? [], now, now + yearsOf(within) * YEAR),
   })
   const shelf = new Map(allInstruments(store).map((one) => [one.id, one]))
   const on = new Map<number, { readonly life: StringLife; readonly risk: AtRisk }[]>()
@@ -119,6 +123,7 @@ function workedOut(store: Store): Omit<WearShelf, 'dates'> {
   const expected = expectedBreaks(rates, all)
   const places = breakPlaces(store)
   return {
+    within,
     on: all.length,
     goesWith: whatGoesWith(store),
     expected,
@@ -134,7 +139,7 @@ function workedOut(store: Store): Omit<WearShelf, 'dates'> {
         {
           lifeClass,
           ...sum,
-          half: medianLife(rate, 1),
+          half: medianLife(rate),
           inTwoYears: chanceBand(rate, TWO_YEARS ** rate.shape),
         },
       ]
@@ -186,7 +191,7 @@ function sharpOf(stored: StoredInstrument, places: readonly Place[]): readonly S
     })
 }
 
-/** From and to what breaks number four years of five: what is not known of the rates and chance, taken together as normal. */
+/** From and to what breaks number four times of five: what is not known of the rates and chance, taken together as normal. */
 function bandOf(all: readonly AtRisk[], rates: ReturnType<typeof houseRates>): readonly [number, number] {
   let mean = 0
   let variance = 0

@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { SuggestedNeed } from '@/data/buying/suggested-needs'
+import { chanceText } from '@/ui/format/chance'
 
 interface SuggestionsProps {
   /** The first of them, told. */
@@ -36,7 +37,11 @@ export function Suggestions({ shown, count, first, put, putAll }: SuggestionsPro
             <span>
               {one.quantity > 1 && `${one.quantity} × `}
               {one.string}
-              <span className="block text-sm text-soft">{one.why}</span>
+              <span className="block text-sm text-soft">
+                {one.why}
+                {one.runsOut !== null &&
+                  `: ${chanceText(one.runsOut)} that they run out before more can be here`}
+              </span>
             </span>
             <button
               type="button"

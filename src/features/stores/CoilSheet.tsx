@@ -19,7 +19,11 @@ import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
 /** One coil: what it is, what was cut from it, what it is for; to be set right, or thrown away. */
-export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonly view: CoilView }) {
+export function CoilSheet({
+  view: { coil, jobs, serves, otherMake, lainTooLong },
+}: {
+  readonly view: CoilView
+}) {
   const { unit, units, timeZone } = useHouse()
   const { act, refused } = useAct()
   const text = (metres: number) => measureText(measure('length', metres), unit)
@@ -59,6 +63,9 @@ export function CoilSheet({ view: { coil, jobs, serves, otherMake } }: { readonl
         </p>
         {otherMake && (
           <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">{otherMake}</p>
+        )}
+        {lainTooLong && (
+          <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">{lainTooLong}</p>
         )}
         <div className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-4">
           <Figure

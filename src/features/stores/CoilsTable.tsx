@@ -106,6 +106,7 @@ export function CoilsTable({
               <td className="py-2 pr-2 text-soft">
                 {coil.serves || 'nothing charted'}
                 {coil.otherMake && <div className="text-xs text-ochre">! {coil.otherMake}</div>}
+                {coil.lainTooLong && <div className="text-xs text-ochre">! {coil.lainTooLong}</div>}
               </td>
               <td className="py-2 whitespace-nowrap text-soft">
                 {dateText(coil.boughtAt, timeZone)}

@@ -25,9 +25,11 @@ import { useAct } from '@/ui/shell/use-act'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
+import { FalseTone, type LastLook } from './FalseTone'
 import { play, STAND_IN_RATE, standInPluck } from './stand-in'
 import { StandInPanel, type StandInState } from './StandInPanel'
 import { useEar } from './use-ear'
+import { useFalseTone } from './use-false-tone'
 import { useRaising } from './use-raising'
 import { BECAUSE, centsText, degreesText, markWords, standsAt } from './words'
 
@@ -35,7 +37,7 @@ interface TuneSheetProps {
   readonly instrument: Instrument
   readonly position: StringPosition
   /** The string that is on it, of which readings are logged; null where there is none. */
-  readonly fitted: { readonly fittedId: number; readonly positionId: number } | null
+  readonly fitted: (OnString & { readonly look: LastLook | null }) | null
   /** The one that the instrument was tuned in last. */
   readonly temperament: Temperament
   /** The house retunes at so many cents. */
@@ -58,6 +60,11 @@ interface StandIn {
   readonly turned: number
   readonly is: StandInState
   readonly age: number
+}
+
+interface OnString {
+  readonly fittedId: number
+  readonly positionId: number
 }
 
 /** One string: what is heard of it, how far to turn, and what of it is logged. */
@@ -90,11 +97,13 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
   const stiffness = useMemo(() => 1 + STIFFNESS * (seeded(position.number)() - 0.5), [position.number])
   const justWound: StandIn = { turned: JUST_WOUND * keyTo(position, target.hz), is: 'taut', age: FIRST_TUNED }
   const [stand, setStand] = useState<StandIn>(justWound)
+  const falseTone = useFalseTone()
 
   const reading = ear.heard?.reading ?? null
   const isSure = reading !== null && reading.hz !== null && reading.error <= UNSURE
   const cents = isSure ? centsAbove(reading.hz, target.hz) : null
   const { take } = raising
+  const { hear: hearFalse } = falseTone
   const takeIn = useCallback(
     ({ reading: read }: Heard, turned: number | null) => {
       if (read.hz !== null && read.error <= UNSURE) take(read.hz, turned)
@@ -107,13 +116,16 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
   const takeFromRoom = useCallback(
     (heard: Heard) => {
       const { reading: read } = heard
-      if (read.hz === null || read.error > UNSURE) return
+      if (read.hz === null) return
+      // A string that sounds false is never read surely.
+      hearFalse(heard.pluck, read)
+      if (read.error > UNSURE) return
       takeIn(heard, said.current)
       said.current = null
       const off = centsAbove(read.hz, target.hz)
       setFound((had) => had ?? { cents: off })
     },
-    [takeIn, target.hz],
+    [takeIn, target.hz, hearFalse],
   )
 
   const pluck = async ({ turned, age }: StandIn, by: number | null) => {
@@ -138,12 +150,21 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
     setStand(next)
     void pluck(next, null)
   }
+  const listen = () => {
+    falseTone.begin()
+    return ear.listen(takeFromRoom)
+  }
   const log = async () => {
     if (!fitted || first === null) return
     const broughtBack = cents !== null && Math.abs(cents) <= IN_TUNE
     const done = await act(
       calls.logReading,
-      { ...fitted, cents: Math.round(first * 10) / 10, broughtBack },
+      {
+        fittedId: fitted.fittedId,
+        positionId: fitted.positionId,
+        cents: Math.round(first * 10) / 10,
+        broughtBack,
+      },
       `${centsText(first)} cents logged${broughtBack ? ', and that it was brought back' : ''}. It is due again when it has fallen by ${tolerance}.`,
     )
     if (done) setFound(null)
@@ -226,7 +247,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
         <button
           type="button"
           className="button button-main w-full"
-          onClick={() => (ear.isListening ? ear.stop() : void ear.listen(takeFromRoom))}
+          onClick={() => (ear.isListening ? ear.stop() : void listen())}
         >
           {ear.isListening ? <MicOff size={18} aria-hidden /> : <Mic size={18} aria-hidden />}
           {ear.isListening ? 'Stop listening' : 'Listen'}
@@ -255,6 +276,14 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
           >
             I turned it {degreesText(raising.turn)}: hear it now
           </button>
+        )}
+        {fitted && (
+          <FalseTone
+            slug={instrument.slug}
+            position={position}
+            look={fitted.look}
+            straying={falseTone.straying}
+          />
         )}
         {fitted && first !== null && (
           <>

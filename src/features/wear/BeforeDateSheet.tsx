@@ -2,10 +2,11 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useDeferredValue, useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
+import { MOST_TOGETHER } from '@/core/wear/kit'
 import type { BeforeDate } from '@/data/views/before-date'
 import { Selection } from '@/ui/form/Selection'
 import { chanceText, fineChanceText } from '@/ui/format/chance'
@@ -14,7 +15,8 @@ import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 import { ChangeList } from './ChangeList'
-import { KitList } from './KitList'
+import { KitList, type Carried } from './KitList'
+import { movedBy } from './moved-date'
 import { StepsBought } from './StepsBought'
 import { useChanges } from './use-changes'
 
@@ -39,7 +41,13 @@ export function BeforeDateSheet({ before }: BeforeDateSheetProps) {
   )
 }
 
-function Before({ before }: { readonly before: BeforeDate }) {
+/** A date is moved by so many days at most. */
+const MOST_DAYS = 60
+const DAY = 86_400_000
+
+function Before({ before: asSet }: { readonly before: BeforeDate }) {
+  const [days, setDays] = useState(0)
+  const before = useMemo(() => movedBy(asSet, days), [asSet, days])
   const { date, dates, slug, instruments, instrumentName, strings, sureChance, currency, stores } = before
   const { timeZone } = useHouse()
   const router = useRouter()
@@ -47,6 +55,11 @@ function Before({ before }: { readonly before: BeforeDate }) {
   const changes = useChanges(before)
   // The kit is reckoned when the ticks have come to rest.
   const tickedForKit = useDeferredValue(changes.ticked)
+  const beforeForKit = useDeferredValue(before)
+  const mayCarry = useMemo(
+    () => beforeForKit.strings.map((one): Carried => ({ ...one, isNew: tickedForKit.has(one.number) })),
+    [beforeForKit, tickedForKit],
+  )
   const [all, setAll] = useState(false)
   const changed = strings.filter(({ number }) => changes.ticked.has(number))
   const asItIs = changes.steps[0]?.holds ?? 1
@@ -77,6 +90,23 @@ function Before({ before }: { readonly before: BeforeDate }) {
             {instrumentName} before {date.name}
           </h1>
           <p className="text-soft">{momentText(date.at, timeZone)}</p>
+          <label className="mt-1 flex flex-wrap items-center gap-x-3 text-sm print:hidden">
+            {days === 0 ? 'If it were moved' : `If it were ${daysText(days)}`}
+            <input
+              type="range"
+              className="h-8 w-56 accent-verdigris"
+              min={Math.ceil((before.now - asSet.date.at) / DAY)}
+              max={MOST_DAYS}
+              value={days}
+              aria-valuetext={days === 0 ? 'as it is set' : daysText(days)}
+              onChange={(event) => setDays(Number(event.target.value))}
+            />
+            {days !== 0 && (
+              <button type="button" className="button" onClick={() => setDays(0)}>
+                As it is set
+              </button>
+            )}
+          </label>
         </div>
         <div className="flex flex-wrap items-end gap-2 print:hidden">
           {instruments.length > 1 && (
@@ -143,7 +173,27 @@ function Before({ before }: { readonly before: BeforeDate }) {
           onTake={changes.take}
         />
       </div>
-      <KitList before={before} ticked={tickedForKit} />
+      <KitList
+        strings={mayCarry}
+        rates={before.rates}
+        stores={stores}
+        anchors={before.anchors}
+        sureChance={sureChance}
+        who={instrumentName}
+      />
+      {instruments.length > 1 && instruments.length <= MOST_TOGETHER && (
+        <p className="mt-3 print:hidden">
+          <Link className="button" href={pages.kitFor(date.id)}>
+            One kit for all {instruments.length} instruments
+          </Link>
+        </p>
+      )}
     </section>
   )
+}
+
+/** `12 days later` */
+function daysText(days: number): string {
+  const count = Math.abs(days) === 1 ? 'a day' : `${Math.abs(days)} days`
+  return `${count} ${days < 0 ? 'earlier' : 'later'}`
 }

@@ -6,6 +6,7 @@ import { useEffect, useRef, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, type StringPosition } from '@/core/instrument/instrument'
+import { mishapWord } from '@/core/fitting/mishaps'
 import { leadingNames, numberName } from '@/core/instrument/names'
 import { materialWord } from '@/core/strings/construction'
 import { CONDITIONS, type Condition } from '@/core/wear/life'
@@ -43,22 +44,26 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
     strings.filter(({ look }) => look && now - look.at < ROUND).map(({ number }) => number),
   )
   const [looked, setLooked] = useState<ReadonlySet<number>>(lookedBefore)
-  const [signs, setSigns] = useState<readonly Sign[]>([])
+  const [seen, setSeen] = useState<Readonly<Record<number, readonly Sign[]>>>({})
   const [refused, setRefused] = useState<string | null>(null)
   const first = onBoard.find(({ number }) => !lookedBefore.has(number))?.number ?? onBoard[0]?.number ?? 1
   const picker = useStringPicker(instrument, asked ?? first)
   const position = instrument.positions[picker.selected - 1] as StringPosition
   const string = strings.find(({ number }) => number === position.number)
   const possible = signsFor(position)
+  // What was seen once is still there until another string is on.
+  const signs = seen[position.number] ?? string?.look?.signs ?? []
   const { name } = leadingNames(position, octaveNames)
   const left = onBoard.filter(({ number }) => !looked.has(number)).length
 
   const toggle = (sign: Sign) =>
-    setSigns((had) => (had.includes(sign) ? had.filter((one) => one !== sign) : [...had, sign]))
+    setSeen((had) => ({
+      ...had,
+      [position.number]: signs.includes(sign) ? signs.filter((one) => one !== sign) : [...signs, sign],
+    }))
   const next = (from: number, done: ReadonlySet<number>) => {
     const after = onBoard.filter(({ number }) => !done.has(number))
     const to = after.find(({ number }) => number > from) ?? after[0]
-    setSigns([])
     if (to) picker.pick(to.number)
     else router.refresh()
   }
@@ -146,6 +151,9 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
           <p className="text-sm text-soft">
             Last time, {dateText(string.look.at, timeZone)}: {lookWords(string.look)}
           </p>
+        )}
+        {string && string.mishaps.length > 0 && (
+          <p className="text-sm text-soft">When it was fitted: {string.mishaps.map(mishapWord).join(', ')}</p>
         )}
         {!string && <p className="mt-2 font-semibold text-ochre">No string is on.</p>}
         <fieldset className="mt-4" disabled={!string}>

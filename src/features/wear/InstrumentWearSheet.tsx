@@ -11,15 +11,17 @@ import type { FieldShape } from '@/drawings/field/field-shape'
 import { LevelledStrings, LevelStroke } from '@/drawings/field/LevelledStrings'
 import { PickableField } from '@/drawings/field/PickableField'
 import { useStringPicker } from '@/drawings/field/use-string-picker'
+import { Selection } from '@/ui/form/Selection'
 import { chanceText } from '@/ui/format/chance'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 import { ageText, CLASS_WORDS } from './class-words'
-import { OVERLAY_WORDS, OVERLAYS, overlayOf, type Overlay, type ShownOverlay } from './overlays'
+import { OVERLAYS, overlayOf, overlayWord, type Overlay, type ShownOverlay } from './overlays'
 import { SetOrSingle } from './SetOrSingle'
 import { SharpHere } from './SharpHere'
 import { StringLifeLine } from './StringLifeLine'
 import { WhereItBroke } from './WhereItBroke'
+import { WithinChoice } from './WithinChoice'
 
 interface InstrumentWearSheetProps {
   readonly wear: InstrumentWear
@@ -30,7 +32,7 @@ interface InstrumentWearSheetProps {
 
 /** An instrument as it wears: its field by any figure, and the picked string's life. */
 export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetProps) {
-  const { instrument, broken, expected, any, places } = wear
+  const { instrument, broken, expected, any, places, within } = wear
   const { units, octaveNames } = useHouse()
   const [overlay, setOverlay] = useState<Overlay>('chance of breaking')
   const shown = useMemo(() => overlayOf(overlay, wear, units), [overlay, wear, units])
@@ -52,7 +54,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
             <p className="text-soft">
               {wear.strings.length === 0
                 ? 'No string is on record. Whatever is fitted is followed here.'
-                : `${expected.toFixed(1)} breaks expected within a year; at least one with a chance of ${chanceText(any)}.`}
+                : `${expected.toFixed(1)} breaks expected within ${within}; at least one with a chance of ${chanceText(any)}.`}
             </p>
           </div>
           <p className="flex flex-wrap gap-2">
@@ -67,20 +69,15 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
             </Link>
           </p>
         </header>
-        <label className="mt-3 flex max-w-lg items-center gap-3 text-sm">
-          Show
-          <select
-            className="entry"
+        <div className="mt-3 flex flex-wrap gap-3">
+          <Selection
+            label="Show"
             value={overlay}
-            onChange={(event) => setOverlay(event.target.value as Overlay)}
-          >
-            {OVERLAYS.map((one) => (
-              <option key={one} value={one}>
-                {OVERLAY_WORDS[one]}
-              </option>
-            ))}
-          </select>
-        </label>
+            options={OVERLAYS.map((one) => ({ value: one, word: overlayWord(one, within) }))}
+            choose={setOverlay}
+          />
+          <WithinChoice within={within} of={{ slug: instrument.slug, string: picker.selected }} />
+        </div>
         <div className="mt-3 grid items-center gap-4 md:grid-cols-[minmax(0,1fr)_11rem]">
           <PickableField
             instrument={instrument}
@@ -101,7 +98,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
           {numberName(position) !== name && <p className="mt-1 text-soft">{numberName(position)}</p>}
           {shown && overlay !== 'chance of breaking' && (
             <p className="mt-2">
-              <span className="text-soft">{OVERLAY_WORDS[overlay]}: </span>
+              <span className="text-soft">{overlayWord(overlay, within)}: </span>
               <span className="font-semibold">{shown.told[position.number]}</span>
             </p>
           )}
@@ -152,11 +149,17 @@ function StringNow({ wear, position }: OfString) {
   if (!string) return <p className="font-semibold text-ochre">No string is on.</p>
   const { chance, band, age, pace, look, lifeClass } = string
   const rests = wear.restsOn[lifeClass]
+  const kind = wear.kinds[lifeClass]
   return (
     <div className="border-y border-ink py-3">
       <p>
         <span className="plate-figure text-4xl">{chanceText(chance)}</span>{' '}
-        <span className="text-lg">that it breaks within a year</span>
+        <span className="text-lg">that it breaks within {wear.within}</span>
+        {kind && kind.on > 1 && (
+          <span className="block text-sm text-soft">
+            At least one of the {kind.on} strings of {CLASS_WORDS[lifeClass]} here: {chanceText(kind.any)}
+          </span>
+        )}
       </p>
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
         <dt className="text-soft">On for</dt>

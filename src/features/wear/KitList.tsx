@@ -5,17 +5,28 @@ import { calls } from '@/boundary/calls'
 import { measure } from '@/core/measure'
 import { smallestKit, type MayBreak } from '@/core/wear/kit'
 import type { Rates } from '@/core/wear/life'
-import type { BeforeDate, StringBefore } from '@/data/views/before-date'
+import type { BeforeDate, MayCarry } from '@/data/views/before-date'
 import { chanceText } from '@/ui/format/chance'
 import { Selection } from '@/ui/form/Selection'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
 
+/** A string that may break on the way. */
+export interface Carried extends MayCarry {
+  /** It is changed before. */
+  readonly isNew: boolean
+}
+
 interface KitListProps {
-  readonly before: BeforeDate
-  /** Strings that are new by then. */
-  readonly ticked: ReadonlySet<number>
+  readonly strings: readonly Carried[]
+  readonly rates: BeforeDate['rates']
+  readonly stores: BeforeDate['stores']
+  /** Anchors in the stores. */
+  readonly anchors: number
+  readonly sureChance: number
+  /** Whose strings they are. */
+  readonly who: string
 }
 
 /** As `AWAY` has them, in words. */
@@ -29,19 +40,18 @@ const TOOLS = [
 ] as const
 
 /** What to carry: the fewest cuts that cover every break while away, printed to be ticked. */
-export function KitList({ before, ticked }: KitListProps) {
-  const { strings, rates, sureChance, stores, instrumentName } = before
+export function KitList({ strings, rates, stores, anchors: anchorsThere, sureChance, who }: KitListProps) {
   const { units } = useHouse()
   const { act, refused } = useAct()
   const [away, setAway] = useState(0)
   const [sure, setSure] = useState(sureChance)
   const may = useMemo(
     () =>
-      strings.map(({ number, lifeClass, kind, agesAway }): MayBreak => {
+      strings.map(({ lifeClass, kind, agesAway, isNew }): MayBreak => {
         const ages = agesAway[away]
-        return { lifeClass, kind, ages: (ticked.has(number) ? ages?.changed : ages?.left) ?? 0 }
+        return { lifeClass, kind, ages: (isNew ? ages?.changed : ages?.left) ?? 0 }
       }),
-    [strings, ticked, away],
+    [strings, away],
   )
   const kit = useMemo(() => smallestKit(rates as Rates, may, sure), [rates, may, sure])
   const lines = [...(kit?.pieces ?? [])].map(([kind, pieces]) => {
@@ -70,7 +80,7 @@ export function KitList({ before, ticked }: KitListProps) {
           <h2 id="kit" className="text-xl font-semibold">
             What to carry
           </h2>
-          <p className="text-soft">{kitSentence(kit, instrumentName)}</p>
+          <p className="text-soft">{kitSentence(kit, who)}</p>
         </div>
         <div className="flex flex-wrap gap-3 print:hidden">
           <Selection
@@ -93,7 +103,8 @@ export function KitList({ before, ticked }: KitListProps) {
         {lines.map(({ kind, pieces, served, longest, missing: lacks }) => (
           <Tick key={kind}>
             <span className="font-semibold">
-              {pieces} × {longest.what}, {measureText(measure('length', longest.cut), units)}
+              {pieces} × {longest.what} {measureText(measure('gauge', longest.gauge), units)},{' '}
+              {measureText(measure('length', longest.cut), units)} long
             </span>{' '}
             <span className="text-soft">for {namesOf(served)}</span>
             <span className="block text-sm">
@@ -111,6 +122,13 @@ export function KitList({ before, ticked }: KitListProps) {
           <Tick>
             <span className="font-semibold">
               {anchors} {anchors === 1 ? 'anchor' : 'anchors'}
+            </span>
+            <span className="block text-sm">
+              {anchorsThere < anchors ? (
+                <strong className="text-ochre">{anchors - anchorsThere} too few in the stores</strong>
+              ) : (
+                <span className="text-soft">{anchorsThere} in the stores</span>
+              )}
             </span>
           </Tick>
         )}
@@ -141,7 +159,7 @@ function Tick({ children }: { readonly children: ReactNode }) {
   )
 }
 
-function namesOf(served: readonly StringBefore[]): string {
+function namesOf(served: readonly MayCarry[]): string {
   const names = served.map(({ name }) => name)
   return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ')
 }

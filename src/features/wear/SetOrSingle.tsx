@@ -1,6 +1,7 @@
 'use client'
 
 import { useMemo, useState } from 'react'
+import { TO_CHANGE } from '@/core/fitting/covered'
 import { firstOfPieces } from '@/core/instrument/instrument'
 import { moneyText } from '@/core/stores/money'
 import type { Rates } from '@/core/wear/life'
@@ -11,9 +12,8 @@ import { Selection } from '@/ui/form/Selection'
 import { CLASS_WORDS } from './class-words'
 
 const YEARS = [2, 3, 5, 10] as const
-/** Putting one string on, and what each time costs that one sets out: the way, and tuning the others again; h. Our own estimates. */
-const PER_STRING = 1 / 3
-const PER_TIME = 3 / 4
+/** Each time that one sets out the others are tuned again, min. */
+const EACH_TIME = TO_CHANGE.settingOut + TO_CHANGE.tuningTheRest
 
 /** Whether to change all strings of a kind now, or each as it breaks: by simulated lives, with the error of that. */
 export function SetOrSingle({ wear }: { readonly wear: InstrumentWear }) {
@@ -38,7 +38,7 @@ export function SetOrSingle({ wear }: { readonly wear: InstrumentWear }) {
               pace,
               price: prices[number] ?? 0,
             })),
-            { perString: PER_STRING * hourMinor, perTime: PER_TIME * hourMinor },
+            { perString: (TO_CHANGE.string / 60) * hourMinor, perTime: (EACH_TIME / 60) * hourMinor },
             years,
           ),
     [section, years, rates, prices, hourMinor],

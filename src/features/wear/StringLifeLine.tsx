@@ -1,12 +1,14 @@
 import type { StringPosition } from '@/core/instrument/instrument'
+import { mishapWord } from '@/core/fitting/mishaps'
 import { siteWord } from '@/core/wear/break-sites'
+import { YEAR } from '@/core/wear/period'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
 
 const WIDTH = 420
-const ROW = 20
-const TOP = 8
+const ROW = 30
+const TOP = 4
 const LEFT = 6
 
 interface StringLifeLineProps {
@@ -23,12 +25,11 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
     .filter(({ number }) => number === position.number)
     .sort((a, b) => a.fittedAt - b.fittedAt)
     .slice(-MOST)
-  const from = Math.min(now - YEAR, ...past.map(({ fittedAt }) => fittedAt), on?.fittedAt ?? now)
+  const strings: readonly DrawnString[] = [...past, ...(on ? [{ ...on, endedAt: null, site: null }] : [])]
+  if (strings.length === 0) return null
+  const from = Math.min(now - YEAR, ...strings.map(({ fittedAt }) => fittedAt))
   const x = (at: number) => LEFT + ((WIDTH - 2 * LEFT) * (at - from)) / (now - from)
-  const rows = past.length + (on ? 1 : 0)
-  if (rows === 0) return null
-  const height = TOP + rows * ROW + 22
-  const years = yearsBetween(from, now)
+  const height = TOP + strings.length * ROW + 22
   return (
     <figure>
       <svg
@@ -37,7 +38,7 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
         role="img"
         aria-label="The strings of this position over the years"
       >
-        {years.map((at) => (
+        {yearsBetween(from, now).map((at) => (
           <g key={at}>
             <line x1={x(at)} x2={x(at)} y1={0} y2={height - 18} stroke="var(--rule)" />
             <text
@@ -51,57 +52,82 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
             </text>
           </g>
         ))}
-        {past.map((string, i) => {
-          const y = TOP + i * ROW + ROW / 2
-          return (
-            <g key={string.fittedAt}>
-              <line
-                x1={x(string.fittedAt)}
-                x2={x(string.endedAt)}
-                y1={y}
-                y2={y}
-                stroke="var(--soft)"
-                strokeWidth={3}
-              />
-              {string.site === null ? (
-                <path d={`M${x(string.endedAt)},${y - 6}v12`} stroke="var(--soft)" strokeWidth={2} />
-              ) : (
-                <path
-                  d={`M${x(string.endedAt) - 5},${y - 5}l10,10m0,-10l-10,10`}
-                  stroke="var(--ochre)"
-                  strokeWidth={2}
-                />
-              )}
-              <Looks looks={string.looks} x={x} y={y} />
-            </g>
-          )
-        })}
-        {on && (
-          <g>
-            <line
-              x1={x(on.fittedAt)}
-              x2={x(now)}
-              y1={TOP + past.length * ROW + ROW / 2}
-              y2={TOP + past.length * ROW + ROW / 2}
-              stroke="var(--verdigris)"
-              strokeWidth={5}
-            />
-            <Looks looks={on.looks} x={x} y={TOP + past.length * ROW + ROW / 2} />
-          </g>
-        )}
+        {strings.map((string, i) => (
+          <DrawnLife key={string.fittedAt} string={string} x={x} y={TOP + i * ROW + ROW * 0.7} now={now} />
+        ))}
       </svg>
       <figcaption className="sr-only">
-        {past.map(
-          ({ fittedAt, endedAt, site }) =>
-            `${dateText(fittedAt, timeZone)} to ${dateText(endedAt, timeZone)}: ${site === null ? 'taken off' : siteWord(site, position)}. `,
-        )}
+        {strings.map((string) => lifeInWords(string, position, (at) => dateText(at, timeZone))).join(' ')}
       </figcaption>
       <p className="text-sm text-soft" aria-hidden>
-        Each line is a string; × is where one gave way, a diamond where one was looked at (full: worn or
-        failing), green the one that is on.
+        Each line is a string, from the coil named over it: × where it gave way, a diamond where it was looked
+        at (full: worn or failing), a small tick where it was read, green the one that is on.
       </p>
     </figure>
   )
+}
+
+type DrawnString = Pick<
+  InstrumentWear['past'][number],
+  'fittedAt' | 'site' | 'looks' | 'coil' | 'mishaps' | 'readAt'
+> & {
+  /** Null while it is on. */
+  readonly endedAt: number | null
+}
+
+interface DrawnLifeProps {
+  readonly string: DrawnString
+  readonly x: (at: number) => number
+  readonly y: number
+  readonly now: number
+}
+
+/** One string from when it was fitted to its end. */
+function DrawnLife({ string: { fittedAt, endedAt, site, looks, coil, readAt }, x, y, now }: DrawnLifeProps) {
+  const [from, to] = [x(fittedAt), x(endedAt ?? now)]
+  const isOn = endedAt === null
+  return (
+    <g>
+      <path d={readAt.map((at) => `M${x(at)},${y + 2}v5`).join('')} stroke="var(--soft)" strokeWidth={1} />
+      <line
+        x1={from}
+        x2={to}
+        y1={y}
+        y2={y}
+        stroke={isOn ? 'var(--verdigris)' : 'var(--soft)'}
+        strokeWidth={isOn ? 5 : 3}
+      />
+      {!isOn && site === null && <path d={`M${to},${y - 6}v12`} stroke="var(--soft)" strokeWidth={2} />}
+      {site !== null && (
+        <path d={`M${to - 5},${y - 5}l10,10m0,-10l-10,10`} stroke="var(--ochre)" strokeWidth={2} />
+      )}
+      {coil !== null && (
+        <text x={Math.min(from, WIDTH - LEFT - 7 * coil.length)} y={y - 7} fontSize={11} fill="var(--soft)">
+          {coil}
+        </text>
+      )}
+      <Looks looks={looks} x={x} y={y} />
+    </g>
+  )
+}
+
+/** A string’s life as it is read aloud. */
+function lifeInWords(
+  { fittedAt, endedAt, site, coil, mishaps, readAt, looks }: DrawnString,
+  position: StringPosition,
+  date: (at: number) => string,
+): string {
+  const end =
+    endedAt === null
+      ? 'still on'
+      : `until ${date(endedAt)}: ${site === null ? 'taken off' : siteWord(site, position).toLowerCase()}`
+  const more = [
+    coil === null ? '' : `from coil ${coil}`,
+    ...mishaps.map((mishap) => mishapWord(mishap).toLowerCase()),
+    readAt.length === 0 ? '' : `${readAt.length} readings`,
+    looks.length === 0 ? '' : `looked at ${looks.length === 1 ? 'once' : `${looks.length} times`}`,
+  ].filter((one) => one !== '')
+  return `${date(fittedAt)}, ${end}${more.length === 0 ? '' : ` (${more.join(', ')})`}.`
 }
 
 interface LooksProps {
@@ -125,7 +151,6 @@ function Looks({ looks, x, y }: LooksProps) {
 
 /** Of a position with many strings the last are drawn. */
 const MOST = 12
-const YEAR = 365.25 * 86_400_000
 
 /** The turns of the year between two times, not too many of them. */
 function yearsBetween(from: number, to: number): readonly number[] {

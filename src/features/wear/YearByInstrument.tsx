@@ -1,5 +1,6 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
+import type { Period } from '@/core/wear/period'
 import type { InstrumentYear } from '@/data/views/wear-shelf'
 import { chanceText } from '@/ui/format/chance'
 import { PlainTable, type TableHead } from '@/ui/list/PlainTable'
@@ -9,24 +10,25 @@ interface YearByInstrumentProps {
   readonly instruments: readonly InstrumentYear[]
   /** How many there are in all. */
   readonly all: number
+  readonly within: Period
 }
 
-const OF_INSTRUMENTS: readonly TableHead[] = [
+const ofInstruments = (within: Period): readonly TableHead[] => [
   { word: 'Instrument' },
-  { word: 'Breaks in a year' },
+  { word: `Breaks within ${within}` },
   { word: 'At least one', isFigure: true },
   { word: 'Likeliest', isSpare: true },
 ]
 
-/** What a year brings each instrument. */
-export function YearByInstrument({ instruments, all }: YearByInstrumentProps) {
+/** What the time ahead brings each instrument. */
+export function YearByInstrument({ instruments, all, within }: YearByInstrumentProps) {
   const most = Math.max(1e-9, ...instruments.map(({ expected }) => expected))
   return (
     <section className="mt-5" aria-labelledby="by-instrument">
       <h2 id="by-instrument" className="text-xl font-semibold">
         By instrument
       </h2>
-      <PlainTable label="What a year brings each instrument" heads={OF_INSTRUMENTS}>
+      <PlainTable label="What the time ahead brings each instrument" heads={ofInstruments(within)}>
         {instruments.map((one) => (
           <tr key={one.slug} className="border-b border-rule">
             <th className="py-2 pr-3 font-semibold">
@@ -67,7 +69,7 @@ export function YearByInstrument({ instruments, all }: YearByInstrumentProps) {
         ))}
       </PlainTable>
       {instruments.length < all && (
-        <Link className="button mt-3" href={pages.allWear} prefetch={false}>
+        <Link className="button mt-3" href={pages.allWear(within)} prefetch={false}>
           Show all {all}
         </Link>
       )}

@@ -5,6 +5,7 @@ import { measure } from '@/core/measure'
 import { siteFacts } from '@/core/wear/break-sites'
 import { CONDITIONS } from '@/core/wear/life'
 import { conditionWord } from '@/core/wear/signs'
+import type { Period } from '@/core/wear/period'
 import type { InstrumentWear, WearingString } from '@/data/views/wear-of-instrument'
 import { LEVELS } from '@/drawings/field/LevelledStrings'
 import { chanceText } from '@/ui/format/chance'
@@ -25,8 +26,7 @@ export const OVERLAYS = [
 ] as const
 export type Overlay = (typeof OVERLAYS)[number]
 
-export const OVERLAY_WORDS: Readonly<Record<Overlay, string>> = {
-  'chance of breaking': 'Chance that it breaks within a year',
+const WORDS: Readonly<Record<Exclude<Overlay, 'chance of breaking'>, string>> = {
   breaks: 'How often a string broke here',
   age: 'How long it has been on',
   condition: 'How it looked last',
@@ -37,6 +37,10 @@ export const OVERLAY_WORDS: Readonly<Record<Overlay, string>> = {
   spare: 'Whether the stores hold one',
   material: 'What it is made of',
 }
+
+/** What an overlay shows. */
+export const overlayWord = (overlay: Overlay, within: Period): string =>
+  overlay === 'chance of breaking' ? `Chance that it breaks within ${within}` : WORDS[overlay]
 
 interface Seen {
   readonly position: StringPosition

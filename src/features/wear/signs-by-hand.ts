@@ -10,6 +10,7 @@ export const KEYS: Readonly<Record<Sign, string>> = {
   'lever marks': 'm',
   rust: 'r',
   'wrap loose': 'w',
+  'steep at the board': 'b',
 }
 
 /** The word that is said for each. */
@@ -22,4 +23,5 @@ export const SAID: Readonly<Record<Sign, string>> = {
   'lever marks': 'marks',
   rust: 'rust',
   'wrap loose': 'loose',
+  'steep at the board': 'board',
 }

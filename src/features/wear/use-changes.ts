@@ -13,7 +13,9 @@ export function useChanges({ strings, rates, sureChance, hourMinor }: BeforeDate
   const steps = useMemo(() => oneStringMore(changesWorthMaking(known, may)), [known, may])
   const enough = cheapestThatHolds(steps, sureChance)
   const proposed = enough ?? (steps.at(-1) as Change)
-  const [ticked, setTicked] = useState<ReadonlySet<number>>(() => new Set(proposed.ids))
+  // Until a string is ticked by hand, what is worth most is ticked: it follows the date.
+  const [byHand, setTicked] = useState<ReadonlySet<number> | null>(null)
+  const ticked = useMemo(() => byHand ?? new Set(proposed.ids), [byHand, proposed])
   const costOf = (ids: ReadonlySet<number>) =>
     may.reduce((sum, { id, cost }) => sum + (ids.has(id) ? cost : 0), 0)
   return {
@@ -26,7 +28,7 @@ export function useChanges({ strings, rates, sureChance, hourMinor }: BeforeDate
     take: ({ ids }: Change) => setTicked(new Set(ids)),
     toggle: (number: number) =>
       setTicked((had) => {
-        const next = new Set(had)
+        const next = new Set(had ?? ticked)
         if (!next.delete(number)) next.add(number)
         return next
       }),

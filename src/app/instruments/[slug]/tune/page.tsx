@@ -3,6 +3,7 @@ import { houseSettings } from '@/data/house/house'
 import { EQUAL } from '@/core/temper/temperament'
 import { lastRounds } from '@/data/fitted/rounds'
 import { stringsOn } from '@/data/fitted/fitted'
+import { conditionsSeen } from '@/data/fitted/lives'
 import { store } from '@/data/store/database'
 import { TuneSheet } from '@/features/tune/TuneSheet'
 import { loadPosition, type StringPageProps } from '../load-position'
@@ -18,7 +19,11 @@ export default async function TunePage(props: StringPageProps) {
       key={position.number}
       instrument={instrument}
       position={position}
-      fitted={string ? { fittedId: string.id, positionId } : null}
+      fitted={
+        string
+          ? { fittedId: string.id, positionId, look: conditionsSeen(store()).get(string.id)?.at(-1) ?? null }
+          : null
+      }
       temperament={lastRounds(store(), id, 1)[0]?.temperament ?? EQUAL}
       tolerance={houseSettings(store()).retuneAtCents}
     />
