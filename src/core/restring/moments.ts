@@ -1,0 +1,48 @@
+/** A restring moment by moment: what is done to which piece, and what the frame carries then. */
+import { Frame, type Carried, type Stand } from './frame'
+import type { Piece } from './piece'
+import type { Batch } from './batch'
+
+export const DOINGS = ['off', 'slack', 'half', 'pitch'] as const
+/** Taken off; put on and wound until it is no longer loose; up to half its pitch; up to its pitch. */
+export type Doing = (typeof DOINGS)[number]
+
+export interface Moment {
+  /** The go it belongs to, from 0. */
+  readonly go: number
+  readonly id: number
+  readonly doing: Doing
+  /** It only lay over one that is changed, and goes back. */
+  readonly isAside: boolean
+  /** What is carried once it is done. */
+  readonly carried: Carried
+}
+
+/** All moments in order: off from the last that goes on to the first, on and up in the order of the go. */
+export function momentsOf(
+  pieces: readonly Piece[],
+  goes: readonly Pick<Batch, 'ids' | 'aside'>[],
+): readonly Moment[] {
+  const frame = new Frame(pieces)
+  const stands = new Map<number, Stand>()
+  return goes.flatMap(({ ids, aside }, go) => {
+    const all = [...ids, ...aside]
+    return DOINGS.flatMap((doing) =>
+      (doing === 'off' ? [...all].reverse() : all).map((id): Moment => {
+        stands.set(id, doing)
+        return { go, id, doing, isAside: aside.includes(id), carried: frame.carried(stands) }
+      }),
+    )
+  })
+}
+
+/** How a piece stands: as it was, or how far the new one is. */
+export type StandNow = 'old' | 'off' | 'slack' | 'half' | 'new'
+
+/** How every piece that is touched stands after so many moments, by id. */
+export function standsAfter(moments: readonly Moment[], done: number): ReadonlyMap<number, StandNow> {
+  const stands = new Map<number, StandNow>()
+  for (const { id, doing, isAside } of moments.slice(0, done))
+    stands.set(id, doing === 'pitch' ? (isAside ? 'old' : 'new') : doing)
+  return stands
+}

@@ -1,0 +1,237 @@
+/** Plans of restrings against every plan there is, and against what an instrument allows. */
+import { readShelf } from '@/data/demo/shelf-files'
+import type { Instrument } from '../instrument/instrument'
+import { seeded } from '../random/seeded'
+import { startingYields } from '../rounds/board'
+import { Batches, type Bench } from './batch'
+import { ALLOWED, Frame, isAllowed } from './frame'
+import { lostBetween } from './lost'
+import { piecesOf, piecesToChange, type Piece } from './piece'
+import { judged } from './judged'
+import { standsAfter } from './moments'
+import { planOf, planRestring } from './plan'
+import { goesBy, waysFor } from './schools'
+
+const shelf = readShelf('demo').instruments
+const on = (slug: string) => shelf.find((one) => one.slug === slug) as Instrument
+const benchOf = (instrument: Instrument, numbers = instrument.positions.map((p) => p.number)): Bench => {
+  const pieces = piecesOf(instrument)
+  return {
+    pieces,
+    changed: piecesToChange(instrument, pieces, numbers),
+    allowed: ALLOWED,
+    tolerance: 15,
+    lost: lostBetween(instrument, pieces, startingYields(instrument)),
+  }
+}
+
+/** All ways to part some things into sets. */
+function partings(of: readonly number[]): readonly (readonly (readonly number[])[])[] {
+  const [first, ...rest] = of
+  if (first === undefined) return [[]]
+  return partings(rest).flatMap((parting) => [
+    [[first], ...parting],
+    ...parting.map((set, i) => parting.with(i, [first, ...set])),
+  ])
+}
+
+/** The least that a set loses over all its orders in which nothing goes on before what it lies over. */
+function leastLost({ piece, bench }: Batches, set: readonly number[]): number {
+  let best = Infinity
+  const up: number[] = []
+  const go = (left: readonly number[], lost: number) => {
+    if (left.length === 0) best = Math.min(best, lost)
+    for (const id of left) {
+      if (left.some((other) => piece(other).over.includes(id))) continue
+      const more = up.reduce((sum, other) => sum + bench.lost(other, id), 0)
+      up.push(id)
+      go(
+        left.filter((other) => other !== id),
+        lost + more,
+      )
+      up.pop()
+    }
+  }
+  go(set, 0)
+  return best
+}
+
+/** Whether these hang together by what lies over what, and so come off together or not at all. */
+function isKnot({ changed }: Bench, set: readonly number[]): boolean {
+  const found = new Set(set.slice(0, 1))
+  for (let grew = true; grew;) {
+    const before = found.size
+    for (const { id, over } of changed)
+      for (const other of over.filter((one) => changed.some((piece) => piece.id === one)))
+        if (found.has(id) || found.has(other)) found.add(id).add(other)
+    grew = found.size > before
+  }
+  return found.size === set.length && set.every((id) => found.has(id))
+}
+
+/** An instrument that nobody would build, of up to so many strings, some of them over others. */
+function made(random: () => number, most: number): Bench {
+  const count = 2 + Math.floor(random() * (most - 1))
+  const pieces = Array.from({ length: count }, (_, i): Piece => ({
+    id: i + 1,
+    numbers: [i + 1],
+    tension: 20 + 100 * random(),
+    at: i * 0.02 + 0.01 * random(),
+    length: 0.2 + 0.1 * i,
+    inside: random() < 0.5,
+    // Only what has a higher number lies over: layers can't run in a circle.
+    over: Array.from({ length: count - i - 1 }, (__, j) => i + j + 2).filter(() => random() < 0.15),
+  }))
+  const fall = pieces.map(() => pieces.map(() => 40 * random()))
+  return {
+    pieces,
+    changed: pieces.filter(() => random() < 0.85),
+    allowed: { share: 0.2 + 0.6 * random(), shift: 0.05 + 0.2 * random() },
+    tolerance: 15,
+    lost: (a, b) => fall[a - 1]?.[b - 1] ?? 0,
+  }
+}
+
+test('the optimum is that of all partings and all orders, on 200 instruments of up to nine strings', () => {
+  const random = seeded(16)
+  for (let round = 0; round < 200; round += 1) {
+    // All orders of nine take their time: most rounds are of fewer.
+    const bench = made(random, round % 20 === 0 ? 9 : 7)
+    const batches = new Batches(bench)
+    const cheapest = new Map<string, number>()
+    const costOf = (set: readonly number[]): number => {
+      const known = cheapest.get(set.join())
+      if (known !== undefined) return known
+      const can =
+        batches.isReachable(set) && (isKnot(bench, set) || isAllowed(batches.carried(set), bench.allowed))
+      const cost = can ? batches.settingOut(set) + batches.minutesFor(leastLost(batches, set)) : Infinity
+      cheapest.set(set.join(), cost)
+      return cost
+    }
+    const ids = bench.changed.map(({ id }) => id)
+    if (ids.length === 0) continue
+    const best = Math.min(
+      ...partings(ids).map((parting) =>
+        parting.reduce((sum, set) => sum + costOf([...set].sort((a, b) => a - b)), 0),
+      ),
+    )
+    const plan = planRestring(bench)!
+    expect(plan.minutes).toBeCloseTo(best, 8)
+    expect(plan.isProven).toBe(true)
+    expect(plan.batches.flatMap((go) => go.ids).sort()).toEqual([...ids].sort())
+  }
+})
+
+test('every string of Lovage is planned, within its load, and near the best there can be', () => {
+  const bench = benchOf(on('lovage'))
+  const started = performance.now()
+  const plan = planRestring(bench)!
+  expect(performance.now() - started).toBeLessThan(60_000)
+  expect(plan.batches.flatMap((go) => go.ids).sort((a, b) => a - b)).toEqual(
+    bench.changed.map(({ id }) => id),
+  )
+  for (const { carried } of plan.batches) expect(isAllowed(carried, ALLOWED)).toBe(true)
+  expect(plan.bound).toBeLessThanOrEqual(plan.minutes)
+  expect(plan.bound).toBeGreaterThan(0.6 * plan.minutes)
+  // One for one is allowed as well, and takes longer.
+  const singly = planOf(
+    new Batches(bench),
+    bench.changed.map(({ id }) => [id]),
+  )
+  expect(plan.minutes).toBeLessThan(singly.minutes)
+})
+
+test('where the best is known the search comes near it, and what it says of the best is true', () => {
+  const random = seeded(61)
+  let [searched, best] = [0, 0]
+  const benches = [
+    benchOf(on('fennel'), [3, 6, 9, 12, 15, 18, 21, 24, 27, 30]),
+    benchOf(on('lovage'), [1, 5, 9, 14, 19, 24, 28, 33, 38, 42, 47]),
+    ...Array.from({ length: 40 }, () => made(random, 10)).filter(({ changed }) => changed.length > 0),
+  ]
+  for (const bench of benches) {
+    const exact = planRestring(bench)!
+    const found = planRestring(bench, () => true, 0)!
+    expect(found.minutes).toBeGreaterThan(exact.minutes - 1e-9)
+    expect(found.bound).toBeLessThan(exact.minutes + 1e-9)
+    searched += found.minutes
+    best += exact.minutes
+  }
+  expect(searched / best).toBeLessThan(1.02)
+})
+
+test('what lies over a string comes off with it, goes on after it, and is moved aside where it is not changed', () => {
+  const yarrow = on('yarrow')
+  const all = planRestring(benchOf(yarrow))!
+  for (const { ids } of all.batches)
+    ids.forEach((id, i) => {
+      const { over } = piecesOf(yarrow).find((piece) => piece.id === id)!
+      for (const other of over) expect(ids.indexOf(other)).toBeGreaterThan(i)
+    })
+  const covered = piecesOf(yarrow).find(({ over }) => over.length > 0)!
+  const [go] = planRestring(benchOf(yarrow, [covered.id]))!.batches
+  expect(go?.aside).toEqual(covered.over)
+  // One foot is more than the share: no smaller go is possible, and its load is told.
+  expect(Math.min(...all.batches.map(({ carried }) => carried.share))).toBeLessThan(ALLOWED.share)
+})
+
+test('the frame is told by moments: without a string, its load and its centre are those of the others', () => {
+  const pieces = piecesOf(on('borage'))
+  const frame = new Frame(pieces)
+  const [first, ...others] = pieces as [Piece, ...Piece[]]
+  const load = others.reduce((sum, { tension }) => sum + tension, 0)
+  const centre = (some: readonly Piece[]) =>
+    some.reduce((sum, { tension, at }) => sum + tension * at, 0) /
+    some.reduce((sum, { tension }) => sum + tension, 0)
+  const extent = pieces.at(-1)!.at - first.at
+  const carried = frame.without(first.tension, first.tension * first.at)
+  expect(carried.share).toBeCloseTo(load / frame.full, 12)
+  expect(carried.shift).toBeCloseTo((centre(others) - centre(pieces)) / extent, 12)
+  expect(frame.carried(new Map([[first.id, 'off']])).share).toBeCloseTo(carried.share, 12)
+  expect(frame.carried(new Map([[first.id, 'off']])).shift).toBeCloseTo(carried.shift, 12)
+  const half = frame.carried(new Map([[first.id, 'half']]))
+  expect(half.share).toBeCloseTo((load + first.tension / 4) / frame.full, 12)
+})
+
+test('a string named twice, none at all, and one that is not there are refused in a sentence', () => {
+  const pieces = piecesOf(on('borage'))
+  const change = (numbers: readonly number[]) => () => piecesToChange(on('borage'), pieces, numbers)
+  expect(change([3, 4, 3])).toThrow('String 3 is in the set twice.')
+  expect(change([])).toThrow('Choose at least one string.')
+  expect(change([99])).toThrow(/there is no string 99/)
+})
+
+test.each(shelf.map((instrument) => [instrument.name, instrument] as const))(
+  '%s: every school changes every piece once, its load is that of its moments, and none is quicker than what is worked out',
+  (_, instrument) => {
+    const bench = benchOf(instrument)
+    const batches = new Batches(bench)
+    const yields = startingYields(instrument)
+    const plan = planRestring(bench)!
+    const least = judged(
+      instrument,
+      batches,
+      plan.batches.map(({ ids }) => ids),
+      yields,
+      5,
+    )
+    expect(Math.min(...plan.batches.map(({ carried }) => carried.share))).toBeCloseTo(least.leastShare, 9)
+    for (const way of waysFor(batches)) {
+      if (way === 'least time') continue
+      const goes = goesBy(batches, way)
+      expect(goes.flat().sort((a, b) => a - b)).toEqual(bench.changed.map(({ id }) => id))
+      const school = judged(instrument, batches, goes, yields, 5)
+      expect(planOf(batches, goes).minutes).toBeGreaterThan(plan.minutes - 1e-9)
+      if (way === 'one for one, alternating ends')
+        expect(school.leastShare).toBeGreaterThanOrEqual(least.leastShare - 1e-9)
+      const { moments } = school
+      expect(moments.at(-1)?.carried.share).toBeCloseTo(1, 9)
+      const after = standsAfter(moments, moments.length)
+      for (const { id } of bench.changed) expect(after.get(id)).toBe('new')
+    }
+  },
+)
+
+test('a search that is stopped gives no plan', () => {
+  expect(planRestring(benchOf(on('lovage')), () => false)).toBeNull()
+})
