@@ -162,6 +162,7 @@ test('no stored value makes a page fail', async ({ request, served }) => {
         leastSpares: most ? 20 : 0,
         sparesBy: most ? 'chance' : 'number',
         sureChance: most ? 0.999 : 0.5,
+        loadShare: most ? 0.99 : 0.3,
         hourMinor: most ? 1_000_000 : 0,
         keepsStores: most,
         gaugesInThou: most,

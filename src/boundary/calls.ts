@@ -56,6 +56,7 @@ import type {
   TermsRequest,
 } from './requests/suppliers'
 import type { TrimRequest } from './requests/tails'
+import type { RestringRequest } from './requests/restring'
 import type { LookRequest, PolishRequest, ReplaceRequest } from './requests/wear'
 import type { StringRequest } from './string-request'
 import type { Taken } from './taken'
@@ -124,6 +125,9 @@ export const calls = {
   logBreak: post<BreakRequest, Opened>('/api/breaks'),
   openJob: post<StringRequest, Opened>('/api/jobs'),
   openReplacements: post<ReplaceRequest, Opened>('/api/jobs/replacements'),
+  beginRestring: (slug: string) => post<RestringRequest, Opened>(`/api/instruments/${slug}/restring`),
+  nextGo: (slug: string) => post<Nothing, Opened>(`/api/instruments/${slug}/restring/next`),
+  endRestring: (slug: string) => post<Nothing>(`/api/instruments/${slug}/restring/end`),
   chooseCoil: (jobId: number) => post<CoilRequest>(`/api/jobs/${jobId}/coil`),
   takeInHand: (jobId: number) => post<InHandRequest>(`/api/jobs/${jobId}/in-hand`),
   putBack: (jobId: number) => post<Nothing>(`/api/jobs/${jobId}/put-back`),

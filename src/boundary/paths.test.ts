@@ -48,6 +48,7 @@ describe('addresses', () => {
         'round',
         'wear',
         'inspection',
+        'restring',
         'bench',
         'habits',
       ] as const

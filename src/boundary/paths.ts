@@ -37,6 +37,7 @@ export type SheetOfInstrument =
   | 'round'
   | 'wear'
   | 'inspection'
+  | 'restring'
   | 'bench'
   | 'habits'
 

@@ -92,6 +92,11 @@ export class HouseRequest extends BeginRequest {
   @IsNumber({}, { message: 'How sure: expected a share, such as 0.95.' })
   sureChance!: number
 
+  @Max(0.99, { message: 'At most 99 %: a string must come off to be changed.' })
+  @Min(0.3, { message: 'Below 30 % nobody knows what a frame does.' })
+  @IsNumber({}, { message: 'Load that is kept: expected a share, such as 0.85.' })
+  loadShare!: number
+
   @Max(1_000_000, { message: 'An hour worth more than 10,000 can’t be right.' })
   @Min(0, { message: 'An hour is worth nothing, or more.' })
   @IsInt({ message: 'An hour’s work: expected hundredths of the house’s money.' })

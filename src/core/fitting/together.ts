@@ -29,9 +29,12 @@ export const MOST_UNLOADED = 0.15
  * through each part of the work together, the longest in first; strings that still hold are changed one for one where
  * the house does so, or where they would unload the frame by more than {@link MOST_UNLOADED}.
  *
- * @param all - the strings of the job, of one instrument
+ * @param all - the strings of the job, of one instrument; in the order in which they are brought up, where that was planned
  */
-export function stepsTogether(all: readonly Member[], restring: Habits['restring']): readonly SharedStep[] {
+export function stepsTogether(
+  all: readonly Member[],
+  restring: Habits['restring'] | 'as planned',
+): readonly SharedStep[] {
   const members = all.map((member) => withoutUncovering(member, all))
   const [first] = members
   if (!first) return []
@@ -41,14 +44,15 @@ export function stepsTogether(all: readonly Member[], restring: Habits['restring
   )
   const whole = members.filter((m) => isWhole(m.context))
   const oneByOne =
+    restring !== 'as planned' &&
     !layered &&
     whole.length > 0 &&
     (restring === 'one for one, alternating ends' || unloads(whole) > MOST_UNLOADED)
   const grouped = oneByOne ? members.filter((m) => !isWhole(m.context)) : members
-  const singly = oneByOne ? inTurn(whole, restring) : []
+  const singly = restring !== 'as planned' && oneByOne ? inTurn(whole, restring) : []
   return [
     ...once(members, 'ready'),
-    ...phases(grouped, layered),
+    ...phases(grouped, restring === 'as planned' ? 'as given' : layered ? 'layers' : 'longest first'),
     ...singly.flatMap((m) => [
       ...ofPhase(m, 'off'),
       ...ofPhase(m, 'in'),
@@ -99,17 +103,24 @@ function once(members: readonly Member[], phase: Phase): readonly SharedStep[] {
     })
 }
 
-/** Each part of the work for all strings: the longest first, or, in layers, off from the outermost and on from the innermost. */
-function phases(members: readonly Member[], layered: boolean): readonly SharedStep[] {
+/** Each part of the work for all strings: as planned; the longest first; or, in layers, off from the outermost and on from the innermost. */
+function phases(
+  members: readonly Member[],
+  by: 'as given' | 'layers' | 'longest first',
+): readonly SharedStep[] {
   const depth = (m: Member) => m.context.above.length
-  const inward = [...members].sort(
-    (a, b) =>
-      (layered
-        ? depth(b) - depth(a)
-        : b.context.position.speakingLength - a.context.position.speakingLength) ||
-      a.context.position.number - b.context.position.number,
-  )
-  const off = layered ? [...inward].reverse() : inward
+  const layered = by !== 'longest first' && members.some((m) => depth(m) > 0)
+  const inward =
+    by === 'as given'
+      ? members
+      : [...members].sort(
+          (a, b) =>
+            (layered
+              ? depth(b) - depth(a)
+              : b.context.position.speakingLength - a.context.position.speakingLength) ||
+            a.context.position.number - b.context.position.number,
+        )
+  const off = by === 'longest first' ? inward : [...inward].reverse()
   const on = layered
     ? // A foot is wrapped string by string: each has its turns laid before the next is brought over it.
       inward.flatMap((m) => [...ofPhase(m, 'in'), ...ofPhase(m, 'wind')])

@@ -4,12 +4,12 @@ import type { Instrument } from '../instrument/instrument'
 import { boardStrings, type BoardYields } from '../rounds/board'
 import { StrungBoard } from '../rounds/strung-board'
 import { roundsNeeded } from '../rounds/tuning-round'
-import type { Batches } from './batch'
+import type { Batch, Batches } from './batch'
 import { momentsOf, type Moment } from './moments'
 import { planOf } from './plan'
 
 export interface JudgedPlan {
-  readonly goes: readonly (readonly number[])[]
+  readonly batches: readonly Batch[]
   readonly moments: readonly Moment[]
   /** The lowest share of the full load, and the most that its centre moves either way. */
   readonly leastShare: number
@@ -25,24 +25,20 @@ export interface JudgedPlan {
 }
 
 /** Tuning one string in a round, min; our own estimate. */
-export const ROUND_A_STRING = 0.75
+const ROUND_A_STRING = 0.75
 
-/**
- * @param within - no string is further off than this when it is in tune, cents
- */
+/** @param rounds - see {@link roundsAfter} */
 export function judged(
   instrument: Instrument,
   batches: Batches,
   goes: readonly (readonly number[])[],
-  yields: BoardYields,
-  within: number,
+  rounds: number,
 ): JudgedPlan {
   const plan = planOf(batches, goes)
   const moments = momentsOf(batches.bench.pieces, plan.batches)
-  const rounds = roundsAfter(instrument, batches, goes, yields, within)
   const strings = batches.bench.changed.length * TO_CHANGE.string
   return {
-    goes,
+    batches: plan.batches,
     moments,
     leastShare: Math.min(1, ...moments.map(({ carried }) => carried.share)),
     mostShift: Math.max(0, ...moments.map(({ carried }) => Math.abs(carried.shift))),
@@ -53,8 +49,13 @@ export function judged(
   }
 }
 
-/** Each go brought up on the board as it yields, string by string; what is left is what rounds must mend. */
-function roundsAfter(
+/**
+ * Rounds of tuning that a restring leaves to do. Each go is brought up on the board as it yields, string by string; what is left is
+ * what rounds must mend.
+ *
+ * @param within - no string is further off than this when it is in tune, cents
+ */
+export function roundsAfter(
   instrument: Instrument,
   batches: Batches,
   goes: readonly (readonly number[])[],

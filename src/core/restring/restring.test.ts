@@ -4,14 +4,15 @@ import type { Instrument } from '../instrument/instrument'
 import { seeded } from '../random/seeded'
 import { startingYields } from '../rounds/board'
 import { Batches, type Bench } from './batch'
-import { ALLOWED, Frame, isAllowed } from './frame'
+import { Frame, isAllowed, MOST_SHIFT } from './frame'
 import { lostBetween } from './lost'
 import { piecesOf, piecesToChange, type Piece } from './piece'
-import { judged } from './judged'
+import { judged, roundsAfter } from './judged'
 import { standsAfter } from './moments'
 import { planOf, planRestring } from './plan'
 import { goesBy, waysFor } from './schools'
 
+const ALLOWED = { share: 0.85, shift: MOST_SHIFT }
 const shelf = readShelf('demo').instruments
 const on = (slug: string) => shelf.find((one) => one.slug === slug) as Instrument
 const benchOf = (instrument: Instrument, numbers = instrument.positions.map((p) => p.number)): Bench => {
@@ -208,19 +209,14 @@ test.each(shelf.map((instrument) => [instrument.name, instrument] as const))(
     const batches = new Batches(bench)
     const yields = startingYields(instrument)
     const plan = planRestring(bench)!
-    const least = judged(
-      instrument,
-      batches,
-      plan.batches.map(({ ids }) => ids),
-      yields,
-      5,
-    )
+    const own = plan.batches.map(({ ids }) => ids)
+    const least = judged(instrument, batches, own, roundsAfter(instrument, batches, own, yields, 5))
     expect(Math.min(...plan.batches.map(({ carried }) => carried.share))).toBeCloseTo(least.leastShare, 9)
     for (const way of waysFor(batches)) {
       if (way === 'least time') continue
       const goes = goesBy(batches, way)
       expect(goes.flat().sort((a, b) => a - b)).toEqual(bench.changed.map(({ id }) => id))
-      const school = judged(instrument, batches, goes, yields, 5)
+      const school = judged(instrument, batches, goes, roundsAfter(instrument, batches, goes, yields, 5))
       expect(planOf(batches, goes).minutes).toBeGreaterThan(plan.minutes - 1e-9)
       if (way === 'one for one, alternating ends')
         expect(school.leastShare).toBeGreaterThanOrEqual(least.leastShare - 1e-9)

@@ -12,6 +12,7 @@ import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
 import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
+import { RESTRING_WAYS } from '@/core/restring/schools'
 import { ROUND_ORDERS } from '@/core/rounds/tuning-round'
 import { AIR_BOUNDS } from '@/core/settle/room'
 import { READING_KINDS } from '@/core/settle/readings'
@@ -121,6 +122,7 @@ function numberOf(text: string, name: string): number {
     throw new RangeError(`expected ${BOUNDS[plain][0]} to ${BOUNDS[plain][1]}`)
   if (name === 'sure_chance' && !(value >= 0.5 && value <= 0.999))
     throw new RangeError('expected 0.5 to 0.999')
+  if (name === 'load_share' && !(value >= 0.3 && value <= 0.99)) throw new RangeError('expected 0.3 to 0.99')
   const air = Object.hasOwn(AIR_BOUNDS, name) ? AIR_BOUNDS[name as keyof typeof AIR_BOUNDS] : undefined
   if (air && !(value >= air[0] && value <= air[1])) throw new RangeError(`expected ${air[0]} to ${air[1]}`)
   return value
@@ -158,6 +160,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   mishap: MISHAPS,
   stretched_by: WAYS.stretching,
   tune_order: ROUND_ORDERS,
+  restring_way: RESTRING_WAYS,
   condition: CONDITIONS,
   spares_by: SPARES_BY,
   state: ['to send', 'sent', 'acknowledged', 'delivered', 'closed'],

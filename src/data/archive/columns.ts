@@ -32,6 +32,7 @@ const UNITS: Readonly<Record<string, string>> = {
   humidity: '% relative',
   found_cents: 'cents',
   left_cents: 'cents',
+  session_minutes: 'min',
   wraps: 'turns',
   predicted_wraps: 'turns',
 }
@@ -71,6 +72,8 @@ export const ARCHIVED: readonly ArchiveTable[] = (
     journaled.roomReadings,
     journaled.inspections,
     journaled.polishes,
+    journaled.restrings,
+    journaled.restringPieces,
   ] as readonly Table[]
 ).map((table) => ({
   name: getTableName(table),

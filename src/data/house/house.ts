@@ -38,6 +38,8 @@ export interface House {
   readonly referenceA: number
   /** With what chance an evening shall pass without a break, and a kit or the stores suffice. */
   readonly sureChance: number
+  /** The least share of its load that a frame keeps while strings are changed. */
+  readonly loadShare: number
   /** What an hour’s work is worth, in hundredths of the house’s money. */
   readonly hourMinor: number
   /** Who works here, for the record. */
@@ -62,6 +64,7 @@ const STARTING: House = {
   openDays: [1, 2, 3, 4, 5, 6, 7],
   referenceA: 440,
   sureChance: 0.95,
+  loadShare: 0.85,
   hourMinor: 3000,
   people: [],
 }
@@ -92,6 +95,7 @@ function readHouse(store: Store): House {
     openDays: JSON.parse(row.openDays) as number[],
     referenceA: row.referenceA,
     sureChance: row.sureChance,
+    loadShare: row.loadShare,
     hourMinor: row.hourMinor,
     people: JSON.parse(row.people) as string[],
   }

@@ -5,7 +5,7 @@
 import { found, Refusal } from '@/boundary/refusal'
 import { fittingFigures } from '@/core/fitting/figures'
 import { TO_CHANGE } from '@/core/fitting/covered'
-import { firstOfPieces, soldByClass, type StringPosition } from '@/core/instrument/instrument'
+import { firstOfPieces, soldByClass } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { coreMaterial, materialWord, outerGauge } from '@/core/strings/construction'
@@ -23,10 +23,8 @@ import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
 import { allInstruments, type StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import type { Store } from '../store/database'
-import { offersAt } from '../stores/spares'
-import { FREE_FROM, freeStores } from '../stores/set-aside'
+import { kindsInStores, type KindInStores } from '../stores/kinds-in-stores'
 import { allSupplies } from '../stores/supplies'
-import { coverings, house, instruments, positions } from '../store/schema'
 import { latestToFit, type LatestFit } from './latest-fit'
 
 /** Changing one string, min; our own estimate. */
@@ -64,13 +62,6 @@ export interface StringBefore extends MayCarry, RoundDate, TowardDate {
   readonly minutes: number
   /** It is broken, or its job is open. */
   readonly jobId: number | null
-}
-
-/** What of a kind is in the stores. */
-export interface KindInStores {
-  readonly cuts: number
-  /** The coil to take, and where it lies. */
-  readonly from: string | null
 }
 
 export interface BeforeDate {
@@ -238,40 +229,4 @@ function stringsBefore(
 /** Anchors that lie ready, of whatever they are made. */
 function anchorsInStores(store: Store): number {
   return allSupplies(store).reduce((sum, { kind, count }) => sum + (kind === 'anchor' ? count : 0), 0)
-}
-
-/** Kinds by what would replace a string of them. Kept for those looked at. */
-function kindsInStores(store: Store, stored: StoredInstrument): Readonly<Record<string, KindInStores>> {
-  return store.kept.get(
-    `kinds in stores of ${stored.id}`,
-    [...FREE_FROM, instruments, positions, coverings, house],
-    () => lookedUp(store, stored),
-  )
-}
-
-function lookedUp(
-  store: Store,
-  { instrument, habits }: StoredInstrument,
-): Readonly<Record<string, KindInStores>> {
-  const coils = freeStores(store)
-  const longest = new Map<string, StringPosition>()
-  for (const position of firstOfPieces(instrument)) {
-    const kind = specKey(specAt(position, soldByClass(instrument)))
-    const had = longest.get(kind)
-    if (!had || had.freeLength < position.freeLength) longest.set(kind, position)
-  }
-  return Object.fromEntries(
-    [...longest].map(([kind, position]): [string, KindInStores] => {
-      const enough = offersAt(coils, instrument, position, habits).filter(({ leaves }) => leaves >= 0)
-      const exact = enough.filter(({ fit }) => fit.grade === 'exact')
-      const [best] = exact.length > 0 ? exact : enough
-      return [
-        kind,
-        {
-          cuts: exact.reduce((sum, { yields }) => sum + yields, 0),
-          from: best ? `${best.coil.label}, ${best.coil.place}` : null,
-        },
-      ]
-    }),
-  )
 }

@@ -8,36 +8,44 @@ interface LevelledStringsProps {
   readonly shape: FieldShape
   /** By position number, 0 to LEVELS − 1; a string without one has no figure. */
   readonly levels: Readonly<Record<number, number>>
+  /** Strings without a level stay as they are drawn. */
+  readonly onlyLevelled?: boolean
 }
 
 /** Strings drawn by a figure in place of their material: the more of it, the closer and broader its marks. No colour tells it. */
-export const LevelledStrings = memo(function LevelledStrings({ shape, levels }: LevelledStringsProps) {
+export const LevelledStrings = memo(function LevelledStrings({
+  shape,
+  levels,
+  onlyLevelled = false,
+}: LevelledStringsProps) {
   const scale = shape.viewBox.height / 560
   const xs = shape.strings.map(({ x }) => x).sort((a, b) => a - b)
   const gaps = xs.slice(1).map((x, i) => x - (xs[i] as number))
   const broadest = Math.min(9 * scale, 0.62 * Math.min(...gaps, 40))
   return (
     <g aria-hidden>
-      {shape.strings.map((s) => (
-        <g key={s.position.number}>
-          <line
-            x1={s.x}
-            x2={s.x}
-            y1={s.bridge}
-            y2={s.tail}
-            stroke="var(--paper)"
-            strokeWidth={Math.max(s.weight, broadest) + 1}
-          />
-          <LevelStroke
-            x={s.x}
-            from={s.bridge}
-            to={s.tail}
-            level={levels[s.position.number]}
-            broadest={broadest}
-            scale={scale}
-          />
-        </g>
-      ))}
+      {shape.strings.map((s) =>
+        onlyLevelled && levels[s.position.number] === undefined ? null : (
+          <g key={s.position.number}>
+            <line
+              x1={s.x}
+              x2={s.x}
+              y1={s.bridge}
+              y2={s.tail}
+              stroke="var(--paper)"
+              strokeWidth={Math.max(s.weight, broadest) + 1}
+            />
+            <LevelStroke
+              x={s.x}
+              from={s.bridge}
+              to={s.tail}
+              level={levels[s.position.number]}
+              broadest={broadest}
+              scale={scale}
+            />
+          </g>
+        ),
+      )}
     </g>
   )
 })

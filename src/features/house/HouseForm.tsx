@@ -56,6 +56,7 @@ export function HouseForm({ house }: { house: House }) {
       keepsStores: house.keepsStores,
       currency: house.currency,
       sureChance: house.sureChance,
+      loadShare: house.loadShare,
       hourMinor: house.hourMinor,
     },
   })
@@ -210,6 +211,14 @@ export function HouseForm({ house }: { house: House }) {
         />
         <HundredthsEntry
           control={control}
+          name="loadShare"
+          of={100}
+          label="Load that a frame keeps, %"
+          hint="While many strings are changed. The maker’s word comes first."
+          problem={errors.loadShare?.message}
+        />
+        <HundredthsEntry
+          control={control}
           name="hourMinor"
           of={1 / 100}
           label="An hour’s work is worth"
@@ -226,7 +235,7 @@ export function HouseForm({ house }: { house: House }) {
 
 interface HundredthsEntryProps {
   readonly control: Control<HouseRequest>
-  readonly name: 'sureChance' | 'hourMinor'
+  readonly name: 'sureChance' | 'loadShare' | 'hourMinor'
   /** What is typed over what is kept. */
   readonly of: number
   readonly label: string

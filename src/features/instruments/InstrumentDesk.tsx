@@ -70,6 +70,9 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'wear')}>
               Wear
             </Link>
+            <Link className="button" href={pages.instrumentSheet(instrument.slug, 'restring')}>
+              Restring
+            </Link>
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'chart')}>
               String chart
             </Link>

@@ -31,10 +31,12 @@ interface StepByStepProps {
   readonly jobs: readonly JobView[]
   /** Taken for them. */
   readonly pictures: readonly JobPicture[]
+  /** They are a go of a restring, in the order of its plan. */
+  readonly isPlanned: boolean
 }
 
 /** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
-export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
+export function StepByStep({ instrument, jobs, pictures, isPlanned }: StepByStepProps) {
   const { units } = useHouse()
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
@@ -43,8 +45,12 @@ export function StepByStep({ instrument, jobs, pictures }: StepByStepProps) {
     [instrument, jobs, turns],
   )
   const steps = useMemo(
-    () => stepsTogether(members, members[0]?.context.habits.restring ?? 'longest first'),
-    [members],
+    () =>
+      stepsTogether(
+        members,
+        isPlanned ? 'as planned' : (members[0]?.context.habits.restring ?? 'longest first'),
+      ),
+    [members, isPlanned],
   )
   const isDone = ({ step, members: ids }: SharedStep) =>
     ids.every((id) => jobs.find((job) => job.jobId === id)?.done.includes(step.key))

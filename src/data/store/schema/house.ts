@@ -31,6 +31,8 @@ export const house = sqliteTable('house', {
   referenceA: real('reference_a_hz').notNull().default(440),
   /** With what chance an evening shall pass without a break, and a kit or the stores suffice. */
   sureChance: real('sure_chance').notNull().default(0.95),
+  /** The least share of its load that a frame keeps while strings are changed. */
+  loadShare: real('load_share').notNull().default(0.85),
   /** What an hour's work is worth, in hundredths of the house's money. */
   hourMinor: integer('hour_minor').notNull().default(3000),
   /** Names of the people who work here: JSON. */

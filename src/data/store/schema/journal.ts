@@ -9,6 +9,7 @@ import { needs, orderedNeeds } from './needs'
 import { instruments, positions, coverings } from './instruments'
 import { pictures } from './pictures'
 import { roundReadings, temperaments, tuningRounds } from './rounds'
+import { restringPieces, restrings } from './restrings'
 import { inspections, polishes } from './wear'
 import { suppliers, catalogueItems, orders, orderLines } from './orders'
 
@@ -93,4 +94,6 @@ export const journaled = {
   roomReadings,
   inspections,
   polishes,
+  restrings,
+  restringPieces,
 } as const

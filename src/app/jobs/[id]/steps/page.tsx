@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { picturesOfJobs } from '@/data/pictures/pictures'
 import { jobsTogether } from '@/data/jobs/jobs-together'
+import { isPlanned } from '@/data/jobs/restrings'
 import { jobView } from '@/features/jobs/job-view'
 import { StepByStep } from '@/features/jobs/StepByStep'
 import { JobSheet } from '../JobSheet'
@@ -18,6 +19,7 @@ export default async function StepsPage({ params }: { params: Promise<{ id: stri
         key={together.map(({ jobId }) => jobId).join()}
         instrument={job.instrument}
         jobs={together.map(jobView)}
+        isPlanned={isPlanned(store(), job.jobId)}
         pictures={picturesOfJobs(
           store(),
           together.map(({ jobId }) => jobId),

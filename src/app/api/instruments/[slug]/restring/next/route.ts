@@ -1,0 +1,17 @@
+import { handle } from '@/app/api/handle'
+import { Nothing } from '@/boundary/handle'
+import { instrumentBySlug } from '@/data/instruments/instruments'
+import { nextGo } from '@/data/jobs/restrings'
+import { store } from '@/data/store/database'
+
+interface Path {
+  readonly params: Promise<{ slug: string }>
+}
+
+export async function POST(request: Request, { params }: Path) {
+  const { slug } = await params
+  return handle(request, Nothing, () => {
+    const { actionId, result } = nextGo(store(), instrumentBySlug(store(), slug))
+    return { actionId, jobId: result.jobId }
+  })
+}

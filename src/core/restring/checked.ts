@@ -1,0 +1,58 @@
+/** An order of work that somebody made: what is wrong with it, in a sentence. */
+import type { Instrument, StringPosition } from '../instrument/instrument'
+import { isAllowed } from './frame'
+import type { Batches } from './batch'
+import { unitsOf } from './plan'
+
+/**
+ * The first thing that keeps goes from being done; null where they can be.
+ *
+ * @param nameOf - what a string is called, after “the”
+ */
+export function problemOf(
+  instrument: Instrument,
+  batches: Batches,
+  goes: readonly (readonly number[])[],
+  nameOf: (position: StringPosition) => string,
+): string | null {
+  const called = (id: number) => {
+    const position = instrument.positions[id - 1]
+    return position ? `the ${nameOf(position)}` : `string ${id}`
+  }
+  const seen = new Set<number>()
+  const wanted = new Set(batches.bench.changed.map(({ id }) => id))
+  for (const id of goes.flat()) {
+    if (seen.has(id)) return `${capital(called(id))} is in the order twice.`
+    if (!wanted.has(id)) return `${capital(called(id))} is not one of the strings to change.`
+    seen.add(id)
+  }
+  const missing = [...wanted].find((id) => !seen.has(id))
+  if (missing !== undefined) return `${capital(called(missing))} is in no go of the order.`
+  const units = unitsOf(batches)
+  for (const ids of goes) {
+    if (ids.length === 0) return 'A go without a string is none: leave it out.'
+    for (const [i, id] of ids.entries()) {
+      const over = batches.piece(id).over.filter((other) => wanted.has(other))
+      const elsewhere = over.find((other) => !ids.includes(other))
+      if (elsewhere !== undefined)
+        return `${capital(called(elsewhere))} lies over ${called(id)}: they come off in the same go.`
+      const before = over.find((other) => ids.indexOf(other) < i)
+      if (before !== undefined)
+        return `${capital(called(before))} lies over ${called(id)}: ${called(id)} goes on first.`
+    }
+    const carried = batches.carried(ids)
+    // What can't be parted is as it is.
+    if (isAllowed(carried, batches.bench.allowed) || units.some((unit) => sameSet(unit, ids))) continue
+    const { share, shift } = batches.bench.allowed
+    const others = ids.length === 1 ? '' : ` and ${ids.length - 1} more`
+    return carried.share < share
+      ? `With ${called(ids[0] as number)}${others} off, the frame would carry ${percent(carried.share)} of its load; the house wants ${percent(share)}.`
+      : `With ${called(ids[0] as number)}${others} off, the load would move along the board by ${percent(Math.abs(carried.shift))} of it; at most ${percent(shift)} is kept to. Spread them along the board.`
+  }
+  return null
+}
+
+const sameSet = (a: readonly number[], b: readonly number[]) =>
+  a.length === b.length && a.every((one) => b.includes(one))
+const capital = (text: string) => text.replace(/^./, (letter) => letter.toUpperCase())
+const percent = (share: number) => `${Math.floor(share * 100)} %`

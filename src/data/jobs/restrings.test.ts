@@ -1,0 +1,124 @@
+/** Restrings on a real database: begun by a plan, gone through go by go, undone, refused. */
+import { mkdtempSync, rmSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { Refusal } from '@/boundary/refusal'
+import { Batches } from '@/core/restring/batch'
+import { restringBench } from '@/core/restring/bench-of'
+import { planRestring } from '@/core/restring/plan'
+import { prepare } from '../demo/prepare'
+import { houseSettings } from '../house/house'
+import { instrumentBySlug } from '../instruments/instruments'
+import { openStore, type Store } from '../store/database'
+import { jobs } from '../store/schema'
+import { eq } from 'drizzle-orm'
+import { jobsTogether } from './jobs-together'
+import { beginRestring, endRestring, isPlanned, lastRestring, nextGo } from './restrings'
+
+const root = mkdtempSync(path.join(os.tmpdir(), 'taut-restring-'))
+let store: Store
+beforeAll(() => {
+  const folder = path.join(root, 'data')
+  prepare(folder, 'demo', '2026-11-24T10:00')
+  store = openStore({ folder, demoDate: '2026-11-24T10:00' })
+})
+afterAll(() => {
+  store.close()
+  rmSync(root, { recursive: true, force: true })
+})
+
+const on = (slug: string) => instrumentBySlug(store, slug)
+const goesOf = (slug: string, numbers = on(slug).instrument.positions.map(({ number }) => number)) =>
+  planRestring(restringBench(on(slug).instrument, numbers, houseSettings(store)))!.batches.map(
+    ({ ids }) => ids,
+  )
+const asked = (goes: readonly (readonly number[])[]) =>
+  ({ goes, way: 'least time', sessionMinutes: 120, withMissing: true }) as const
+const sentence = (work: () => unknown): string => {
+  try {
+    work()
+  } catch (error) {
+    if (error instanceof Refusal) return error.message
+    throw error
+  }
+  return ''
+}
+/** As the last step of each job does it. */
+const finish = (jobId: number) =>
+  store.act({ kind: 'job', summary: 'fitted' }, () => {
+    for (const one of jobsTogether(store, jobId))
+      store.rows.update(jobs).set({ finishedAt: store.now() }).where(eq(jobs.id, one.jobId)).run()
+  })
+
+test('a restring goes on go by go, in the order of its plan, and nothing else comes off before a go is done', () => {
+  const goes = goesOf('chervil')
+  const { result, actionId } = beginRestring(store, on('chervil'), asked(goes), 3)
+  const opened = jobsTogether(store, result.jobId)
+  expect(opened.map(({ position }) => position.number)).toEqual(goes[0])
+  expect(isPlanned(store, result.jobId)).toBe(true)
+  expect(sentence(() => nextGo(store, on('chervil')))).toMatch(/not done yet/)
+  expect(sentence(() => beginRestring(store, on('chervil'), asked(goes), 0))).toMatch(/is going on/)
+  // Undone and done again nothing of it is lost.
+  store.undo(actionId)
+  expect(lastRestring(store, on('chervil'))).toBeNull()
+  let jobId = beginRestring(store, on('chervil'), asked(goes), 0).result.jobId
+  goes.forEach((ids, go) => {
+    expect(jobsTogether(store, jobId).map(({ position }) => position.number)).toEqual(ids)
+    finish(jobId)
+    const { pieces } = lastRestring(store, on('chervil'))!
+    expect(pieces.filter(({ isDone }) => isDone)).toHaveLength(goes.slice(0, go + 1).flat().length)
+    if (go < goes.length - 1) jobId = nextGo(store, on('chervil')).result.jobId
+  })
+  expect(sentence(() => nextGo(store, on('chervil')))).toMatch(/All its strings are on/)
+  endRestring(store, on('chervil'))
+  expect(lastRestring(store, on('chervil'))?.endedAt).not.toBeNull()
+  expect(isPlanned(store, jobId)).toBe(false)
+})
+
+test('a wire that is two strings is one piece, and both its strings are in its job', () => {
+  const goes = goesOf('teasel', [1, 2, 5, 6])
+  const { result, actionId } = beginRestring(store, on('teasel'), asked(goes), 0)
+  expect(goes.flat()).toHaveLength(2)
+  expect(jobsTogether(store, result.jobId)).toHaveLength(goes[0]!.length)
+  store.undo(actionId)
+})
+
+describe('what can’t be worked in is refused in a sentence, and nothing is begun', () => {
+  const all = () => on('borage').instrument.positions.map(({ number }) => number)
+  test.each<[string, () => readonly (readonly number[])[], RegExp]>([
+    ['a string twice', () => [[1], [2], [1]], /is in the order twice/],
+    [
+      'too much at once',
+      () => [all().slice(0, 7), all().slice(7)],
+      /the frame would carry \d+ % of its load; the house wants 85 %/,
+    ],
+    ['no string', () => [[1], []], /A go without a string/],
+    ['a string that is not there', () => [[1, 99]], /there is no string 99/],
+  ])('%s', (_, goes, said) => {
+    expect(sentence(() => beginRestring(store, on('borage'), asked(goes()), 0))).toMatch(said)
+    expect(lastRestring(store, on('borage'))).toBeNull()
+  })
+
+  test('a layer that can’t be reached, and one that goes on before what it lies over', () => {
+    const covered = new Batches(
+      restringBench(on('yarrow').instrument, [1, 2, 3, 4, 5, 6, 7], houseSettings(store)),
+    )
+    const { id, over } = covered.bench.changed.find((piece) => piece.over.length > 0)!
+    const others = [1, 2, 3, 4, 5, 6, 7].filter((number) => number !== id)
+    expect(sentence(() => beginRestring(store, on('yarrow'), asked([[id], others]), 0))).toMatch(
+      /lies over .*: they come off in the same go/,
+    )
+    const first = over[0] as number
+    const rest = others.filter((number) => number !== first)
+    expect(sentence(() => beginRestring(store, on('yarrow'), asked([[first, id, ...rest]]), 0))).toMatch(
+      /goes on first/,
+    )
+  })
+
+  test('strings that are missing from the stores, unless one says so', () => {
+    const goes = goesOf('borage')
+    expect(
+      sentence(() => beginRestring(store, on('borage'), { ...asked(goes), withMissing: false }, 2)),
+    ).toMatch(/2 strings are missing/)
+  })
+})

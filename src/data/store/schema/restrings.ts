@@ -1,0 +1,45 @@
+/** Whole restrings: what is planned, and how far it is. */
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { RestringWay } from '@/core/restring/schools'
+import { id } from './columns'
+import { instruments, positions } from './instruments'
+import { jobs } from './jobs'
+
+export const restrings = sqliteTable(
+  'restring',
+  {
+    id: id(),
+    instrumentId: integer('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    begunAt: integer('begun_at').notNull(),
+    endedAt: integer('ended_at'),
+    /** The way that its plan was made by; null where it was moved about by hand. */
+    way: text('restring_way').$type<RestringWay>(),
+    /** How long one is at it at a time, min. */
+    sessionMinutes: integer('session_minutes').notNull(),
+  },
+  (t) => [index('restring_of').on(t.instrumentId, t.endedAt)],
+)
+
+/** One piece of it: in which go, and at which place in that go it is brought up; both from 0. */
+export const restringPieces = sqliteTable(
+  'restring_piece',
+  {
+    id: id(),
+    restringId: integer('restring_id')
+      .notNull()
+      .references(() => restrings.id, { onDelete: 'cascade' }),
+    positionId: integer('position_id')
+      .notNull()
+      .references(() => positions.id),
+    go: integer('go').notNull(),
+    place: integer('place').notNull(),
+    /** Null until its go is begun. */
+    jobId: integer('job_id').references(() => jobs.id, { onDelete: 'set null' }),
+  },
+  (t) => [
+    uniqueIndex('restring_piece_once').on(t.restringId, t.positionId),
+    index('restring_piece_job').on(t.jobId),
+  ],
+)

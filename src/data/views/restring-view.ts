@@ -1,0 +1,91 @@
+/** An instrument before or in a restring: what it needs, what the stores hold of it, and how far it is. */
+import { fittingFigures } from '@/core/fitting/figures'
+import { firstOfPieces, soldByClass, type Instrument } from '@/core/instrument/instrument'
+import { leadingNames } from '@/core/instrument/names'
+import { specAt, specKey } from '@/core/stores/string-spec'
+import { materialWord, outerGauge } from '@/core/strings/construction'
+import { stringPrices } from '../buying/string-prices'
+import { houseSettings } from '../house/house'
+import type { StoredInstrument } from '../instruments/instruments'
+import { openJobs } from '../jobs/open-jobs'
+import { lastRestring, type Restring } from '../jobs/restrings'
+import type { Store } from '../store/database'
+import { kindsInStores, type KindInStores } from '../stores/kinds-in-stores'
+
+/** What one piece asks for. */
+export interface PieceAsked {
+  /** Number of its first string. */
+  readonly id: number
+  readonly positionId: number
+  readonly name: string
+  readonly what: string
+  readonly kind: string
+  /** m */
+  readonly gauge: number
+  readonly cut: number
+  /** Hundredths of the house’s money; null where nobody sells it alone. */
+  readonly price: number | null
+  /** Its job is open already, outside a restring. */
+  readonly hasJob: boolean
+}
+
+/** Strings of one make next to each other. */
+export interface Section {
+  readonly word: string
+  readonly from: number
+  readonly to: number
+}
+
+export interface RestringView {
+  readonly instrument: Instrument
+  readonly by: { readonly loadShare: number; readonly retuneAtCents: number }
+  readonly pieces: readonly PieceAsked[]
+  readonly sections: readonly Section[]
+  readonly stores: Readonly<Record<string, KindInStores>>
+  readonly currency: string
+  readonly hourMinor: number
+  readonly restring: Restring | null
+}
+
+export function restringView(store: Store, stored: StoredInstrument): RestringView {
+  const { instrument, habits, positionIds } = stored
+  const { loadShare, retuneAtCents, currency, hourMinor } = houseSettings(store)
+  const priceOf = stringPrices(store)
+  const restring = lastRestring(store, stored)
+  const withJob = new Set(openJobs(store).map(({ positionId }) => positionId))
+  return {
+    instrument,
+    by: { loadShare, retuneAtCents },
+    pieces: firstOfPieces(instrument).map((position): PieceAsked => {
+      const spec = specAt(position, soldByClass(instrument))
+      const positionId = positionIds.get(position.number) as number
+      return {
+        id: position.number,
+        positionId,
+        name: leadingNames(position, habits.octaveNames).name,
+        what: materialWord(position.construction),
+        kind: specKey(spec),
+        gauge: outerGauge(position.construction),
+        cut: fittingFigures(instrument, position, habits).cut.total,
+        price: priceOf(spec),
+        hasJob: withJob.has(positionId),
+      }
+    }),
+    sections: sectionsOf(instrument),
+    stores: kindsInStores(store, stored),
+    currency,
+    hourMinor,
+    restring,
+  }
+}
+
+function sectionsOf({ positions }: Instrument): readonly Section[] {
+  const sections: { word: string; from: number; to: number }[] = []
+  for (const { number, construction } of positions) {
+    const word = materialWord(construction)
+    const last = sections.at(-1)
+    if (last && last.word === word) last.to = number
+    else sections.push({ word, from: number, to: number })
+  }
+  return sections
+}

@@ -1,0 +1,239 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useCallback, useMemo, useState } from 'react'
+import { calls } from '@/boundary/calls'
+import { pages } from '@/boundary/paths'
+import { MOST_SHIFT } from '@/core/restring/frame'
+import { standsAfter } from '@/core/restring/moments'
+import { sessionsOf } from '@/core/restring/sessions'
+import { missingIn } from '@/core/restring/missing'
+import type { RestringView } from '@/data/views/restring-view'
+import { LoadPicture } from '@/drawings/LoadPicture'
+import { useStringPicker } from '@/drawings/field/use-string-picker'
+import { BackLink } from '@/ui/shell/BackLink'
+import { useAct } from '@/ui/shell/use-act'
+import { ChooseStrings } from './ChooseStrings'
+import { Evenings } from './Evenings'
+import { GoList } from './GoList'
+import { Materials } from './Materials'
+import { RestringField } from './RestringField'
+import { usePlan } from './use-plan'
+import { WaysTable } from './WaysTable'
+import { DOING_WORDS, hoursText, percentText } from './words'
+
+/** Two hours. */
+const SESSION = 120
+
+/** A restring before it is begun: what, in which order, with what, and when. */
+export function RestringSheet({ view }: { readonly view: RestringView }) {
+  const { instrument, by, pieces, stores } = view
+  const router = useRouter()
+  const { act, refused } = useAct()
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(
+    () => new Set(pieces.filter(({ hasJob }) => !hasJob).map(({ id }) => id)),
+  )
+  const ids = useMemo(() => [...chosen].sort((a, b) => a - b), [chosen])
+  const names = useMemo(() => new Map(pieces.map(({ id, name }) => [id, name])), [pieces])
+  const nameOf = useCallback((id: number) => names.get(id) ?? `string ${id}`, [names])
+  const planned = usePlan(instrument, ids, by, nameOf)
+  const { plan, answer, progress } = planned
+  const picker = useStringPicker(instrument, ids[0] ?? 1)
+  const [at, setAt] = useState(0)
+  const [minutes, setMinutes] = useState(SESSION)
+  const [allTheSame, setAllTheSame] = useState(false)
+  const moments = plan?.moments ?? []
+  const now = Math.min(at, moments.length)
+  const stands = useMemo(() => standsAfter(plan?.moments ?? [], now), [plan, now])
+  const last = moments[now - 1]
+  const batches = plan?.batches ?? []
+  const inOrder = batches.flatMap((batch) => batch.ids)
+  const missing = missingIn(pieces, stores, inOrder)
+  const begin = async () => {
+    const begun = await act(
+      calls.beginRestring(instrument.slug),
+      {
+        goes: batches.map((batch) => [...batch.ids]),
+        way: planned.way,
+        sessionMinutes: minutes,
+        withMissing: allTheSame,
+      },
+      `The restring of ${instrument.name} is begun.`,
+    )
+    if (begun) router.push(pages.job(begun.jobId))
+  }
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_30rem]">
+      <section className="sheet p-4 md:p-5" aria-label="The plan">
+        <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
+        <h1 className="text-2xl font-semibold">Restring {instrument.name}</h1>
+        {plan ? (
+          <p className="mt-1" aria-live="polite">
+            <span className="plate-figure text-4xl">{hoursText(plan.minutes)}</span>{' '}
+            <span className="text-lg">
+              of work on {ids.length} strings, in {plan.batches.length} goes;{' '}
+              {plan.leastShare < by.loadShare - 1e-9 ? (
+                <strong className="text-ochre">
+                  the load falls to {percentText(plan.leastShare)}: its layers come off together
+                </strong>
+              ) : (
+                `never less than ${percentText(plan.leastShare)} of its load`
+              )}
+              .
+            </span>
+          </p>
+        ) : (
+          <Planning
+            progress={progress}
+            stop={planned.stop}
+            sentence={answer?.ok === false ? answer.sentence : null}
+          />
+        )}
+        <RestringField instrument={instrument} picker={picker} stands={stands} />
+        {plan && (
+          <>
+            <label className="mt-2 block text-sm">
+              <span aria-live="polite">
+                {last ? (
+                  <>
+                    Go {last.go + 1}: the <strong>{nameOf(last.id)}</strong> {DOING_WORDS[last.doing]};{' '}
+                    {percentText(last.carried.share)} of the load
+                  </>
+                ) : (
+                  'Before it begins: draw the slider through the work'
+                )}
+              </span>
+              <input
+                type="range"
+                className="mt-1 h-8 w-full accent-verdigris"
+                min={0}
+                max={moments.length}
+                value={now}
+                aria-label="Moment of the work"
+                aria-valuetext={
+                  last
+                    ? `go ${last.go + 1}: ${nameOf(last.id)} ${DOING_WORDS[last.doing]}`
+                    : 'before it begins'
+                }
+                onChange={(event) => setAt(Number(event.target.value))}
+              />
+            </label>
+            <div
+              className="overflow-x-auto"
+              tabIndex={0}
+              role="group"
+              aria-label="The load, to be pushed aside"
+            >
+              <LoadPicture moments={moments} least={by.loadShare} most={MOST_SHIFT} at={now} />
+            </div>
+          </>
+        )}
+        <ChooseStrings view={view} chosen={chosen} onChoose={setChosen} />
+      </section>
+      <section className="sheet p-4 md:p-5" aria-label="The order">
+        {answer?.ok && plan ? (
+          <>
+            <h2 className="text-xl font-semibold">Ways to do it</h2>
+            <WaysTable
+              ways={answer.ways}
+              chosen={planned.way}
+              least={by.loadShare}
+              onChoose={(way) => {
+                planned.takeWay(way)
+                setAt(0)
+              }}
+            />
+            <p className="mt-1 text-sm text-soft">
+              {answer.planned - answer.bound < 0.5
+                ? 'Setting out and retuning can’t take less than as worked out: that is proven.'
+                : `Setting out and retuning take ${hoursText(answer.planned)} as worked out; no order takes less than ${hoursText(answer.bound)}.`}{' '}
+              The maker’s word on how to restring it comes before all of this.
+            </p>
+            <div className="mt-4 flex flex-wrap items-center gap-3">
+              <button
+                type="button"
+                className="button button-main"
+                disabled={!(minutes > 0) || (missing > 0 && !allTheSame)}
+                onClick={() => void begin()}
+              >
+                Begin with go 1
+              </button>
+              {missing > 0 && (
+                <label className="flex min-h-11 items-center gap-2 text-sm">
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-verdigris"
+                    checked={allTheSame}
+                    onChange={(event) => setAllTheSame(event.target.checked)}
+                  />
+                  {missing === 1 ? 'A string is' : `${missing} strings are`} missing: begin all the same
+                </label>
+              )}
+            </div>
+            {refused && (
+              <p role="alert" className="mt-2 font-semibold text-ochre">
+                {refused.sentence}
+              </p>
+            )}
+            <h2 className="mt-5 border-t border-ink pt-3 text-xl font-semibold">
+              {planned.way === null ? 'The order, by hand' : 'The order'}
+            </h2>
+            {planned.refused && (
+              <p role="alert" className="mt-1 font-semibold text-ochre">
+                {planned.refused}
+              </p>
+            )}
+            <GoList
+              batches={batches}
+              nameOf={nameOf}
+              picked={picker.selected}
+              onPick={picker.pick}
+              onMove={planned.move}
+              onMoveGo={planned.moveGo}
+            />
+            <Evenings
+              sessions={minutes > 0 ? sessionsOf(batches, minutes) : []}
+              minutes={minutes}
+              onMinutes={setMinutes}
+            />
+            <Materials view={view} inOrder={inOrder} />
+          </>
+        ) : (
+          <p className="text-soft">
+            {ids.length === 0 ? 'Choose what to change.' : 'The order comes as soon as it is worked out.'}
+          </p>
+        )}
+      </section>
+    </div>
+  )
+}
+
+interface PlanningProps {
+  readonly progress: { readonly done: number; readonly of: number } | null
+  readonly stop: () => void
+  readonly sentence: string | null
+}
+
+function Planning({ progress, stop, sentence }: PlanningProps) {
+  if (sentence)
+    return (
+      <p role="alert" className="mt-1 font-semibold text-ochre">
+        {sentence}
+      </p>
+    )
+  if (!progress) return <p className="mt-1 text-soft">Nothing is planned. Choose what to change.</p>
+  return (
+    <p className="mt-1 flex items-center gap-3 text-soft">
+      Working out the order
+      <progress
+        className="accent-verdigris"
+        max={progress.of}
+        value={progress.done}
+        aria-label="How far it is"
+      />
+      <button type="button" className="button" onClick={stop}>
+        Stop
+      </button>
+    </p>
+  )
+}

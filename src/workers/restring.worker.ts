@@ -1,0 +1,64 @@
+/** The plans of a restring, off the main thread. */
+import { expose } from 'comlink'
+import type { Instrument } from '@/core/instrument/instrument'
+import { Batches } from '@/core/restring/batch'
+import { restringBench, type RestringBy } from '@/core/restring/bench-of'
+import { judged, roundsAfter, type JudgedPlan } from '@/core/restring/judged'
+import { planRestring } from '@/core/restring/plan'
+import { goesBy, waysFor, type RestringWay } from '@/core/restring/schools'
+import { startingYields } from '@/core/rounds/board'
+
+/** A way, judged. */
+export interface JudgedWay extends JudgedPlan {
+  readonly way: RestringWay
+}
+
+export type RestringAnswer =
+  | {
+      readonly ok: true
+      readonly ways: readonly JudgedWay[]
+      /** No order asks for less setting out and retuning than this, and what is planned asks for, min. */
+      readonly bound: number
+      readonly planned: number
+    }
+  | { readonly ok: false; readonly sentence: string }
+
+/** A string is in tune within so much, cents. */
+const WITHIN = 3
+
+const api = {
+  /** Plans and judges every way; `onProgress` is told how far it is. */
+  plan(
+    instrument: Instrument,
+    numbers: readonly number[],
+    by: RestringBy,
+    onProgress: (done: number, of: number) => void,
+  ): RestringAnswer {
+    try {
+      const batches = new Batches(restringBench(instrument, numbers, by))
+      const ways = waysFor(batches)
+      const plan = planRestring(batches.bench, (done, of) => {
+        onProgress(done, of + ways.length)
+        return true
+      })
+      if (!plan) return { ok: false, sentence: 'It was stopped.' }
+      const yields = startingYields(instrument)
+      return {
+        ok: true,
+        bound: plan.bound,
+        planned: plan.minutes,
+        ways: ways.map((way) => {
+          const goes = way === 'least time' ? plan.batches.map(({ ids }) => ids) : goesBy(batches, way)
+          const rounds = roundsAfter(instrument, batches, goes, yields, WITHIN)
+          return { way, ...judged(instrument, batches, goes, rounds) }
+        }),
+      }
+    } catch (problem) {
+      if (problem instanceof RangeError) return { ok: false, sentence: problem.message }
+      throw problem
+    }
+  },
+}
+
+export type RestringApi = typeof api
+expose(api)
