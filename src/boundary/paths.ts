@@ -53,6 +53,9 @@ export const pages = {
   instrumentSheet: (slug: string, sheet: SheetOfInstrument, string?: number) =>
     withQuery(`/instruments/${slug}/${sheet}`, { string }),
 
+  /** What its owner is told of its last restring. */
+  restringReport: (slug: string) => `/instruments/${slug}/restring/report` as const,
+
   job: (id: number) => `/jobs/${id}` as const,
   jobSheet: (id: number, sheet: SheetOfJob) => `/jobs/${id}/${sheet}` as const,
 
@@ -111,6 +114,8 @@ export const files = {
   chart: (slug: string, as: 'csv' | 'json') => `/api/instruments/${slug}/chart?as=${as}`,
   archive: '/api/archive',
   archiveWithoutPictures: '/api/archive?pictures=no',
+  /** The lines of an invoice for its last restring. */
+  invoice: (slug: string) => `/api/instruments/${slug}/restring/invoice`,
   picture: (hash: string) => `/api/pictures/file/${hash}`,
   calendar: '/api/dates/calendar.ics',
   /** Visits to settling strings until a date, as iCalendar with alarms. */

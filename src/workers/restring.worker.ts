@@ -26,6 +26,16 @@ export type RestringAnswer =
 /** A string is in tune within so much, cents. */
 const WITHIN = 3
 
+/** Whether two ways are the same goes, in whatever order these follow one another. */
+function sameGoes(a: JudgedPlan, b: JudgedPlan): boolean {
+  const sets = ({ batches }: JudgedPlan) =>
+    batches
+      .map(({ ids }) => [...ids].sort((x, y) => x - y).join())
+      .sort()
+      .join(' ')
+  return sets(a) === sets(b)
+}
+
 const api = {
   /** Plans and judges every way; `onProgress` is told how far it is. */
   plan(
@@ -47,11 +57,13 @@ const api = {
         ok: true,
         bound: plan.bound,
         planned: plan.minutes,
-        ways: ways.map((way) => {
-          const goes = way === 'least time' ? plan.batches.map(({ ids }) => ids) : goesBy(batches, way)
-          const rounds = roundsAfter(instrument, batches, goes, yields, WITHIN)
-          return { way, ...judged(instrument, batches, goes, rounds) }
-        }),
+        ways: ways
+          .map((way) => {
+            const goes = way === 'least time' ? plan.batches.map(({ ids }) => ids) : goesBy(batches, way)
+            const rounds = roundsAfter(instrument, batches, goes, yields, WITHIN)
+            return { way, ...judged(instrument, batches, goes, rounds) }
+          })
+          .filter((one, i, all) => !all.slice(0, i).some((other) => sameGoes(one, other))),
       }
     } catch (problem) {
       if (problem instanceof RangeError) return { ok: false, sentence: problem.message }

@@ -1,4 +1,5 @@
 /** Restrings on a real database: begun by a plan, gone through go by go, undone, refused. */
+import { eq } from 'drizzle-orm'
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
@@ -11,7 +12,6 @@ import { houseSettings } from '../house/house'
 import { instrumentBySlug } from '../instruments/instruments'
 import { openStore, type Store } from '../store/database'
 import { jobs } from '../store/schema'
-import { eq } from 'drizzle-orm'
 import { jobsTogether } from './jobs-together'
 import { beginRestring, endRestring, isPlanned, lastRestring, nextGo } from './restrings'
 

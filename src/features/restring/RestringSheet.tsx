@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
@@ -63,10 +64,17 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
     if (begun) router.push(pages.job(begun.jobId))
   }
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_30rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_34rem]">
       <section className="sheet p-4 md:p-5" aria-label="The plan">
         <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
         <h1 className="text-2xl font-semibold">Restring {instrument.name}</h1>
+        {view.restring && (
+          <p className="mt-1">
+            <Link className="button" href={pages.restringReport(instrument.slug)} prefetch={false}>
+              Report of the last one
+            </Link>
+          </p>
+        )}
         {plan ? (
           <p className="mt-1" aria-live="polite">
             <span className="plate-figure text-4xl">{hoursText(plan.minutes)}</span>{' '}
@@ -89,6 +97,15 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
             sentence={answer?.ok === false ? answer.sentence : null}
           />
         )}
+        <details className="mt-2">
+          <summary className="min-h-8 font-semibold">
+            {chosen.size === pieces.length
+              ? 'All strings are changed'
+              : `${chosen.size} of ${pieces.length} strings are changed`}
+            : choose others
+          </summary>
+          <ChooseStrings view={view} chosen={chosen} onChoose={setChosen} />
+        </details>
         <RestringField instrument={instrument} picker={picker} stands={stands} />
         {plan && (
           <>
@@ -128,7 +145,6 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
             </div>
           </>
         )}
-        <ChooseStrings view={view} chosen={chosen} onChoose={setChosen} />
       </section>
       <section className="sheet p-4 md:p-5" aria-label="The order">
         {answer?.ok && plan ? (
@@ -146,7 +162,7 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
             <p className="mt-1 text-sm text-soft">
               {answer.planned - answer.bound < 0.5
                 ? 'Setting out and retuning can’t take less than as worked out: that is proven.'
-                : `Setting out and retuning take ${hoursText(answer.planned)} as worked out; no order takes less than ${hoursText(answer.bound)}.`}{' '}
+                : `Setting out and retuning take ${answer.planned.toFixed(0)} min in the order that is worked out; no order takes less than ${answer.bound.toFixed(0)} min.`}{' '}
               The maker’s word on how to restring it comes before all of this.
             </p>
             <div className="mt-4 flex flex-wrap items-center gap-3">

@@ -43,7 +43,7 @@ export function WaysTable({ ways, chosen, least, onChoose }: WaysTableProps) {
             </label>
           </th>
           <td
-            className={`pr-3 text-right ${one.leastShare < least - 1e-9 ? 'font-semibold text-ochre' : ''}`}
+            className={`pr-3 text-right whitespace-nowrap ${one.leastShare < least - 1e-9 ? 'font-semibold text-ochre' : ''}`}
           >
             {one.leastShare < least - 1e-9 && '! '}
             {percentText(one.leastShare)}

@@ -32,32 +32,27 @@ export function usePlan(
   by: RestringBy,
   nameOf: (id: number) => string,
 ): Planned {
-  const [answer, setAnswer] = useState<RestringAnswer | null>(null)
-  const [progress, setProgress] = useState<Planned['progress']>(null)
-  const [way, setWay] = useState<RestringWay | null>('least time')
-  const [byHand, setByHand] = useState<readonly (readonly number[])[] | null>(null)
-  const [refused, setRefused] = useState<string | null>(null)
+  // What is kept is kept with the choice that it is of: another choice begins anew.
+  const [got, setGot] = useState<Of<RestringAnswer>>(null)
+  const [reached, setReached] = useState<Of<{ readonly done: number; readonly of: number }>>(null)
+  const [stopped, setStopped] = useState<readonly number[] | null>(null)
+  const [shown, setShown] = useState<Of<RestringWay>>(null)
+  const [moved, setMoved] = useState<Of<readonly (readonly number[])[]>>(null)
+  const [said, setSaid] = useState<Of<string>>(null)
+  const answer = ofThis(got, chosen)
+  const way = ofThis(shown, chosen) ?? 'least time'
+  const byHand = ofThis(moved, chosen)
   const running = useRef<{ readonly stop: () => void } | null>(null)
   useEffect(() => {
-    running.current?.stop()
-    setAnswer(null)
-    setByHand(null)
-    setRefused(null)
-    setWay('least time')
-    if (chosen.length === 0) {
-      setProgress(null)
-      return
-    }
-    setProgress({ done: 0, of: 1 })
+    if (chosen.length === 0) return
     let isOver = false
     const planning = startRestringPlan(instrument, chosen, by, (done, of) => {
-      if (!isOver) setProgress({ done, of })
+      if (!isOver) setReached({ of: chosen, value: { done, of } })
     })
     running.current = planning
-    void planning.answer.then((got) => {
+    void planning.answer.then((value) => {
       isOver = true
-      setProgress(null)
-      setAnswer(got)
+      setGot({ of: chosen, value })
     })
     return () => {
       isOver = true
@@ -77,26 +72,33 @@ export function usePlan(
   const take = (goes: readonly (readonly number[])[]) => {
     if (!batches) return
     const problem = problemOf(instrument, batches, goes, ({ number }) => nameOf(number))
-    setRefused(problem)
-    if (!problem) setByHand(goes)
+    setSaid(problem === null ? null : { of: chosen, value: problem })
+    if (problem === null) setMoved({ of: chosen, value: goes })
   }
   const goes = plan?.batches.map(({ ids }) => ids) ?? []
+  const isWaiting = answer === null && chosen.length > 0 && stopped !== chosen
   return {
     answer,
-    progress,
+    progress: isWaiting ? (ofThis(reached, chosen) ?? { done: 0, of: 1 }) : null,
     stop: () => {
       running.current?.stop()
-      setProgress(null)
+      setStopped(chosen)
     },
     way: byHand ? null : way,
-    takeWay: (one) => {
-      setWay(one)
-      setByHand(null)
-      setRefused(null)
+    takeWay: (value) => {
+      setShown({ of: chosen, value })
+      setMoved(null)
+      setSaid(null)
     },
     plan,
-    refused,
+    refused: ofThis(said, chosen),
     move: (id, to) => batches && take(movedTo(batches, goes, id, to)),
     moveGo: (go, step) => take(goMoved(goes, go, step)),
   }
 }
+
+/** Something of a choice of strings. */
+type Of<T> = { readonly of: readonly number[]; readonly value: T } | null
+
+const ofThis = <T>(kept: Of<T>, chosen: readonly number[]): T | null =>
+  kept?.of === chosen ? kept.value : null

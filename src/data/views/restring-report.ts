@@ -1,0 +1,208 @@
+/** What an owner is told of a restring: what was changed, the load before and after, what to expect, when to come back. */
+import { desc, eq, inArray } from 'drizzle-orm'
+import Papa from 'papaparse'
+import { found } from '@/boundary/refusal'
+import { TO_CHANGE } from '@/core/fitting/covered'
+import {
+  restPitch,
+  samePiece,
+  soldByClass,
+  type Instrument,
+  type StringPosition,
+} from '@/core/instrument/instrument'
+import { leadingNames } from '@/core/instrument/names'
+import { grouped } from '@/core/list/grouped'
+import { materialWord, outerGauge, type Construction } from '@/core/strings/construction'
+import { tension } from '@/core/strings/tension'
+import { gaugeText } from '@/core/units/length'
+import { specAt } from '@/core/stores/string-spec'
+import { stringPrices } from '../buying/string-prices'
+import { guarded } from '../csv/formula-guard'
+import { settlingStrings } from '../fitted/settling'
+import { gaugeUnitOf, houseSettings } from '../house/house'
+import type { StoredInstrument } from '../instruments/instruments'
+import { lastRestring } from '../jobs/restrings'
+import { constructionFrom } from '../store/construction-columns'
+import type { Store } from '../store/database'
+import { coils, fittedPositions, fittedStrings } from '../store/schema'
+
+/** A string as it was, or as it is. */
+export interface Reported {
+  /** `gut, 1.10 mm` */
+  readonly what: string
+  /** Empty where nobody noted it. */
+  readonly make: string
+}
+
+export interface ChangedString {
+  readonly number: number
+  readonly name: string
+  /** Null where none was on record. */
+  readonly before: Reported | null
+  readonly after: Reported
+}
+
+export interface RestringReport {
+  readonly instrument: Pick<Instrument, 'slug' | 'name' | 'maker' | 'model' | 'owner'>
+  readonly begunAt: number
+  readonly endedAt: number | null
+  readonly changed: readonly ChangedString[]
+  readonly notChanged: readonly string[]
+  /** Of all strings at pitch, N; before by what is on record, else by the chart. */
+  readonly loadBefore: number
+  readonly loadAfter: number
+  /** Retunes in each of the next weeks, all new strings together. */
+  readonly retunes: readonly number[]
+  /** From when every new string holds through a concert, ms; null where none is followed. */
+  readonly holdsFrom: number | null
+  /** When the first is to be tuned again, ms. */
+  readonly comeBack: number | null
+  readonly holdsWithin: number
+}
+
+const WEEK = 7 * 86_400_000
+const WEEKS = 4
+
+/** @throws Refusal 404 where the instrument was never restrung */
+export function restringReport(store: Store, stored: StoredInstrument): RestringReport {
+  const { instrument, habits, positionIds } = stored
+  const restring = found(lastRestring(store, stored) ?? undefined, `${instrument.name} was not restrung yet.`)
+  const settings = houseSettings(store)
+  const unit = gaugeUnitOf(settings)
+  const history = historyOf(store, [...positionIds.values()])
+  const told = ({ construction, make }: OnPosition): Reported => ({
+    what: `${materialWord(construction)}, ${gaugeText(outerGauge(construction), unit)}`,
+    make,
+  })
+  const done = new Set(restring.pieces.filter(({ isDone }) => isDone).map(({ id }) => id))
+  const served = instrument.positions.filter((position) =>
+    done.has(samePiece(instrument, position)[0]?.number ?? 0),
+  )
+  const changed: ChangedString[] = []
+  let [loadBefore, loadAfter] = [0, 0]
+  for (const position of instrument.positions) {
+    const [now, before] = lastTwo(history, positionIds.get(position.number) as number, restring.begunAt)
+    const isChanged = served.includes(position)
+    const chartPull = pull(instrument, position, position.construction)
+    loadAfter += now ? pull(instrument, position, now.construction) : chartPull
+    const old = isChanged ? before : now
+    loadBefore += old ? pull(instrument, position, old.construction) : chartPull
+    if (isChanged && now)
+      changed.push({
+        number: position.number,
+        name: leadingNames(position, habits.octaveNames).name,
+        before: before ? told(before) : null,
+        after: told(now),
+      })
+  }
+  const now = store.now()
+  const numbers = new Set(changed.map(({ number }) => number))
+  const settling = settlingStrings(store).filter(
+    ({ slug, position }) => slug === instrument.slug && numbers.has(position.number),
+  )
+  return {
+    instrument,
+    begunAt: restring.begunAt,
+    endedAt: restring.endedAt,
+    changed,
+    notChanged: restring.pieces.filter(({ isDone }) => !isDone).map(({ id }) => nameAt(stored, id)),
+    loadBefore,
+    loadAfter,
+    retunes: Array.from({ length: WEEKS }, (_, week) =>
+      settling.reduce(
+        (sum, { planAt }) =>
+          sum + planAt.filter((at) => at >= now + week * WEEK && at < now + (week + 1) * WEEK).length,
+        0,
+      ),
+    ),
+    holdsFrom: settling.length === 0 ? null : Math.max(now, ...settling.map(({ readyAt }) => readyAt)),
+    comeBack: settling.reduce<number | null>(
+      (first, { nextAt }) => (nextAt !== null && (first === null || nextAt < first) ? nextAt : first),
+      null,
+    ),
+    holdsWithin: settings.holdsWithinCents,
+  }
+}
+
+const INVOICE_COLUMNS = ['What', 'Count', 'Each', 'Amount', 'Money'] as const
+
+/** The lines of an invoice: strings by kind at the suppliers’ price, and the work as it is estimated. */
+export function invoiceCsv(store: Store, stored: StoredInstrument): string {
+  const { instrument } = stored
+  const { changed } = restringReport(store, stored)
+  const { hourMinor, currency } = houseSettings(store)
+  const priceOf = stringPrices(store)
+  const kinds = new Map<string, { count: number; price: number | null }>()
+  const pieces = new Set<number>()
+  for (const { number, after } of changed) {
+    const position = instrument.positions[number - 1] as StringPosition
+    if (pieces.has(position.piece)) continue
+    pieces.add(position.piece)
+    const kind = kinds.get(after.what) ?? {
+      count: 0,
+      price: priceOf(specAt(position, soldByClass(instrument))),
+    }
+    kinds.set(after.what, { ...kind, count: kind.count + 1 })
+  }
+  const money = (minor: number) => (minor / 100).toFixed(2)
+  const hours = (pieces.size * TO_CHANGE.string) / 60
+  const rows = [
+    ...[...kinds].map(([what, { count, price }]) => [
+      what,
+      count,
+      price === null ? '' : money(price),
+      price === null ? '' : money(price * count),
+      currency,
+    ]),
+    ['work, h', hours.toFixed(2), money(hourMinor), money(hours * hourMinor), currency],
+  ].map((row) => row.map((cell) => guarded(String(cell))))
+  return `${Papa.unparse({ fields: [...INVOICE_COLUMNS], data: rows }, { newline: '\n' })}\n`
+}
+
+interface OnPosition {
+  readonly fittedAt: number
+  readonly construction: Construction
+  readonly make: string
+}
+
+/** What was on each position, the latest first. */
+function historyOf(store: Store, positionIds: readonly number[]): ReadonlyMap<number, readonly OnPosition[]> {
+  const rows = store.rows
+    .select({
+      positionId: fittedPositions.positionId,
+      string: fittedStrings,
+      maker: coils.maker,
+      line: coils.line,
+    })
+    .from(fittedPositions)
+    .innerJoin(fittedStrings, eq(fittedStrings.id, fittedPositions.fittedId))
+    .leftJoin(coils, eq(coils.id, fittedStrings.coilId))
+    .where(inArray(fittedPositions.positionId, [...positionIds]))
+    .orderBy(desc(fittedStrings.fittedAt), desc(fittedStrings.id))
+    .all()
+    .map(({ positionId, string, maker, line }) => ({
+      positionId,
+      fittedAt: string.fittedAt,
+      construction: constructionFrom(string),
+      make: `${maker ?? ''} ${line ?? ''}`.trim(),
+    }))
+  return grouped(rows, ({ positionId }) => positionId)
+}
+
+/** What is on a position, and what was before the restring. */
+function lastTwo(
+  history: ReadonlyMap<number, readonly OnPosition[]>,
+  positionId: number,
+  begunAt: number,
+): readonly [OnPosition | undefined, OnPosition | undefined] {
+  const all = history.get(positionId) ?? []
+  return [all[0], all.find(({ fittedAt }) => fittedAt < begunAt)]
+}
+
+const pull = (instrument: Instrument, position: StringPosition, construction: Construction) =>
+  tension(construction, position.speakingLength, restPitch(instrument, position))
+
+function nameAt({ instrument, habits }: StoredInstrument, number: number): string {
+  const position = instrument.positions[number - 1]
+  return position ? leadingNames(position, habits.octaveNames).name : `string ${number}`
+}
