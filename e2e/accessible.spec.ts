@@ -115,6 +115,7 @@ for (const [width, height] of [
       '/wear',
       '/wear/before?on=lovage',
       '/wear/kit?date=1',
+      '/instruments/lovage/restring',
       '/instruments/lovage/wear?string=12',
       '/instruments/sorrel/inspection',
       '/nowhere',

@@ -35,6 +35,7 @@ const PAGES = [
   '/wear',
   '/wear/before',
   '/wear/kit?date=1',
+  '/instruments/lovage/restring',
   '/house',
   '/house/habits',
   '/house/dates',

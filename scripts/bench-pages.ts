@@ -58,6 +58,7 @@ function pagesOf(folder: string): ReadonlyMap<string, string> {
     ['wear, the year ahead', '/wear'],
     ['an instrument as it wears', `/instruments/${harp}/wear`],
     ['before a date', `/wear/before?on=${harp}`],
+    ['a restring', `/instruments/${harp}/restring`],
     ['find box', '/api/find?name=G4'],
   ])
 }

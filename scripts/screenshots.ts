@@ -59,8 +59,6 @@ void onDemo(async (browser, home) => {
   await wide.setViewportSize({ width: 1280, height: 1080 })
   await shoot(wide, 'figures')
   await wide.setViewportSize({ width: 1280, height: 800 })
-  await shoot(wide, 'job-card', new URL(wide.url()).pathname.replace('figures', 'card'))
-  await wide.goBack()
   await wide.getByRole('link', { name: 'Start the fitting' }).click()
   await wide.waitForURL('**/steps')
   for (let i = 0; i < 10; i += 1) {
@@ -88,6 +86,12 @@ void onDemo(async (browser, home) => {
   await wide.getByRole('button', { name: 'Put this message away' }).click()
   await shoot(wide, 'wear', '/wear/before?on=lovage')
   await shoot(wide, 'settling', '/settling')
+  await wide.setViewportSize({ width: 1280, height: 1080 })
+  await wide.goto(`${home}/instruments/sorrel/restring`)
+  await wide.getByText(/no order takes less than/).waitFor()
+  await wide.getByRole('slider', { name: 'Moment of the work' }).fill('46')
+  await shoot(wide, 'restring')
+  await wide.setViewportSize({ width: 1280, height: 800 })
 
   // One of the shelf's own charts comes whole; what is assumed is seen on a new one.
   await wide.request.post(`${home}/api/instruments`, {

@@ -7,6 +7,7 @@ import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
 import { rebuildings } from './rebuild'
+import { restringCosts } from './restring'
 import { tuneRounds } from './rounds'
 import { foretold } from './settling'
 import { foretoldBreaks, STATED } from './wear'
@@ -131,6 +132,27 @@ export function tables(): ReadonlyMap<string, string> {
           ...[plain, foundOnTheWay, heardFirst, soft, learned].map(
             ({ rounds, afterOne }) => `${rounds.toFixed(1)}, ${afterOne.toFixed(1)} cents`,
           ),
+        ]),
+      ),
+    ],
+    [
+      'restring',
+      table(
+        [
+          'instrument',
+          'pieces',
+          'goes',
+          'planned, min',
+          'no less than',
+          'one for one',
+          'heaviest first',
+          'longest first',
+        ],
+        restringCosts(instruments).map(({ name, pieces, goes, planned, bound, schools }) => [
+          name,
+          pieces,
+          goes,
+          ...[planned, bound, ...schools].map((minutes) => minutes.toFixed(1)),
         ]),
       ),
     ],

@@ -3,6 +3,7 @@ import { expose } from 'comlink'
 import type { Instrument } from '@/core/instrument/instrument'
 import { Batches } from '@/core/restring/batch'
 import { restringBench, type RestringBy } from '@/core/restring/bench-of'
+import { bringUp, type BringingUp } from '@/core/restring/bringing-up'
 import { judged, roundsAfter, type JudgedPlan } from '@/core/restring/judged'
 import { planRestring } from '@/core/restring/plan'
 import { goesBy, waysFor, type RestringWay } from '@/core/restring/schools'
@@ -20,6 +21,8 @@ export type RestringAnswer =
       /** No order asks for less setting out and retuning than this, and what is planned asks for, min. */
       readonly bound: number
       readonly planned: number
+      /** From bare, where all strings are changed; null where some stay on. */
+      readonly bringing: BringingUp | null
     }
   | { readonly ok: false; readonly sentence: string }
 
@@ -57,6 +60,10 @@ const api = {
         ok: true,
         bound: plan.bound,
         planned: plan.minutes,
+        bringing:
+          batches.bench.changed.length === batches.bench.pieces.length
+            ? bringUp(instrument, yields, by.retuneAtCents, WITHIN)
+            : null,
         ways: ways
           .map((way) => {
             const goes = way === 'least time' ? plan.batches.map(({ ids }) => ids) : goesBy(batches, way)

@@ -52,9 +52,15 @@ export class Batches {
     return piece
   }
 
-  /** Pieces that are not changed and must be moved aside for these. */
+  /** Pieces that must be moved aside for these and go back: layers that are not changed, crossings that don’t come off with them. */
   aside(ids: readonly number[]): readonly number[] {
-    return [...new Set(ids.flatMap((id) => this.piece(id).over))].filter((id) => !this.changed.has(id))
+    const pieces = ids.map(this.piece)
+    return [
+      ...new Set([
+        ...pieces.flatMap(({ over }) => over.filter((id) => !this.changed.has(id))),
+        ...pieces.flatMap(({ crossing }) => crossing.filter((id) => !ids.includes(id))),
+      ]),
+    ]
   }
 
   /** What the frame carries with these off. */
@@ -105,9 +111,18 @@ export class Batches {
 
   /** What a go costs besides what its pieces take from each other, min. */
   settingOut(ids: readonly number[]): number {
-    const aside = this.aside(ids)
-    const { uncover, putBack } = MINUTES.foot
-    return (ids.some((id) => this.piece(id).inside) ? POSITIONS : 0) + aside.length * (uncover + putBack)
+    const { foot, scroll } = MINUTES
+    const aside = this.aside(ids).reduce((sum, id) => {
+      const { uncover, putBack } = ids.some((one) => this.piece(one).over.includes(id)) ? foot : scroll
+      return sum + uncover + putBack
+    }, 0)
+    return (ids.some((id) => this.piece(id).inside) ? POSITIONS : 0) + aside
+  }
+
+  /** Whether one must be on before another, which lies over it or crosses it. */
+  goesBefore(first: number, second: number): boolean {
+    const { over, crossing } = this.piece(first)
+    return over.includes(second) || crossing.includes(second)
   }
 
   /** A go with its pieces in this order. */
@@ -132,7 +147,7 @@ export class Batches {
     const order: number[] = []
     while (left.length > 0) {
       // One of those that nothing which is still to come lies under, the one that takes most first.
-      const at = left.findIndex((id) => !left.some((other) => this.piece(other).over.includes(id)))
+      const at = left.findIndex((id) => !left.some((other) => this.goesBefore(other, id)))
       if (at < 0) throw new RangeError('The layers of these strings run in a circle: none can be the first.')
       order.push(...left.splice(at, 1))
     }

@@ -36,9 +36,9 @@ export function problemOf(
       const elsewhere = over.find((other) => !ids.includes(other))
       if (elsewhere !== undefined)
         return `${capital(called(elsewhere))} lies over ${called(id)}: they come off in the same go.`
-      const before = over.find((other) => ids.indexOf(other) < i)
+      const before = ids.slice(0, i).find((other) => batches.goesBefore(id, other))
       if (before !== undefined)
-        return `${capital(called(before))} lies over ${called(id)}: ${called(id)} goes on first.`
+        return `${capital(called(before))} ${over.includes(before) ? 'lies over' : 'crosses'} ${called(id)}: ${called(id)} goes on first.`
     }
     const carried = batches.carried(ids)
     // What can't be parted is as it is.

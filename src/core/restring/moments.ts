@@ -42,7 +42,11 @@ export type StandNow = 'old' | 'off' | 'slack' | 'half' | 'new'
 /** How every piece that is touched stands after so many moments, by id. */
 export function standsAfter(moments: readonly Moment[], done: number): ReadonlyMap<number, StandNow> {
   const stands = new Map<number, StandNow>()
-  for (const { id, doing, isAside } of moments.slice(0, done))
-    stands.set(id, doing === 'pitch' ? (isAside ? 'old' : 'new') : doing)
+  const isNew = new Set<number>()
+  for (const { id, doing, isAside } of moments.slice(0, done)) {
+    if (doing === 'pitch' && !isAside) isNew.add(id)
+    // What was only moved aside goes back as it was, and that may be new already.
+    stands.set(id, doing !== 'pitch' ? doing : isNew.has(id) ? 'new' : 'old')
+  }
   return stands
 }

@@ -3,7 +3,14 @@
  * the board it pulls, and what lies over it.
  */
 import { isInBox, isOnFoot } from '../knots/fastenings'
-import { NoSuchString, positionAt, restPitch, samePiece, type Instrument } from '../instrument/instrument'
+import {
+  NoSuchString,
+  positionAt,
+  restPitch,
+  samePiece,
+  type Instrument,
+  type StringPosition,
+} from '../instrument/instrument'
 import { directlyOver, layersOver } from '../instrument/layers'
 import { tension } from '../strings/tension'
 
@@ -19,8 +26,10 @@ export interface Piece {
   readonly length: number
   /** Its end is fastened inside, with the instrument lying. */
   readonly inside: boolean
-  /** Pieces that lie over it: they must be off before it is, and go on after it. By id. */
+  /** Pieces that lie over it on its foot: they must be off before it is, and go on after it. By id. */
   readonly over: readonly number[]
+  /** Pieces that cross over its pin: they are moved aside for it, where they don’t come off as well. By id. */
+  readonly crossing: readonly number[]
 }
 
 /** All pieces of an instrument, by number. */
@@ -33,9 +42,14 @@ export function piecesOf(instrument: Instrument): readonly Piece[] {
       const pulls = strings.map((p) => tension(p.construction, p.speakingLength, restPitch(instrument, p)))
       const all = pulls.reduce((a, b) => a + b, 0)
       const own = new Set(strings.map(({ number }) => number))
-      const over = strings.flatMap((p) =>
-        isOnFoot(p) ? layersOver(instrument, p) : directlyOver(instrument, p),
-      )
+      const others = (over: readonly StringPosition[]) => [
+        ...new Set(
+          over
+            .filter(({ number }) => !own.has(number))
+            .map((p) => samePiece(instrument, p)[0]?.number as number),
+        ),
+      ]
+      const onFoot = strings.filter(isOnFoot)
       return {
         id: position.number,
         numbers: strings.map(({ number }) => number),
@@ -43,13 +57,8 @@ export function piecesOf(instrument: Instrument): readonly Piece[] {
         at: strings.reduce((sum, p, i) => sum + along(p.number) * (pulls[i] as number), 0) / all,
         length: Math.max(...strings.map(({ speakingLength }) => speakingLength)),
         inside: isInBox(position),
-        over: [
-          ...new Set(
-            over
-              .filter(({ number }) => !own.has(number))
-              .map((p) => samePiece(instrument, p)[0]?.number as number),
-          ),
-        ],
+        over: others(onFoot.flatMap((p) => layersOver(instrument, p))),
+        crossing: others(strings.filter((p) => !isOnFoot(p)).flatMap((p) => directlyOver(instrument, p))),
       }
     })
 }

@@ -4,7 +4,7 @@
  * plan can be from the best possible is told.
  */
 import { seeded } from '../random/seeded'
-import { Batches, type Bench, type Batch } from './batch'
+import { Batches, POSITIONS, type Bench, type Batch } from './batch'
 
 export interface RestringPlan {
   readonly batches: readonly Batch[]
@@ -58,7 +58,7 @@ function exactly(batches: Batches): RestringPlan {
   const last = new Int8Array(all).fill(-1)
   lost[0] = 0
   const over = ids.map((id) =>
-    ids.reduce((mask, other, i) => (batches.piece(id).over.includes(other) ? mask | (1 << i) : mask), 0),
+    ids.reduce((mask, other, i) => (batches.goesBefore(id, other) ? mask | (1 << i) : mask), 0),
   )
   for (let mask = 1; mask < all; mask += 1)
     for (let j = 0; j < n; j += 1) {
@@ -202,15 +202,12 @@ function boundOf(
   cost: readonly Float64Array[],
   least: number,
 ): number {
-  const allInside = batches.bench.changed.every(({ inside }) => inside)
-  const anyInside = batches.bench.changed.some(({ inside }) => inside)
-  const aside = batches.bench.changed.reduce(
-    (sum, { id }) => Math.min(sum, batches.settingOut([id])),
-    Infinity,
-  )
+  // Each go sets out once where all are fastened inside; one at least where any is.
+  const inside = batches.bench.changed.filter((piece) => piece.inside).length
+  const allInside = inside === batches.bench.changed.length
   let best = Infinity
   for (let goes = least; goes <= units.length; goes += 1) {
-    let minutes = allInside ? goes * aside : anyInside ? Math.min(aside, best) : 0
+    let minutes = allInside ? goes * POSITIONS : inside > 0 ? POSITIONS : 0
     for (let from = 0; from + goes < units.length; from += 1) {
       let cheapest = Infinity
       for (let i = from; i <= from + goes; i += 1)

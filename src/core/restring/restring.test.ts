@@ -2,7 +2,10 @@
 import { readShelf } from '@/data/demo/shelf-files'
 import type { Instrument } from '../instrument/instrument'
 import { seeded } from '../random/seeded'
+import { DEFAULT_HABITS } from '../fitting/habits'
 import { startingYields } from '../rounds/board'
+import { bringUp } from './bringing-up'
+import { stopBlocks } from './stop-block'
 import { Batches, type Bench } from './batch'
 import { Frame, isAllowed, MOST_SHIFT } from './frame'
 import { lostBetween } from './lost'
@@ -43,7 +46,7 @@ function leastLost({ piece, bench }: Batches, set: readonly number[]): number {
   const go = (left: readonly number[], lost: number) => {
     if (left.length === 0) best = Math.min(best, lost)
     for (const id of left) {
-      if (left.some((other) => piece(other).over.includes(id))) continue
+      if (left.some((other) => [...piece(other).over, ...piece(other).crossing].includes(id))) continue
       const more = up.reduce((sum, other) => sum + bench.lost(other, id), 0)
       up.push(id)
       go(
@@ -81,7 +84,8 @@ function made(random: () => number, most: number): Bench {
     length: 0.2 + 0.1 * i,
     inside: random() < 0.5,
     // Only what has a higher number lies over: layers can't run in a circle.
-    over: Array.from({ length: count - i - 1 }, (__, j) => i + j + 2).filter(() => random() < 0.15),
+    over: Array.from({ length: count - i - 1 }, (__, j) => i + j + 2).filter(() => random() < 0.1),
+    crossing: Array.from({ length: count - i - 1 }, (__, j) => i + j + 2).filter(() => random() < 0.1),
   }))
   const fall = pieces.map(() => pieces.map(() => 40 * random()))
   return {
@@ -230,4 +234,27 @@ test.each(shelf.map((instrument) => [instrument.name, instrument] as const))(
 
 test('a search that is stopped gives no plan', () => {
   expect(planRestring(benchOf(on('lovage')), () => false)).toBeNull()
+})
+
+test('from bare, rounds from the low notes leave less each time, and gut holds later than steel', () => {
+  for (const slug of ['lovage', 'chervil', 'bistort'] as const) {
+    const { rounds, playable, stable } = bringUp(on(slug), startingYields(on(slug)), 15, 3)
+    rounds.slice(1).forEach(({ worst }, i) => expect(worst).toBeLessThan(rounds[i]!.worst))
+    expect(rounds.at(-1)?.worst).toBeLessThanOrEqual(3)
+    expect(stable).toBeGreaterThan(playable)
+  }
+  const stable = (slug: string) => bringUp(on(slug), startingYields(on(slug)), 15, 3).stable
+  expect(stable('borage')).toBeGreaterThan(stable('bistort'))
+})
+
+test('a stop block is as high as the pin stands before winding: its thread times its wraps above where it ends', () => {
+  for (const instrument of shelf) {
+    const blocks = stopBlocks(instrument, DEFAULT_HABITS)
+    const byHand = instrument.positions.filter(({ head }) => head.pin.turnedBy === 'hand')
+    expect(blocks.flatMap(({ numbers }) => numbers)).toHaveLength(instrument.positions.length - byHand.length)
+    for (const { threadPitch, block, wound } of blocks) {
+      if (threadPitch === null) expect(block).toBe(wound)
+      else expect((block - wound) / threadPitch).toBeCloseTo(DEFAULT_HABITS.wraps, 0)
+    }
+  }
 })

@@ -14,7 +14,9 @@ export type RestringWay = (typeof RESTRING_WAYS)[number]
 /** The ways that differ on this instrument: layers only where there are any. */
 export const waysFor = (batches: Batches): readonly RestringWay[] =>
   RESTRING_WAYS.filter(
-    (way) => way !== 'lowest layer first' || batches.bench.changed.some(({ over }) => over.length > 0),
+    (way) =>
+      way !== 'lowest layer first' ||
+      batches.bench.changed.some(({ over, crossing }) => over.length + crossing.length > 0),
   )
 
 /** The goes of a school, each in the order in which it is brought up. */
@@ -71,6 +73,6 @@ function weightOf(batches: Batches, ids: readonly number[]) {
     at: pieces.reduce((sum, { at }) => sum + at, 0) / pieces.length,
     length: Math.max(...pieces.map(({ length }) => length)),
     /** How much lies over its lowest. */
-    layers: Math.max(...pieces.map(({ over }) => over.length)),
+    layers: Math.max(...pieces.map(({ over, crossing }) => over.length + crossing.length)),
   }
 }

@@ -2,6 +2,7 @@
 import { fittingFigures } from '@/core/fitting/figures'
 import { firstOfPieces, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
+import { stopBlocks, type StopBlock } from '@/core/restring/stop-block'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { stringPrices } from '../buying/string-prices'
@@ -42,14 +43,15 @@ export interface RestringView {
   readonly pieces: readonly PieceAsked[]
   readonly sections: readonly Section[]
   readonly stores: Readonly<Record<string, KindInStores>>
+  /** For its pins, as they are set on a new instrument. */
+  readonly blocks: readonly StopBlock[]
   readonly currency: string
-  readonly hourMinor: number
   readonly restring: Restring | null
 }
 
 export function restringView(store: Store, stored: StoredInstrument): RestringView {
   const { instrument, habits, positionIds } = stored
-  const { loadShare, retuneAtCents, currency, hourMinor } = houseSettings(store)
+  const { loadShare, retuneAtCents, currency } = houseSettings(store)
   const priceOf = stringPrices(store)
   const restring = lastRestring(store, stored)
   const withJob = new Set(openJobs(store).map(({ positionId }) => positionId))
@@ -73,8 +75,8 @@ export function restringView(store: Store, stored: StoredInstrument): RestringVi
     }),
     sections: sectionsOf(instrument),
     stores: kindsInStores(store, stored),
+    blocks: stopBlocks(instrument, habits),
     currency,
-    hourMinor,
     restring,
   }
 }

@@ -51,7 +51,7 @@ export function Materials({ view: { pieces, stores, currency }, inOrder }: Mater
       'What is missing is on the need list.',
     )
   return (
-    <section className="mt-5 border-t border-ink pt-3" aria-labelledby="materials">
+    <section aria-labelledby="materials">
       <h2 id="materials" className="text-xl font-semibold">
         Strings first
       </h2>

@@ -6,6 +6,7 @@ import { useCallback, useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { MOST_SHIFT } from '@/core/restring/frame'
+import { isOnFoot } from '@/core/knots/fastenings'
 import { standsAfter } from '@/core/restring/moments'
 import { sessionsOf } from '@/core/restring/sessions'
 import { missingIn } from '@/core/restring/missing'
@@ -16,6 +17,7 @@ import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { ChooseStrings } from './ChooseStrings'
 import { Evenings } from './Evenings'
+import { FromBare } from './FromBare'
 import { GoList } from './GoList'
 import { Materials } from './Materials'
 import { RestringField } from './RestringField'
@@ -85,7 +87,9 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
                   the load falls to {percentText(plan.leastShare)}: its layers come off together
                 </strong>
               ) : (
-                `never less than ${percentText(plan.leastShare)} of its load`
+                <span className="whitespace-nowrap">
+                  never less than {percentText(plan.leastShare)} of its load
+                </span>
               )}
               .
             </span>
@@ -146,7 +150,10 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
           </>
         )}
       </section>
-      <section className="sheet p-4 md:p-5" aria-label="The order">
+      <section
+        className="sheet p-4 md:p-5 lg:col-start-2 lg:row-span-2 lg:row-start-1"
+        aria-label="The order"
+      >
         {answer?.ok && plan ? (
           <>
             <h2 className="text-xl font-semibold">Ways to do it</h2>
@@ -166,9 +173,14 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
               The maker’s word on how to restring it comes before all of this.
             </p>
             <div className="mt-4 flex flex-wrap items-center gap-3">
+              {missing > 0 && !allTheSame && (
+                <a className="button button-main" href="#materials">
+                  {missing === 1 ? 'A string is' : `${missing} strings are`} missing: see which
+                </a>
+              )}
               <button
                 type="button"
-                className="button button-main"
+                className={missing > 0 && !allTheSame ? 'button' : 'button button-main'}
                 disabled={!(minutes > 0) || (missing > 0 && !allTheSame)}
                 onClick={() => void begin()}
               >
@@ -182,7 +194,7 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
                     checked={allTheSame}
                     onChange={(event) => setAllTheSame(event.target.checked)}
                   />
-                  {missing === 1 ? 'A string is' : `${missing} strings are`} missing: begin all the same
+                  Begin all the same
                 </label>
               )}
             </div>
@@ -207,12 +219,6 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
               onMove={planned.move}
               onMoveGo={planned.moveGo}
             />
-            <Evenings
-              sessions={minutes > 0 ? sessionsOf(batches, minutes) : []}
-              minutes={minutes}
-              onMinutes={setMinutes}
-            />
-            <Materials view={view} inOrder={inOrder} />
           </>
         ) : (
           <p className="text-soft">
@@ -220,6 +226,24 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
           </p>
         )}
       </section>
+      {answer?.ok && plan && (
+        <section className="sheet p-4 md:p-5" aria-label="Getting ready">
+          <Materials view={view} inOrder={inOrder} />
+          <Evenings
+            sessions={minutes > 0 ? sessionsOf(batches, minutes) : []}
+            minutes={minutes}
+            onMinutes={setMinutes}
+          />
+          {answer.bringing && (
+            <FromBare
+              bringing={answer.bringing}
+              blocks={view.blocks}
+              nameOf={nameOf}
+              onFeet={instrument.positions.some(isOnFoot)}
+            />
+          )}
+        </section>
+      )}
     </div>
   )
 }
