@@ -1,6 +1,7 @@
 /** A restring moment by moment: what is done to which piece, and what the frame carries then. */
 import { Frame, type Carried, type Stand } from './frame'
 import type { Piece } from './piece'
+import type { StepKey } from '../fitting/step'
 import type { Batch } from './batch'
 
 export const DOINGS = ['off', 'slack', 'half', 'pitch'] as const
@@ -38,6 +39,13 @@ export function momentsOf(
 
 /** How a piece stands: as it was, or how far the new one is. */
 export type StandNow = 'old' | 'off' | 'slack' | 'half' | 'new'
+
+/** How a piece stands by the steps of its job that are done. */
+export function standBySteps(done: readonly StepKey[]): StandNow {
+  if (done.includes('to-pitch')) return 'new'
+  if (done.some((step) => step === 'wind' || step === 'wrap-foot')) return 'slack'
+  return done.includes('take-off') ? 'off' : 'old'
+}
 
 /** How every piece that is touched stands after so many moments, by id. */
 export function standsAfter(moments: readonly Moment[], done: number): ReadonlyMap<number, StandNow> {

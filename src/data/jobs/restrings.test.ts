@@ -12,6 +12,7 @@ import { houseSettings } from '../house/house'
 import { instrumentBySlug } from '../instruments/instruments'
 import { openStore, type Store } from '../store/database'
 import { jobs } from '../store/schema'
+import { markStep } from './job-steps'
 import { jobsTogether } from './jobs-together'
 import { beginRestring, endRestring, isPlanned, lastRestring, nextGo } from './restrings'
 
@@ -56,6 +57,17 @@ test('a restring goes on go by go, in the order of its plan, and nothing else co
   const opened = jobsTogether(store, result.jobId)
   expect(opened.map(({ position }) => position.number)).toEqual(goes[0])
   expect(isPlanned(store, result.jobId)).toBe(true)
+  const standing = () =>
+    lastRestring(store, on('chervil'))!.pieces.find(({ id }) => id === goes[0]![0])!.stand
+  expect(standing()).toBe('old')
+  for (const [step, stand] of [
+    ['take-off', 'off'],
+    ['wind', 'slack'],
+    ['to-pitch', 'new'],
+  ] as const) {
+    markStep(store, result.jobId, step, true)
+    expect(standing()).toBe(stand)
+  }
   expect(sentence(() => nextGo(store, on('chervil')))).toMatch(/not done yet/)
   expect(sentence(() => beginRestring(store, on('chervil'), asked(goes), 0))).toMatch(/is going on/)
   // Undone and done again nothing of it is lost.

@@ -4,12 +4,15 @@ import { found, Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
 import { Batches } from '@/core/restring/batch'
 import { restringBench } from '@/core/restring/bench-of'
+import type { StepKey } from '@/core/fitting/step'
+import { grouped } from '@/core/list/grouped'
 import { problemOf } from '@/core/restring/checked'
+import { standBySteps, type StandNow } from '@/core/restring/moments'
 import type { RestringWay } from '@/core/restring/schools'
 import type { StoredInstrument } from '../instruments/instruments'
 import { positionId } from '../instruments/instruments'
 import type { Done, Store } from '../store/database'
-import { jobs, restringPieces, restrings } from '../store/schema'
+import { jobs, jobSteps, restringPieces, restrings } from '../store/schema'
 import { openTogether } from './jobs-together'
 import { houseSettings } from '../house/house'
 
@@ -20,6 +23,7 @@ export interface RestringPiece {
   /** Null until its go is begun. */
   readonly jobId: number | null
   readonly isDone: boolean
+  readonly stand: StandNow
 }
 
 export interface Restring {
@@ -43,6 +47,7 @@ export function lastRestring(store: Store, stored: StoredInstrument): Restring |
     .get()
   if (!row) return null
   const numberOf = new Map([...stored.positionIds].map(([number, id]) => [id, number]))
+  const steps = stepsDone(store, row.id)
   const pieces = store.rows
     .select({ piece: restringPieces, finishedAt: jobs.finishedAt })
     .from(restringPieces)
@@ -55,10 +60,32 @@ export function lastRestring(store: Store, stored: StoredInstrument): Restring |
       const id = numberOf.get(piece.positionId)
       return id === undefined
         ? []
-        : [{ id, go: piece.go, jobId: piece.jobId, isDone: piece.jobId !== null && finishedAt !== null }]
+        : [
+            {
+              id,
+              go: piece.go,
+              jobId: piece.jobId,
+              isDone: piece.jobId !== null && finishedAt !== null,
+              stand: finishedAt !== null ? 'new' : standBySteps(steps.get(piece.jobId ?? 0) ?? []),
+            },
+          ]
     })
   const { id, begunAt, endedAt, way, sessionMinutes } = row
   return { id, begunAt, endedAt, way, sessionMinutes, pieces }
+}
+
+/** Steps that are done of the jobs of a restring that are open, by job. */
+function stepsDone(store: Store, restringId: number): ReadonlyMap<number, readonly StepKey[]> {
+  const rows = store.rows
+    .select({ jobId: jobSteps.jobId, step: jobSteps.step })
+    .from(restringPieces)
+    .innerJoin(jobs, and(eq(jobs.id, restringPieces.jobId), isNull(jobs.finishedAt)))
+    .innerJoin(jobSteps, eq(jobSteps.jobId, jobs.id))
+    .where(eq(restringPieces.restringId, restringId))
+    .all()
+  return new Map(
+    [...grouped(rows, ({ jobId }) => jobId)].map(([jobId, of]) => [jobId, of.map(({ step }) => step)]),
+  )
 }
 
 export interface NewRestring {

@@ -30,8 +30,8 @@ export function RestringGoing({ view: { instrument, pieces }, restring }: Restri
   const stands = useMemo(
     () =>
       new Map(
-        restring.pieces.flatMap(({ id, jobId, isDone }): (readonly [number, StandNow])[] =>
-          isDone ? [[id, 'new']] : jobId !== null ? [[id, 'half']] : [],
+        restring.pieces.flatMap(({ id, stand }): (readonly [number, StandNow])[] =>
+          stand === 'old' ? [] : [[id, stand]],
         ),
       ),
     [restring],
