@@ -10,9 +10,14 @@ import { planRestring } from '@/core/restring/plan'
 import { prepare } from '../demo/prepare'
 import { houseSettings } from '../house/house'
 import { instrumentBySlug } from '../instruments/instruments'
+import { takeInHand } from '../stores/in-hand'
+import { invoiceCsv, restringReport } from '../views/restring-report'
+import { tension } from '@/core/strings/tension'
+import { restPitch } from '@/core/instrument/instrument'
 import { openStore, type Store } from '../store/database'
 import { jobs } from '../store/schema'
 import { markStep } from './job-steps'
+import { finishJob } from './finish-job'
 import { jobsTogether } from './jobs-together'
 import { beginRestring, endRestring, isPlanned, lastRestring, nextGo } from './restrings'
 
@@ -93,6 +98,44 @@ test('a wire that is two strings is one piece, and both its strings are in its j
   expect(goes.flat()).toHaveLength(2)
   expect(jobsTogether(store, result.jobId)).toHaveLength(goes[0]!.length)
   store.undo(actionId)
+})
+
+test('its owner is told what was changed, the load before and after, and when to come back', () => {
+  const goes = goesOf('fennel', [1, 2])
+  const stored = () => on('fennel')
+  let jobId = beginRestring(store, stored(), asked(goes), 0).result.jobId
+  const finishGo = (first: number) => {
+    for (const one of jobsTogether(store, first)) {
+      takeInHand(store, one.jobId, { gauge: null, length: 2 })
+      finishJob(store, one.jobId, { cut: one.figures.cut.total, wraps: 3, gauge: null })
+    }
+  }
+  finishGo(jobId)
+  if (goes.length > 1) {
+    jobId = nextGo(store, stored()).result.jobId
+    finishGo(jobId)
+  }
+  endRestring(store, stored())
+  const report = restringReport(store, stored())
+  expect(report.changed.map(({ number }) => number)).toEqual([1, 2])
+  expect(report.notChanged).toEqual([])
+  for (const { before, after } of report.changed) {
+    expect(before?.what).toMatch(/^nylon 6\.12, \d\.\d\d mm$/)
+    expect(after.what).toBe(before?.what)
+  }
+  // The strings that are on now are those of the chart.
+  const { instrument } = stored()
+  const charted = instrument.positions.reduce(
+    (sum, p) => sum + tension(p.construction, p.speakingLength, restPitch(instrument, p)),
+    0,
+  )
+  expect(report.loadAfter).toBeCloseTo(charted, 6)
+  expect(report.loadBefore).toBeCloseTo(report.loadAfter, 6)
+  expect(report.comeBack).toBeGreaterThan(store.now())
+  expect(report.holdsFrom).toBeGreaterThan(report.comeBack!)
+  const lines = invoiceCsv(store, stored()).trim().split('\n')
+  expect(lines[0]).toBe('What,Count,Each,Amount,Money')
+  expect(lines.at(-1)).toMatch(/^"work, h",0\.70,30\.00,21\.00,EUR$/)
 })
 
 describe('what can’t be worked in is refused in a sentence, and nothing is begun', () => {

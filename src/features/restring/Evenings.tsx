@@ -14,10 +14,10 @@ export function Evenings({ sessions, minutes, onMinutes }: EveningsProps) {
       <h2 id="evenings" className="text-xl font-semibold">
         Over days
       </h2>
-      <label className="mt-1 block text-sm">
+      <label className="mt-1 flex items-center gap-3 text-sm">
         A session has, min
         <input
-          className="entry mt-1 w-28"
+          className="entry w-28"
           type="number"
           min={1}
           max={1440}

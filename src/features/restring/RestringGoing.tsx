@@ -90,6 +90,11 @@ export function RestringGoing({ view: { instrument, pieces }, restring }: Restri
               All are on: end the restring
             </button>
           )}
+          {now && (
+            <Link className="button" href={pages.cutting} prefetch={false}>
+              Choose coils for all of it
+            </Link>
+          )}
           {next && (
             <button type="button" className="button" onClick={() => void end()}>
               Give it up here

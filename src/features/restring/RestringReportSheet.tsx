@@ -48,9 +48,8 @@ export function RestringReportSheet({ report }: { readonly report: RestringRepor
         </a>
       </div>
       <p className="mt-4">
-        {changed.length === 1 ? 'One string was' : `${changed.length} strings were`} changed.
-        {notChanged.length > 0 && ` Not changed: ${notChanged.join(', ')}.`} The load at pitch was{' '}
-        {force(loadBefore)} before and is {force(loadAfter)} now
+        {changedText(changed.length)} {notChangedText(notChanged)} The load at pitch was {force(loadBefore)}{' '}
+        before and is {force(loadAfter)} now
         {Math.abs(more) < 0.5
           ? ': the same.'
           : `: ${Math.abs(more).toFixed(0)} % ${more > 0 ? 'more' : 'less'}.`}
@@ -72,6 +71,19 @@ export function RestringReportSheet({ report }: { readonly report: RestringRepor
           {retunes.slice(1).join(', ')}: a short visit does many at once.
         </p>
       )}
+      {changed.length > 0 && <Changed changed={changed} />}
+      <p className="mt-4 text-xs text-soft">
+        Loads are reckoned from lengths and gauges, times from the material and the readings so far. The
+        maker’s string chart comes first; cracks, rising seams or pins that don’t hold are matters for the
+        maker or a qualified repairer.
+      </p>
+    </article>
+  )
+}
+
+function Changed({ changed }: Pick<RestringReport, 'changed'>) {
+  return (
+    <>
       <h2 className="mt-4 text-lg font-semibold">What was changed</h2>
       <PlainTable label="Strings before and now" heads={HEADS}>
         {changed.map(({ number, name, before, after }) => (
@@ -87,11 +99,19 @@ export function RestringReportSheet({ report }: { readonly report: RestringRepor
           </tr>
         ))}
       </PlainTable>
-      <p className="mt-4 text-xs text-soft">
-        Loads are reckoned from lengths and gauges, times from the material and the readings so far. The
-        maker’s string chart comes first; cracks, rising seams or pins that don’t hold are matters for the
-        maker or a qualified repairer.
-      </p>
-    </article>
+    </>
   )
+}
+
+function changedText(count: number): string {
+  if (count === 0) return 'No string is changed yet.'
+  return count === 1 ? 'One string was changed.' : `${count} strings were changed.`
+}
+
+/** Of many that were left it is enough to know how many. */
+const NAMED = 6
+
+function notChangedText(names: readonly string[]): string {
+  if (names.length === 0) return ''
+  return names.length > NAMED ? `${names.length} were not changed.` : `Not changed: ${names.join(', ')}.`
 }
