@@ -8,7 +8,10 @@ import { aJpeg } from '@/core/pictures/a-jpeg'
 import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { seeded } from '@/core/random/seeded'
+import { restringBench } from '@/core/restring/bench-of'
+import { planRestring } from '@/core/restring/plan'
 import { sitesFor } from '@/core/wear/break-sites'
+import { CONDITIONS } from '@/core/wear/life'
 import { withLine, chartLine, type WholeLine } from '@/core/chart/chart-line'
 import { actionsLog } from './views/actions-log'
 import { sparesOf } from './stores/spares'
@@ -21,6 +24,7 @@ import { logBreak } from './jobs/log-break'
 import { putOnNeedList } from './jobs/need-of-job'
 import { houseLearned } from './jobs/learned'
 import { openJobs } from './jobs/open-jobs'
+import { beginRestring, endRestring, nextGo } from './jobs/restrings'
 import { addToJob, chooseCovered, openReplacement, takeFromJob } from './jobs/jobs-together'
 import { keepMeasure, logMishap, markStep, markStepOfAll } from './jobs/job-steps'
 import { addCoil, correctCoil, discardCoil, openCoils } from './stores/coils'
@@ -29,7 +33,7 @@ import { freeCoils, setAside } from './stores/set-aside'
 import type { Store } from './store/database'
 import { eachOnDemo } from './demo/each-on-demo'
 import { measureKnotOfOwn, setHabits } from './house/habits'
-import { changeHouse } from './house/house'
+import { changeHouse, houseSettings } from './house/house'
 import { changeAbout, retireInstrument } from './instruments/about-instrument'
 import { changeHardware, changeLayers } from './instruments/change-hardware'
 import { addString, copyInstrument, removeString } from './instruments/change-strings'
@@ -41,6 +45,7 @@ import { outstanding } from './buying/order-lines'
 import { openOrders } from './buying/orders'
 import { placeOrders } from './buying/place-orders'
 import { receive } from './buying/receive'
+import { logLook } from './fitted/inspections'
 import { openTails, trimTail } from './fitted/parked-tails'
 import { isRefusal } from '@/boundary/refusal'
 import { putOnShelf } from './instruments/put-on-shelf'
@@ -395,6 +400,23 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
     withLine(stored.instrument.positions[number - 1]!, line)
     changeChart(store, stored, [{ ...line, makerLabel: `L${Math.floor(r() * 100)}` }])
   },
+  'a string is looked at': (r) => {
+    const { stored, number } = aString(r)
+    logLook(store, stored, { number, condition: one(r, CONDITIONS)!, signs: [] })
+  },
+  'a restring is begun': (r) => {
+    const { stored } = aString(r)
+    const numbers = stored.instrument.positions.map((p) => p.number).filter(() => r() < 0.3)
+    const goes = planRestring(restringBench(stored.instrument, numbers, houseSettings(store)))!.batches
+    beginRestring(
+      store,
+      stored,
+      { goes: goes.map(({ ids }) => ids), way: 'least time', sessionMinutes: 120, withMissing: true },
+      0,
+    )
+  },
+  'a restring goes on': (r) => nextGo(store, aString(r).stored),
+  'a restring is ended': (r) => endRestring(store, aString(r).stored),
   'an instrument is put on the shelf': (r) =>
     putOnShelf(store, { ...one(r, instruments())!.instrument, name: `Another ${Math.floor(r() * 1e6)}` }),
 }

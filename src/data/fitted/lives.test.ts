@@ -83,6 +83,8 @@ test('a string that gave way in its first two days, slipped or was taken off has
     endedAt: YEAR,
     wrapsOff: null,
     helped: false,
+    otherKnot: null,
+    otherLock: null,
     gaveWay: { site: 'mid-length', positionId: 1 },
   }
   const ways: readonly (readonly [Partial<StringLife>, boolean])[] = [

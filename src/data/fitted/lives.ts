@@ -3,6 +3,7 @@
  * comes how long strings of each class last in this house.
  */
 import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
+import { habitsFor } from '@/core/fitting/habits'
 import { restPitch } from '@/core/instrument/instrument'
 import { grouped } from '@/core/list/grouped'
 import { utilisation } from '@/core/strings/tension'
@@ -19,6 +20,7 @@ import {
 import { lifeClass, lifeFacts, type LifeClass } from '@/core/wear/life-class'
 import { FIRST_DAYS, YEAR } from '@/core/wear/period'
 import type { Sign } from '@/core/wear/signs'
+import { habitChange } from '../house/house'
 import { byPositionId } from '../instruments/instruments'
 import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
@@ -29,8 +31,10 @@ import {
   fittedPositions,
   fittedStrings,
   fittings,
+  house,
   inspections,
   instruments,
+  jobs,
   positions,
 } from '../store/schema'
 
@@ -49,6 +53,9 @@ export interface StringLife {
   readonly wrapsOff: number | null
   /** It was helped to settle when it was fitted. */
   readonly helped: boolean
+  /** It was tied, or locked on its pin, otherwise than its chart says; null where it was fitted in no job. */
+  readonly otherKnot: boolean | null
+  readonly otherLock: boolean | null
   /** Where it gave way, and at which of its positions; null where it did not. */
   readonly gaveWay: { readonly site: BreakSite; readonly positionId: number } | null
 }
@@ -69,6 +76,7 @@ export const LIVES_FROM = [
   fittedStrings,
   fittedPositions,
   breaks,
+  house,
   inspections,
   instruments,
   positions,
@@ -76,12 +84,12 @@ export const LIVES_FROM = [
 
 /** Every life, by the fitted string’s id. Of what was written since, only the strings concerned are read again. */
 export function stringLives(store: Store): ReadonlyMap<number, StringLife> {
-  // A chart decides pitch and load: where one was written, all are read anew.
+  // A chart decides pitch and load, habits the knot: where one was written, all are read anew.
   return store.kept.rows(
     'lives',
     fittedStrings,
     (ids) => (ids === null ? readLives(store) : inChunks(ids, (some) => readLives(store, some))),
-    [instruments, positions],
+    [house, instruments, positions],
   )
 }
 
@@ -111,10 +119,12 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
       string: fittedStrings,
       positionId: sql<number>`min(${fittedPositions.positionId})`,
       wrapsOff: sql<number | null>`min(${fittings.wraps} - ${fittings.predictedWraps})`,
+      jobHabits: sql<string | null>`min(${jobs.habits})`,
     })
     .from(fittedStrings)
     .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
     .leftJoin(fittings, eq(fittings.fittedId, fittedStrings.id))
+    .leftJoin(jobs, eq(jobs.id, fittings.jobId))
     .where(which)
     .groupBy(fittedStrings.id)
     .orderBy(asc(fittedStrings.id))
@@ -128,7 +138,7 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
       .map(({ fittedId, ...way }) => [fittedId, way]),
   )
   const workAt = new Map<string, { readonly lifeClass: LifeClass; readonly pace: number }>()
-  return rows.map(({ string, positionId, wrapsOff }) => {
+  return rows.map(({ string, positionId, wrapsOff, jobHabits }) => {
     const key = `${positionId} ${string.material} ${string.gaugeMm} ${string.coreMm} ${string.wrapMaterial} ${string.wrapMm}`
     let work = workAt.get(key)
     if (!work) {
@@ -152,10 +162,22 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
         endedAt,
         wrapsOff,
         helped,
+        ...otherThanCharted(store, positionId, jobHabits),
         gaveWay: gaveWay.get(id) ?? null,
       },
     ]
   })
+}
+
+/** Whether a job’s habits, on those that hold on its instrument, had another knot or lock than the chart’s. */
+function otherThanCharted(
+  store: Store,
+  positionId: number,
+  jobHabits: string | null,
+): Pick<StringLife, 'otherKnot' | 'otherLock'> {
+  if (jobHabits === null) return { otherKnot: null, otherLock: null }
+  const { knot, lock } = habitsFor(byPositionId(store, positionId).habits, {}, habitChange(jobHabits))
+  return { otherKnot: knot !== 'as charted', otherLock: lock !== 'as charted' }
 }
 
 /** How strings looked, by the fitted string, in order of time. */

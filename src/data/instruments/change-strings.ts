@@ -12,12 +12,16 @@ import {
   breaks,
   coverings,
   fittedPositions,
+  inspections,
   instruments,
   jobs,
   needs,
   pictures,
+  polishes,
   positions,
   readings,
+  restringPieces,
+  roundReadings,
 } from '../store/schema'
 import { instrumentBySlug, positionId, positionRow, type StoredInstrument } from './instruments'
 import { measuredJson } from './measured-json'
@@ -78,7 +82,18 @@ export function copyInstrument(
 }
 
 function hasHistory(store: Store, ids: readonly number[]): boolean {
-  const tables = [fittedPositions, breaks, jobs, needs, readings, pictures] as const
+  const tables = [
+    fittedPositions,
+    breaks,
+    jobs,
+    needs,
+    readings,
+    pictures,
+    roundReadings,
+    inspections,
+    polishes,
+    restringPieces,
+  ] as const
   return tables.some(
     (table) =>
       store.rows

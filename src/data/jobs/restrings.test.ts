@@ -9,6 +9,7 @@ import { restringBench } from '@/core/restring/bench-of'
 import { planRestring } from '@/core/restring/plan'
 import { prepare } from '../demo/prepare'
 import { houseSettings } from '../house/house'
+import { copyInstrument, removeString } from '../instruments/change-strings'
 import { instrumentBySlug } from '../instruments/instruments'
 import { takeInHand } from '../stores/in-hand'
 import { invoiceCsv, restringReport } from '../views/restring-report'
@@ -98,6 +99,16 @@ test('a wire that is two strings is one piece, and both its strings are in its j
   expect(goes.flat()).toHaveLength(2)
   expect(jobsTogether(store, result.jobId)).toHaveLength(goes[0]!.length)
   store.undo(actionId)
+})
+
+test('a string that a restring is to come to is not taken away under it', () => {
+  const { slug } = copyInstrument(store, 'bistort', 'Bistort again')
+  const { actionId } = beginRestring(store, on(slug), asked([[1], [2]]), 0)
+  // Nothing happened to the second yet.
+  expect(sentence(() => removeString(store, slug, 2))).toMatch(/has a history/)
+  store.undo(actionId)
+  removeString(store, slug, 2)
+  expect(on(slug).instrument.positions).toHaveLength(11)
 })
 
 test('its owner is told what was changed, the load before and after, and when to come back', () => {

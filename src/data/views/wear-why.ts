@@ -25,6 +25,8 @@ const WRAPS_OFF = 0.75
 const HABITS: readonly (readonly [what: string, had: (life: StringLife) => boolean | null])[] = [
   ['more wraps than were worked out', ({ wrapsOff }) => (wrapsOff === null ? null : wrapsOff >= WRAPS_OFF)],
   ['fewer wraps than were worked out', ({ wrapsOff }) => (wrapsOff === null ? null : wrapsOff <= -WRAPS_OFF)],
+  ['tied otherwise than charted', ({ otherKnot }) => otherKnot],
+  ['locked on the pin otherwise than charted', ({ otherLock }) => otherLock],
   ['helped to settle as they were fitted', ({ helped }) => helped],
   [
     'thin gut, from C5 up',

@@ -5,8 +5,10 @@ import { useCallback, useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames, numberName } from '@/core/instrument/names'
+import { yearsOf } from '@/core/wear/period'
 import { lookWords } from '@/core/wear/signs'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
+import { ChanceCurve } from '@/drawings/ChanceCurve'
 import type { FieldShape } from '@/drawings/field/field-shape'
 import { LevelledStrings, LevelStroke } from '@/drawings/field/LevelledStrings'
 import { PickableField } from '@/drawings/field/PickableField'
@@ -150,6 +152,7 @@ function StringNow({ wear, position }: OfString) {
   const { chance, band, age, pace, look, lifeClass } = string
   const rests = wear.restsOn[lifeClass]
   const kind = wear.kinds[lifeClass]
+  const rate = wear.rates[lifeClass]
   return (
     <div className="border-y border-ink py-3">
       <p>
@@ -169,6 +172,7 @@ function StringNow({ wear, position }: OfString) {
         <dt className="text-soft">Looked</dt>
         <dd>{look ? `${lookWords(look)}, ${dateText(look.at, timeZone)}` : 'nobody has looked yet'}</dd>
       </dl>
+      {rate && <ChanceCurve rate={rate} age={age} pace={pace} asked={yearsOf(wear.within)} />}
       <details className="mt-1 text-sm">
         <summary className="min-h-8 font-semibold">Why so much</summary>
         <ul className="list-disc pl-5 text-soft">
