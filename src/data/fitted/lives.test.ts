@@ -11,12 +11,15 @@ import { prepare } from '../demo/prepare'
 import { changeHouse } from '../house/house'
 import { instrumentBySlug } from '../instruments/instruments'
 import { jobsTogether } from '../jobs/jobs-together'
+import { finishJob } from '../jobs/finish-job'
 import { logBreak } from '../jobs/log-break'
+import { takeInHand } from '../stores/in-hand'
 import { openStore, type Store } from '../store/database'
 import { beforeDate, kitForDate } from '../views/before-date'
 import { wearOf } from '../views/wear-of-instrument'
 import { wearShelf } from '../views/wear-shelf'
 import { breakPlaces, logPolish } from './break-places'
+import { fittedBy } from './fitted-by'
 import { logLook } from './inspections'
 import {
   agesBetween,
@@ -154,6 +157,17 @@ test('each string is told with its coil, what went wrong as it was fitted, and w
   expect(counted).toBeGreaterThan(0)
   for (const { readAt, fittedAt } of strings)
     for (const at of readAt) expect(at).toBeGreaterThanOrEqual(fittedAt)
+})
+
+test('whose hands put a string on is known from the history, until that is undone', () => {
+  const { result, actionId } = store.as('Iris', () => {
+    const { result: job } = logBreak(store, lovage(), 28, 'knot')
+    takeInHand(store, job.jobId, { gauge: null, length: 3 })
+    return finishJob(store, job.jobId, { cut: 1, wraps: 3, gauge: null })
+  })
+  expect(fittedBy(store).get(result.fittedId)).toBe('Iris')
+  store.undo(actionId)
+  expect(fittedBy(store).has(result.fittedId)).toBe(false)
 })
 
 test('one kit is for all instruments of a date, and only of a date ahead', () => {

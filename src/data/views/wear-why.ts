@@ -4,6 +4,7 @@
  */
 import { breaksAtTurns, breaksInWeather, type InAndOut } from '@/core/wear/breaks-in-weather'
 import { ratesDiffer, sharesDiffer, type Counted } from '@/core/wear/goes-with'
+import { fittedBy } from '../fitted/fitted-by'
 import { brokeOfItself, inFirstDays, stringLives, type StringLife } from '../fitted/lives'
 import { roomReadingsOf } from '../house/room'
 import type { Store } from '../store/database'
@@ -22,7 +23,8 @@ export interface GoesWithLine {
 const WRAPS_OFF = 0.75
 
 /** Habits that a string may have been fitted with; null where nobody knows. */
-const HABITS: readonly (readonly [what: string, had: (life: StringLife) => boolean | null])[] = [
+type Habit = readonly [what: string, had: (life: StringLife) => boolean | null]
+const HABITS: readonly Habit[] = [
   ['more wraps than were worked out', ({ wrapsOff }) => (wrapsOff === null ? null : wrapsOff >= WRAPS_OFF)],
   ['fewer wraps than were worked out', ({ wrapsOff }) => (wrapsOff === null ? null : wrapsOff <= -WRAPS_OFF)],
   ['tied otherwise than charted', ({ otherKnot }) => otherKnot],
@@ -40,7 +42,12 @@ const HABITS: readonly (readonly [what: string, had: (life: StringLife) => boole
 
 export function whatGoesWith(store: Store): readonly GoesWithLine[] {
   const lives = [...stringLives(store).values()]
-  const firstDays = HABITS.flatMap(([what, had]): GoesWithLine[] => {
+  const by = fittedBy(store)
+  const hands = [...new Set(by.values())].map((name): Habit => [
+    `put on by ${name}`,
+    ({ fittedId }) => (by.has(fittedId) ? by.get(fittedId) === name : null),
+  ])
+  const firstDays = [...HABITS, ...hands].flatMap(([what, had]): GoesWithLine[] => {
     const counted = (among: boolean): Counted => {
       const some = lives.filter((life) => had(life) === among)
       return {
