@@ -3,11 +3,16 @@
  *
  * @param text - numbers and ranges, set apart by commas or spaces
  * @param most - the highest number there is
+ * @param twice - what a number that is written twice is
  * @returns each number once, in the order written
  * @throws RangeError with a sentence that can be shown
  * @example parseNumbers('3, 5-7', 47) // [3, 5, 6, 7]
  */
-export function parseNumbers(text: string, most: number): readonly number[] {
+export function parseNumbers(
+  text: string,
+  most: number,
+  twice: 'is once' | 'is refused' = 'is once',
+): readonly number[] {
   const words = text
     .trim()
     .replace(/\s*(?:-|–|to)\s*/g, '-')
@@ -22,5 +27,8 @@ export function parseNumbers(text: string, most: number): readonly number[] {
       throw new RangeError(`Strings are numbered 1 to ${most}; “${word}” is not among them.`)
     return Array.from({ length: Math.abs(to - from) + 1 }, (_, i) => Math.min(from, to) + i)
   })
+  const again = numbers.find((number, i) => numbers.indexOf(number) < i)
+  if (twice === 'is refused' && again !== undefined)
+    throw new RangeError(`String ${again} is in the set twice.`)
   return [...new Set(numbers)]
 }

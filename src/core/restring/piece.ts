@@ -4,6 +4,7 @@
  */
 import { isInBox, isOnFoot } from '../knots/fastenings'
 import {
+  firstOfPieces,
   NoSuchString,
   positionAt,
   restPitch,
@@ -35,32 +36,30 @@ export interface Piece {
 /** All pieces of an instrument, by number. */
 export function piecesOf(instrument: Instrument): readonly Piece[] {
   const along = alongBoard(instrument)
-  return instrument.positions
-    .filter((position, i, all) => all.findIndex(({ piece }) => piece === position.piece) === i)
-    .map((position) => {
-      const strings = samePiece(instrument, position)
-      const pulls = strings.map((p) => tension(p.construction, p.speakingLength, restPitch(instrument, p)))
-      const all = pulls.reduce((a, b) => a + b, 0)
-      const own = new Set(strings.map(({ number }) => number))
-      const others = (over: readonly StringPosition[]) => [
-        ...new Set(
-          over
-            .filter(({ number }) => !own.has(number))
-            .map((p) => samePiece(instrument, p)[0]?.number as number),
-        ),
-      ]
-      const onFoot = strings.filter(isOnFoot)
-      return {
-        id: position.number,
-        numbers: strings.map(({ number }) => number),
-        tension: all,
-        at: strings.reduce((sum, p, i) => sum + along(p.number) * (pulls[i] as number), 0) / all,
-        length: Math.max(...strings.map(({ speakingLength }) => speakingLength)),
-        inside: isInBox(position),
-        over: others(onFoot.flatMap((p) => layersOver(instrument, p))),
-        crossing: others(strings.filter((p) => !isOnFoot(p)).flatMap((p) => directlyOver(instrument, p))),
-      }
-    })
+  return firstOfPieces(instrument).map((position) => {
+    const strings = samePiece(instrument, position)
+    const pulls = strings.map((p) => tension(p.construction, p.speakingLength, restPitch(instrument, p)))
+    const all = pulls.reduce((a, b) => a + b, 0)
+    const own = new Set(strings.map(({ number }) => number))
+    const others = (over: readonly StringPosition[]) => [
+      ...new Set(
+        over
+          .filter(({ number }) => !own.has(number))
+          .map((p) => samePiece(instrument, p)[0]?.number as number),
+      ),
+    ]
+    const onFoot = strings.filter(isOnFoot)
+    return {
+      id: position.number,
+      numbers: strings.map(({ number }) => number),
+      tension: all,
+      at: strings.reduce((sum, p, i) => sum + along(p.number) * (pulls[i] as number), 0) / all,
+      length: Math.max(...strings.map(({ speakingLength }) => speakingLength)),
+      inside: isInBox(position),
+      over: others(onFoot.flatMap((p) => layersOver(instrument, p))),
+      crossing: others(strings.filter((p) => !isOnFoot(p)).flatMap((p) => directlyOver(instrument, p))),
+    }
+  })
 }
 
 /**

@@ -2,7 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { Refusal } from '@/boundary/refusal'
+import { sentenceOf } from '@/boundary/sentence-of'
 import { YEAR } from '@/core/wear/period'
 import { openReplacements } from '../buying/open-replacements'
 import { openNeeds } from '../buying/need-list'
@@ -50,15 +50,6 @@ afterAll(() => {
 
 const lovage = () => instrumentBySlug(store, 'lovage')
 const wearing = (number: number) => wearOf(store, lovage()).strings.find((one) => one.number === number)!
-const sentence = (work: () => unknown): string => {
-  try {
-    work()
-  } catch (error) {
-    if (error instanceof Refusal) return error.message
-    throw error
-  }
-  return ''
-}
 
 test('lives that are kept up to date are those that are read anew', () => {
   stringLives(store)
@@ -122,10 +113,10 @@ test('what was seen of a string changes its chance, at once and by undoing', () 
   store.undo(actionId)
   expect(wearing(25).chance).toBeCloseTo(before, 9)
   expect(
-    sentence(() => logLook(store, lovage(), { number: 25, condition: 'worn', signs: ['rust'] })),
+    sentenceOf(() => logLook(store, lovage(), { number: 25, condition: 'worn', signs: ['rust'] })),
   ).toMatch(/can’t show “rust or green”/)
   expect(
-    sentence(() =>
+    sentenceOf(() =>
       logLook(store, instrumentBySlug(store, 'teasel'), { number: 4, condition: 'worn', signs: [] }),
     ),
   ).toMatch(/No string is on .* of Teasel/)
@@ -176,7 +167,7 @@ test('one kit is for all instruments of a date, and only of a date ahead', () =>
   expect(new Set(kit.strings.map(({ positionId }) => positionId)).size).toBe(kit.strings.length)
   expect(kit.strings.some(({ name }) => name.endsWith(' of Sorrel'))).toBe(true)
   for (const { kind } of kit.strings) expect(kit.stores[kind]).toBeDefined()
-  expect(sentence(() => kitForDate(store, 999))).toBe('There is no such date ahead.')
+  expect(sentenceOf(() => kitForDate(store, 999))).toBe('There is no such date ahead.')
 })
 
 test('Lovage’s sharp bridge pin is the first that the shelf tells of; a polish starts its time anew', () => {
@@ -197,7 +188,7 @@ test('Lovage’s sharp bridge pin is the first that the shelf tells of; a polish
   expect(place()).toMatchObject({ breaks: 4, polished: { breaks: 1 } })
   expect(place().polished!.chance).toBeLessThan(aYearOn)
   later = 0
-  expect(sentence(() => logPolish(store, lovage(), 12, 'mid-length'))).toBe(
+  expect(sentenceOf(() => logPolish(store, lovage(), 12, 'mid-length'))).toBe(
     'A string of Lovage has no such place to polish.',
   )
 })
@@ -215,8 +206,8 @@ test('before a date: changed by the latest hour, what is past is left, and one p
   const { actionId, result } = openReplacements(store, lovage(), numbers, [15])
   expect(jobsTogether(store, result.jobId).map(({ position }) => position.number)).toEqual(numbers)
   expect(openNeeds(store).filter(({ string }) => / of Lovage$/.test(string))).toHaveLength(1)
-  expect(sentence(() => openReplacements(store, lovage(), [14], []))).toMatch(/has an open job already/)
-  expect(sentence(() => openReplacements(store, lovage(), [17], [18]))).toBe(
+  expect(sentenceOf(() => openReplacements(store, lovage(), [14], []))).toMatch(/has an open job already/)
+  expect(sentenceOf(() => openReplacements(store, lovage(), [17], [18]))).toBe(
     'What is bought for this job belongs to it.',
   )
   store.undo(actionId)
@@ -225,7 +216,7 @@ test('before a date: changed by the latest hour, what is past is left, and one p
       ({ number, jobId }) => numbers.includes(number) && jobId,
     ),
   ).toEqual([])
-  expect(sentence(() => beforeDate(store, lantern!.id, 'nobody'))).toMatch(/no such instrument/)
+  expect(sentenceOf(() => beforeDate(store, lantern!.id, 'nobody'))).toMatch(/no such instrument/)
 })
 
 test('spares are kept by the house’s number, or by what breaks until new ones can be there, the more the surer', () => {

@@ -2,7 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { Refusal } from '@/boundary/refusal'
+import { sentenceOf } from '@/boundary/sentence-of'
 import { writeScala } from '@/core/temper/scala'
 import { TEMPERAMENTS } from '@/core/temper/temperament'
 import { StrungBoard } from '@/core/rounds/strung-board'
@@ -29,28 +29,19 @@ afterAll(() => {
 
 const begin = (slug: string, temperament = 'Equal') =>
   beginRound(store, { slug, temperament, order: 'from the top', within: 3 }).result.roundId
-const sentence = (work: () => unknown): string => {
-  try {
-    work()
-  } catch (error) {
-    if (error instanceof Refusal) return error.message
-    throw error
-  }
-  return ''
-}
 
 test('one round of an instrument at a time; what is ended takes no more; unknown ones are refused', () => {
   const round = begin('fennel')
-  expect(sentence(() => begin('fennel'))).toBe('A round of Fennel is going on already.')
-  expect(sentence(() => begin('bryony', 'None'))).toBe('That temperament is not in this house.')
-  expect(sentence(() => logRoundString(store, 999, { number: 1, found: 0, left: 0 }))).toBe(
+  expect(sentenceOf(() => begin('fennel'))).toBe('A round of Fennel is going on already.')
+  expect(sentenceOf(() => begin('bryony', 'None'))).toBe('That temperament is not in this house.')
+  expect(sentenceOf(() => logRoundString(store, 999, { number: 1, found: 0, left: 0 }))).toBe(
     'There is no round 999.',
   )
-  expect(sentence(() => logRoundString(store, round, { number: 99, found: 0, left: 0 }))).toMatch(
+  expect(sentenceOf(() => logRoundString(store, round, { number: 99, found: 0, left: 0 }))).toMatch(
     /no string 99/,
   )
   endRound(store, round)
-  expect(sentence(() => endRound(store, round))).toBe('That round has ended. Begin another.')
+  expect(sentenceOf(() => endRound(store, round))).toBe('That round has ended. Begin another.')
 })
 
 test('a string that settles is read by the round, and one that was only heard is not', () => {
@@ -138,10 +129,10 @@ test('what settled strings did between two rounds is taken off a string that set
     { at: now - 1000, celsius: 20, humidity: 50 },
   ])
   expect(again().expectedNow).toBeGreaterThan(byLaw + 5)
-  expect(sentence(() => keepRoomReadings(store, [{ at: now - 1000, celsius: 21, humidity: null }]))).toBe(
+  expect(sentenceOf(() => keepRoomReadings(store, [{ at: now - 1000, celsius: 21, humidity: null }]))).toBe(
     'The room was read in this half hour already.',
   )
-  expect(sentence(() => keepRoomReadings(store, [{ at: now + 9e8, celsius: 21, humidity: null }]))).toMatch(
+  expect(sentenceOf(() => keepRoomReadings(store, [{ at: now + 9e8, celsius: 21, humidity: null }]))).toMatch(
     /time to come/,
   )
 })
@@ -168,17 +159,17 @@ test('fifty readings at once, and a clock that is set back, are kept in order an
 test('a temperament of a file is the house’s own, once, and can be taken away while rounds keep it', () => {
   const ours = { name: 'Ours', cents: TEMPERAMENTS[1]!.cents }
   takeTemperament(store, writeScala(ours))
-  expect(sentence(() => takeTemperament(store, writeScala(ours)))).toBe(
+  expect(sentenceOf(() => takeTemperament(store, writeScala(ours)))).toBe(
     'A temperament called “Ours” is there already.',
   )
-  expect(sentence(() => takeTemperament(store, writeScala(TEMPERAMENTS[0]!)))).toMatch(
+  expect(sentenceOf(() => takeTemperament(store, writeScala(TEMPERAMENTS[0]!)))).toMatch(
     /“Equal” is there already/,
   )
-  expect(sentence(() => takeTemperament(store, 'no scale'))).toMatch(/^This is no Scala file/)
+  expect(sentenceOf(() => takeTemperament(store, 'no scale'))).toMatch(/^This is no Scala file/)
   const round = begin('chervil', 'Ours')
   const { id } = roundBench(store, 'chervil').temperaments.find(({ name }) => name === 'Ours')!
   dropTemperament(store, id!)
   expect(roundBench(store, 'chervil').round!.temperament.name).toBe('Ours')
-  expect(sentence(() => dropTemperament(store, id!))).toBe(`There is no temperament ${id}.`)
+  expect(sentenceOf(() => dropTemperament(store, id!))).toBe(`There is no temperament ${id}.`)
   endRound(store, round)
 })

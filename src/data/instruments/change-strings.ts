@@ -2,27 +2,13 @@
  * Strings added to an instrument on the shelf and taken away from it, and an instrument put on the shelf again as another
  * one.
  */
-import { eq, inArray, or } from 'drizzle-orm'
+import { eq, getTableColumns, inArray, or, type Table } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import { withoutString, withString, type ChangedStrings } from '@/core/instrument/change-strings'
 import { positionAt, samePiece } from '@/core/instrument/instrument'
 import type { QuantityKey } from '@/core/measuring/quantity'
 import type { Done, Store } from '../store/database'
-import {
-  breaks,
-  coverings,
-  fittedPositions,
-  inspections,
-  instruments,
-  jobs,
-  needs,
-  pictures,
-  polishes,
-  positions,
-  readings,
-  restringPieces,
-  roundReadings,
-} from '../store/schema'
+import { coverings, type fittedPositions, instruments, journaled, positions } from '../store/schema'
 import { instrumentBySlug, positionId, positionRow, type StoredInstrument } from './instruments'
 import { measuredJson } from './measured-json'
 import { putOnShelf } from './put-on-shelf'
@@ -81,20 +67,13 @@ export function copyInstrument(
   return putOnShelf(store, { ...instrument, name }, measured && { measured, hardware })
 }
 
+/** Every table whose rows are of a position, one that is made tomorrow among them. Typed as one of them: no more is read than they share. */
+const OF_POSITIONS = Object.values(journaled).filter(
+  (table): table is typeof fittedPositions => 'positionId' in getTableColumns(table as Table),
+)
+
 function hasHistory(store: Store, ids: readonly number[]): boolean {
-  const tables = [
-    fittedPositions,
-    breaks,
-    jobs,
-    needs,
-    readings,
-    pictures,
-    roundReadings,
-    inspections,
-    polishes,
-    restringPieces,
-  ] as const
-  return tables.some(
+  return OF_POSITIONS.some(
     (table) =>
       store.rows
         .select({ id: table.id })

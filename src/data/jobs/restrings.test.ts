@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm'
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { Refusal } from '@/boundary/refusal'
+import { sentenceOf } from '@/boundary/sentence-of'
 import { Batches } from '@/core/restring/batch'
 import { restringBench } from '@/core/restring/bench-of'
 import { planRestring } from '@/core/restring/plan'
@@ -41,15 +41,6 @@ const goesOf = (slug: string, numbers = on(slug).instrument.positions.map(({ num
   )
 const asked = (goes: readonly (readonly number[])[]) =>
   ({ goes, way: 'least time', sessionMinutes: 120, withMissing: true }) as const
-const sentence = (work: () => unknown): string => {
-  try {
-    work()
-  } catch (error) {
-    if (error instanceof Refusal) return error.message
-    throw error
-  }
-  return ''
-}
 /** As the last step of each job does it. */
 const finish = (jobId: number) =>
   store.act({ kind: 'job', summary: 'fitted' }, () => {
@@ -74,8 +65,8 @@ test('a restring goes on go by go, in the order of its plan, and nothing else co
     markStep(store, result.jobId, step, true)
     expect(standing()).toBe(stand)
   }
-  expect(sentence(() => nextGo(store, on('chervil')))).toMatch(/not done yet/)
-  expect(sentence(() => beginRestring(store, on('chervil'), asked(goes), 0))).toMatch(/is going on/)
+  expect(sentenceOf(() => nextGo(store, on('chervil')))).toMatch(/not done yet/)
+  expect(sentenceOf(() => beginRestring(store, on('chervil'), asked(goes), 0))).toMatch(/is going on/)
   // Undone and done again nothing of it is lost.
   store.undo(actionId)
   expect(lastRestring(store, on('chervil'))).toBeNull()
@@ -87,7 +78,7 @@ test('a restring goes on go by go, in the order of its plan, and nothing else co
     expect(pieces.filter(({ isDone }) => isDone)).toHaveLength(goes.slice(0, go + 1).flat().length)
     if (go < goes.length - 1) jobId = nextGo(store, on('chervil')).result.jobId
   })
-  expect(sentence(() => nextGo(store, on('chervil')))).toMatch(/All its strings are on/)
+  expect(sentenceOf(() => nextGo(store, on('chervil')))).toMatch(/All its strings are on/)
   endRestring(store, on('chervil'))
   expect(lastRestring(store, on('chervil'))?.endedAt).not.toBeNull()
   expect(isPlanned(store, jobId)).toBe(false)
@@ -105,7 +96,7 @@ test('a string that a restring is to come to is not taken away under it', () => 
   const { slug } = copyInstrument(store, 'bistort', 'Bistort again')
   const { actionId } = beginRestring(store, on(slug), asked([[1], [2]]), 0)
   // Nothing happened to the second yet.
-  expect(sentence(() => removeString(store, slug, 2))).toMatch(/has a history/)
+  expect(sentenceOf(() => removeString(store, slug, 2))).toMatch(/has a history/)
   store.undo(actionId)
   removeString(store, slug, 2)
   expect(on(slug).instrument.positions).toHaveLength(11)
@@ -161,7 +152,7 @@ describe('what can’t be worked in is refused in a sentence, and nothing is beg
     ['no string', () => [[1], []], /A go without a string/],
     ['a string that is not there', () => [[1, 99]], /there is no string 99/],
   ])('%s', (_, goes, said) => {
-    expect(sentence(() => beginRestring(store, on('borage'), asked(goes()), 0))).toMatch(said)
+    expect(sentenceOf(() => beginRestring(store, on('borage'), asked(goes()), 0))).toMatch(said)
     expect(lastRestring(store, on('borage'))).toBeNull()
   })
 
@@ -171,12 +162,12 @@ describe('what can’t be worked in is refused in a sentence, and nothing is beg
     )
     const { id, over } = covered.bench.changed.find((piece) => piece.over.length > 0)!
     const others = [1, 2, 3, 4, 5, 6, 7].filter((number) => number !== id)
-    expect(sentence(() => beginRestring(store, on('yarrow'), asked([[id], others]), 0))).toMatch(
+    expect(sentenceOf(() => beginRestring(store, on('yarrow'), asked([[id], others]), 0))).toMatch(
       /lies over .*: they come off in the same go/,
     )
     const first = over[0] as number
     const rest = others.filter((number) => number !== first)
-    expect(sentence(() => beginRestring(store, on('yarrow'), asked([[first, id, ...rest]]), 0))).toMatch(
+    expect(sentenceOf(() => beginRestring(store, on('yarrow'), asked([[first, id, ...rest]]), 0))).toMatch(
       /goes on first/,
     )
   })
@@ -184,7 +175,7 @@ describe('what can’t be worked in is refused in a sentence, and nothing is beg
   test('strings that are missing from the stores, unless one says so', () => {
     const goes = goesOf('borage')
     expect(
-      sentence(() => beginRestring(store, on('borage'), { ...asked(goes), withMissing: false }, 2)),
+      sentenceOf(() => beginRestring(store, on('borage'), { ...asked(goes), withMissing: false }, 2)),
     ).toMatch(/2 strings are missing/)
   })
 })

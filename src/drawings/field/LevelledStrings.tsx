@@ -1,4 +1,4 @@
-import { memo } from 'react'
+import { memo, type ReactNode } from 'react'
 import type { FieldShape } from './field-shape'
 
 /** Levels that textures tell apart, from nothing to all. */
@@ -60,7 +60,7 @@ interface LevelStrokeProps {
 }
 
 /** One string at a level. */
-export function LevelStroke({ x, from, to, level, broadest, scale }: LevelStrokeProps) {
+function LevelStroke({ x, from, to, level, broadest, scale }: LevelStrokeProps) {
   const at = { x1: x, x2: x, y1: from, y2: to }
   const thread = <line {...at} stroke="var(--soft)" strokeWidth={0.8 * scale} />
   if (level === undefined || level <= 0) return thread
@@ -78,5 +78,31 @@ export function LevelStroke({ x, from, to, level, broadest, scale }: LevelStroke
         }
       />
     </>
+  )
+}
+
+interface LevelScaleProps {
+  readonly marks: readonly { readonly level: number; readonly word: string }[]
+  /** How high each mark is drawn, in its own units. */
+  readonly height: number
+  readonly className: string
+  readonly markClass: string
+  readonly children?: ReactNode
+}
+
+/** What the marks stand for, to be read off beside the field. */
+export function LevelScale({ marks, height, className, markClass, children }: LevelScaleProps) {
+  return (
+    <ul aria-label="What the marks stand for" className={className}>
+      {marks.map(({ level, word }) => (
+        <li key={word} className="flex items-center gap-2">
+          <svg viewBox={`0 0 14 ${height}`} className={`shrink-0 ${markClass}`} aria-hidden>
+            <LevelStroke x={7} from={0} to={height} level={level} broadest={8} scale={1} />
+          </svg>
+          {word}
+        </li>
+      ))}
+      {children}
+    </ul>
   )
 }

@@ -1,4 +1,5 @@
 import { useState, type FormEvent } from 'react'
+import { parseNumbers } from '@/core/instrument/read-numbers'
 import type { RestringView } from '@/data/views/restring-view'
 
 interface ChooseStringsProps {
@@ -23,10 +24,13 @@ export function ChooseStrings({ view: { pieces, sections }, chosen, onChoose }: 
   }
   const take = (event: FormEvent) => {
     event.preventDefault()
-    const read = readNumbers(typed, pieces.at(-1)?.id ?? 0)
-    if (typeof read === 'string') return setProblem(read)
-    setProblem(null)
-    onChoose(new Set(pieces.filter(({ id }) => read.has(id)).map(({ id }) => id)))
+    try {
+      const numbers = parseNumbers(typed, pieces.at(-1)?.id ?? 0, 'is refused')
+      setProblem(null)
+      onChoose(new Set(pieces.filter(({ id }) => numbers.includes(id)).map(({ id }) => id)))
+    } catch (error) {
+      setProblem((error as RangeError).message)
+    }
   }
   const runs: readonly (readonly [string, readonly number[]])[] = [
     ['All', pieces.map(({ id }) => id)],
@@ -75,20 +79,4 @@ export function ChooseStrings({ view: { pieces, sections }, chosen, onChoose }: 
       )}
     </div>
   )
-}
-
-/** `1-11, 20` as numbers; a sentence where that can’t be read. */
-function readNumbers(text: string, last: number): ReadonlySet<number> | string {
-  const numbers = new Set<number>()
-  for (const part of text.split(/[\s,;]+/).filter((one) => one !== '')) {
-    const [, from, to] = /^(\d{1,3})(?:[-–](\d{1,3}))?$/.exec(part) ?? []
-    if (from === undefined) return `“${part.slice(0, 20)}” is no number of a string: type 1-11, 20.`
-    const [a, b] = [Number(from), Number(to ?? from)].sort((x, y) => x - y) as [number, number]
-    if (a < 1 || b > last) return `There are strings 1 to ${last}; “${part}” goes beyond.`
-    for (let number = a; number <= b; number += 1) {
-      if (numbers.has(number)) return `String ${number} is in the set twice.`
-      numbers.add(number)
-    }
-  }
-  return numbers.size === 0 ? 'Type at least one number.' : numbers
 }

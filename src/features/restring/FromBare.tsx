@@ -1,3 +1,4 @@
+import { listed } from '@/core/fitting/context'
 import type { BringingUp } from '@/core/restring/bringing-up'
 import type { StopBlock } from '@/core/restring/stop-block'
 import { measure } from '@/core/measure'
@@ -74,7 +75,7 @@ function rangeText(numbers: readonly number[]): string {
     else runs.push([number, number])
   }
   const texts = runs.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`))
-  return `${numbers.length === 1 ? 'string' : 'strings'} ${texts.length < 2 ? texts.join('') : `${texts.slice(0, -1).join(', ')} and ${texts.at(-1)}`}`
+  return `${numbers.length === 1 ? 'string' : 'strings'} ${listed(texts)}`
 }
 
 /** `5 hours`, `3 days` */

@@ -2,7 +2,7 @@ import { useCallback, useMemo } from 'react'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import type { StandNow } from '@/core/restring/moments'
 import type { FieldShape } from '@/drawings/field/field-shape'
-import { LevelledStrings, LevelStroke } from '@/drawings/field/LevelledStrings'
+import { LevelledStrings, LevelScale } from '@/drawings/field/LevelledStrings'
 import { PickableField } from '@/drawings/field/PickableField'
 import type { StringPicker } from '@/drawings/field/use-string-picker'
 import { STANDS } from './words'
@@ -41,17 +41,14 @@ export function RestringField({ instrument, picker, stands }: RestringFieldProps
         overlay={drawOver}
         className="mt-3 h-[15rem] md:h-[min(24rem,calc(100dvh-24rem))] md:min-h-[16rem]"
       />
-      <ul className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-sm" aria-label="What the marks stand for">
-        {STANDS.map(({ word, level }) => (
-          <li key={word} className="flex items-center gap-2">
-            <svg viewBox="0 0 14 28" className="h-7 w-3.5 shrink-0" aria-hidden>
-              <LevelStroke x={7} from={0} to={28} level={level} broadest={8} scale={1} />
-            </svg>
-            {word}
-          </li>
-        ))}
+      <LevelScale
+        marks={STANDS}
+        height={28}
+        className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-sm"
+        markClass="h-7 w-3.5"
+      >
         <li className="flex items-center text-soft">as drawn: as it was</li>
-      </ul>
+      </LevelScale>
     </>
   )
 }

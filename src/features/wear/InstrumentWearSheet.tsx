@@ -10,7 +10,7 @@ import { lookWords } from '@/core/wear/signs'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { ChanceCurve } from '@/drawings/ChanceCurve'
 import type { FieldShape } from '@/drawings/field/field-shape'
-import { LevelledStrings, LevelStroke } from '@/drawings/field/LevelledStrings'
+import { LevelledStrings, LevelScale } from '@/drawings/field/LevelledStrings'
 import { PickableField } from '@/drawings/field/PickableField'
 import { useStringPicker } from '@/drawings/field/use-string-picker'
 import { Selection } from '@/ui/form/Selection'
@@ -126,16 +126,12 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
 function OverlayScale({ shown }: { readonly shown: ShownOverlay | null }) {
   if (!shown) return <p className="text-sm text-soft">Each string is drawn as what it is made of looks.</p>
   return (
-    <ul aria-label="What the marks stand for" className="grid grid-cols-2 gap-1 text-sm md:grid-cols-1">
-      {[...shown.scale].reverse().map(({ level, word }) => (
-        <li key={word} className="flex items-center gap-3">
-          <svg viewBox="0 0 14 34" className="h-9 w-4 shrink-0" aria-hidden>
-            <LevelStroke x={7} from={0} to={34} level={level} broadest={8} scale={1} />
-          </svg>
-          {word}
-        </li>
-      ))}
-    </ul>
+    <LevelScale
+      marks={[...shown.scale].reverse()}
+      height={34}
+      className="grid grid-cols-2 gap-1 text-sm md:grid-cols-1"
+      markClass="h-9 w-4"
+    />
   )
 }
 

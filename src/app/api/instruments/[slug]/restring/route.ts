@@ -1,10 +1,9 @@
 import { handle } from '@/app/api/handle'
 import { RestringRequest } from '@/boundary/requests/restring'
-import { missingIn } from '@/core/restring/missing'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { beginRestring } from '@/data/jobs/restrings'
 import { store } from '@/data/store/database'
-import { restringView } from '@/data/views/restring-view'
+import { missingFor } from '@/data/stores/kinds-in-stores'
 
 interface Path {
   readonly params: Promise<{ slug: string }>
@@ -14,8 +13,7 @@ export async function POST(request: Request, { params }: Path) {
   const { slug } = await params
   return handle(request, RestringRequest, (asked) => {
     const stored = instrumentBySlug(store(), slug)
-    const { pieces, stores } = restringView(store(), stored)
-    const missing = missingIn(pieces, stores, asked.goes.flat())
+    const missing = missingFor(store(), stored, asked.goes.flat())
     const { actionId, result } = beginRestring(store(), stored, { ...asked, way: asked.way ?? null }, missing)
     return { actionId, jobId: result.jobId }
   })
