@@ -4,6 +4,7 @@
  */
 import type { ShelfReading } from '@/core/names/find-on-shelf'
 import type { CuttingBench } from '@/core/stores/cutting-bench'
+import type { OrderBench } from '@/core/stores/order-bench'
 import type { Verdict } from '@/core/settle/readings'
 import type { Nothing } from './handle'
 import type { AboutRequest } from './requests/about'
@@ -126,6 +127,11 @@ export const calls = {
   openJob: post<StringRequest, Opened>('/api/jobs'),
   openReplacements: post<ReplaceRequest, Opened>('/api/jobs/replacements'),
   beginRestring: (slug: string) => post<RestringRequest, Opened>(`/api/instruments/${slug}/restring`),
+  /** Of strings by their numbers: `1,2,3`. */
+  restringCutting: (slug: string, pieces: string) =>
+    ask<CuttingBench>(`/api/instruments/${slug}/restring/cutting?pieces=${pieces}`),
+  restringBuying: (slug: string, pieces: string) =>
+    ask<OrderBench>(`/api/instruments/${slug}/restring/buying?pieces=${pieces}`),
   nextGo: (slug: string) => post<Nothing, Opened>(`/api/instruments/${slug}/restring/next`),
   endRestring: (slug: string) => post<Nothing>(`/api/instruments/${slug}/restring/end`),
   chooseCoil: (jobId: number) => post<CoilRequest>(`/api/jobs/${jobId}/coil`),

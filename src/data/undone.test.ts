@@ -28,7 +28,7 @@ import { beginRestring, endRestring, nextGo } from './jobs/restrings'
 import { addToJob, chooseCovered, openReplacement, takeFromJob } from './jobs/jobs-together'
 import { keepMeasure, logMishap, markStep, markStepOfAll } from './jobs/job-steps'
 import { addCoil, correctCoil, discardCoil, openCoils } from './stores/coils'
-import { cuttingBench, takeCuttingPlan } from './stores/cutting'
+import { cuttingBench, cuttingBenchFor, takeCuttingPlan } from './stores/cutting'
 import { freeCoils, setAside } from './stores/set-aside'
 import type { Store } from './store/database'
 import { eachOnDemo } from './demo/each-on-demo'
@@ -408,12 +408,17 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
     const { stored } = aString(r)
     const numbers = stored.instrument.positions.map((p) => p.number).filter(() => r() < 0.3)
     const goes = planRestring(restringBench(stored.instrument, numbers, houseSettings(store)))!.batches
-    beginRestring(
-      store,
-      stored,
-      { goes: goes.map(({ ids }) => ids), way: 'least time', sessionMinutes: 120, withMissing: true },
-      0,
-    )
+    const ids = goes.flatMap((go) => go.ids)
+    const offered = cuttingBenchFor(store, stored, ids).jobs.find(({ options }) => options.length > 0)
+    beginRestring(store, stored, {
+      goes: goes.map((go) => go.ids),
+      way: 'least time',
+      sessionMinutes: 120,
+      withMissing: true,
+      fromBare: false,
+      people: [],
+      cuts: offered ? [{ id: offered.id, coilId: offered.options[0]!.coilId }] : [],
+    })
   },
   'a restring goes on': (r) => nextGo(store, aString(r).stored),
   'a restring is ended': (r) => endRestring(store, aString(r).stored),

@@ -14,10 +14,13 @@ const MOST = 760
 export function KeyDial({
   keyFigures: k,
   clockwise,
+  toHalf = false,
   className,
 }: {
   keyFigures: KeyFigures
   clockwise: boolean
+  /** It is brought up to half its pitch only, which is marked. */
+  toHalf?: boolean
   className?: string
 }) {
   const { units } = useHouse()
@@ -38,7 +41,7 @@ export function KeyDial({
       viewBox="-104 -92 208 184"
       className={className}
       role="img"
-      aria-label={`Key: ${text(k.snugToPitch)} from snug to pitch, ${text(k.perSemitone)} a semitone, ${text(k.toBreaking)} from pitch to breaking`}
+      aria-label={`Key: ${toHalf ? `${text(k.snugToHalf)} from snug to half the pitch, ` : ''}${text(k.snugToPitch)} from snug to pitch, ${text(k.perSemitone)} a semitone, ${text(k.toBreaking)} from pitch to breaking`}
     >
       {Array.from({ length: 24 }, (_, i) => (
         <line
@@ -60,13 +63,16 @@ export function KeyDial({
         strokeWidth={3}
         strokeDasharray="2 4"
       />
-      <path d={arc(0, k.snugToPitch)} fill="none" stroke="var(--verdigris)" strokeWidth={6} />
-      <path
-        d={arc(k.snugToPitch, k.snugToPitch + k.perSemitone)}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth={6}
-      />
+      <path d={arc(0, k.snugToPitch)} fill="none" stroke="var(--verdigris)" strokeWidth={toHalf ? 2 : 6} />
+      {toHalf && <path d={arc(0, k.snugToHalf)} fill="none" stroke="var(--verdigris)" strokeWidth={6} />}
+      {!toHalf && (
+        <path
+          d={arc(k.snugToPitch, k.snugToPitch + k.perSemitone)}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={6}
+        />
+      )}
       <path d={`M${spot(breaking, -6)}L${spot(breaking, 6)}`} stroke="var(--ochre)" strokeWidth={3} />
       <g fontSize={9.5} fill="var(--ink)" textAnchor="middle">
         <text x={0} y={-RADIUS + 19}>
@@ -76,6 +82,7 @@ export function KeyDial({
           turn {clockwise ? 'clockwise' : 'anticlockwise'}
         </text>
       </g>
+      {toHalf && <Mark at={spot(k.snugToHalf, 20)} word="half" />}
       <Mark at={spot(k.snugToPitch, 20)} word="pitch" />
       {k.toBreaking > 24 && <Mark at={spot(breaking, 20)} word="breaks" ochre />}
     </svg>

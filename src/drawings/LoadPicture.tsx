@@ -7,6 +7,8 @@ interface LoadPictureProps {
   readonly most: number
   /** How many moments are past. */
   readonly at: number
+  /** Nothing is on when it begins: no share of the load is kept. */
+  readonly fromBare: boolean
 }
 
 const [WIDTH, LEFT, RIGHT] = [640, 52, 632]
@@ -14,8 +16,8 @@ const [TOP, FLOOR] = [12, 128]
 const [SHIFT_MID, SHIFT_HALF] = [176, 26]
 
 /** What the frame carries, moment by moment, and how far the centre of that moves along the board. */
-export function LoadPicture({ moments, least, most, at }: LoadPictureProps) {
-  const shares = [1, ...moments.map(({ carried }) => carried.share)]
+export function LoadPicture({ moments, least, most, at, fromBare }: LoadPictureProps) {
+  const shares = [fromBare ? 0 : 1, ...moments.map(({ carried }) => carried.share)]
   const shifts = [0, ...moments.map(({ carried }) => carried.shift)]
   const lowest = Math.min(...shares)
   const bottom = Math.max(0, Math.floor((Math.min(lowest, least) - 0.05) * 10) / 10)
@@ -32,7 +34,11 @@ export function LoadPicture({ moments, least, most, at }: LoadPictureProps) {
       viewBox={`0 0 ${WIDTH} 214`}
       className="w-full min-w-[26rem]"
       role="img"
-      aria-label={`The frame’s load: never less than ${percent(lowest)} of the full one, where ${percent(least)} is kept to; its centre moves by ${percent(Math.max(...shifts.map(Math.abs)))} of the board at most`}
+      aria-label={
+        fromBare
+          ? 'The frame’s load as it grows from nothing to the full one, and where its centre lies meanwhile'
+          : `The frame’s load: never less than ${percent(lowest)} of the full one, where ${percent(least)} is kept to; its centre moves by ${percent(Math.max(...shifts.map(Math.abs)))} of the board at most`
+      }
     >
       <g fontSize={12} fill="var(--soft)">
         {turns.map(({ go, i }) => (
@@ -52,15 +58,26 @@ export function LoadPicture({ moments, least, most, at }: LoadPictureProps) {
         <text x={LEFT - 8} y={y(1) + 4} textAnchor="end">
           100 %
         </text>
-        <line x1={LEFT} x2={RIGHT} y1={y(least)} y2={y(least)} stroke="var(--ochre)" strokeDasharray="6 4" />
-        <text x={LEFT - 8} y={y(least) + 4} textAnchor="end" fill="var(--ochre)">
-          {percent(least)}
-        </text>
+        {!fromBare && (
+          <>
+            <line
+              x1={LEFT}
+              x2={RIGHT}
+              y1={y(least)}
+              y2={y(least)}
+              stroke="var(--ochre)"
+              strokeDasharray="6 4"
+            />
+            <text x={LEFT - 8} y={y(least) + 4} textAnchor="end" fill="var(--ochre)">
+              {percent(least)}
+            </text>
+          </>
+        )}
         <text x={LEFT - 8} y={side(0) + 4} textAnchor="end">
           centre
         </text>
         <line x1={LEFT} x2={RIGHT} y1={side(0)} y2={side(0)} stroke="var(--rule)" />
-        {[most, -most].map((shift) => (
+        {(fromBare ? [] : [most, -most]).map((shift) => (
           <line
             key={shift}
             x1={LEFT}

@@ -62,12 +62,12 @@ const api = {
         planned: plan.minutes,
         bringing:
           batches.bench.changed.length === batches.bench.pieces.length
-            ? bringUp(instrument, yields, by.retuneAtCents, WITHIN)
+            ? bringUp(instrument, yields, by.retuneAtCents, WITHIN, by.senses)
             : null,
         ways: ways
           .map((way) => {
             const goes = way === 'least time' ? plan.batches.map(({ ids }) => ids) : goesBy(batches, way)
-            const rounds = roundsAfter(instrument, batches, goes, yields, WITHIN)
+            const rounds = roundsAfter(instrument, batches, goes, yields, WITHIN, by.senses)
             return { way, ...judged(instrument, batches, goes, rounds) }
           })
           .filter((one, i, all) => !all.slice(0, i).some((other) => sameGoes(one, other))),

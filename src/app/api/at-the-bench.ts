@@ -1,6 +1,6 @@
 import { houseSettings } from '@/data/house/house'
 import { store } from '@/data/store/database'
-import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
+import { AT_THE_BENCH, nameAtBench } from '@/ui/shell/at-the-bench'
 
 /** Who of the house's people said to be at the bench, on the device that sends this; null where nobody did. */
 export function atTheBench(request: Request): string | null {
@@ -9,5 +9,5 @@ export function atTheBench(request: Request): string | null {
     .split(/;\s*/)
     .find((one) => one.startsWith(`${AT_THE_BENCH}=`))
     ?.slice(AT_THE_BENCH.length + 1)
-  return houseSettings(store()).people.find((name) => encodeURIComponent(name) === told) ?? null
+  return nameAtBench(told, houseSettings(store()).people)
 }

@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer'
 import {
   ArrayMaxSize,
   ArrayNotEmpty,
@@ -6,11 +7,18 @@ import {
   IsIn,
   IsInt,
   IsOptional,
+  IsString,
   Max,
   Min,
+  ValidateNested,
 } from 'class-validator'
 import { RESTRING_WAYS, type RestringWay } from '@/core/restring/schools'
 import { IsGoes } from './goes'
+
+class PieceCutRequest {
+  @IsInt() id!: number
+  @IsInt() coilId!: number
+}
 
 /** A restring as it is begun. */
 export class RestringRequest {
@@ -31,4 +39,18 @@ export class RestringRequest {
 
   @IsBoolean({ message: 'Say whether you begin with strings missing.' })
   withMissing!: boolean
+
+  @IsBoolean({ message: 'Say whether nothing is on it yet.' })
+  fromBare!: boolean
+
+  @IsString({ each: true, message: 'Expected the names of people.' })
+  @ArrayMaxSize(6, { message: 'No more than six people find room at an instrument.' })
+  @IsArray({ message: 'Expected the names of people.' })
+  people!: string[]
+
+  @ValidateNested({ each: true })
+  @Type(() => PieceCutRequest)
+  @ArrayMaxSize(200)
+  @IsArray({ message: 'Expected which string is cut from which coil.' })
+  cuts!: PieceCutRequest[]
 }

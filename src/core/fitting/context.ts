@@ -20,6 +20,8 @@ export interface FittingState {
   readonly turnsGiven: number
   /** The strings that lie over it come off for good, and new ones go on in their place. */
   readonly redoesAbove: boolean
+  /** It is one of a go of several in a restring; or the instrument is bare, its strings all off or never on. Null where it is neither. */
+  readonly restring: 'go by go' | 'from bare' | null
 }
 
 export const FRESH: FittingState = {
@@ -28,6 +30,7 @@ export const FRESH: FittingState = {
   classDiffers: false,
   turnsGiven: 0,
   redoesAbove: false,
+  restring: null,
 }
 
 export interface FittingContext {
@@ -49,6 +52,8 @@ export const only = ({ figures }: FittingContext) => figures.strings[0] as Strin
 /** How its lower end takes hold. */
 export const holdOf = ({ position }: FittingContext) => tailFacts(position.tail.fastening).hold
 export const inBox = ({ position }: FittingContext) => isInBox(position)
+/** Whether nothing is on the instrument but what this restring has put on. */
+export const fromBare = ({ state }: FittingContext) => state.restring === 'from bare'
 /** Wound on a pin at its upper end, and not by a pair of pins. */
 export const onePin = (context: FittingContext) => inBox(context) || holdOf(context) === 'loop'
 /** Whether the old string is still in one piece, so that it must be let down. */

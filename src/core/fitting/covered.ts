@@ -34,9 +34,15 @@ export const MINUTES = {
   retune: 1.5,
 } as const
 
-/** What changing a string takes, min: off, on, up to pitch and tuned after it a few times; setting out to it; tuning the others again. */
+/** Off, on and up to pitch; tuned after that a few times, min. */
+const FITTING = MINUTES.foot.renew
+const TUNING = 4 * MINUTES.retune
+
+/** What changing a string takes, min: off, on and up to pitch, and tuned after it a few times; setting out to it; tuning the others again. */
 export const TO_CHANGE = {
-  string: MINUTES.foot.renew + 4 * MINUTES.retune,
+  fitting: FITTING,
+  tuning: TUNING,
+  string: FITTING + TUNING,
   settingOut: MINUTES.ready,
   tuningTheRest: 40,
 } as const

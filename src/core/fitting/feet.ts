@@ -30,3 +30,26 @@ export function footShare(instrument: Instrument, habit: Habits['feet']): FootSh
   const shares = strings.slice(1).map((_, i) => split(i + 1))
   return shares.reduce((best, share) => (uneven(share) < uneven(best) ? share : best))
 }
+
+/** A string's turns on a foot. */
+export interface FootTurn {
+  readonly number: number
+  /** m */
+  readonly gauge: number
+  /** How far its turns stand out from the wood, m: its own, and all that lie below. */
+  readonly reach: number
+}
+
+/** The layers of a foot from the wood outward: the lowest and thickest string is wrapped first. */
+export function footTurns(instrument: Instrument, numbers: readonly number[]): readonly FootTurn[] {
+  let reach = 0
+  return [...numbers]
+    .sort((a, b) => b - a)
+    .flatMap((number) => {
+      const position = instrument.positions[number - 1]
+      if (!position) return []
+      const gauge = gaugeOf(position)
+      reach += gauge
+      return [{ number, gauge, reach }]
+    })
+}

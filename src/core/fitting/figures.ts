@@ -41,6 +41,8 @@ import { pulledAside, slackFigures, type SlackFigures } from './slack-figures'
 import { anchorReason, isThin, isWire, type AnchorReason } from './thin'
 
 export interface KeyFigures {
+  /** Degrees of the key from snug to half the pitch. */
+  readonly snugToHalf: number
   /** Turns of the pin from snug to pitch. */
   readonly snugToPitchTurns: number
   /** Degrees of the key; a gear is reckoned in. */
@@ -213,6 +215,7 @@ function stringFigures(
     semitonesToBreaking: semitonesToBreaking(u),
     drawnPerTurn: drawnPerTurn(pin.diameter, gauge),
     key: {
+      snugToHalf: degrees(stretchToPitch({ ...span, pitch: span.pitch / 2 })),
       snugToPitchTurns: turnsToTakeUp(stretch, pin.diameter, gauge),
       snugToPitch: degrees(stretch),
       perSemitone: degrees(stretchPerSemitone(span)),

@@ -54,6 +54,7 @@ const state = fc.record({
   classDiffers: fc.boolean(),
   turnsGiven: fc.constantFrom(0, 2),
   redoesAbove: fc.boolean(),
+  restring: fc.constantFrom(null, 'go by go' as const, 'from bare' as const),
 })
 const anywhere = fc.integer({ min: 0, max: everyPosition.length - 1 })
 /** Told by a number, so that a counterexample can be read. */
@@ -84,6 +85,11 @@ describe('under any habits', () => {
         }
         before('thread-pin', 'wind')
         before('cut-again', 'wind')
+        before('wind', 'to-half')
+        before('wrap-foot', 'to-half')
+        before('to-half', 'to-pitch')
+        expect(keys.includes('to-half')).toBe(how.restring !== null)
+        if (how.restring === 'from bare') expect(keys).not.toContain('take-off')
         before('wind', 'to-pitch')
         before('move-aside', 'take-off')
         before('wrap-foot', 'put-back')
@@ -121,7 +127,7 @@ describe('under any habits', () => {
           fall: true,
           stop: true,
           eyes: wire,
-          thumb: whole || context.above.length > 0,
+          thumb: (whole && how.restring !== 'from bare') || context.above.length > 0,
           class: classDiffers,
           'off-cut':
             wire &&

@@ -13,6 +13,7 @@ import type { PlainStep, Step } from './step'
 import { hookLoop, pegCord, seat, throughBoard, tieKnot, wrapFoot } from './step-makers/lower-end'
 import { cutWire, pullAside, roundPosts, windFirst, windPair } from './step-makers/paired-wire'
 import { inspect, makeReady, moveAside, prove, takeOff } from './step-makers/take-off'
+import { toHalf } from './step-makers/to-half'
 import { log, lookInside, putBack, stretch, toPitch, trim } from './step-makers/to-pitch'
 import { cutAgain, cutAtPin, setPin, threadPin, wind } from './step-makers/upper-end'
 import { withHouseKnot } from './house-knot'
@@ -33,6 +34,7 @@ const after: readonly StepMaker[] = [
   windPair,
   wrapFoot,
   putBack,
+  toHalf,
   toPitch,
   stretch,
   trim,
@@ -67,6 +69,8 @@ export function fittingContext(
 ): FittingContext {
   const position = withHouseKnot(instrument, charted, habits, figures.construction)
   // Layers on a foot are reached only through everything above; a crossing on a scroll is loosened where it lies directly over.
-  const above = isOnFoot(position) ? layersOver(instrument, charted) : directlyOver(instrument, charted)
+  const over = isOnFoot(position) ? layersOver(instrument, charted) : directlyOver(instrument, charted)
+  // On a bare instrument what lies over it goes on after it.
+  const above = state.restring === 'from bare' ? [] : over
   return { instrument, position, figures, habits, state, above }
 }

@@ -101,12 +101,12 @@ const FACTS: Record<Mishap, MishapFacts> = {
   },
   'loop jumped off': {
     word: 'The loop jumped off its hitch pin',
-    at: ['hook-loop', 'mark', 'thread-pin', 'cut-again', 'wind', 'to-pitch'],
+    at: ['hook-loop', 'mark', 'thread-pin', 'cut-again', 'wind', 'to-half', 'to-pitch'],
     applies: (context) => holdOf(context) === 'loop',
     back: (_, at) =>
       keeps(
         [
-          ...(at === 'wind' || at === 'to-pitch' ? [letDown] : []),
+          ...(at === 'wind' || at === 'to-half' || at === 'to-pitch' ? [letDown] : []),
           say`Hook the loop on again, push it down to the wood, and hold it there with a strip of tape.`,
           say`If the wire is kinked at the loop or at the pin, take another: it breaks there.`,
         ],
@@ -143,7 +143,7 @@ const FACTS: Record<Mishap, MishapFacts> = {
   },
   slipped: {
     word: 'The string slipped',
-    at: ['wind', 'wrap-foot', 'to-pitch', 'stretch', 'trim', 'look-inside'],
+    at: ['wind', 'wrap-foot', 'to-half', 'to-pitch', 'stretch', 'trim', 'look-inside'],
     applies: always,
     back: (context) => {
       if (holdOf(context) === 'foot')
@@ -190,7 +190,7 @@ const FACTS: Record<Mishap, MishapFacts> = {
   },
   'wrapped the wrong way': {
     word: 'It is wound the wrong way',
-    at: ['wind', 'to-pitch'],
+    at: ['wind', 'to-half', 'to-pitch'],
     applies: (context) => holdOf(context) !== 'foot',
     back: (context) => {
       const { tightens } = context.position.head.pin
@@ -215,7 +215,7 @@ const FACTS: Record<Mishap, MishapFacts> = {
   },
   'broke while tuning': {
     word: 'It broke',
-    at: ['wind', 'wrap-foot', 'to-pitch', 'stretch'],
+    at: ['wind', 'wrap-foot', 'to-half', 'to-pitch', 'stretch'],
     applies: always,
     back: (context) => ({
       todo: [

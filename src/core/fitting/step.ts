@@ -26,6 +26,7 @@ export const STEP_KEYS = [
   'wind',
   'wrap-foot',
   'put-back',
+  'to-half',
   'to-pitch',
   'stretch',
   'trim',
@@ -35,7 +36,7 @@ export const STEP_KEYS = [
 export type StepKey = (typeof STEP_KEYS)[number]
 
 /** Parts of the work; where several strings are fitted together, each part is done for all of them. */
-export const PHASES = ['ready', 'off', 'in', 'wind', 'tune', 'after', 'log'] as const
+export const PHASES = ['ready', 'off', 'in', 'wind', 'half', 'tune', 'after', 'log'] as const
 export type Phase = (typeof PHASES)[number]
 
 export type StepPicture =

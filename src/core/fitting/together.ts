@@ -2,7 +2,7 @@
  * Several strings of one instrument fitted in one job: an order for all their steps.
  */
 import { restPitch, type StringPosition } from '../instrument/instrument'
-import { inBox, isWhole, listed, numberOf, strings, type FittingContext } from './context'
+import { holdOf, inBox, isWhole, listed, numberOf, strings, type FittingContext } from './context'
 import { say, type Phrase } from '../measure'
 import { tension } from '../strings/tension'
 import type { Habits } from './habits'
@@ -121,11 +121,16 @@ function phases(
             a.context.position.number - b.context.position.number,
         )
   const off = by === 'longest first' ? inward : [...inward].reverse()
-  const on = layered
+  const on = members.some((m) => depth(m) > 0 || holdOf(m.context) === 'foot')
     ? // A foot is wrapped string by string: each has its turns laid before the next is brought over it.
       inward.flatMap((m) => [...ofPhase(m, 'in'), ...ofPhase(m, 'wind')])
     : [...inward.flatMap((m) => ofPhase(m, 'in')), ...inward.flatMap((m) => ofPhase(m, 'wind'))]
-  return [...off.flatMap((m) => ofPhase(m, 'off')), ...on, ...inward.flatMap((m) => ofPhase(m, 'tune'))]
+  return [
+    ...off.flatMap((m) => ofPhase(m, 'off')),
+    ...on,
+    ...inward.flatMap((m) => ofPhase(m, 'half')),
+    ...inward.flatMap((m) => ofPhase(m, 'tune')),
+  ]
 }
 
 /** Trimming and looking inside once for all, then each logged. */

@@ -119,6 +119,8 @@ export class Batches {
     return (ids.some((id) => this.piece(id).inside) ? POSITIONS : 0) + aside
   }
 
+  private readonly takesLess = (a: number, b: number) => this.bench.lost(a, b) - this.bench.lost(b, a)
+
   /** Whether one must be on before another, which lies over it or crosses it. */
   goesBefore(first: number, second: number): boolean {
     const { over, crossing } = this.piece(first)
@@ -138,12 +140,13 @@ export class Batches {
   }
 
   /**
-   * The order in which they take least from each other: of any two that comes first which would take more. What lies over a piece
-   * is brought up after it.
+   * Put into an order in which what lies over a piece is brought up after it; else the one in which they take least from each
+   * other: of any two that comes first which would take more.
+   *
+   * @param first - another order to go by, as for a sort
    */
-  inOrder(ids: readonly number[]): readonly number[] {
-    const { lost } = this.bench
-    const left = [...ids].sort((a, b) => lost(a, b) - lost(b, a) || a - b)
+  inOrder(ids: readonly number[], first = this.takesLess): readonly number[] {
+    const left = [...ids].sort((a, b) => first(a, b) || a - b)
     const order: number[] = []
     while (left.length > 0) {
       // One of those that nothing which is still to come lies under, the one that takes most first.

@@ -12,6 +12,8 @@ export interface RestringBy {
   readonly loadShare: number
   /** The house retunes at so many cents. */
   readonly retuneAtCents: number
+  /** How much each string feels of the others, as a factor on what is reckoned: what rounds of tuning have taught. */
+  readonly senses?: readonly number[]
 }
 
 /**
@@ -21,7 +23,7 @@ export interface RestringBy {
 export function restringBench(
   instrument: Instrument,
   numbers: readonly number[],
-  { loadShare, retuneAtCents }: RestringBy,
+  { loadShare, retuneAtCents, senses }: RestringBy,
 ): Bench {
   const pieces = piecesOf(instrument)
   return {
@@ -29,6 +31,6 @@ export function restringBench(
     changed: piecesToChange(instrument, pieces, numbers),
     allowed: { share: loadShare, shift: MOST_SHIFT },
     tolerance: retuneAtCents,
-    lost: lostBetween(instrument, pieces, startingYields(instrument)),
+    lost: lostBetween(instrument, pieces, startingYields(instrument), senses),
   }
 }

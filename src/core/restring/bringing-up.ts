@@ -32,6 +32,7 @@ const WEEK_LONG = 168
 
 /**
  * @param tolerance - the house retunes at so many cents
+ * @param senses - how much more than reckoned each string feels of the others
  * @param within - no string is further off when the rounds are over, cents
  */
 export function bringUp(
@@ -39,9 +40,10 @@ export function bringUp(
   yields: BoardYields,
   tolerance: number,
   within: number,
+  senses: readonly number[] = [],
 ): BringingUp {
   const strings = boardStrings(instrument)
-  const board = new StrungBoard(strings, yields)
+  const board = new StrungBoard(strings, yields, senses)
   // The lowest first: they pull most, and what comes after disturbs them least.
   const order = strings
     .map((_, i) => i)

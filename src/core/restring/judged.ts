@@ -27,15 +27,19 @@ export interface JudgedPlan {
 /** Tuning one string in a round, min; our own estimate. */
 const ROUND_A_STRING = 0.75
 
-/** @param rounds - see {@link roundsAfter} */
+/**
+ * @param rounds - see {@link roundsAfter}
+ * @param fromBare - nothing is on when it begins
+ */
 export function judged(
   instrument: Instrument,
   batches: Batches,
   goes: readonly (readonly number[])[],
   rounds: number,
+  fromBare = false,
 ): JudgedPlan {
   const plan = planOf(batches, goes)
-  const moments = momentsOf(batches.bench.pieces, plan.batches)
+  const moments = momentsOf(batches.bench.pieces, plan.batches, fromBare)
   const strings = batches.bench.changed.length * TO_CHANGE.string
   return {
     batches: plan.batches,
@@ -53,6 +57,7 @@ export function judged(
  * Rounds of tuning that a restring leaves to do. Each go is brought up on the board as it yields, string by string; what is left is
  * what rounds must mend.
  *
+ * @param senses - how much more than reckoned each string feels of the others
  * @param within - no string is further off than this when it is in tune, cents
  */
 export function roundsAfter(
@@ -61,9 +66,10 @@ export function roundsAfter(
   goes: readonly (readonly number[])[],
   yields: BoardYields,
   within: number,
+  senses: readonly number[] = [],
 ): number {
   const strings = boardStrings(instrument)
-  const board = new StrungBoard(strings, yields)
+  const board = new StrungBoard(strings, yields, senses)
   let turns: readonly number[] = board.turnsFor(strings.map(() => 0))
   let standing: readonly number[] = strings.map(() => 0)
   for (const ids of goes) {

@@ -3,11 +3,12 @@ import { boardStrings, type BoardYields } from '../rounds/board'
 import type { Instrument } from '../instrument/instrument'
 import type { Piece } from './piece'
 
-/** Cents that one piece falls by when another is brought from slack to its pitch; of a pair the string that falls most counts. */
+/** Cents that one piece falls by when another is brought from slack to its pitch; of a pair the string that falls most counts. `senses` are factors by string. */
 export function lostBetween(
   instrument: Instrument,
   pieces: readonly Piece[],
   { compliance, reach }: BoardYields,
+  senses: readonly number[] = [],
 ): (fallen: number, raised: number) => number {
   const strings = boardStrings(instrument)
   const falls = new Map<number, number>()
@@ -17,12 +18,15 @@ export function lostBetween(
       if (fallen === raised) continue
       const cents = fallen.numbers.map((number) => {
         const felt = strings[number - 1] as (typeof strings)[number]
-        return raised.numbers.reduce((sum, other) => {
-          const pulls = strings[other - 1] as (typeof strings)[number]
-          const apart = Math.hypot(felt.at.x - pulls.at.x, felt.at.y - pulls.at.y)
-          const up = compliance * pulls.tension * pulls.lean * Math.exp(-apart / reach)
-          return sum + up * felt.lean * felt.perMetre
-        }, 0)
+        return (
+          (senses[number - 1] ?? 1) *
+          raised.numbers.reduce((sum, other) => {
+            const pulls = strings[other - 1] as (typeof strings)[number]
+            const apart = Math.hypot(felt.at.x - pulls.at.x, felt.at.y - pulls.at.y)
+            const up = compliance * pulls.tension * pulls.lean * Math.exp(-apart / reach)
+            return sum + up * felt.lean * felt.perMetre
+          }, 0)
+        )
       })
       falls.set(key(fallen.id, raised.id), Math.max(...cents))
     }

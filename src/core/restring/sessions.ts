@@ -17,20 +17,29 @@ export interface Session {
 /** Share of the work on a string until it stands at half its pitch. */
 const TO_HALF = 0.7
 
-/** What a go takes, min. */
-export const minutesOfGo = ({ ids, minutes }: Pick<Batch, 'ids' | 'minutes'>): number =>
-  minutes + ids.length * TO_CHANGE.string
+/**
+ * What a go takes, min. Strings are put on side by side by as many hands as there are; they are tuned one after another, since
+ * nobody hears their own string while another is tuned.
+ *
+ * @param shares - how many strings each pair of hands puts on; all by one where it is left out
+ */
+export const minutesOfGo = (
+  { ids, minutes }: Pick<Batch, 'ids' | 'minutes'>,
+  shares: readonly number[] = [ids.length],
+): number => minutes + Math.max(0, ...shares) * TO_CHANGE.fitting + ids.length * TO_CHANGE.tuning
 
 /**
  * Goes put into sessions, one after another. A go longer than a session is begun in one of its own, stands overnight at half
  * pitch, where it carries a quarter of its load, and is finished in the next.
  *
  * @param length - of a session, min
+ * @param sharesOf - how many of some strings each pair of hands puts on
  * @throws RangeError with a sentence where a session has no time
  */
 export function sessionsOf(
   goes: readonly Pick<Batch, 'ids' | 'minutes'>[],
   length: number,
+  sharesOf: (ids: readonly number[]) => readonly number[] = (ids) => [ids.length],
 ): readonly Session[] {
   if (!(length > 0)) throw new RangeError('A session takes some minutes: nothing is done in none.')
   const sessions: Session[] = []
@@ -41,7 +50,7 @@ export function sessionsOf(
     minutes = 0
   }
   goes.forEach((go, i) => {
-    const takes = minutesOfGo(go)
+    const takes = minutesOfGo(go, sharesOf(go.ids))
     if (minutes > 0 && minutes + takes > length) close(i - 1, 'at pitch')
     if (takes <= length) minutes += takes
     else {

@@ -2,7 +2,7 @@
 import { fittingFigures } from '../fitting/figures'
 import type { Habits } from '../fitting/habits'
 import type { Instrument } from '../instrument/instrument'
-import { holeHeight } from '../winding/pin'
+import { topHeight } from '../winding/pin'
 
 export interface StopBlock {
   /** Of the strings whose pins are of this kind. */
@@ -25,7 +25,7 @@ export function stopBlocks(instrument: Instrument, habits: Habits): readonly Sto
     const { pin } = position.head
     if (pin.turnedBy === 'hand') continue
     const higher = fittingFigures(instrument, position, habits).strings[0]?.standHigher ?? 0
-    const wound = holeHeight(pin) + pin.holeToEnd
+    const wound = topHeight(pin)
     const alike = blocks.find(
       (one) =>
         one.threadPitch === pin.threadPitch &&

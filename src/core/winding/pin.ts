@@ -55,6 +55,9 @@ export function turnsToTakeUp(stretch: number, pin: number, gauge: number): numb
   return expectNotNegative('stretch', stretch) / drawnPerTurn(pin, gauge)
 }
 
+/** Height of the pin’s top above the wood in playing state, m. */
+export const topHeight = (pin: TuningPin): number => holeHeight(pin) + pin.holeToEnd
+
 /** Height of the string hole above the wood, m, whatever the height was measured to. */
 export function holeHeight(pin: TuningPin): number {
   return pin.heightDatum === 'string hole' ? pin.height : pin.height - pin.holeToEnd

@@ -21,6 +21,7 @@ import type { Done, Store } from '../store/database'
 import { inMm, metres } from '../store/millimetres'
 import { breaks, jobMeasures, jobMishaps, jobs, jobSteps, needs } from '../store/schema'
 import { coilById, type Coil } from '../stores/coils'
+import { goOfJob } from './go-of-job'
 import { houseLearned, kindOf } from './learned'
 import { stringOf } from './string-of'
 
@@ -51,6 +52,8 @@ export interface Job extends StoredInstrument {
   readonly mishaps: readonly LoggedMishap[]
   /** The job it is done together with; null where it is done alone or leads. */
   readonly leadId: number | null
+  /** Whose string it is, where several are at a restring; empty where one does all. */
+  readonly hands: string
 }
 
 export interface LoggedMishap {
@@ -164,10 +167,12 @@ export function jobById(store: Store, jobId: number): Job {
   const site = broken?.site ?? null
   const measured = measuredIn(store, jobId)
   const done = stepsOf(store, jobId)
+  const { restring, hands } = goOfJob(store, jobId)
   const context = fittingContext(stored.instrument, stored.position, figures, habits, {
     ...FRESH,
     site,
     sameString: row.sameString,
+    restring,
     turnsGiven: measured.turns ?? 0,
     classDiffers:
       coil !== null &&
@@ -207,6 +212,7 @@ export function jobById(store: Store, jobId: number): Job {
       lost: lostMm === null ? null : metres(lostMm),
     })),
     leadId: row.leadId,
+    hands,
   }
 }
 

@@ -28,11 +28,15 @@ export interface OpenJob extends PositionOnShelf {
 
 /** A job's row with its string and what holds for it. */
 export function onItsString(store: Store, row: OpenJob['row']): OpenJob {
-  const stored = byPositionId(store, row.positionId)
+  return { row, ...stringAt(store, row.positionId, row.habits) }
+}
+
+/** A string with what holds for a job on it, the job's own habits laid over its instrument's. */
+export function stringAt(store: Store, positionId: number, jobHabits: string): Omit<OpenJob, 'row'> {
+  const stored = byPositionId(store, positionId)
   return {
     ...stored,
-    row,
-    habits: habitsFor(stored.habits, {}, habitChange(row.habits)),
+    habits: habitsFor(stored.habits, {}, habitChange(jobHabits)),
     corrections: houseLearned(store).correctionsFor(kindOf(stored, stored.position)),
   }
 }

@@ -1,18 +1,22 @@
 /** Whole restrings: begun by a plan, gone through go by go, each go a job of several strings; ended when all are on. */
-import { and, asc, desc, eq, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
+import type { StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { Batches } from '@/core/restring/batch'
 import { restringBench } from '@/core/restring/bench-of'
 import type { StepKey } from '@/core/fitting/step'
 import { grouped } from '@/core/list/grouped'
 import { problemOf } from '@/core/restring/checked'
+import { handsFor } from '@/core/restring/hands'
 import { standBySteps, type StandNow } from '@/core/restring/moments'
 import type { RestringWay } from '@/core/restring/schools'
 import type { StoredInstrument } from '../instruments/instruments'
 import { positionId } from '../instruments/instruments'
 import type { Done, Store } from '../store/database'
-import { jobs, jobSteps, restringPieces, restrings } from '../store/schema'
+import { coils, jobs, jobSteps, restringPieces, restrings } from '../store/schema'
+import { checkedCuts, cuttingBenchFor } from '../stores/cutting'
+import { chooseCoilOf } from './coil-of-job'
 import { openTogether } from './jobs-together'
 import { houseSettings } from '../house/house'
 
@@ -24,6 +28,10 @@ export interface RestringPiece {
   readonly jobId: number | null
   readonly isDone: boolean
   readonly stand: StandNow
+  /** Whose string it is; empty where one does all. */
+  readonly hands: string
+  /** The packet it is cut from, by its label and where it lies; null where none is chosen yet. */
+  readonly packet: { readonly label: string; readonly place: string } | null
 }
 
 export interface Restring {
@@ -32,6 +40,8 @@ export interface Restring {
   readonly endedAt: number | null
   readonly way: RestringWay | null
   readonly sessionMinutes: number
+  /** Nothing was on it when it began. */
+  readonly fromBare: boolean
   /** In the order in which they are brought up. */
   readonly pieces: readonly RestringPiece[]
 }
@@ -49,13 +59,26 @@ export function lastRestring(store: Store, stored: StoredInstrument): Restring |
   const numberOf = new Map([...stored.positionIds].map(([number, id]) => [id, number]))
   const steps = stepsDone(store, row.id)
   const pieces = store.rows
-    .select({ piece: restringPieces, finishedAt: jobs.finishedAt })
+    .select({
+      piece: restringPieces,
+      finishedAt: jobs.finishedAt,
+      label: coils.label,
+      place: coils.place,
+    })
     .from(restringPieces)
     .leftJoin(jobs, eq(jobs.id, restringPieces.jobId))
+    // Once its job is open, the job knows best.
+    .leftJoin(
+      coils,
+      eq(
+        coils.id,
+        sql`CASE WHEN ${restringPieces.jobId} IS NULL THEN ${restringPieces.coilId} ELSE ${jobs.coilId} END`,
+      ),
+    )
     .where(eq(restringPieces.restringId, row.id))
     .orderBy(asc(restringPieces.go), asc(restringPieces.place))
     .all()
-    .flatMap(({ piece, finishedAt }): RestringPiece[] => {
+    .flatMap(({ piece, finishedAt, label, place }): RestringPiece[] => {
       // A chart that was changed meanwhile may have the string no more.
       const id = numberOf.get(piece.positionId)
       return id === undefined
@@ -66,12 +89,15 @@ export function lastRestring(store: Store, stored: StoredInstrument): Restring |
               go: piece.go,
               jobId: piece.jobId,
               isDone: piece.jobId !== null && finishedAt !== null,
-              stand: finishedAt !== null ? 'new' : standBySteps(steps.get(piece.jobId ?? 0) ?? []),
+              stand:
+                finishedAt !== null ? 'new' : standBySteps(steps.get(piece.jobId ?? 0) ?? [], row.fromBare),
+              hands: piece.hands,
+              packet: label === null ? null : { label, place: place ?? '' },
             },
           ]
     })
-  const { id, begunAt, endedAt, way, sessionMinutes } = row
-  return { id, begunAt, endedAt, way, sessionMinutes, pieces }
+  const { id, begunAt, endedAt, way, sessionMinutes, fromBare } = row
+  return { id, begunAt, endedAt, way, sessionMinutes, fromBare, pieces }
 }
 
 /** Steps that are done of the jobs of a restring that are open, by job. */
@@ -96,54 +122,71 @@ export interface NewRestring {
   readonly sessionMinutes: number
   /** Whoever begins knows that strings are missing from the stores, and begins all the same. */
   readonly withMissing: boolean
+  /** Nothing is on the instrument: its strings are all off, or it is new. */
+  readonly fromBare: boolean
+  /** Names of the house’s people who are at it; none where one does all. */
+  readonly people: readonly string[]
+  /** Which piece is cut from which coil. */
+  readonly cuts: readonly { readonly id: number; readonly coilId: number }[]
 }
 
 /**
- * Begins a restring, and its first go.
+ * Begins a restring, and its first go. The coils of its plan are set aside for it.
  *
- * @param missing - how many strings the stores lack for it
- * @throws Refusal 400 for an order that can’t be worked in, 409 while another is going on, or strings are missing
+ * @throws Refusal 400 for an order that can’t be worked in, 409 while another is going on, strings are missing, or the stores have
+ * changed since the plan was made
  */
 export function beginRestring(
   store: Store,
   stored: StoredInstrument,
-  { goes, way, sessionMinutes, withMissing }: NewRestring,
-  missing: number,
+  { goes, way, sessionMinutes, withMissing, fromBare, people, cuts }: NewRestring,
 ): Done<{ readonly jobId: number }> {
-  const { instrument, habits } = stored
+  const { instrument } = stored
   const before = lastRestring(store, stored)
   if (before && before.endedAt === null)
     throw new Refusal(409, `A restring of ${instrument.name} is going on. End it before you begin another.`)
-  const problem = checked(store, stored, goes, (position) => leadingNames(position, habits.octaveNames).name)
-  if (problem) throw new Refusal(400, problem, 'goes')
+  const batches = workable(store, stored, goes, fromBare)
+  const unknown = people.find((name) => !houseSettings(store).people.includes(name))
+  if (unknown !== undefined) throw new Refusal(400, `Nobody of the house is called ${unknown}.`, 'people')
+  const ids = goes.flat()
+  checkedCuts(cuttingBenchFor(store, stored, ids), cuts)
+  const missing = ids.length - cuts.length
   if (missing > 0 && !withMissing)
     throw new Refusal(
       409,
       `${missing === 1 ? 'A string is' : `${missing} strings are`} missing from the stores. Order first, or say that you begin all the same.`,
       'withMissing',
     )
+  const coilFor = new Map(cuts.map(({ id, coilId }) => [id, coilId]))
   const first = openTogether(store, stored, strings(stored, goes[0] ?? []))
-  const count = goes.reduce((sum, { length }) => sum + length, 0)
   return store.act(
     {
       kind: 'job',
       instrumentId: stored.id,
-      summary: `Restring of ${instrument.name} begun: ${count} strings in ${goes.length} goes`,
+      summary: `${fromBare ? 'Stringing' : 'Restring'} of ${instrument.name} begun: ${ids.length} strings in ${goes.length} goes`,
     },
     () => {
       const { id } = store.rows
         .insert(restrings)
-        .values({ instrumentId: stored.id, begunAt: store.now(), way, sessionMinutes })
+        .values({ instrumentId: stored.id, begunAt: store.now(), way, sessionMinutes, fromBare })
         .returning({ id: restrings.id })
         .get()
-      goes.forEach((ids, go) =>
-        ids.forEach((piece, place) =>
+      goes.forEach((of, go) => {
+        const hands = handsFor(batches, of, Math.max(1, people.length))
+        of.forEach((piece, place) =>
           store.rows
             .insert(restringPieces)
-            .values({ restringId: id, positionId: positionId(stored, piece), go, place })
+            .values({
+              restringId: id,
+              positionId: positionId(stored, piece),
+              go,
+              place,
+              coilId: coilFor.get(piece) ?? null,
+              hands: people.length < 2 ? '' : (people[hands.get(piece) ?? 0] ?? ''),
+            })
             .run(),
-        ),
-      )
+        )
+      })
       return { jobId: opened(store, id, first()) }
     },
   )
@@ -192,18 +235,6 @@ export function endRestring(store: Store, stored: StoredInstrument): Done<void> 
   )
 }
 
-/** Whether a job is a string of a restring that is planned: its go is gone through in the plan’s order. */
-export function isPlanned(store: Store, jobId: number): boolean {
-  return (
-    store.rows
-      .select({ id: restringPieces.id })
-      .from(restringPieces)
-      .innerJoin(restrings, and(eq(restrings.id, restringPieces.restringId), isNull(restrings.endedAt)))
-      .where(eq(restringPieces.jobId, jobId))
-      .get() !== undefined
-  )
-}
-
 function goingOn(store: Store, stored: StoredInstrument): Restring {
   const restring = lastRestring(store, stored)
   return found(
@@ -212,20 +243,30 @@ function goingOn(store: Store, stored: StoredInstrument): Restring {
   )
 }
 
-/** What keeps an order from being worked in; a string that is nowhere is refused as any other. */
-function checked(
+/**
+ * The bench of an order that can be worked in.
+ *
+ * @throws Refusal 400 with what keeps it from being; 404 where a string is nowhere
+ */
+function workable(
   store: Store,
   stored: StoredInstrument,
   goes: readonly (readonly number[])[],
-  nameOf: Parameters<typeof problemOf>[3],
-): string | null {
+  fromBare: boolean,
+): Batches {
+  const { instrument, habits } = stored
   const ids = goes.flat()
   for (const id of ids) positionId(stored, id)
+  const nameOf = (position: StringPosition) => leadingNames(position, habits.octaveNames).name
   try {
-    const bench = restringBench(stored.instrument, [...new Set(ids)], houseSettings(store))
-    return problemOf(stored.instrument, new Batches(bench), goes, nameOf)
+    const batches = new Batches(restringBench(instrument, [...new Set(ids)], houseSettings(store)))
+    if (fromBare && batches.bench.changed.length < batches.bench.pieces.length)
+      throw new RangeError('From bare, all strings are strung: choose all of them.')
+    const problem = problemOf(instrument, batches, goes, nameOf, fromBare)
+    if (problem === null) return batches
+    throw new RangeError(problem)
   } catch (error) {
-    if (error instanceof RangeError) return error.message
+    if (error instanceof RangeError) throw new Refusal(400, error.message, 'goes')
     throw error
   }
 }
@@ -238,17 +279,20 @@ function strings({ instrument }: StoredInstrument, ids: readonly number[]): read
   })
 }
 
-/** Ties jobs that were opened to the pieces they are for; the first leads. */
+/** Ties jobs that were opened to the pieces they are for, each with the coil that was planned for it; the first leads. */
 function opened(
   store: Store,
   restringId: number,
   jobsOpened: ReturnType<ReturnType<typeof openTogether>>,
 ): number {
-  for (const { id, positionId: at } of jobsOpened)
-    store.rows
+  for (const { id, positionId: at } of jobsOpened) {
+    const [piece] = store.rows
       .update(restringPieces)
       .set({ jobId: id })
       .where(and(eq(restringPieces.restringId, restringId), eq(restringPieces.positionId, at)))
-      .run()
+      .returning({ coilId: restringPieces.coilId })
+      .all()
+    if (piece?.coilId) chooseCoilOf(store, id, piece.coilId)
+  }
   return (jobsOpened[0] as (typeof jobsOpened)[number]).id
 }

@@ -2,7 +2,7 @@
  * Coils in the stores.
  */
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
-import { sortedOut, type StoredCoil, type SortedOut } from '@/core/stores/offers'
+import type { StoredCoil } from '@/core/stores/offers'
 import { specKey, type StringEnd } from '@/core/stores/string-spec'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
@@ -48,11 +48,6 @@ export function openCoils(store: Store): readonly Coil[] {
     )
     return [...coilsLeft(store).values()].filter(({ id }) => !parked.has(id))
   })
-}
-
-/** The same, sorted out by what they are. */
-export function openStores(store: Store): SortedOut<Coil> {
-  return store.kept.get('open stores', [coils, parkedTails], () => sortedOut(openCoils(store)))
 }
 
 /** Coils with something left that were not thrown away, read again only where they were written. */

@@ -1,19 +1,22 @@
 /**
  * All open jobs and the stores, as the cutting plan takes them; and the plan carried out.
  */
-import { soldByClass } from '@/core/instrument/instrument'
+import { positionAt, soldByClass } from '@/core/instrument/instrument'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { CoilLeft } from '@/core/stores/cut-plan'
 import type { CuttingBench } from '@/core/stores/cutting-bench'
-import type { FitGrade } from '@/core/stores/fits'
+import type { Fit, FitGrade } from '@/core/stores/fits'
 import { fitting } from '@/core/stores/offers'
-import { specAt } from '@/core/stores/string-spec'
+import { specAt, specKey } from '@/core/stores/string-spec'
+import type { Construction } from '@/core/strings/construction'
 import { worthCutting } from '@/core/stores/worth-cutting'
-import { openStores, withCuts, type Coil } from './coils'
+import { withCuts, type Coil } from './coils'
 import type { Done, Store } from '../store/database'
 import { cuts } from '../store/schema'
-import { FREE_FROM } from './set-aside'
+import { FREE_FROM, freeStores, storesOfJobs } from './set-aside'
 import { chooseCoilOf } from '../jobs/coil-of-job'
+import type { StoredInstrument } from '../instruments/instruments'
+import { houseLearned, kindOf } from '../jobs/learned'
 import { jobsOnStrings } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
 import { Refusal } from '@/boundary/refusal'
@@ -46,28 +49,55 @@ export function stringsToCut(store: Store): readonly StringToCut[] {
 }
 
 function readBench(store: Store): CuttingBench {
-  const stores = openStores(store)
+  const stores = storesOfJobs(store)
   const open = jobsOnStrings(store).filter(({ row }) => !row.sameString)
-  const useful = new Map<number, Coil>()
-  const waiting = open.map((job) => {
-    const { instrument, position, habits, corrections, row } = job
-    const options = fitting(stores, position, soldByClass(instrument)).flatMap(({ spec, coils, fit }) => {
-      // What is set aside for a job stays its own.
-      const own = coils.filter(({ id }) => row.coilId === null || id === row.coilId)
-      if (own.length === 0) return []
-      const length = fittingFigures(instrument, position, habits, spec.construction, corrections).cut.total
-      for (const coil of own) useful.set(coil.id, coil)
-      return own.map((coil) => ({
-        coilId: coil.id,
-        length,
-        grade: fit.grade as Exclude<FitGrade, 'refused'>,
-      }))
-    })
-    return { id: row.id, string: stringOf(job, position), coilId: row.coilId, fits: options.length, options }
-  })
-  const looped = open.some(
-    ({ position, instrument }) => specAt(position, soldByClass(instrument)).end !== 'plain',
+  return benchOf(
+    store,
+    open.map((job) => {
+      const { instrument, position, habits, corrections, row } = job
+      const coils = fitting(stores, position, soldByClass(instrument)).flatMap((kind) =>
+        // What is set aside for a job stays its own.
+        kind.coils.flatMap((coil) =>
+          row.coilId === null || coil.id === row.coilId ? [{ coil, fit: kind.fit }] : [],
+        ),
+      )
+      return {
+        id: row.id,
+        string: stringOf(job, position),
+        coilId: row.coilId,
+        takesEnd: specAt(position, soldByClass(instrument)).end !== 'plain',
+        coils,
+        cutFor: (construction: Construction) =>
+          fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+      }
+    }),
   )
+}
+
+/** A string that waits to be cut, with the coils that fit it. */
+interface Waiting {
+  readonly id: number
+  readonly string: string
+  readonly coilId: number | null
+  readonly takesEnd: boolean
+  readonly coils: readonly { readonly coil: Coil; readonly fit: Fit }[]
+  readonly cutFor: (construction: Construction) => number
+}
+
+function benchOf(store: Store, strings: readonly Waiting[]): CuttingBench {
+  const useful = new Map<number, Coil>()
+  const waiting = strings.map(({ id, string, coilId, coils, cutFor }) => {
+    const lengths = new Map<string, number>()
+    const options = coils.map(({ coil, fit }) => {
+      const kind = coil.key ?? specKey(coil)
+      const length = lengths.get(kind) ?? cutFor(coil.construction)
+      lengths.set(kind, length)
+      useful.set(coil.id, coil)
+      return { coilId: coil.id, length, grade: fit.grade as Exclude<FitGrade, 'refused'> }
+    })
+    return { id, string, coilId, fits: options.length, options }
+  })
+  const looped = strings.some(({ takesEnd }) => takesEnd)
   const asLeft = ({ id, lengthLeft, opened, end }: Coil): CoilLeft => ({
     id,
     left: lengthLeft,
@@ -94,6 +124,68 @@ function readBench(store: Store): CuttingBench {
 }
 
 /**
+ * Strings of an instrument that are to be changed, and every coil that holds what its chart asks for and is free. Nothing stands in
+ * for another: whoever changes a set changes it for what belongs there.
+ *
+ * @param ids - numbers of the first strings of pieces, which stand for them in the bench
+ */
+export function cuttingBenchFor(
+  store: Store,
+  stored: StoredInstrument,
+  ids: readonly number[],
+): CuttingBench {
+  const { instrument, habits } = stored
+  const stores = freeStores(store)
+  return benchOf(
+    store,
+    ids.map((id) => {
+      const position = positionAt(instrument, id)
+      const corrections = houseLearned(store).correctionsFor(kindOf(stored, position))
+      const sold = soldByClass(instrument)
+      return {
+        id,
+        string: stringOf(stored, position),
+        coilId: null,
+        takesEnd: specAt(position, sold).end !== 'plain',
+        coils: fitting(stores, position, sold).flatMap(({ coils, fit }) =>
+          fit.grade === 'exact' ? coils.map((coil) => ({ coil, fit })) : [],
+        ),
+        cutFor: (construction) =>
+          fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+      }
+    }),
+  )
+}
+
+/**
+ * Holds a plan of cuts against the stores.
+ *
+ * @param cuts - which string, by its number, from which coil
+ * @throws Refusal 409 when the stores can't carry it out
+ */
+export function checkedCuts(
+  bench: CuttingBench,
+  cuts: readonly { readonly id: number; readonly coilId: number }[],
+): void {
+  const taken = new Map<number, { length: number; count: number }>()
+  const cutOnce = new Set<number>()
+  for (const { id, coilId } of cuts) {
+    const option = bench.jobs.find((job) => job.id === id)?.options.find((one) => one.coilId === coilId)
+    if (!option || cutOnce.has(id)) throw new Refusal(409, STORES_CHANGED)
+    cutOnce.add(id)
+    const had = taken.get(coilId) ?? { length: 0, count: 0 }
+    taken.set(coilId, { length: had.length + option.length, count: had.count + 1 })
+  }
+  for (const [coilId, { length, count }] of taken) {
+    const coil = bench.coils.find(({ id }) => id === coilId)
+    if (!coil || length > coil.left || (coil.most !== null && count > coil.most))
+      throw new Refusal(409, STORES_CHANGED)
+  }
+}
+
+const STORES_CHANGED = 'The stores have changed since the plan was made; plan again.'
+
+/**
  * Sets the coils of a plan aside for their jobs, as one action.
  *
  * @throws Refusal 409 when together more would be cut from a coil than it has left
@@ -102,19 +194,10 @@ export function takeCuttingPlan(
   store: Store,
   planned: readonly { readonly jobId: number; readonly coilId: number }[],
 ): Done<void> {
-  const bench = cuttingBench(store)
-  const taken = new Map<number, number>()
-  for (const { jobId, coilId } of planned) {
-    const option = bench.jobs.find(({ id }) => id === jobId)?.options.find((one) => one.coilId === coilId)
-    if (!option)
-      throw new Refusal(409, 'The jobs or the stores have changed since the plan was made; plan again.')
-    taken.set(coilId, (taken.get(coilId) ?? 0) + option.length)
-  }
-  for (const [coilId, length] of taken) {
-    const coil = bench.coils.find(({ id }) => id === coilId)
-    if (!coil || length > coil.left)
-      throw new Refusal(409, 'The stores have changed since the plan was made; plan again.')
-  }
+  checkedCuts(
+    cuttingBench(store),
+    planned.map(({ jobId, coilId }) => ({ id: jobId, coilId })),
+  )
   return store.act(
     {
       kind: 'coil',

@@ -1,6 +1,5 @@
 /** What the stores hold for an instrument, by the kind of string that would be cut. */
 import { firstOfPieces, soldByClass, type StringPosition } from '@/core/instrument/instrument'
-import { missingIn } from '@/core/restring/missing'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import type { StoredInstrument } from '../instruments/instruments'
 import type { Store } from '../store/database'
@@ -13,16 +12,6 @@ export interface KindInStores {
   readonly cuts: number
   /** The coil to take, and where it lies. */
   readonly from: string | null
-}
-
-/** How many of some pieces, by their first strings, the stores have nothing for. */
-export function missingFor(store: Store, stored: StoredInstrument, ids: readonly number[]): number {
-  const { instrument } = stored
-  const pieces = firstOfPieces(instrument).map((position) => ({
-    id: position.number,
-    kind: specKey(specAt(position, soldByClass(instrument))),
-  }))
-  return missingIn(pieces, kindsInStores(store, stored), ids)
 }
 
 /** Kinds by what would replace a string of them. Kept for those looked at. */

@@ -1,18 +1,31 @@
 /**
- * What open jobs have set aside in the stores: it is not free for another.
+ * What open jobs and restrings have set aside in the stores: it is not free for another.
  */
+import { and, eq, isNull } from 'drizzle-orm'
 import { fittingFigures } from '@/core/fitting/figures'
 import { sortedOut, type SortedOut } from '@/core/stores/offers'
 import { specAt, specKey } from '@/core/stores/string-spec'
-import { jobsOnStrings } from '../jobs/open-jobs'
+import { jobsOnStrings, stringAt, type OpenJob } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
 import type { Store } from '../store/database'
-import { coils, coverings, fittings, house, instruments, jobs, parkedTails, positions } from '../store/schema'
+import {
+  coils,
+  coverings,
+  fittings,
+  house,
+  instruments,
+  jobs,
+  parkedTails,
+  positions,
+  restringPieces,
+  restrings,
+} from '../store/schema'
 import { coilById, openCoils, type Coil } from './coils'
 
-/** What an open job has set aside of a coil. */
+/** What an open job, or a restring that is to come to it, has set aside of a coil. */
 export interface SetAside {
-  readonly jobId: number
+  /** Null for a string that its restring has not come to yet. */
+  readonly jobId: number | null
   readonly string: string
   /** m */
   readonly length: number
@@ -21,28 +34,51 @@ export interface SetAside {
 }
 
 /** All that a job's cut is worked out from. */
-const CUT_FROM = [jobs, coils, fittings, house, instruments, positions, coverings] as const
+const CUT_FROM = [
+  jobs,
+  coils,
+  fittings,
+  house,
+  instruments,
+  positions,
+  coverings,
+  restrings,
+  restringPieces,
+] as const
 
 /** All that what is free is worked out from. */
 export const FREE_FROM = [...CUT_FROM, parkedTails] as const
 
-/** What open jobs have set aside, by coil. */
+/** What open jobs and restrings have set aside, by coil. */
 export function setAside(store: Store): ReadonlyMap<number, readonly SetAside[]> {
   return store.kept.get('set aside', CUT_FROM, () => {
     const byCoil = new Map<number, SetAside[]>()
-    for (const { row, instrument, position, habits, corrections, ...stored } of jobsOnStrings(store)) {
-      if (row.coilId === null) continue
-      const { construction } = coilById(store, row.coilId)
+    const put = (coilId: number, jobId: number | null, on: Omit<OpenJob, 'row'>) => {
+      const { instrument, position, habits, corrections } = on
+      const { construction } = coilById(store, coilId)
       const aside = {
-        jobId: row.id,
-        string: stringOf({ ...stored, instrument, habits }, position),
+        jobId,
+        string: stringOf(on, position),
         length: fittingFigures(instrument, position, habits, construction, corrections).cut.total,
         takesEnd: specAt(position, null).end !== 'plain',
       }
-      byCoil.set(row.coilId, [...(byCoil.get(row.coilId) ?? []), aside])
+      byCoil.set(coilId, [...(byCoil.get(coilId) ?? []), aside])
     }
+    for (const { row, ...on } of jobsOnStrings(store)) if (row.coilId !== null) put(row.coilId, row.id, on)
+    for (const { positionId, coilId } of piecesToCome(store))
+      if (coilId !== null) put(coilId, null, stringAt(store, positionId, '{}'))
     return byCoil
   })
+}
+
+/** Strings that restrings which go on have not come to yet. */
+function piecesToCome(store: Store) {
+  return store.rows
+    .select({ positionId: restringPieces.positionId, coilId: restringPieces.coilId })
+    .from(restringPieces)
+    .innerJoin(restrings, and(eq(restrings.id, restringPieces.restringId), isNull(restrings.endedAt)))
+    .where(isNull(restringPieces.jobId))
+    .all()
 }
 
 /** A coil without what other jobs have set aside of it. */
@@ -68,7 +104,7 @@ export function freeCoils(store: Store, forJob: number | null = null): readonly 
   return openCoils(store).map((coil) =>
     withoutSetAside(
       coil,
-      (byCoil.get(coil.id) ?? []).filter(({ jobId }) => jobId !== forJob),
+      (byCoil.get(coil.id) ?? []).filter(({ jobId }) => jobId === null || jobId !== forJob),
     ),
   )
 }
@@ -76,6 +112,21 @@ export function freeCoils(store: Store, forJob: number | null = null): readonly 
 /** Free coils, sorted out by what they are; kept, since the same are asked for on many pages. */
 export function freeStores(store: Store): SortedOut<Coil> {
   return store.kept.get('free stores', FREE_FROM, () => sortedOut(freeCoils(store)))
+}
+
+/** Coils without what restrings are still to come to, sorted out: open jobs share out the rest among them. */
+export function storesOfJobs(store: Store): SortedOut<Coil> {
+  return store.kept.get('stores of jobs', FREE_FROM, () => {
+    const byCoil = setAside(store)
+    return sortedOut(
+      openCoils(store).map((coil) =>
+        withoutSetAside(
+          coil,
+          (byCoil.get(coil.id) ?? []).filter(({ jobId }) => jobId === null),
+        ),
+      ),
+    )
+  })
 }
 
 /** Coils that are free for one job, its own among them, sorted out by what they are. */

@@ -36,8 +36,11 @@ export interface BuyingBench {
   readonly currency: string
 }
 
+/** A string to be bought, on the list or only asked after. */
+export type ToBuy = Pick<Need, 'id' | 'spec' | 'length' | 'toOrder' | 'string'>
+
 /** Everything the plan is reckoned from, as it stands now. */
-export function buyingBench(store: Store, onList = openNeeds(store)): BuyingBench {
+export function buyingBench(store: Store, onList: readonly ToBuy[] = openNeeds(store)): BuyingBench {
   const { holdsWithinCents, concertHours, currency } = houseSettings(store)
   const offers = namedOffers(store)
   const needs = onList
@@ -72,12 +75,12 @@ function namedOffers(store: Store): readonly NamedOffer[] {
   })
 }
 
-function buyNeed({ id, spec, length, toOrder }: Need): BuyNeed {
+function buyNeed({ id, spec, length, toOrder }: ToBuy): BuyNeed {
   return { id, spec, length, quantity: toOrder, by: null }
 }
 
 /** From its arrival until it holds through a concert, h: a day to fit it, then its settling. */
-function settlesHours({ spec }: Need, tolerance: number, concertHours: number): number {
+function settlesHours({ spec }: ToBuy, tolerance: number, concertHours: number): number {
   const { drift } = coreMaterial(spec.construction)
   return TO_FIT + Math.max(FIRST_TUNED, readyFrom(newLaw(drift), tolerance, concertHours))
 }

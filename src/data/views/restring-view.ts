@@ -2,16 +2,16 @@
 import { fittingFigures } from '@/core/fitting/figures'
 import { firstOfPieces, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
+import type { RestringBy } from '@/core/restring/bench-of'
 import { stopBlocks, type StopBlock } from '@/core/restring/stop-block'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
-import { stringPrices } from '../buying/string-prices'
+import { boardEffects } from '../fitted/board-effects'
 import { houseSettings } from '../house/house'
 import type { StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import { lastRestring, type Restring } from '../jobs/restrings'
 import type { Store } from '../store/database'
-import { kindsInStores, type KindInStores } from '../stores/kinds-in-stores'
 
 /** What one piece asks for. */
 export interface PieceAsked {
@@ -24,8 +24,6 @@ export interface PieceAsked {
   /** m */
   readonly gauge: number
   readonly cut: number
-  /** Hundredths of the house’s money; null where nobody sells it alone. */
-  readonly price: number | null
   /** Its job is open already, outside a restring. */
   readonly hasJob: boolean
 }
@@ -39,25 +37,26 @@ export interface Section {
 
 export interface RestringView {
   readonly instrument: Instrument
-  readonly by: { readonly loadShare: number; readonly retuneAtCents: number }
+  readonly by: RestringBy
   readonly pieces: readonly PieceAsked[]
   readonly sections: readonly Section[]
-  readonly stores: Readonly<Record<string, KindInStores>>
   /** For its pins, as they are set on a new instrument. */
   readonly blocks: readonly StopBlock[]
   readonly currency: string
+  /** The house’s people, by name. */
+  readonly people: readonly string[]
   readonly restring: Restring | null
 }
 
 export function restringView(store: Store, stored: StoredInstrument): RestringView {
   const { instrument, habits, positionIds } = stored
-  const { loadShare, retuneAtCents, currency } = houseSettings(store)
-  const priceOf = stringPrices(store)
+  const { loadShare, retuneAtCents, currency, people } = houseSettings(store)
+  const { seen, senses } = boardEffects(store, stored)
   const restring = lastRestring(store, stored)
   const withJob = new Set(openJobs(store).map(({ positionId }) => positionId))
   return {
     instrument,
-    by: { loadShare, retuneAtCents },
+    by: { loadShare, retuneAtCents, ...(seen > 0 ? { senses } : {}) },
     pieces: firstOfPieces(instrument).map((position): PieceAsked => {
       const spec = specAt(position, soldByClass(instrument))
       const positionId = positionIds.get(position.number) as number
@@ -69,14 +68,13 @@ export function restringView(store: Store, stored: StoredInstrument): RestringVi
         kind: specKey(spec),
         gauge: outerGauge(position.construction),
         cut: fittingFigures(instrument, position, habits).cut.total,
-        price: priceOf(spec),
         hasJob: withJob.has(positionId),
       }
     }),
     sections: sectionsOf(instrument),
-    stores: kindsInStores(store, stored),
     blocks: stopBlocks(instrument, habits),
     currency,
+    people,
     restring,
   }
 }

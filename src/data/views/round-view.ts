@@ -4,20 +4,15 @@
  */
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { boardStrings, startingYields, type BoardString, type BoardYields } from '@/core/rounds/board'
-import { learnEffects, type LearnedEffects, type RoundEvent } from '@/core/rounds/learn-effects'
-import { StrungBoard } from '@/core/rounds/strung-board'
+import type { LearnedEffects } from '@/core/rounds/learn-effects'
 import type { RoundOrder } from '@/core/rounds/tuning-round'
-import { driftCents } from '@/core/settle/drift'
 import { EQUAL, offEqual, type Temperament } from '@/core/temper/temperament'
-import { lastRounds, readingsIn, type Round, type RoundReading } from '../fitted/rounds'
-import { settlingStrings, type Settling } from '../fitted/settling'
+import { boardEffects, LEARNED_FROM } from '../fitted/board-effects'
+import { lastRounds, readingsIn, type Round } from '../fitted/rounds'
+import { settlingStrings } from '../fitted/settling'
 import { allTemperaments, type KeptTemperament } from '../house/temperaments'
-import { instrumentBySlug, type StoredInstrument } from '../instruments/instruments'
+import { instrumentBySlug } from '../instruments/instruments'
 import type { Store } from '../store/database'
-
-const HOUR = 3_600_000
-/** Effects are learned from so many rounds: the board of long ago may have been another. */
-const LEARNED_FROM = 12
 
 /** A string at its turn; its index, and cents from where the round’s temperament has it. */
 export interface RoundTurn {
@@ -77,12 +72,7 @@ export function roundBench(store: Store, slug: string): RoundBench {
     instrument,
     strings,
     yields,
-    effects: learnEffects(
-      (senses) => new StrungBoard(strings, yields, senses),
-      strings.length,
-      eventsOf(stored, rounds, readings, indexOf),
-      settledBy(instrument.positions.map(({ number }) => settling.get(number))),
-    ),
+    effects: boardEffects(store, stored, rounds, readings),
     stands: instrument.positions.map(
       ({ number }, i) => (settling.get(number)?.expectedNow ?? 0) + leftOff(i),
     ),
@@ -94,31 +84,5 @@ export function roundBench(store: Store, slug: string): RoundBench {
     },
     round: open && { ...open, turns: turnsOf(open) },
     ended: ended && { at: ended.endedAt ?? ended.startedAt, turns: turnsOf(ended) },
-  }
-}
-
-/** What happened in all rounds, in cents from equal temperament; one that was only heard was left as it was found. */
-function eventsOf(
-  { instrument }: StoredInstrument,
-  rounds: readonly Round[],
-  readings: readonly RoundReading[],
-  indexOf: ReadonlyMap<number, number>,
-): readonly RoundEvent[] {
-  const temperamentOf = new Map(rounds.map(({ id, temperament }) => [id, temperament]))
-  return readings.map(({ roundId, positionId, at, found, left }) => {
-    const string = indexOf.get(positionId) as number
-    const { note } = instrument.positions[string] as StringPosition
-    const off = offEqual(temperamentOf.get(roundId) ?? EQUAL, note)
-    return { string, at: at / HOUR, found: found + off, left: (left ?? found) + off }
-  })
-}
-
-/** By how much strings settle by themselves between two times, h since 1970. */
-function settledBy(strings: readonly (Settling | undefined)[]) {
-  return (string: number, from: number, to: number): number => {
-    const settling = strings[string]
-    if (!settling) return 0
-    const age = (at: number) => Math.max(0, at - settling.fitted.fittedAt / HOUR)
-    return -driftCents(settling.law, age(from), age(to))
   }
 }

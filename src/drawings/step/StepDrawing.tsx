@@ -2,6 +2,7 @@
 
 import type { FittingContext } from '@/core/fitting/context'
 import type { Step } from '@/core/fitting/step'
+import { isOnFoot } from '@/core/knots/fastenings'
 import { CutDrawing } from '../CutDrawing'
 import { KeyDial } from '../KeyDial'
 import { PinDrawing } from '../PinDrawing'
@@ -77,6 +78,7 @@ export function StepDrawing({
         <KeyDial
           keyFigures={string.key}
           clockwise={string.position.head.pin.tightens === 'clockwise'}
+          toHalf={step.key === 'to-half' && !isOnFoot(string.position)}
           className="mx-auto h-72 w-full"
         />
       )

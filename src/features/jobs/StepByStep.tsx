@@ -31,12 +31,12 @@ interface StepByStepProps {
   readonly jobs: readonly JobView[]
   /** Taken for them. */
   readonly pictures: readonly JobPicture[]
-  /** They are a go of a restring, in the order of its plan. */
-  readonly isPlanned: boolean
+  /** Who is at the bench on this device; null where nobody said so. */
+  readonly me: string | null
 }
 
 /** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
-export function StepByStep({ instrument, jobs, pictures, isPlanned }: StepByStepProps) {
+export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) {
   const { units } = useHouse()
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
@@ -48,13 +48,21 @@ export function StepByStep({ instrument, jobs, pictures, isPlanned }: StepByStep
     () =>
       stepsTogether(
         members,
-        isPlanned ? 'as planned' : (members[0]?.context.habits.restring ?? 'longest first'),
+        members[0]?.context.state.restring
+          ? 'as planned'
+          : (members[0]?.context.habits.restring ?? 'longest first'),
       ),
-    [members, isPlanned],
+    [members],
   )
   const isDone = ({ step, members: ids }: SharedStep) =>
     ids.every((id) => jobs.find((job) => job.jobId === id)?.done.includes(step.key))
-  const firstOpen = steps.findIndex((step) => !isDone(step))
+  const handsOf = ({ members: [id, ...others] }: SharedStep) =>
+    others.length > 0 ? '' : (jobs.find(({ jobId }) => jobId === id)?.hands ?? '')
+  // What is another's is passed over: they have it on their own device.
+  const isMine = (step: SharedStep) =>
+    me === null || me === handsOf(step) || handsOf(step) === '' || jobs.every(({ hands }) => hands !== me)
+  const nextOpen = (from: number) => steps.findIndex((one, i) => i >= from && !isDone(one) && isMine(one))
+  const firstOpen = nextOpen(0)
   // Until someone moves, the first step that is not done; marks that were kept here may still be on their way.
   const [at, setAt] = useState<number | null>(null)
   const here = Math.min(at ?? (firstOpen < 0 ? steps.length - 1 : firstOpen), steps.length - 1)
@@ -86,7 +94,7 @@ export function StepByStep({ instrument, jobs, pictures, isPlanned }: StepByStep
   const goOn = () => {
     mark({ step: step.key, done: true, jobs: ids })
     if (step.key === 'log') router.push(pages.jobSheet(ids[0], 'log'))
-    else if (!last) goTo(here + 1)
+    else if (!last) goTo(me === null || nextOpen(here + 1) < 0 ? here + 1 : nextOpen(here + 1))
   }
   const goBack = () => {
     const before = steps[here - 1]
@@ -139,6 +147,7 @@ export function StepByStep({ instrument, jobs, pictures, isPlanned }: StepByStep
                   <span className="text-soft">
                     {' '}
                     · {members.find((m) => m.id === s.members[0])?.context.position.called.number}
+                    {handsOf(s) && `, ${handsOf(s)}`}
                   </span>
                 )}
               </span>
@@ -151,7 +160,10 @@ export function StepByStep({ instrument, jobs, pictures, isPlanned }: StepByStep
           <p className="label">
             Step {here + 1} of {steps.length}
             {several && ids.length === 1 && (
-              <strong className="text-ink">, string {member.context.position.called.number}</strong>
+              <strong className="text-ink">
+                , string {member.context.position.called.number}
+                {job.hands && `, ${job.hands}`}
+              </strong>
             )}
             {job.from === null && <span className="text-ochre">; no coil is chosen for it yet</span>}
           </p>

@@ -25,6 +25,8 @@ export interface JobView {
   readonly measured: Readonly<Partial<Record<Asked, number>>>
   /** The coil set aside, or the same string; null while neither is settled. */
   readonly from: string | null
+  /** Whose string it is, where several are at the instrument; empty where one does all. */
+  readonly hands: string
 }
 
 /** The view of one job. */
@@ -39,6 +41,7 @@ export function jobView(job: Job): JobView {
     done: job.doneSteps,
     measured: job.measured,
     from: job.coil?.label ?? (job.sameString ? 'the same string' : null),
+    hands: job.hands,
   }
 }
 

@@ -5,7 +5,7 @@ import { measure } from '@/core/measure'
 import { specAt } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import type { LabelsPage } from '@/data/views/stores-view'
-import { QrDrawing } from '@/drawings/QrDrawing'
+import { LABELS_LAID_OUT, PacketLabel } from '@/drawings/PacketLabel'
 import { measureText, type Units } from '@/ui/format/measure'
 import { Pager } from '@/ui/list/Pager'
 import { PrintButton } from '@/ui/shell/PrintButton'
@@ -41,13 +41,13 @@ export function LabelSheet({
           <LabelsFilter look={filter.look} positions={instrument?.slug ?? ''} instruments={instruments} />
         </div>
       </div>
-      <ul className="mt-4 grid grid-cols-1 gap-0 sm:grid-cols-2 xl:grid-cols-3 print:mt-0 print:grid-cols-2">
+      <ul className={LABELS_LAID_OUT}>
         {instrument
           ? instrument.positions.map((position) => {
               const names = stringNames(instrument, position)
               const { colour, end } = specAt(position, soldByClass(instrument))
               return (
-                <Label
+                <PacketLabel
                   key={position.number}
                   address={`${origin}/instruments/${instrument.slug}?string=${position.number}`}
                   title={`${instrument.name} ${position.called.number}`}
@@ -61,7 +61,7 @@ export function LabelSheet({
               )
             })
           : labels.map(({ id, coil, serves, path }) => (
-              <Label
+              <PacketLabel
                 key={id}
                 address={`${origin}${path}`}
                 title={coil.label}
@@ -77,29 +77,5 @@ export function LabelSheet({
       {instrument === null && labels.length === 0 && <p>There is no packet to label.</p>}
       {instrument === null && <Pager path={pages.labels} filter={filter} at={at} />}
     </section>
-  )
-}
-
-function Label({
-  address,
-  title,
-  lines,
-}: {
-  readonly address: string
-  readonly title: string
-  readonly lines: readonly string[]
-}) {
-  return (
-    <li className="flex break-inside-avoid gap-3 border border-dashed border-line p-2 print:border-black print:text-black">
-      <QrDrawing address={address} className="size-24 shrink-0" />
-      <div className="min-w-0">
-        <h2 className="text-lg leading-tight font-semibold">{title}</h2>
-        {lines.map((line) => (
-          <p key={line} className="text-xs leading-snug">
-            {line}
-          </p>
-        ))}
-      </div>
-    </li>
   )
 }

@@ -1,31 +1,43 @@
 import { listed } from '@/core/fitting/context'
 import type { BringingUp } from '@/core/restring/bringing-up'
 import type { StopBlock } from '@/core/restring/stop-block'
+import type { Instrument } from '@/core/instrument/instrument'
+import { isOnFoot } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
+import { FootShares } from './FootShares'
 
 interface FromBareProps {
   readonly bringing: BringingUp
   readonly blocks: readonly StopBlock[]
   readonly nameOf: (id: number) => string
-  /** It is strung on feet, layer over layer. */
-  readonly onFeet: boolean
+  readonly instrument: Instrument
+  /** The house retunes at so many cents. */
+  readonly tolerance: number
 }
 
 /** A new instrument, or one whose strings are all off: its pins, and the rounds that bring it up. */
-export function FromBare({ bringing: { rounds, playable, stable }, blocks, nameOf, onFeet }: FromBareProps) {
+export function FromBare({
+  bringing: { rounds, playable, stable },
+  blocks,
+  nameOf,
+  instrument,
+  tolerance,
+}: FromBareProps) {
   const { units } = useHouse()
+  const onFeet = instrument.positions.some(isOnFoot)
   const length = (metres: number) => measureText(measure('width', metres), units)
   return (
-    <section className="mt-5 border-t border-ink pt-3" aria-labelledby="from-bare">
+    <section className="mt-5 border-t border-ink pt-3 print:hidden" aria-labelledby="from-bare">
       <h2 id="from-bare" className="text-xl font-semibold">
         From bare, or from new
       </h2>
       <p className="text-soft">
-        With all strings off, or none on yet: put them on slack, the lowest and heaviest first
-        {onFeet ? ', the lowest layer first' : ''}, then bring them up in rounds.
+        Put the strings on slack, the lowest and heaviest first{onFeet ? ', the lowest layer first' : ''};
+        pull each end hard by hand. Bring all to half their pitch, then up in rounds.
       </p>
+      {onFeet && <FootShares instrument={instrument} tolerance={tolerance} />}
       {blocks.length > 0 && (
         <>
           <h3 className="mt-3 font-semibold">Set the pins to one height</h3>

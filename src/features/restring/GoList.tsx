@@ -10,10 +10,23 @@ interface GoListProps {
   readonly onPick: (id: number) => void
   readonly onMove: (id: number, to: number) => void
   readonly onMoveGo: (go: number, by: 1 | -1) => void
+  /** How many strings of some each pair of hands puts on. */
+  readonly sharesOf: (ids: readonly number[]) => readonly number[]
+  /** Nothing is on when it begins, so that nothing has to stay on. */
+  readonly fromBare: boolean
 }
 
 /** The goes in their order, each with its strings as they are brought up. A string is dragged into another go, or sent there. */
-export function GoList({ batches, nameOf, picked, onPick, onMove, onMoveGo }: GoListProps) {
+export function GoList({
+  batches,
+  nameOf,
+  picked,
+  onPick,
+  onMove,
+  onMoveGo,
+  sharesOf,
+  fromBare,
+}: GoListProps) {
   const [over, setOver] = useState<number | null>(null)
   const goOfPicked = batches.findIndex(({ ids }) => ids.includes(picked))
   return (
@@ -58,7 +71,8 @@ export function GoList({ batches, nameOf, picked, onPick, onMove, onMoveGo }: Go
               <h3 className="text-base font-semibold">Go {go + 1}</h3>
               <span className="text-sm text-soft">
                 {batch.ids.length === 1 ? '1 string' : `${batch.ids.length} strings`},{' '}
-                {hoursText(minutesOfGo(batch))}; {percentText(batch.carried.share)} of the load stays on
+                {hoursText(minutesOfGo(batch, sharesOf(batch.ids)))}
+                {fromBare ? '' : `; ${percentText(batch.carried.share)} of the load stays on`}
               </span>
               <span className="ml-auto flex gap-1">
                 <button
@@ -98,7 +112,7 @@ export function GoList({ batches, nameOf, picked, onPick, onMove, onMoveGo }: Go
                 </button>
               ))}
             </p>
-            {batch.aside.length > 0 && (
+            {batch.aside.length > 0 && !fromBare && (
               <p className="mt-1 text-sm text-soft">
                 Moved aside and put back: {batch.aside.map((id) => nameOf(id)).join(', ')}
               </p>

@@ -1,67 +1,62 @@
 import Link from 'next/link'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
-import { measure } from '@/core/measure'
+import { listed } from '@/core/fitting/context'
+import { grouped } from '@/core/list/grouped'
 import { moneyText } from '@/core/stores/money'
-import type { PieceAsked, RestringView } from '@/data/views/restring-view'
-import { measureText } from '@/ui/format/measure'
-import { PlainTable, type TableHead } from '@/ui/list/PlainTable'
+import type { RestringView } from '@/data/views/restring-view'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
-
-const HEADS: readonly TableHead[] = [
-  { word: 'String' },
-  { word: 'Asked for', isFigure: true },
-  { word: 'In the stores', isFigure: true },
-  { word: 'Lies in', isSpare: true },
-]
+import { useBuying, type Buying } from './use-buying'
+import type { MaterialsAnswer } from './use-materials'
 
 interface MaterialsProps {
   readonly view: RestringView
-  /** Pieces in the order in which they go on. */
-  readonly inOrder: readonly number[]
+  readonly count: number
+  readonly materials: MaterialsAnswer | null
 }
 
-/** What the set needs against the stores, in the order of the work; what is missing goes on the need list by one press. */
-export function Materials({ view: { pieces, stores, currency }, inOrder }: MaterialsProps) {
-  const { units } = useHouse()
+const NONE: readonly number[] = []
+
+/** What the set needs against the stores, by the cutting plan; what is missing is priced, and goes on the need list by one press. */
+export function Materials({ view: { instrument, pieces, currency }, count, materials }: MaterialsProps) {
   const { act, refused } = useAct()
-  const lines = linesOf(pieces, inOrder).map((line) => ({
-    ...line,
-    there: stores[line.kind]?.cuts ?? 0,
-    from: stores[line.kind]?.from ?? null,
-  }))
-  const missing = lines.filter(({ all, there }) => there < all.length)
-  const count = missing.reduce((sum, { all, there }) => sum + all.length - there, 0)
-  const priced = missing.every(({ longest }) => longest.price !== null)
-  const cost = missing.reduce(
-    (sum, { all, there, longest }) => sum + (all.length - there) * (longest.price ?? 0),
-    0,
-  )
+  const missing = materials?.ok ? materials.value.plan.unserved : NONE
+  const buying = useBuying(instrument.slug, missing)
+  const wanted = pieces.filter(({ id }) => missing.includes(id))
   const list = () =>
     act(
       calls.addNeeds,
       {
-        wanted: missing.map(({ longest, all, there }) => ({
-          positionId: longest.positionId,
+        // The longest of a kind stands for it: what is bought for it serves the others.
+        wanted: [...grouped(wanted, ({ kind }) => kind).values()].map((alike) => ({
+          positionId: alike.reduce((a, b) => (b.cut > a.cut ? b : a)).positionId,
           jobId: null,
-          quantity: all.length - there,
+          quantity: alike.length,
         })),
       },
       'What is missing is on the need list.',
     )
   return (
-    <section aria-labelledby="materials">
+    <section aria-labelledby="materials" className="print:hidden">
       <h2 id="materials" className="text-xl font-semibold">
         Strings first
       </h2>
-      <p className="text-soft">
-        {count === 0
-          ? 'The stores hold all of it.'
-          : `${count} of ${inOrder.length} are missing${priced ? `: ${moneyText(cost, currency)} one by one` : ''}. A set may be cheaper: the order plan says.`}
-      </p>
+      {materials?.ok === false ? (
+        <p role="alert" className="font-semibold text-ochre">
+          {materials.sentence}
+        </p>
+      ) : (
+        <p aria-live="polite" className="text-soft">
+          {!materials
+            ? 'Working out what each is cut from.'
+            : missing.length === 0
+              ? `The stores hold all of it${opensText(materials.value.plan.opens)}.`
+              : `The stores hold ${count - missing.length} of ${count}. Missing: ${listed(wanted.map(({ name }) => name))}.`}
+        </p>
+      )}
+      {buying && missing.length > 0 && <p className="mt-1">{buyingText(buying, currency)}</p>}
       <div className="mt-2 flex flex-wrap gap-2">
-        {count > 0 && (
+        {missing.length > 0 && (
           <button type="button" className="button" onClick={() => void list()}>
             Put what is missing on the need list
           </button>
@@ -69,61 +64,27 @@ export function Materials({ view: { pieces, stores, currency }, inOrder }: Mater
         <Link href={pages.orders} className="button" prefetch={false}>
           Need list and orders
         </Link>
-        <Link href={pages.labels} className="button" prefetch={false}>
-          Labels for packets
-        </Link>
       </div>
       {refused && (
         <p role="alert" className="mt-2 font-semibold text-ochre">
           {refused.sentence}
         </p>
       )}
-      <details className="mt-2">
-        <summary className="min-h-8 font-semibold">Packets, laid out in the order of the work</summary>
-        <PlainTable label="Packets in the order of the work" heads={HEADS}>
-          {lines.map(({ kind, all, longest, there, from }) => (
-            <tr key={kind} className="border-b border-rule">
-              <th className="py-1.5 pr-3 font-normal">
-                <span className="font-semibold">
-                  {longest.what} {measureText(measure('gauge', longest.gauge), units)}
-                </span>
-                , up to {measureText(measure('length', longest.cut), units)}
-                <span className="block text-sm text-soft">{all.map(({ name }) => name).join(', ')}</span>
-              </th>
-              <td className="py-1.5 pr-3 text-right">{all.length}</td>
-              <td
-                className={`py-1.5 pr-3 text-right ${there < all.length ? 'font-semibold text-ochre' : ''}`}
-              >
-                {there < all.length ? `! ${there}` : there}
-              </td>
-              <td className="hidden py-1.5 text-sm text-soft sm:table-cell">{from}</td>
-            </tr>
-          ))}
-        </PlainTable>
-      </details>
     </section>
   )
 }
 
-interface Line {
-  readonly kind: string
-  readonly all: readonly PieceAsked[]
-  readonly longest: PieceAsked
-}
+const opensText = (opens: number) =>
+  opens === 0
+    ? ', without opening a fresh packet'
+    : `; ${opens === 1 ? 'a fresh packet is' : `${opens} fresh packets are`} opened`
 
-/** Kinds in the order in which the first string of each goes on. */
-function linesOf(pieces: readonly PieceAsked[], inOrder: readonly number[]): readonly Line[] {
-  const kinds = new Map<string, PieceAsked[]>()
-  for (const id of inOrder) {
-    const piece = pieces.find((one) => one.id === id)
-    if (!piece) continue
-    const of = kinds.get(piece.kind)
-    if (of) of.push(piece)
-    else kinds.set(piece.kind, [piece])
-  }
-  return [...kinds].map(([kind, all]) => ({
-    kind,
-    all,
-    longest: all.reduce((a, b) => (b.cut > a.cut ? b : a)),
-  }))
+function buyingText({ totalMinor, sets, suppliers, unsold }: Buying, currency: string): string {
+  if (suppliers.length === 0) return 'No supplier on record sells any of it.'
+  const rest = unsold === 0 ? '' : ` Nobody on record sells ${unsold} of them.`
+  const how =
+    sets.length === 0
+      ? 'one by one, which is cheaper than a set'
+      : `${sets.length === 1 ? 'a set is' : 'sets are'} cheaper than single strings: ${listed(sets)}`
+  return `Bought cheapest it comes to ${moneyText(totalMinor, currency)} with postage, from ${listed(suppliers)}; ${how}.${rest}`
 }

@@ -13,16 +13,19 @@ import { dateText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
+import { Packets } from './Packets'
 import { RestringField } from './RestringField'
 import { WAY_WORDS } from './words'
 
 interface RestringGoingProps {
   readonly view: RestringView
   readonly restring: Restring
+  /** Where the codes of labels lead: scheme and host. */
+  readonly origin: string
 }
 
 /** A restring that is going on: the instrument as far as it is, and the one thing to do next. */
-export function RestringGoing({ view: { instrument, pieces }, restring }: RestringGoingProps) {
+export function RestringGoing({ view: { instrument, pieces }, restring, origin }: RestringGoingProps) {
   const { timeZone } = useHouse()
   const router = useRouter()
   const { act, refused } = useAct()
@@ -61,22 +64,29 @@ export function RestringGoing({ view: { instrument, pieces }, restring }: Restri
     act(calls.endRestring(instrument.slug), {}, `The restring of ${instrument.name} is ended.`)
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_28rem]">
-      <section className="sheet p-4 md:p-5" aria-label="How far it is">
+      <section className="sheet p-4 md:p-5 print:hidden" aria-label="How far it is">
         <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
-        <h1 className="text-2xl font-semibold">{instrument.name} is being restrung</h1>
+        <h1 className="text-2xl font-semibold">
+          {instrument.name} is being {restring.fromBare ? 'strung' : 'restrung'}
+        </h1>
         <p className="mt-1" aria-live="polite">
           <span className="plate-figure text-4xl">
             {done} of {restring.pieces.length}
           </span>{' '}
           <span className="text-lg">
             strings are new and at pitch. Begun {dateText(restring.begunAt, timeZone)}
-            {restring.way ? `; ${WAY_WORDS[restring.way].toLowerCase()}` : '; in an order of its own'}.
+            {restring.fromBare
+              ? ', from bare'
+              : restring.way
+                ? `; ${WAY_WORDS[restring.way].toLowerCase()}`
+                : '; in an order of its own'}
+            .
           </span>
         </p>
         <RestringField instrument={instrument} picker={picker} stands={stands} />
       </section>
       <section className="sheet p-4 md:p-5" aria-label="What comes next">
-        <div className="flex flex-wrap gap-3">
+        <div className="flex flex-wrap gap-3 print:hidden">
           {now?.open?.jobId ? (
             <Link className="button button-main" href={pages.job(now.open.jobId)}>
               Go on with go {now.go + 1}
@@ -106,11 +116,11 @@ export function RestringGoing({ view: { instrument, pieces }, restring }: Restri
             {refused.sentence}
           </p>
         )}
-        <p className="mt-2 text-sm text-soft">
+        <p className="mt-2 text-sm text-soft print:hidden">
           You may stop between goes, or when all new strings of a go stand at half their pitch. Never leave it
           with strings off.
         </p>
-        <ol className="ruled mt-2" aria-label="The order of work">
+        <ol className="ruled mt-2 print:hidden" aria-label="The order of work">
           {goes.map(({ go, of, left }) => (
             <li key={go} className="py-2">
               <h2 className="text-base font-semibold">
@@ -124,11 +134,12 @@ export function RestringGoing({ view: { instrument, pieces }, restring }: Restri
                 </span>
               </h2>
               <ul className="mt-1 flex flex-wrap gap-1">
-                {of.map(({ id, jobId, isDone }) => (
+                {of.map(({ id, jobId, isDone, hands }) => (
                   <li key={id}>
                     {jobId === null ? (
                       <span className="inline-flex min-h-8 items-center border border-line px-2 text-sm">
                         {nameOf(id)}
+                        {hands && <span className="ml-1 text-soft">{hands}</span>}
                       </span>
                     ) : (
                       <Link
@@ -137,6 +148,7 @@ export function RestringGoing({ view: { instrument, pieces }, restring }: Restri
                         className={`inline-flex min-h-8 items-center border px-2 text-sm ${isDone ? 'border-verdigris bg-verdigris-wash' : 'border-ochre'}`}
                       >
                         {nameOf(id)}
+                        {hands && <span className="ml-1 text-soft">{hands}</span>}
                         <span className="sr-only">{isDone ? ', done' : ', in hand'}</span>
                       </Link>
                     )}
@@ -146,6 +158,14 @@ export function RestringGoing({ view: { instrument, pieces }, restring }: Restri
             </li>
           ))}
         </ol>
+        <Packets
+          origin={origin}
+          slug={instrument.slug}
+          pieces={pieces}
+          packets={restring.pieces
+            .filter(({ isDone }) => !isDone)
+            .map(({ id, go, hands, packet }) => ({ id, go, session: null, hands, from: packet }))}
+        />
       </section>
     </div>
   )

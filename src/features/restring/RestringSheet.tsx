@@ -6,10 +6,9 @@ import { useCallback, useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { MOST_SHIFT } from '@/core/restring/frame'
-import { isOnFoot } from '@/core/knots/fastenings'
+import { handsFor, sharesOf } from '@/core/restring/hands'
 import { standsAfter } from '@/core/restring/moments'
 import { sessionsOf } from '@/core/restring/sessions'
-import { missingIn } from '@/core/restring/missing'
 import type { RestringView } from '@/data/views/restring-view'
 import { LoadPicture } from '@/drawings/LoadPicture'
 import { useStringPicker } from '@/drawings/field/use-string-picker'
@@ -20,7 +19,9 @@ import { Evenings } from './Evenings'
 import { FromBare } from './FromBare'
 import { GoList } from './GoList'
 import { Materials } from './Materials'
+import { Packets, type Packet } from './Packets'
 import { RestringField } from './RestringField'
+import { useMaterials } from './use-materials'
 import { usePlan } from './use-plan'
 import { WaysTable } from './WaysTable'
 import { DOING_WORDS, hoursText, percentText } from './words'
@@ -28,30 +29,49 @@ import { DOING_WORDS, hoursText, percentText } from './words'
 /** Two hours. */
 const SESSION = 120
 
+interface RestringSheetProps {
+  readonly view: RestringView
+  /** Where the codes of labels lead: scheme and host. */
+  readonly origin: string
+}
+
 /** A restring before it is begun: what, in which order, with what, and when. */
-export function RestringSheet({ view }: { readonly view: RestringView }) {
-  const { instrument, by, pieces, stores } = view
+export function RestringSheet({ view, origin }: RestringSheetProps) {
+  const { instrument, by, pieces, people } = view
   const router = useRouter()
   const { act, refused } = useAct()
   const [chosen, setChosen] = useState<ReadonlySet<number>>(
     () => new Set(pieces.filter(({ hasJob }) => !hasJob).map(({ id }) => id)),
   )
-  const ids = useMemo(() => [...chosen].sort((a, b) => a - b), [chosen])
+  const [fromBare, setFromBare] = useState(false)
+  const all = useMemo(() => pieces.map(({ id }) => id), [pieces])
+  const ids = useMemo(() => (fromBare ? all : [...chosen].sort((a, b) => a - b)), [chosen, all, fromBare])
   const names = useMemo(() => new Map(pieces.map(({ id, name }) => [id, name])), [pieces])
   const nameOf = useCallback((id: number) => names.get(id) ?? `string ${id}`, [names])
-  const planned = usePlan(instrument, ids, by, nameOf)
-  const { plan, answer, progress } = planned
+  const [minutes, setMinutes] = useState(SESSION)
+  const [atIt, setAtIt] = useState<readonly string[]>([])
+  const planned = usePlan(instrument, ids, by, nameOf, fromBare ? minutes : null)
+  const { plan, answer, progress, batches: bench } = planned
+  const materials = useMaterials(instrument.slug, ids)
   const picker = useStringPicker(instrument, ids[0] ?? 1)
   const [at, setAt] = useState(0)
-  const [minutes, setMinutes] = useState(SESSION)
   const [allTheSame, setAllTheSame] = useState(false)
   const moments = plan?.moments ?? []
   const now = Math.min(at, moments.length)
-  const stands = useMemo(() => standsAfter(plan?.moments ?? [], now), [plan, now])
+  const stands = useMemo(
+    () => standsAfter(plan?.moments ?? [], now, fromBare ? all : []),
+    [plan, now, fromBare, all],
+  )
   const last = moments[now - 1]
   const batches = plan?.batches ?? []
-  const inOrder = batches.flatMap((batch) => batch.ids)
-  const missing = missingIn(pieces, stores, inOrder)
+  const cuts = materials?.ok ? materials.value.plan.cuts : []
+  const missing = materials?.ok ? materials.value.plan.unserved.length : 0
+  const hands = Math.max(1, atIt.length)
+  const sharesOfGo = useCallback(
+    (of: readonly number[]) => (bench ? sharesOf(bench, of, hands) : [of.length]),
+    [bench, hands],
+  )
+  const sessions = minutes > 0 ? sessionsOf(batches, minutes, sharesOfGo) : []
   const begin = async () => {
     const begun = await act(
       calls.beginRestring(instrument.slug),
@@ -60,16 +80,39 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
         way: planned.way,
         sessionMinutes: minutes,
         withMissing: allTheSame,
+        fromBare,
+        people: atIt,
+        cuts: cuts.map(({ jobId, coilId }) => ({ id: jobId, coilId })),
       },
-      `The restring of ${instrument.name} is begun.`,
+      `The ${fromBare ? 'stringing' : 'restring'} of ${instrument.name} is begun.`,
     )
     if (begun) router.push(pages.job(begun.jobId))
   }
+  const coilOf = (id: number) => {
+    const cut = cuts.find(({ jobId }) => jobId === id)
+    return (
+      (materials?.ok ? materials.value.bench.coils.find((coil) => coil.id === cut?.coilId) : undefined) ??
+      null
+    )
+  }
+  const packets = batches.flatMap((batch, go) => {
+    const own = bench && handsFor(bench, batch.ids, hands)
+    const session = sessions.findIndex(({ from, to }) => go >= from && go <= to)
+    return batch.ids.map((id): Packet => ({
+      id,
+      go,
+      session: session < 0 ? null : session + 1,
+      hands: atIt.length < 2 ? '' : (atIt[own?.get(id) ?? 0] ?? ''),
+      from: coilOf(id),
+    }))
+  })
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_34rem]">
-      <section className="sheet p-4 md:p-5" aria-label="The plan">
+      <section className="sheet p-4 md:p-5 print:hidden" aria-label="The plan">
         <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
-        <h1 className="text-2xl font-semibold">Restring {instrument.name}</h1>
+        <h1 className="text-2xl font-semibold">
+          {fromBare ? `String ${instrument.name} from bare` : `Restring ${instrument.name}`}
+        </h1>
         {view.restring && (
           <p className="mt-1">
             <Link className="button" href={pages.restringReport(instrument.slug)} prefetch={false}>
@@ -82,7 +125,9 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
             <span className="plate-figure text-4xl">{hoursText(plan.minutes)}</span>{' '}
             <span className="text-lg">
               of work on {ids.length} strings, in {plan.batches.length} goes;{' '}
-              {plan.leastShare < by.loadShare - 1e-9 ? (
+              {fromBare ? (
+                'nothing is on it yet'
+              ) : plan.leastShare < by.loadShare - 1e-9 ? (
                 <strong className="text-ochre">
                   the load falls to {percentText(plan.leastShare)}: its layers come off together
                 </strong>
@@ -101,15 +146,35 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
             sentence={answer?.ok === false ? answer.sentence : null}
           />
         )}
-        <details className="mt-2">
-          <summary className="min-h-8 font-semibold">
-            {chosen.size === pieces.length
-              ? 'All strings are changed'
-              : `${chosen.size} of ${pieces.length} strings are changed`}
-            : choose others
-          </summary>
-          <ChooseStrings view={view} chosen={chosen} onChoose={setChosen} />
-        </details>
+        <fieldset className="mt-1 flex flex-wrap gap-x-5">
+          <legend className="sr-only">How it stands</legend>
+          {[false, true].map((bare) => (
+            <label key={String(bare)} className="flex min-h-11 items-center gap-2">
+              <input
+                type="radio"
+                name="stands"
+                className="size-5 accent-verdigris"
+                checked={fromBare === bare}
+                onChange={() => {
+                  setFromBare(bare)
+                  setAt(0)
+                }}
+              />
+              {bare ? 'Nothing is on it: a new kit, or all strings off' : 'Its strings are on'}
+            </label>
+          ))}
+        </fieldset>
+        {!fromBare && (
+          <details className="mt-1">
+            <summary className="min-h-8 font-semibold">
+              {chosen.size === pieces.length
+                ? 'All strings are changed'
+                : `${chosen.size} of ${pieces.length} strings are changed`}
+              : choose others
+            </summary>
+            <ChooseStrings view={view} chosen={chosen} onChoose={setChosen} />
+          </details>
+        )}
         <RestringField instrument={instrument} picker={picker} stands={stands} />
         {plan && (
           <>
@@ -145,33 +210,52 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
               role="group"
               aria-label="The load, to be pushed aside"
             >
-              <LoadPicture moments={moments} least={by.loadShare} most={MOST_SHIFT} at={now} />
+              <LoadPicture
+                moments={moments}
+                least={by.loadShare}
+                most={MOST_SHIFT}
+                at={now}
+                fromBare={fromBare}
+              />
             </div>
           </>
         )}
       </section>
       <section
-        className="sheet p-4 md:p-5 lg:col-start-2 lg:row-span-2 lg:row-start-1"
+        className="sheet p-4 md:p-5 lg:col-start-2 lg:row-span-2 lg:row-start-1 print:hidden"
         aria-label="The order"
       >
         {answer?.ok && plan ? (
           <>
-            <h2 className="text-xl font-semibold">Ways to do it</h2>
-            <WaysTable
-              ways={answer.ways}
-              chosen={planned.way}
-              least={by.loadShare}
-              onChoose={(way) => {
-                planned.takeWay(way)
-                setAt(0)
-              }}
-            />
-            <p className="mt-1 text-sm text-soft">
-              {answer.planned - answer.bound < 0.5
-                ? 'Setting out and retuning can’t take less than as worked out: that is proven.'
-                : `Setting out and retuning take ${answer.planned.toFixed(0)} min in the order that is worked out; no order takes less than ${answer.bound.toFixed(0)} min.`}{' '}
-              The maker’s word on how to restring it comes before all of this.
-            </p>
+            {fromBare ? (
+              <>
+                <h2 className="text-xl font-semibold">From the lowest string up</h2>
+                <p>
+                  The heaviest first, each before what lies over it; as many to a go as a session has time
+                  for. Bring all of a go to half their pitch before any goes on. The maker’s word on how to
+                  string it comes before all of this.
+                </p>
+              </>
+            ) : (
+              <>
+                <h2 className="text-xl font-semibold">Ways to do it</h2>
+                <WaysTable
+                  ways={answer.ways}
+                  chosen={planned.way}
+                  least={by.loadShare}
+                  onChoose={(way) => {
+                    planned.takeWay(way)
+                    setAt(0)
+                  }}
+                />
+                <p className="mt-1 text-sm text-soft">
+                  {answer.planned - answer.bound < 0.5
+                    ? 'Setting out and retuning can’t take less than as worked out: that is proven.'
+                    : `Setting out and retuning take ${answer.planned.toFixed(0)} min in the order that is worked out; no order takes less than ${answer.bound.toFixed(0)} min.`}{' '}
+                  The maker’s word on how to restring it comes before all of this.
+                </p>
+              </>
+            )}
             <div className="mt-4 flex flex-wrap items-center gap-3">
               {missing > 0 && !allTheSame && (
                 <a className="button button-main" href="#materials">
@@ -181,7 +265,7 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
               <button
                 type="button"
                 className={missing > 0 && !allTheSame ? 'button' : 'button button-main'}
-                disabled={!(minutes > 0) || (missing > 0 && !allTheSame)}
+                disabled={!(minutes > 0) || !materials?.ok || (missing > 0 && !allTheSame)}
                 onClick={() => void begin()}
               >
                 Begin with go 1
@@ -204,7 +288,7 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
               </p>
             )}
             <h2 className="mt-5 border-t border-ink pt-3 text-xl font-semibold">
-              {planned.way === null ? 'The order, by hand' : 'The order'}
+              {planned.way === null && !fromBare ? 'The order, by hand' : 'The order'}
             </h2>
             {planned.refused && (
               <p role="alert" className="mt-1 font-semibold text-ochre">
@@ -218,6 +302,8 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
               onPick={picker.pick}
               onMove={planned.move}
               onMoveGo={planned.moveGo}
+              sharesOf={sharesOfGo}
+              fromBare={fromBare}
             />
           </>
         ) : (
@@ -228,18 +314,23 @@ export function RestringSheet({ view }: { readonly view: RestringView }) {
       </section>
       {answer?.ok && plan && (
         <section className="sheet p-4 md:p-5" aria-label="Getting ready">
-          <Materials view={view} inOrder={inOrder} />
+          <Materials view={view} count={ids.length} materials={materials} />
+          <Packets origin={origin} slug={instrument.slug} pieces={pieces} packets={packets} />
           <Evenings
-            sessions={minutes > 0 ? sessionsOf(batches, minutes) : []}
+            sessions={sessions}
             minutes={minutes}
             onMinutes={setMinutes}
+            people={people}
+            atIt={atIt}
+            onAtIt={setAtIt}
           />
-          {answer.bringing && (
+          {fromBare && answer.bringing && (
             <FromBare
               bringing={answer.bringing}
               blocks={view.blocks}
               nameOf={nameOf}
-              onFeet={instrument.positions.some(isOnFoot)}
+              instrument={instrument}
+              tolerance={by.retuneAtCents}
             />
           )}
         </section>

@@ -3,6 +3,7 @@ import type { Instrument } from '@/core/instrument/instrument'
 import { Batches } from '@/core/restring/batch'
 import { restringBench, type RestringBy } from '@/core/restring/bench-of'
 import { problemOf } from '@/core/restring/checked'
+import { goesFromBare } from '@/core/restring/from-bare'
 import { judged, type JudgedPlan } from '@/core/restring/judged'
 import { goMoved, movedTo } from '@/core/restring/moved'
 import type { RestringWay } from '@/core/restring/schools'
@@ -18,6 +19,8 @@ export interface Planned {
   readonly takeWay: (way: RestringWay) => void
   /** The order that is shown: a way’s, or one that was changed by hand. */
   readonly plan: JudgedPlan | null
+  /** Null while nothing is worked out yet. */
+  readonly batches: Batches | null
   /** Why a string could not be put where it was to be. */
   readonly refused: string | null
   /** Puts a string into another go; it stays where it was where that can’t be. */
@@ -25,23 +28,31 @@ export interface Planned {
   readonly moveGo: (go: number, by: 1 | -1) => void
 }
 
-/** The plans of a restring, worked out anew in a worker for every choice of strings. */
+/**
+ * The plans of a restring, worked out anew in a worker for every choice of strings.
+ *
+ * @param bareSession - minutes of a session of an instrument that nothing is on; null where its strings are on
+ */
 export function usePlan(
   instrument: Instrument,
   chosen: readonly number[],
   by: RestringBy,
   nameOf: (id: number) => string,
+  bareSession: number | null,
 ): Planned {
   // What is kept is kept with the choice that it is of: another choice begins anew.
   const [got, setGot] = useState<Of<RestringAnswer>>(null)
   const [reached, setReached] = useState<Of<{ readonly done: number; readonly of: number }>>(null)
   const [stopped, setStopped] = useState<readonly number[] | null>(null)
   const [shown, setShown] = useState<Of<RestringWay>>(null)
-  const [moved, setMoved] = useState<Of<readonly (readonly number[])[]>>(null)
+  const [moved, setMoved] =
+    useState<Of<{ readonly bare: boolean; readonly goes: readonly (readonly number[])[] }>>(null)
   const [said, setSaid] = useState<Of<string>>(null)
   const answer = ofThis(got, chosen)
   const way = ofThis(shown, chosen) ?? 'least time'
-  const byHand = ofThis(moved, chosen)
+  const fromBare = bareSession !== null
+  const kept = ofThis(moved, chosen)
+  const byHand = kept?.bare === fromBare ? kept.goes : null
   const running = useRef<{ readonly stop: () => void } | null>(null)
   useEffect(() => {
     if (chosen.length === 0) return
@@ -65,15 +76,19 @@ export function usePlan(
     return new Batches(restringBench(instrument, chosen, by))
   }, [answer, instrument, chosen, by])
   const ofWay = answer?.ok ? (answer.ways.find((one) => one.way === way) ?? answer.ways[0]) : undefined
-  const plan = useMemo(
-    () => (byHand && batches && ofWay ? judged(instrument, batches, byHand, ofWay.rounds) : (ofWay ?? null)),
-    [byHand, batches, ofWay, instrument],
-  )
+  const plan = useMemo(() => {
+    if (!batches || !answer?.ok) return null
+    if (bareSession !== null) {
+      const goes = byHand ?? (bareSession > 0 ? goesFromBare(instrument, batches, bareSession) : [])
+      return judged(instrument, batches, goes, answer.bringing?.rounds.length ?? 0, true)
+    }
+    return byHand && ofWay ? judged(instrument, batches, byHand, ofWay.rounds) : (ofWay ?? null)
+  }, [byHand, batches, ofWay, instrument, answer, bareSession])
   const take = (goes: readonly (readonly number[])[]) => {
     if (!batches) return
-    const problem = problemOf(instrument, batches, goes, ({ number }) => nameOf(number))
+    const problem = problemOf(instrument, batches, goes, ({ number }) => nameOf(number), fromBare)
     setSaid(problem === null ? null : { of: chosen, value: problem })
-    if (problem === null) setMoved({ of: chosen, value: goes })
+    if (problem === null) setMoved({ of: chosen, value: { bare: fromBare, goes } })
   }
   const goes = plan?.batches.map(({ ids }) => ids) ?? []
   const isWaiting = answer === null && chosen.length > 0 && stopped !== chosen
@@ -84,7 +99,7 @@ export function usePlan(
       running.current?.stop()
       setStopped(chosen)
     },
-    way: byHand ? null : way,
+    way: byHand || fromBare ? null : way,
     takeWay: (value) => {
       setShown({ of: chosen, value })
       setMoved(null)
@@ -92,6 +107,7 @@ export function usePlan(
     },
     plan,
     refused: ofThis(said, chosen),
+    batches,
     move: (id, to) => batches && take(movedTo(batches, goes, id, to)),
     moveGo: (go, step) => take(goMoved(goes, go, step)),
   }

@@ -110,12 +110,16 @@ export function CoilSheet({
             </li>
           ))}
           {jobs.map((job) => (
-            <li key={job.jobId} className="flex justify-between gap-3 py-1.5">
+            <li key={job.string} className="flex justify-between gap-3 py-1.5">
               <span>
                 to be cut for the{' '}
-                <Link className="underline underline-offset-2" href={pages.job(job.jobId)}>
-                  {job.string}
-                </Link>
+                {job.jobId === null ? (
+                  `${job.string}, when its restring comes to it`
+                ) : (
+                  <Link className="underline underline-offset-2" href={pages.job(job.jobId)}>
+                    {job.string}
+                  </Link>
+                )}
               </span>
               <span className="plate-figure text-base">{text(job.length)}</span>
             </li>

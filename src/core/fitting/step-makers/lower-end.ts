@@ -5,7 +5,7 @@ import { tailFacts } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
 import { coreMaterial } from '../../strings/construction'
 import { isGlued } from '../cautions'
-import { holdOf, inBox, only, step, strings, type FittingContext, type StepMaker } from '../context'
+import { fromBare, holdOf, inBox, only, step, strings, type FittingContext, type StepMaker } from '../context'
 import { anchorGoes, knotWords, type KnotWords } from '../knot-words'
 
 /** What knot and tag take up, m. */
@@ -138,7 +138,8 @@ export const seat: StepMaker = (context) => {
     phase: 'in',
     title: 'Seat the knot against the board',
     todo: [
-      context.habits.knotSet === 'hard pull at once'
+      // A new instrument’s knots are all new: none is left for tuning to draw up.
+      context.habits.knotSet === 'hard pull at once' || fromBare(context)
         ? say`Pull hard by hand until the knot sits against the board and gives no more.`
         : say`Draw it up by hand until it touches; tuning will set it.`,
       say`Keep it under pull until the pin has taken over, or clamp the string above the board with the rubber-faced clip.`,
@@ -208,6 +209,7 @@ export const wrapFoot: StepMaker = (context) => {
       say`Pull the string down hard toward its foot, to somewhat below pitch.`,
       below,
       say`Lay the first turns on the foot close to the board and under full pull, the later ones over them, and tuck the end under. The lower string goes on before the higher.`,
+      say`Pluck it while you wrap: a dull note says that a turn has slipped. Look at the stopper loop again, too.`,
     ],
     figures:
       quarterTurn === null

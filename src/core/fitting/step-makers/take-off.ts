@@ -9,6 +9,7 @@ import { measure, say, type Phrase } from '../../measure'
 import { materialWord } from '../../strings/construction'
 import { siteFacts } from '../../wear/break-sites'
 import {
+  fromBare,
   holdOf,
   inBox,
   isWhole,
@@ -155,6 +156,7 @@ function footLetDown({ instrument, position }: FittingContext): readonly Phrase[
 }
 
 export const takeOff: StepMaker = (context) => {
+  if (fromBare(context)) return null
   const hold = holdOf(context)
   const { pin } = context.position.head
   const whole = isWhole(context)

@@ -4,12 +4,13 @@
 import type { Bearing } from '../../instrument/instrument'
 import { lockSentence, type HeadFastening } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
-import { holdOf, inBox, onePin, only, step, type FittingContext, type StepMaker } from '../context'
+import { fromBare, holdOf, inBox, onePin, only, step, type FittingContext, type StepMaker } from '../context'
 import type { StringFigures } from '../figures'
 import type { SlackRule } from '../slack-figures'
 import { turnerOf } from '../hands'
 import { isCutFlush } from '../head-way'
 import type { Step } from '../step'
+import { topHeight } from '../../winding/pin'
 
 /** Seconds to let a pin cool between spells of turning. */
 export const REST = 20
@@ -29,17 +30,22 @@ export const setPin: StepMaker = (context) => {
   const both = figures.strings.length > 1
   const threaded = pin.threadPitch !== null
   const across = pin.setting === 'across a scroll'
+  const blocked = fromBare(context) && pin.turnedBy !== 'hand'
   return step({
     key: 'set-pin',
     phase: 'in',
     title: both ? 'Set both pins' : 'Set the pin',
     todo: [
-      ...(threaded ? heightSentences(context, both) : []),
+      ...(blocked ? blockSentences(context) : threaded ? heightSentences(context, both) : []),
       across
         ? say`Turn the string hole across the string. The string will go over the top of the pin and back through, so that it is plain which way it comes off.`
         : say`Turn the string hole in line with the string.`,
     ],
-    figures: threaded ? heightFigures(context) : [],
+    figures: blocked
+      ? [{ label: 'Stop block', measure: measure('width', blockOf(context)) }]
+      : threaded
+        ? heightFigures(context)
+        : [],
     right: across
       ? say`Looking along the string, you see the side of the pin and no hole.`
       : say`Looking along the string, you see daylight through the hole.`,
@@ -50,6 +56,22 @@ export const setPin: StepMaker = (context) => {
         : say`Threading with the hole across the string; the becket then starts a quarter turn late.`,
     picture: 'pin',
   })
+}
+
+/** How high the block is that a pin of a bare instrument is set against, m. */
+const blockOf = (context: FittingContext) =>
+  topHeight(context.position.head.pin) + (only(context).standHigher ?? 0)
+
+/** All pins of a bare instrument to one height, each against a block on the wood. */
+function blockSentences(context: FittingContext): readonly Phrase[] {
+  const block = measure('width', blockOf(context))
+  const wound = measure('width', topHeight(context.position.head.pin))
+  return [
+    context.position.head.pin.threadPitch === null
+      ? say`Where the pin is not in yet, drive it in along its hole until a stop block ${block} high, laid on the wood beside it, stops the hammer. Where it is in, hold it against the block.`
+      : say`Screw the pin in, or out, until the key meets a stop block ${block} high on the wood beside it. Winding sinks it to ${wound}.`,
+    say`A new pin that can be turned by hand does not hold: stop, and ask the maker.`,
+  ]
 }
 
 function heightFigures(context: FittingContext): Step['figures'] {

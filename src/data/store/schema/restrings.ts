@@ -3,6 +3,7 @@ import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqli
 import type { RestringWay } from '@/core/restring/schools'
 import { id } from './columns'
 import { instruments, positions } from './instruments'
+import { coils } from './stores'
 import { jobs } from './jobs'
 
 export const restrings = sqliteTable(
@@ -18,6 +19,8 @@ export const restrings = sqliteTable(
     way: text('restring_way').$type<RestringWay>(),
     /** How long one is at it at a time, min. */
     sessionMinutes: integer('session_minutes').notNull(),
+    /** Nothing was on it when it began: its strings were all off, or it was new. */
+    fromBare: integer('from_bare', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('restring_of').on(t.instrumentId, t.endedAt)],
 )
@@ -37,6 +40,10 @@ export const restringPieces = sqliteTable(
     place: integer('place').notNull(),
     /** Null until its go is begun. */
     jobId: integer('job_id').references(() => jobs.id, { onDelete: 'set null' }),
+    /** The coil that its plan cuts it from, until its job is opened; null where the stores had none. */
+    coilId: integer('coil_id').references(() => coils.id),
+    /** Whose string it is where several are at the instrument; empty where one does all. */
+    hands: text('hands').notNull().default(''),
   },
   (t) => [
     uniqueIndex('restring_piece_once').on(t.restringId, t.positionId),

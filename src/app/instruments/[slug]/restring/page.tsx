@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { headers } from 'next/headers'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { restringView } from '@/data/views/restring-view'
@@ -12,9 +13,10 @@ export const metadata: Metadata = { title: 'Restring' }
 export default async function RestringPage({ params }: { readonly params: Promise<{ slug: string }> }) {
   const { slug } = await params
   const view = orNotFound(() => restringView(store(), instrumentBySlug(store(), slug)))
+  const origin = `http://${(await headers()).get('host') ?? 'localhost'}`
   return view.restring && view.restring.endedAt === null ? (
-    <RestringGoing view={view} restring={view.restring} />
+    <RestringGoing view={view} restring={view.restring} origin={origin} />
   ) : (
-    <RestringSheet view={view} />
+    <RestringSheet view={view} origin={origin} />
   )
 }

@@ -3,7 +3,6 @@ import { RestringRequest } from '@/boundary/requests/restring'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { beginRestring } from '@/data/jobs/restrings'
 import { store } from '@/data/store/database'
-import { missingFor } from '@/data/stores/kinds-in-stores'
 
 interface Path {
   readonly params: Promise<{ slug: string }>
@@ -13,8 +12,7 @@ export async function POST(request: Request, { params }: Path) {
   const { slug } = await params
   return handle(request, RestringRequest, (asked) => {
     const stored = instrumentBySlug(store(), slug)
-    const missing = missingFor(store(), stored, asked.goes.flat())
-    const { actionId, result } = beginRestring(store(), stored, { ...asked, way: asked.way ?? null }, missing)
+    const { actionId, result } = beginRestring(store(), stored, { ...asked, way: asked.way ?? null })
     return { actionId, jobId: result.jobId }
   })
 }
