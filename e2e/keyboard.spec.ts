@@ -1,15 +1,6 @@
 /** A broken string from first to last without a pointer: Tab, arrows, Space and Enter. */
-import type { Locator, Page } from '@playwright/test'
 import { expect, test } from './served'
-
-/** Presses Tab until the wanted control has the focus, as someone without a pointer would. */
-async function tabTo(page: Page, wanted: Locator): Promise<void> {
-  for (let presses = 0; presses < 80; presses += 1) {
-    if (await wanted.evaluate((element) => element === document.activeElement)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error(`Tab never reached ${wanted}`)
-}
+import { tabTo } from './tab-to'
 
 test('from Today to the logged fitting', async ({ page }) => {
   await page.goto('/')

@@ -99,3 +99,39 @@ test('by keys alone and on a phone nothing is out of reach', async ({ page }) =>
   await page.keyboard.press('Enter')
   await expect(order.getByRole('listitem').first()).not.toHaveText(first)
 })
+
+test('two people at one harp: each has a part of every go, and steps of their own on a device of their own', async ({
+  page,
+}) => {
+  await page.goto('/house')
+  await page.getByLabel('People who work here').fill('Ada\nBo')
+  await page.getByRole('button', { name: 'Keep these settings' }).click()
+  await page.goto('/instruments/lovage/restring')
+  const sessions = page.getByRole('list', { name: 'Sessions' })
+  await page.getByLabel('A session has, min').fill('200')
+  await expect(sessions).toBeVisible({ timeout: 20_000 })
+  const alone = await sessions.getByRole('listitem').count()
+  await page.getByRole('checkbox', { name: 'Ada' }).check()
+  await page.getByRole('checkbox', { name: 'Bo' }).check()
+  await expect(page.getByText(/^Ada and Bo each put on/)).toBeVisible()
+  expect(await sessions.getByRole('listitem').count()).toBeLessThan(alone)
+  await expect(page.getByRole('button', { name: 'Begin with go 1' })).toBeVisible({ timeout: 20_000 })
+  const anyway = page.getByLabel('Begin all the same')
+  if (await anyway.isVisible()) await anyway.check()
+  await page.getByRole('button', { name: 'Begin with go 1' }).click()
+  await page.waitForURL(/jobs\/\d+/)
+  await page.goto(`${page.url().replace(/\/coil$/, '')}/steps`)
+  await page.getByLabel('Who is at the bench').selectOption('Bo')
+  await page.reload()
+  // What is said to all comes first; then only Bo's.
+  await page.getByRole('button', { name: 'Done, go on' }).click()
+  const step = page.getByText(/^Step \d+ of \d+/)
+  for (let i = 0; i < 4; i += 1) {
+    await expect(step).toContainText(', Bo')
+    const before = await step.innerText()
+    await page.getByRole('button', { name: 'Done, go on' }).click()
+    await expect(step).not.toHaveText(before)
+  }
+  await page.goto('/instruments/lovage/restring')
+  await expect(page.getByRole('list', { name: 'The order of work' })).toContainText('Ada')
+})

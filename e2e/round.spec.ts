@@ -3,6 +3,7 @@ import { addPluck } from '@/core/ear/pluck'
 import { seeded } from '@/core/random/seeded'
 import { RATE, withMicrophone } from './microphone'
 import { expect, test } from './served'
+import { onTheStandIn } from './tune-on-stand-in'
 
 test('a lap zither is tuned on the stand-in: heard first, then each left where it is told, and nothing is kept', async ({
   page,
@@ -11,25 +12,9 @@ test('a lap zither is tuned on the stand-in: heard first, then each left where i
   await page.goto('/instruments/bistort/round')
   await page.getByRole('checkbox', { name: /Hear every string/ }).check()
   await page.getByRole('button', { name: 'Practise on a stand-in' }).click()
-  const heading = page.getByRole('heading', { level: 1 })
-  const turn = page.getByRole('button', { name: 'Turn as told, and pluck' })
-  const through = async (until: string) => {
-    for (let pluck = 0; pluck < 60; pluck += 1) {
-      const before = await heading.innerText()
-      if (before === until) return
-      await page.getByRole('button', { name: /^Pluck/ }).click()
-      // Either it is the next one's turn, or this one is heard and there is something to turn.
-      await expect
-        .poll(async () => (await heading.innerText()) !== before || (await turn.isVisible()))
-        .toBe(true)
-      if ((await heading.innerText()) !== before) continue
-      await turn.click()
-      await expect.poll(() => heading.innerText()).not.toBe(before)
-    }
-  }
-  await through('All are heard')
+  await onTheStandIn(page, 'All are heard')
   await page.getByRole('button', { name: 'Begin to tune' }).click()
-  await through('All are tuned')
+  await onTheStandIn(page, 'All are tuned')
   await expect(page.getByText(/none is further off than [0-2]\.\d cents now/)).toBeVisible()
   await page.getByRole('button', { name: 'End the round' }).first().click()
   await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeVisible()

@@ -4,7 +4,11 @@ import type { Instrument } from '../instrument/instrument'
 import { seeded } from '../random/seeded'
 import { DEFAULT_HABITS } from '../fitting/habits'
 import { startingYields } from '../rounds/board'
+import { footTurns } from '../fitting/feet'
 import { bringUp } from './bringing-up'
+import { problemOf } from './checked'
+import { goesFromBare } from './from-bare'
+import { handsFor, sharesOf } from './hands'
 import { stopBlocks } from './stop-block'
 import { Batches, type Bench } from './batch'
 import { Frame, isAllowed, MOST_SHIFT } from './frame'
@@ -14,6 +18,7 @@ import { judged, roundsAfter } from './judged'
 import { standsAfter } from './moments'
 import { planOf, planRestring } from './plan'
 import { goesBy, waysFor } from './schools'
+import { minutesOfGo } from './sessions'
 
 const ALLOWED = { share: 0.85, shift: MOST_SHIFT }
 const shelf = readShelf('demo').instruments
@@ -257,4 +262,79 @@ test('a stop block is as high as the pin stands before winding: its thread times
       else expect((block - wound) / threadPitch).toBeCloseTo(DEFAULT_HABITS.wraps, 0)
     }
   }
+})
+
+describe('several pairs of hands', () => {
+  const go = [3, 9, 16, 24, 33, 41, 47]
+  const batches = new Batches(benchOf(on('lovage'), go))
+  test('each has a part of the board, none more than one string more than another', () => {
+    for (const count of [1, 2, 3, 4]) {
+      const hands = handsFor(batches, go, count)
+      const inPlace = [...go].sort((a, b) => batches.piece(a).at - batches.piece(b).at)
+      const order = inPlace.map((id) => hands.get(id) as number)
+      expect(order).toEqual([...order].sort((a, b) => a - b))
+      const shares = sharesOf(batches, go, count)
+      expect(shares.reduce((a, b) => a + b, 0)).toBe(go.length)
+      expect(Math.max(...shares) - Math.min(...shares)).toBeLessThanOrEqual(1)
+    }
+  })
+  test('what lies over one another has the same hands, and more hands than strings do no harm', () => {
+    const feet = new Batches(benchOf(on('yarrow'), [1, 2, 3, 4, 5, 6, 7]))
+    const hands = handsFor(feet, [7, 6, 5, 4, 3, 2, 1], 2)
+    expect(new Set([4, 5, 6, 7].map((id) => hands.get(id))).size).toBe(1)
+    expect(new Set([1, 2, 3].map((id) => hands.get(id))).size).toBe(1)
+    expect(hands.get(1)).not.toBe(hands.get(7))
+    expect(sharesOf(batches, [3], 4).reduce((a, b) => a + b, 0)).toBe(1)
+  })
+  test('the putting on is shared, the tuning is not', () => {
+    const batch = batches.batch(go)
+    expect(minutesOfGo(batch) - minutesOfGo(batch, [4, 3])).toBeCloseTo(3 * 15, 9)
+  })
+})
+
+describe('from bare', () => {
+  const all = (slug: string) => on(slug).positions.map(({ number }) => number)
+  test('the lowest goes on first, what lies over a string after it, and the load only grows', () => {
+    for (const slug of ['chervil', 'yarrow', 'orris']) {
+      const batches = new Batches(benchOf(on(slug), all(slug)))
+      const goes = goesFromBare(on(slug), batches, 120)
+      expect(Math.max(...goes.map(({ length }) => length))).toBe(Math.min(5, on(slug).positions.length))
+      const order = goes.flat()
+      order.forEach((id, i) => {
+        for (const later of order.slice(i + 1)) expect(batches.goesBefore(later, id)).toBe(false)
+      })
+      expect(problemOf(on(slug), batches, goes, () => 'string', true)).toBeNull()
+      const plan = judged(on(slug), batches, goes, 2, true)
+      const shares = plan.moments.map(({ carried }) => carried.share)
+      expect(shares).toEqual([...shares].sort((a, b) => a - b))
+      expect(shares[0]).toBe(0)
+      expect(shares.at(-1)).toBeCloseTo(1, 9)
+    }
+    expect(goesFromBare(on('chervil'), new Batches(benchOf(on('chervil'), all('chervil'))), 120)[0]![0]).toBe(
+      22,
+    )
+    expect(() => goesFromBare(on('borage'), new Batches(benchOf(on('borage'), all('borage'))), 0)).toThrow(
+      /nothing is done in none/,
+    )
+  })
+  test('a foot’s layers stand as high as all gauges on it together', () => {
+    const turns = footTurns(on('yarrow'), [4, 5, 6, 7])
+    expect(turns.map(({ number }) => number)).toEqual([7, 6, 5, 4])
+    expect(turns.at(-1)?.reach).toBeCloseTo(
+      turns.reduce((sum, { gauge }) => sum + gauge, 0),
+      12,
+    )
+  })
+})
+
+test('what rounds have taught of the board counts: a string that feels twice as much falls twice as far', () => {
+  const learned = lostBetween(
+    on('borage'),
+    piecesOf(on('borage')),
+    startingYields(on('borage')),
+    on('borage').positions.map(({ number }) => (number === 5 ? 2 : 1)),
+  )
+  const reckoned = lostBetween(on('borage'), piecesOf(on('borage')), startingYields(on('borage')))
+  expect(learned(5, 6)).toBeCloseTo(2 * reckoned(5, 6), 9)
+  expect(learned(6, 5)).toBeCloseTo(reckoned(6, 5), 9)
 })

@@ -1,9 +1,9 @@
-import { useEffect, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import type { CutPlan } from '@/core/stores/cut-plan'
 import type { CuttingBench } from '@/core/stores/cutting-bench'
 import { send } from '@/ui/shell/send'
-import { startCutPlan, type Planning } from '@/workers/plans'
+import { startCutPlan } from '@/workers/plans'
+import { useWorkedOut, type Running } from './use-worked-out'
 
 /** What a set is cut from. */
 export interface Materials {
@@ -14,34 +14,23 @@ export interface Materials {
 export type MaterialsAnswer =
   { readonly ok: true; readonly value: Materials } | { readonly ok: false; readonly sentence: string }
 
-/** The cutting plan of some strings, worked out anew in a worker for every choice of them; null until it is there. */
+/** The cutting plan of some strings, worked out in a worker; null until it is there. */
 export function useMaterials(slug: string, chosen: readonly number[]): MaterialsAnswer | null {
-  const [got, setGot] = useState<{ readonly of: readonly number[]; readonly answer: MaterialsAnswer } | null>(
-    null,
-  )
-  useEffect(() => {
-    if (chosen.length === 0) return
-    let isOver = false
-    let running: Planning<CutPlan> | null = null
-    const plan = async (): Promise<MaterialsAnswer> => {
-      const asked = await send(calls.restringCutting(slug, chosen.join()), {})
-      if (!asked.ok) return { ok: false, sentence: asked.sentence }
-      const bench = asked.value
-      if (isOver) return NOT_RECKONED
-      running = startCutPlan(bench.jobs, bench.coils)
-      return { ok: true, value: { bench, plan: await running.answer } }
-    }
-    void plan()
-      .catch(() => NOT_RECKONED)
-      .then((answer) => {
-        if (!isOver) setGot({ of: chosen, answer })
-      })
-    return () => {
-      isOver = true
-      running?.stop()
-    }
-  }, [slug, chosen])
-  return got?.of === chosen ? got.answer : null
+  return useWorkedOut(slug, chosen.join(), cutFor)
+}
+
+async function cutFor(slug: string, pieces: string, running: Running): Promise<MaterialsAnswer> {
+  const asked = await send(calls.restringCutting(slug, pieces), {})
+  if (!asked.ok) return { ok: false, sentence: asked.sentence }
+  if (running.isOver()) return NOT_RECKONED
+  const bench = asked.value
+  const planning = startCutPlan(bench.jobs, bench.coils)
+  running.stopWith(planning.stop)
+  try {
+    return { ok: true, value: { bench, plan: await planning.answer } }
+  } catch {
+    return NOT_RECKONED
+  }
 }
 
 const NOT_RECKONED: MaterialsAnswer = {
