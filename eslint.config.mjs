@@ -6,6 +6,8 @@ import tseslint from 'typescript-eslint'
 /** The rooms of src and what each may import: one way only. */
 const ROOMS = {
   core: ['core'],
+  // A program of its own, before the one that is served.
+  door: ['door'],
   boundary: ['boundary', 'core'],
   data: ['data', 'boundary', 'core'],
   workers: ['workers', 'core'],

@@ -282,7 +282,7 @@ test('a request from another site is turned away', async ({ request }) => {
     headers: { 'sec-fetch-site': 'cross-site' },
     data: { instrument: 'lovage', string: 5, site: 'knot' },
   })
-  expect(response.status()).toBe(400)
+  expect(response.status()).toBe(403)
 })
 
 test('settings and stores: what is typed is kept, shown in the house’s unit, and can be undone', async ({

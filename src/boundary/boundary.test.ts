@@ -1,5 +1,5 @@
 /** The boundary of the route handlers, on real requests. */
-import { IsIn, IsInt, Max } from 'class-validator'
+import { IsIn, IsInt, IsString, Max } from 'class-validator'
 import { Refusal } from './refusal'
 import { answerTo, handler, idFrom } from './handle'
 import { CUT, GAUGE, IsLengthText, lengthOf, readLength } from './length-text'
@@ -62,11 +62,44 @@ test.each(['', '{', '[1,2]', 'null', '"text"'])('a body of %s is answered 400', 
   expect((said as { sentence: string }).sentence).toMatch(/^Expected (JSON|a JSON object)/)
 })
 
-test('a request from another site is turned away, one from the same is not', async () => {
-  const from = (site: string) =>
-    handle(post(JSON.stringify(order), { 'sec-fetch-site': site }), Order, () => ({}))
-  expect((await from('cross-site')).status).toBe(400)
-  expect((await from('same-origin')).status).toBe(200)
+describe('what no body may hold', () => {
+  const deep = (times: number) => '['.repeat(times) + ']'.repeat(times)
+  test.each<[string, string, string | RegExp]>([
+    ['lists in lists without end', `{"count":${deep(5000)}}`, /nested deeper/],
+    ['a field with the name of what every object has', '{"constructor":1}', /a name that no field has/],
+    ['such a name further in', '{"count":[{"__proto__":1}]}', /a name that no field has/],
+    ['a zero', JSON.stringify({ ...order, unit: 'm\u0000m' }), /signs in it that can’t be seen/],
+    ['a sign that turns what follows', JSON.stringify({ ...order, unit: '\u202emm' }), /can’t be seen/],
+    ['half a sign', '{"unit":"\\ud800"}', /can’t be seen/],
+    [
+      'text without end',
+      JSON.stringify({ ...order, unit: 'm'.repeat(5001) }),
+      /5000 letters are taken at most/,
+    ],
+  ])('%s', async (_, body, said) => {
+    const [status, { sentence }] = (await answered(handle(post(body), Order, () => ({})))) as [
+      number,
+      { sentence: string },
+    ]
+    expect(status).toBe(400)
+    expect(sentence).toMatch(said)
+  })
+
+  test('blanks at the ends of a text are none of it; a file is left as it is', async () => {
+    class File {
+      static readonly isFile = true
+      @IsString() text!: string
+    }
+    expect(
+      await answered(
+        handle(post(JSON.stringify({ ...order, unit: ' mm\n' })), Order, ({ unit }) => ({ unit })),
+      ),
+    ).toEqual([200, { unit: 'mm' }])
+    const text = ` \u200b${'x'.repeat(3000)} `
+    expect(
+      await answered(handle(post(JSON.stringify({ text })), File, ({ text: kept }) => ({ kept }))),
+    ).toEqual([200, { kept: text }])
+  })
 })
 
 test('refusals keep their status and field, and so does one that another copy of the module made', async () => {

@@ -5,7 +5,10 @@ import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import { createHash } from 'node:crypto'
+import { isHouseTrouble } from './house-trouble'
+import { plainJson } from './plain-json'
 import { isRefusal, Refusal } from './refusal'
+import { saidPlainly } from './said-plainly'
 
 interface SaidNo {
   readonly sentence: string
@@ -45,18 +48,11 @@ function handle<T extends object>(
 ): Promise<Response> {
   const key = request.headers.get('x-action-key')
   return answerTo(async () => {
-    refuseOtherSites(request)
     const body = checked(await bodyOf(request), shape)
     if (key === null) return answer(body)
     if (!ACTION_KEY.test(key)) throw new Refusal(400, 'The action’s key is not right.')
     return keepOnce(key, fingerprint(request, body), () => answer(body))
   }, key !== null)
-}
-
-/** @throws Refusal 400 when a page of another site asks */
-export function refuseOtherSites(request: Request): void {
-  if (request.headers.get('sec-fetch-site') === 'cross-site')
-    throw new Refusal(400, 'This request came from another site.')
 }
 
 function fingerprint(request: Request, body: object): string {
@@ -75,12 +71,16 @@ export async function answerTo(answer: () => object | Promise<object>, whole = f
   try {
     return Response.json(await answer())
   } catch (error) {
+    if (isHouseTrouble(error)) return said({ sentence: `${error.message} ${error.todo}`, field: null }, 503)
     if (isRefusal(error)) return said({ sentence: error.message, field: error.field }, error.status)
-    if (error instanceof RangeError)
+    if (error instanceof RangeError && !isStack(error))
       return said({ sentence: error.message, field: null }, error.name === 'NoSuchString' ? 404 : 400)
     return said({ sentence: faultSentence(error, whole), field: null }, isDiskFull(error) ? 507 : 500)
   }
 }
+
+/** The engine’s own, which tells people nothing. */
+const isStack = (error: RangeError) => error.message.startsWith('Maximum call stack')
 
 const isDiskFull = (error: unknown) =>
   ['SQLITE_FULL', 'ENOSPC'].includes((error as { code?: string } | null)?.code ?? '')
@@ -114,7 +114,7 @@ async function bodyOf(request: Request): Promise<unknown> {
 function checked<T extends object>(json: unknown, shape: new () => T): T {
   if (typeof json !== 'object' || json === null || Array.isArray(json))
     throw new Refusal(400, 'Expected a JSON object.')
-  const body = plainToInstance(shape, json)
+  const body = plainToInstance(shape, plainJson(json, 'isFile' in shape))
   const [error] = validateSync(body, { whitelist: true, forbidUnknownValues: false, stopAtFirstError: true })
   if (error) throw new Refusal(400, sentenceOf(error), fieldOf(error))
   return body
@@ -127,8 +127,13 @@ function innermost(error: ValidationError): ValidationError {
 }
 
 function sentenceOf(error: ValidationError): string {
-  const { constraints, property } = innermost(error)
-  return Object.values(constraints ?? {})[0] ?? `${property} is not right.`
+  const inner = innermost(error)
+  const named = inner.property.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+  const said = saidPlainly(
+    inner,
+    named.replace(/^./, (letter) => letter.toUpperCase()),
+  )
+  return /[.!?]$/.test(said) ? said : `${said}.`
 }
 
 /** Where it is: `lines.3.note`. */

@@ -65,3 +65,8 @@ export function IsLengthText(bounds: LengthBounds): PropertyDecorator {
 export function lengthOf(text: string, unit: LengthUnit): number {
   return parseLength(text, unit)
 }
+
+/** A length that may be left out, m; null where it is. */
+export function lengthIfTold(text: string | null | undefined, unit: LengthUnit): number | null {
+  return (text ?? null) === null ? null : parseLength(text as string, unit)
+}

@@ -1,5 +1,13 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsString, MaxLength, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsObject,
+  IsString,
+  MaxLength,
+  ValidateNested,
+} from 'class-validator'
 import type { Cells } from '@/core/chart/cells'
 
 const LONGEST = 60
@@ -21,6 +29,7 @@ class CellsRequest implements Cells {
 
 export class ChartRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => CellsRequest)
   @ArrayMaxSize(200, { message: 'A chart has at most 200 lines.' })
   @ArrayMinSize(1, { message: 'There is nothing to change.' })

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsObject, ValidateNested } from 'class-validator'
 
 class CutRequest {
   @IsInt() jobId!: number
@@ -8,6 +8,7 @@ class CutRequest {
 
 export class CuttingRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => CutRequest)
   @ArrayMaxSize(200)
   @ArrayMinSize(1, { message: 'The plan cuts nothing.' })

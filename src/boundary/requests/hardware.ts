@@ -5,6 +5,7 @@ import {
   IsArray,
   IsIn,
   IsInt,
+  IsObject,
   IsString,
   Max,
   MaxLength,
@@ -48,6 +49,7 @@ class HardwareLineRequest implements HardwareCells {
 
 export class HardwareRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => HardwareLineRequest)
   @ArrayMaxSize(MOST_STRINGS, { message: `An instrument has ${MOST_STRINGS} strings at most.` })
   @ArrayMinSize(1, { message: 'There is nothing to change.' })
@@ -63,6 +65,7 @@ class CoveringRequest {
 /** What lies over what, all of it. */
 export class LayersRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => CoveringRequest)
   @ArrayMaxSize(MOST_STRINGS * 8, { message: 'That is more than can lie over one another.' })
   @IsArray({ message: 'Expected what lies over what.' })

@@ -45,6 +45,8 @@ export class NewInstrumentRequest {
 }
 
 export class InstrumentFileRequest {
+  static readonly isFile = true
+
   @MaxLength(8_000_000, { message: 'That is too large for an instrument.' })
   @IsNotEmpty({ message: 'The file is empty.' })
   @IsString()

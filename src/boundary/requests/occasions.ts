@@ -6,6 +6,7 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsString,
   Matches,
   Max,
@@ -41,6 +42,7 @@ export class OccasionRequest {
 
 export class OccasionsRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => OccasionRequest)
   @ArrayMaxSize(400, { message: 'At most 400 dates at a time.' })
   @ArrayMinSize(1, { message: 'Choose at least one date.' })

@@ -5,6 +5,7 @@ import {
   IsArray,
   IsBoolean,
   IsInt,
+  IsObject,
   IsOptional,
   IsString,
   Max,
@@ -32,6 +33,7 @@ class WantedRequest {
 
 export class NeedsRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => WantedRequest)
   @ArrayMaxSize(400)
   @ArrayMinSize(1, { message: 'There is nothing to put on the list.' })
@@ -48,6 +50,7 @@ class OrderedLineRequest {
   @IsInt() itemId!: number
   @Max(1000) @Min(1) @IsInt() packs!: number
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => FillRequest)
   @ArrayMaxSize(400)
   @IsArray()
@@ -57,6 +60,7 @@ class OrderedLineRequest {
 class OrderedRequest {
   @IsInt() supplierId!: number
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => OrderedLineRequest)
   @ArrayMaxSize(400)
   @ArrayMinSize(1)
@@ -66,6 +70,7 @@ class OrderedRequest {
 
 export class PlaceRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => OrderedRequest)
   @ArrayMaxSize(40)
   @ArrayMinSize(1, { message: 'There is nothing to order.' })
@@ -88,6 +93,7 @@ class ArrivedRequest {
 
 export class ReceiveRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => ArrivedRequest)
   @ArrayMaxSize(400)
   @IsArray()

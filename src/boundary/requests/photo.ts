@@ -5,6 +5,7 @@ import {
   IsArray,
   IsInt,
   IsNumber,
+  IsObject,
   Max,
   Min,
   ValidateNested,
@@ -26,6 +27,7 @@ class ReadLengthRequest {
 
 export class PhotoLengthsRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => ReadLengthRequest)
   @ArrayMaxSize(MOST_STRINGS)
   @ArrayMinSize(1, { message: 'Mark at least one string.' })

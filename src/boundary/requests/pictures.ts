@@ -3,6 +3,8 @@ import { PICTURE_KINDS, type PictureKind } from '@/core/pictures/picture-kind'
 
 /** A picture of an instrument, or of one of its strings. */
 export class PictureRequest {
+  static readonly isFile = true
+
   @IsString({ message: 'Which instrument it shows is missing.' })
   instrument!: string
 

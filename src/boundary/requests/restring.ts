@@ -6,6 +6,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsObject,
   IsOptional,
   IsString,
   Max,
@@ -49,6 +50,7 @@ export class RestringRequest {
   people!: string[]
 
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => PieceCutRequest)
   @ArrayMaxSize(200)
   @IsArray({ message: 'Expected which string is cut from which coil.' })

@@ -5,6 +5,7 @@ import {
   IsArray,
   IsInt,
   IsNumber,
+  IsObject,
   Max,
   Min,
   ValidateIf,
@@ -34,6 +35,7 @@ export class RoomReadingRequest {
 
 export class RoomRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => RoomReadingRequest)
   @ArrayMaxSize(20_000, { message: 'At most 20,000 readings at a time.' })
   @ArrayMinSize(1, { message: 'Read the room first.' })

@@ -7,6 +7,7 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsPositive,
   IsString,
   Max,
@@ -83,6 +84,7 @@ class UnitsRequest {
 
 export class CatalogueRequest {
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => CatalogueCellsRequest)
   @ArrayMaxSize(20_000, { message: 'A catalogue of more than 20,000 parts: take a part of it.' })
   @ArrayMinSize(1, { message: 'There is no row in it that can be taken.' })
@@ -90,6 +92,7 @@ export class CatalogueRequest {
   rows!: CatalogueCellsRequest[]
 
   @ValidateNested()
+  @IsObject()
   @Type(() => UnitsRequest)
   units!: UnitsRequest
 }
@@ -97,10 +100,12 @@ export class CatalogueRequest {
 /** One line of a catalogue, typed. */
 export class CatalogueLineRequest {
   @ValidateNested()
+  @IsObject()
   @Type(() => CatalogueCellsRequest)
   row!: CatalogueCellsRequest
 
   @ValidateNested()
+  @IsObject()
   @Type(() => UnitsRequest)
   units!: UnitsRequest
 }

@@ -34,6 +34,8 @@ const UNIT_WORDS: Record<string, keyof typeof METRES> = {
   mil: 'thou',
 }
 
+const LONGEST = 60
+
 const WRITTEN =
   /^([-+−]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d*[.,]?\d+|\d+[.,]))\s*([a-z]+|["″])?\.?$/i
 
@@ -47,9 +49,10 @@ const WRITTEN =
  * @example parseLength('41 thou', 'mm') // 0.0010414
  */
 export function parseLength(text: string, bare: FileUnit): number {
-  const found = WRITTEN.exec(text.trim())
+  // Longer than any length that is written; what is shown of it is its beginning.
+  const found = text.length > LONGEST ? null : WRITTEN.exec(text.trim())
   const refuse = () =>
-    new RangeError(`Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “${text.trim()}”.`)
+    new RangeError(`Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “${text.trim().slice(0, LONGEST)}”.`)
   if (!found) throw refuse()
   const [, sign, whole, over, under, soloOver, soloUnder, decimal, word] = found
   const unit = word === undefined ? bare : UNIT_WORDS[word.toLowerCase()]

@@ -45,9 +45,22 @@ function utf8Or1252(bytes: Uint8Array): string {
   }
 }
 
+/** The first line with anything in it. */
+function firstLine(text: string): string {
+  for (let from = 0; from < text.length;) {
+    const end = /[\r\n]/g
+    end.lastIndex = from
+    const to = end.exec(text)?.index ?? text.length
+    const line = text.slice(from, to)
+    if (line.trim() !== '') return line
+    from = to + 1
+  }
+  return ''
+}
+
 /** The separator, from the names of the columns: in the rows a comma may be a decimal comma. */
 function separatorOf(text: string): string {
-  const names = (/[^\r\n]*\S[^\r\n]*/.exec(text)?.[0] ?? '').replace(/"[^"]*"/g, '')
+  const names = firstLine(text).replace(/"[^"]*"/g, '')
   return ['\t', ';', '|'].find((separator) => names.includes(separator)) ?? ','
 }
 

@@ -21,6 +21,8 @@ import {
   validateSync,
   type ValidationError,
 } from 'class-validator'
+import { plainJson } from '@/boundary/plain-json'
+import { saidPlainly } from '@/boundary/said-plainly'
 import {
   CALLED_BY,
   calledAs,
@@ -204,7 +206,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
   const plain = typeof json === 'object' && json !== null && !Array.isArray(json)
   if (!plain)
     throw new RangeError('An instrument file: expected a JSON object with the instrument’s positions.')
-  const file = plainToInstance(InstrumentFile, json)
+  const file = plainToInstance(InstrumentFile, plainJson(json, false))
   const [error] = validateSync(file, {
     whitelist: true,
     forbidNonWhitelisted: true,
@@ -311,7 +313,8 @@ function sentenceOf(error: ValidationError, path = ''): string {
   const constraints = error.constraints ?? {}
   if (constraints.whitelistValidation) return `at ${here}, there is no such field`
   const got = JSON.stringify(error.value) ?? 'nothing'
-  return `at ${here}, ${Object.values(constraints)[0] ?? 'the value is not right'}, got ${got.length > 80 ? `${got.slice(0, 80)}…` : got}`
+  const said = saidPlainly(error, `at ${here}`)
+  return `${said.startsWith('at ') ? said : `at ${here}, ${said}`}, got ${got.length > 80 ? `${got.slice(0, 80)}…` : got}`
 }
 
 const mmOrNull = (value: number | null) => (value === null ? null : inMm(value))

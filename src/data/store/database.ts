@@ -1,16 +1,18 @@
 /**
  * The database file: opened once a process, migrated at once, with every action journaled.
  */
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync, statSync } from 'node:fs'
 import path from 'node:path'
 import Database from 'better-sqlite3'
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
+import { HouseTrouble, isHouseTrouble } from '@/boundary/house-trouble'
 import { houseClock } from './clock'
 import { Journal, type ActionDetails, type Done } from './journal'
 import { Kept } from './kept'
 import { keepSums } from './kept-sums'
 import * as schema from './schema'
+import { HOUSE_FILE, lookAt, MIGRATIONS, troubleOf } from './trouble'
 
 export type { Done }
 
@@ -27,6 +29,9 @@ export interface Store {
   readonly kept: Kept
   /** ms since 1970 by the house's clock. */
   now(): number
+  readonly folder: string
+  /** Whether its file still lies where it was opened. */
+  isThere(): boolean
   close(): void
 }
 
@@ -42,12 +47,28 @@ export interface OpenOptions {
   readonly heard?: (sql: string) => void
 }
 
-/** Opens a store and brings its tables up to date. */
-export function openStore({ folder, demoDate, machine, syncAtClose = false, heard }: OpenOptions): Store {
+/**
+ * Opens a store and brings its tables up to date.
+ *
+ * @throws HouseTrouble where there is no house that could be gone on with
+ */
+export function openStore(options: OpenOptions): Store {
+  try {
+    lookAt(options.folder)
+    return opened(options)
+  } catch (error) {
+    throw troubleOf(error, options.folder)
+  }
+}
+
+function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenOptions): Store {
   mkdirSync(folder, { recursive: true })
-  const db = new Database(path.join(folder, 'taut-pinset.sqlite'), {
+  const file = path.join(folder, HOUSE_FILE)
+  const db = new Database(file, {
     ...(heard ? { verbose: (sql) => heard(String(sql)) } : {}),
   })
+  const { ino } = statSync(file)
+  const isThere = () => statSync(file, { throwIfNoEntry: false })?.ino === ino
   db.pragma('journal_mode = WAL')
   db.pragma(`synchronous = ${syncAtClose ? 'OFF' : 'FULL'}`)
   const rows = drizzle(db, { schema })
@@ -87,9 +108,12 @@ export function openStore({ folder, demoDate, machine, syncAtClose = false, hear
         journal.by = before
       }
     },
+    folder,
+    isThere,
     close: () => {
       db.pragma('synchronous = FULL')
-      if (syncAtClose) db.pragma('wal_checkpoint(TRUNCATE)')
+      // Whoever copies the file alone has all of it.
+      if (isThere()) db.pragma('wal_checkpoint(TRUNCATE)')
       db.close()
     },
   }
@@ -102,20 +126,64 @@ function migrated(db: Database.Database, rows: Store['rows']): boolean {
       ? 0
       : db.prepare('SELECT count(*) FROM __drizzle_migrations').pluck().get()
   const before = count()
-  migrate(rows, { migrationsFolder: path.join(process.cwd(), 'drizzle') })
+  migrate(rows, { migrationsFolder: MIGRATIONS })
   return count() !== before
 }
 
-const held = globalThis as { tautStore?: Store; tautVisited?: Store | undefined }
+const held = globalThis as {
+  tautStore?: Store
+  tautVisited?: Store | undefined
+  /** The house was here, and may be moved away. */
+  tautWasHere?: boolean
+}
 
 /** The folder of the house that is served: `TAUT_DATA`. */
 export const houseFolder = () => process.env.TAUT_DATA ?? path.join(process.cwd(), 'data')
 
-/** The running server's store: the house's own, or the one that is being visited. `TAUT_DEMO_DATE` is the demo's today. */
+/**
+ * The running server's store: the house's own, or the one that is being visited. `TAUT_DEMO_DATE` is the demo's today.
+ *
+ * @throws HouseTrouble where it can’t be opened, or is gone since it was
+ */
 export function store(): Store {
   if (held.tautVisited) return held.tautVisited
-  held.tautStore ??= openStore({ folder: houseFolder(), demoDate: process.env.TAUT_DEMO_DATE })
+  held.tautStore ??= openOwn()
   return held.tautStore
+}
+
+function openOwn(): Store {
+  const folder = houseFolder()
+  // Where a house was, no empty one is laid in its place.
+  if (held.tautWasHere && !existsSync(path.join(folder, HOUSE_FILE)))
+    throw new HouseTrouble(
+      `The house is gone from ${folder}.`,
+      'Bring its folder back to where it was; then this page goes on by itself.',
+    )
+  const opened = openStore({ folder, demoDate: process.env.TAUT_DEMO_DATE })
+  held.tautWasHere = true
+  return opened
+}
+
+/** What keeps the house from being served just now; null where nothing does. A file that came back is opened anew. */
+export function houseTrouble(): { readonly sentence: string; readonly todo: string } | null {
+  try {
+    if (!store().isThere()) {
+      closeHouse()
+      store()
+    }
+    return null
+  } catch (error) {
+    if (isHouseTrouble(error)) return { sentence: error.message, todo: error.todo }
+    throw error
+  }
+}
+
+/** Closes what is open, so that everything lies in the file. */
+export function closeHouse(): void {
+  held.tautVisited?.close()
+  held.tautStore?.close()
+  held.tautVisited = undefined
+  delete held.tautStore
 }
 
 /** Whether another house than the own one is served. */

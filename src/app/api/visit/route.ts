@@ -1,20 +1,18 @@
-import { answerTo, refuseOtherSites } from '@/boundary/handle'
+import { answerTo } from '@/boundary/handle'
 import { visitShelf } from '@/data/demo/visit-shelf'
 import { visit } from '@/data/store/database'
 
 /** Looks around the Lantern Shelf. Neither this nor the way back is an action of a house. */
-export function POST(request: Request) {
+export function POST() {
   return answerTo(() => {
-    refuseOtherSites(request)
     visitShelf()
     return { visiting: true }
   })
 }
 
 /** Goes back to the own house. */
-export function DELETE(request: Request) {
+export function DELETE() {
   return answerTo(() => {
-    refuseOtherSites(request)
     visit(null)
     return { visiting: false }
   })

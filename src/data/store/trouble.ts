@@ -1,0 +1,79 @@
+/** What keeps a house from being opened, each in a sentence, with what to do. */
+import Database from 'better-sqlite3'
+import { getTableName, type Table } from 'drizzle-orm'
+import { existsSync, readdirSync, statSync } from 'node:fs'
+import path from 'node:path'
+import { readMigrationFiles } from 'drizzle-orm/migrator'
+import { HouseTrouble, isHouseTrouble } from '@/boundary/house-trouble'
+import { journaled } from './schema'
+
+/** The house’s file in its folder. */
+export const HOUSE_FILE = 'taut-pinset.sqlite'
+export const MIGRATIONS = path.join(process.cwd(), 'drizzle')
+
+const RESTORE = 'Bring back the last backup with bin/restore, or put the file aside and begin anew.'
+
+/**
+ * Looks at the file of a house before anything is written to it.
+ *
+ * @throws HouseTrouble where it is none that this program can go on with
+ */
+export function lookAt(folder: string): void {
+  const file = path.join(folder, HOUSE_FILE)
+  if (existsSync(folder) && !statSync(folder).isDirectory())
+    throw new HouseTrouble(`${folder} is a file, not a folder.`, 'Name another folder in TAUT_DATA.')
+  if (!existsSync(file)) return
+  const stat = statSync(file)
+  if (stat.isDirectory())
+    throw new HouseTrouble(
+      `${file} is a folder; the house’s file should lie there.`,
+      'Move that folder elsewhere.',
+    )
+  // Beside a log that still holds everything, SQLite’s file may be empty for a moment.
+  if (stat.size === 0 && !readdirSync(folder).includes(`${HOUSE_FILE}-wal`))
+    throw new HouseTrouble(`${file} is empty: it holds no house.`, RESTORE)
+  const db = new Database(file, { readonly: true })
+  try {
+    const tables = new Set(db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all())
+    if (tables.size === 0) return
+    if (!tables.has('__drizzle_migrations'))
+      throw new HouseTrouble(`${file} belongs to another program.`, 'Name another folder in TAUT_DATA.')
+    const known = readMigrationFiles({ migrationsFolder: MIGRATIONS })
+    const newest = db.prepare('SELECT max(created_at) FROM __drizzle_migrations').pluck().get() as number
+    if (newest > (known.at(-1)?.folderMillis ?? 0))
+      throw new HouseTrouble(
+        `${file} was written by a newer version of this program.`,
+        'Update the program, and start it again.',
+      )
+    const missing = (Object.values(journaled) as Table[]).find((table) => !tables.has(getTableName(table)))
+    if (missing && newest === known.at(-1)?.folderMillis)
+      throw new HouseTrouble(`${file} lacks its table “${getTableName(missing)}”.`, RESTORE)
+  } finally {
+    db.close()
+  }
+}
+
+const BY_CODE: Readonly<Record<string, readonly [says: string, todo: string]>> = {
+  SQLITE_NOTADB: ['is no house, or is spoilt', RESTORE],
+  SQLITE_CORRUPT: ['is spoilt', RESTORE],
+  SQLITE_READONLY: ['can’t be written', 'Give yourself the right to write it, and its folder.'],
+  SQLITE_CANTOPEN: ['can’t be opened', 'Give yourself the right to read and write it, and its folder.'],
+  SQLITE_FULL: ['has no room left on its disk', 'Make room on the disk.'],
+  SQLITE_IOERR: [
+    'can’t be read: the disk answers with a fault',
+    'Look after the disk, then bring back a backup.',
+  ],
+  EACCES: ['can’t be reached', 'Give yourself the right to read and write its folder.'],
+  EROFS: ['lies on a disk that can’t be written', 'Name a folder on another disk in TAUT_DATA.'],
+  ENOSPC: ['has no room left on its disk', 'Make room on the disk.'],
+  ENOTDIR: ['lies where there is no folder', 'Name another folder in TAUT_DATA.'],
+}
+
+/** What a fault of SQLite or of the system means for a house; the fault itself where that is not known. */
+export function troubleOf(error: unknown, folder: string): unknown {
+  const code = (error as { code?: string } | null)?.code ?? ''
+  const known = BY_CODE[code] ?? BY_CODE[/^SQLITE_[A-Z]+/.exec(code)?.[0] ?? '']
+  if (isHouseTrouble(error) || !known) return error
+  const [says, todo] = known
+  return new HouseTrouble(`${path.join(folder, HOUSE_FILE)} ${says}.`, todo)
+}
