@@ -101,6 +101,7 @@ for (const [width, height] of [
       '/house/habits',
       '/house/dates',
       '/house/archive',
+      '/house/backups',
       '/instruments/lovage/about',
       '/instruments/yarrow/hardware',
       '/instruments/lovage/measuring-sheet',

@@ -40,6 +40,7 @@ const PAGES = [
   '/house/habits',
   '/house/dates',
   '/house/archive',
+  '/house/backups',
   '/instruments/lovage/about',
   '/house/fittings',
   '/knots',

@@ -57,6 +57,7 @@ import type {
   TermsRequest,
 } from './requests/suppliers'
 import type { TrimRequest } from './requests/tails'
+import type { RestoreRequest } from './requests/backups'
 import type { RestringRequest } from './requests/restring'
 import type { LookRequest, PolishRequest, ReplaceRequest } from './requests/wear'
 import type { StringRequest } from './string-request'
@@ -126,6 +127,8 @@ export const calls = {
   logBreak: post<BreakRequest, Opened>('/api/breaks'),
   openJob: post<StringRequest, Opened>('/api/jobs'),
   openReplacements: post<ReplaceRequest, Opened>('/api/jobs/replacements'),
+  takeBackup: post<Nothing, { readonly name: string }>('/api/backups'),
+  restoreBackup: post<RestoreRequest, { readonly restored: string }>('/api/backups/restore'),
   beginRestring: (slug: string) => post<RestringRequest, Opened>(`/api/instruments/${slug}/restring`),
   /** Of strings by their numbers: `1,2,3`. */
   restringCutting: (slug: string, pieces: string) =>

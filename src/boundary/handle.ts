@@ -19,12 +19,12 @@ interface SaidNo {
 const ACTION_KEY = /^[A-Za-z0-9-]{8,64}$/
 
 /**
- * Carries out once what is asked under a key, however often it is asked.
+ * Carries out what is asked in one transaction, its checks among it; once where it has a key, however often it is asked.
  *
- * @param key - the sender's own for this action
+ * @param key - the sender's own for this action; null where it gave none
  * @param asked - what is asked, in a few characters
  */
-export type KeepOnce = (key: string, asked: string, answer: () => object) => object
+export type KeepOnce = (key: string | null, asked: string, answer: () => object) => object
 
 /** How a request is answered where `keepOnce` remembers what was answered. */
 export function handler(keepOnce: KeepOnce) {
@@ -49,10 +49,9 @@ function handle<T extends object>(
   const key = request.headers.get('x-action-key')
   return answerTo(async () => {
     const body = checked(await bodyOf(request), shape)
-    if (key === null) return answer(body)
-    if (!ACTION_KEY.test(key)) throw new Refusal(400, 'The action’s key is not right.')
+    if (key !== null && !ACTION_KEY.test(key)) throw new Refusal(400, 'The action’s key is not right.')
     return keepOnce(key, fingerprint(request, body), () => answer(body))
-  }, key !== null)
+  }, true)
 }
 
 function fingerprint(request: Request, body: object): string {

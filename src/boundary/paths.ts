@@ -106,6 +106,7 @@ export const pages = {
   houseHabits: '/house/habits',
   dates: '/house/dates',
   archive: '/house/archive',
+  backups: '/house/backups',
   fittings: '/house/fittings',
 } as const
 

@@ -11,3 +11,6 @@ const answered = handler((key, asked, answer) => once(store(), key, asked, answe
  */
 export const handle: typeof answered = (request, shape, answer) =>
   answered(request, shape, (body) => store().as(atTheBench(request), () => answer(body)))
+
+/** Answers a request that is about the house’s file, and so can be no action of the house. */
+export const handleOutside = handler((_key, _asked, answer) => answer())

@@ -12,6 +12,7 @@ export default function HouseLayout({ children }: { children: ReactNode }) {
           [pages.houseHabits, 'Habits'],
           [pages.dates, 'Dates'],
           [pages.archive, 'Archive'],
+          [pages.backups, 'Backups'],
           [pages.fittings, 'Worked out and measured'],
         ]}
       />

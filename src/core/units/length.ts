@@ -52,7 +52,9 @@ export function parseLength(text: string, bare: FileUnit): number {
   // Longer than any length that is written; what is shown of it is its beginning.
   const found = text.length > LONGEST ? null : WRITTEN.exec(text.trim())
   const refuse = () =>
-    new RangeError(`Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “${text.trim().slice(0, LONGEST)}”.`)
+    new RangeError(
+      `Expected a length such as “0.64 mm”, “.041 in” or “41 thou”, got “${text.trim().slice(0, LONGEST)}”.`,
+    )
   if (!found) throw refuse()
   const [, sign, whole, over, under, soloOver, soloUnder, decimal, word] = found
   const unit = word === undefined ? bare : UNIT_WORDS[word.toLowerCase()]

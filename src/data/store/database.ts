@@ -6,6 +6,7 @@ import path from 'node:path'
 import Database from 'better-sqlite3'
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
+import { copyHouse } from '../backup/take-backup'
 import { HouseTrouble, isHouseTrouble } from '@/boundary/house-trouble'
 import { houseClock } from './clock'
 import { Journal, type ActionDetails, type Done } from './journal'
@@ -54,7 +55,8 @@ export interface OpenOptions {
  */
 export function openStore(options: OpenOptions): Store {
   try {
-    lookAt(options.folder)
+    // Before its tables are laid anew a house is copied as it was.
+    if (lookAt(options.folder) === 'older') copyHouse(options.folder, 'before an update')
     return opened(options)
   } catch (error) {
     throw troubleOf(error, options.folder)
@@ -146,7 +148,11 @@ export const houseFolder = () => process.env.TAUT_DATA ?? path.join(process.cwd(
  * @throws HouseTrouble where it can’t be opened, or is gone since it was
  */
 export function store(): Store {
-  if (held.tautVisited) return held.tautVisited
+  return held.tautVisited ?? ownStore()
+}
+
+/** The house’s own store, whichever is being visited. */
+export function ownStore(): Store {
   held.tautStore ??= openOwn()
   return held.tautStore
 }

@@ -11,12 +11,15 @@ import { answeredRequests } from './schema'
 const KEPT = 7 * 86_400_000
 
 /**
- * @param key - the sender's own for this action
+ * Checks and writes are one transaction, so that whoever writes meanwhile, in another program too, comes before all of it or after.
+ *
+ * @param key - the sender's own for this action; null where it gave none, and nothing is kept
  * @param asked - what is asked, in a few characters: the same key for something else is refused
  * @param answer - carries it out; whatever it throws leaves nothing written, and nothing kept
  */
-export function once(store: Store, key: string, asked: string, answer: () => object): object {
+export function once(store: Store, key: string | null, asked: string, answer: () => object): object {
   const carryOut = store.rows.$client.transaction(() => {
+    if (key === null) return answer()
     const known = store.rows.select().from(answeredRequests).where(eq(answeredRequests.key, key)).get()
     if (known && known.asked !== asked) throw new Refusal(409, 'This key belongs to another action.')
     if (known) return JSON.parse(known.answer) as object

@@ -62,7 +62,11 @@ describe('is told, and nothing is touched', () => {
         ),
       /was written by a newer version/,
     ],
-    ['a table that is gone', (folder) => within(folder, 'DROP TABLE tuning_round'), /lacks its table “tuning_round”/],
+    [
+      'a table that is gone',
+      (folder) => within(folder, 'DROP TABLE tuning_round'),
+      /lacks its table “tuning_round”/,
+    ],
     [
       'a folder in its place',
       (folder) => {

@@ -13,16 +13,19 @@ export const MIGRATIONS = path.join(process.cwd(), 'drizzle')
 
 const RESTORE = 'Bring back the last backup with bin/restore, or put the file aside and begin anew.'
 
+/** How a house’s file stands to this program: none yet, as this one writes it, or as an older one did. */
+export type HouseAge = 'new' | 'current' | 'older'
+
 /**
  * Looks at the file of a house before anything is written to it.
  *
  * @throws HouseTrouble where it is none that this program can go on with
  */
-export function lookAt(folder: string): void {
+export function lookAt(folder: string): HouseAge {
   const file = path.join(folder, HOUSE_FILE)
   if (existsSync(folder) && !statSync(folder).isDirectory())
     throw new HouseTrouble(`${folder} is a file, not a folder.`, 'Name another folder in TAUT_DATA.')
-  if (!existsSync(file)) return
+  if (!existsSync(file)) return 'new'
   const stat = statSync(file)
   if (stat.isDirectory())
     throw new HouseTrouble(
@@ -35,7 +38,7 @@ export function lookAt(folder: string): void {
   const db = new Database(file, { readonly: true })
   try {
     const tables = new Set(db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all())
-    if (tables.size === 0) return
+    if (tables.size === 0) return 'new'
     if (!tables.has('__drizzle_migrations'))
       throw new HouseTrouble(`${file} belongs to another program.`, 'Name another folder in TAUT_DATA.')
     const known = readMigrationFiles({ migrationsFolder: MIGRATIONS })
@@ -45,9 +48,10 @@ export function lookAt(folder: string): void {
         `${file} was written by a newer version of this program.`,
         'Update the program, and start it again.',
       )
+    if (newest < (known.at(-1)?.folderMillis ?? 0)) return 'older'
     const missing = (Object.values(journaled) as Table[]).find((table) => !tables.has(getTableName(table)))
-    if (missing && newest === known.at(-1)?.folderMillis)
-      throw new HouseTrouble(`${file} lacks its table “${getTableName(missing)}”.`, RESTORE)
+    if (missing) throw new HouseTrouble(`${file} lacks its table “${getTableName(missing)}”.`, RESTORE)
+    return 'current'
   } finally {
     db.close()
   }

@@ -1,0 +1,85 @@
+/** Backups taken: while the house is served, by SQLite's online backup; before its tables are laid anew, at once. */
+import Database from 'better-sqlite3'
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, rmSync } from 'node:fs'
+import path from 'node:path'
+import type { Store } from '../store/database'
+import { HOUSE_FILE } from '../store/trouble'
+import {
+  backupFolder,
+  backupName,
+  backupsIn,
+  checkCopy,
+  keepBackup,
+  rowsOf,
+  type BackupKind,
+} from './backups'
+
+/** So many pages at a time, so that whoever asks meanwhile is answered. */
+const PAGES = 200
+
+/**
+ * Copies a house that is open, checks the copy, and keeps it.
+ *
+ * @returns its name
+ * @throws Error where the copy is not whole; nothing is kept then
+ */
+export async function takeBackup(store: Store, kind: BackupKind, now = Date.now()): Promise<string> {
+  const folder = backupFolder(store.folder)
+  mkdirSync(folder, { recursive: true })
+  const name = backupName(kind, now)
+  const part = path.join(folder, `${name}.part`)
+  try {
+    await store.rows.$client.backup(part, { progress: () => PAGES })
+    // What is written meanwhile is written to the copy as well: just now both have the same rows.
+    checkCopy(part, rowsOf(store.rows.$client))
+    synced(part)
+    keepBackup(part, folder, name)
+  } finally {
+    rmSync(part, { force: true })
+  }
+  return name
+}
+
+/**
+ * Copies a house that nobody has open, checks the copy, and keeps it; nothing where there is no house yet.
+ *
+ * @param house - its folder
+ */
+export function copyHouse(house: string, kind: BackupKind, now = Date.now()): string | null {
+  const file = path.join(house, HOUSE_FILE)
+  if (!existsSync(file)) return null
+  const folder = backupFolder(house)
+  mkdirSync(folder, { recursive: true })
+  const name = backupName(kind, now)
+  const part = path.join(folder, `${name}.part`)
+  rmSync(part, { force: true })
+  const db = new Database(file)
+  try {
+    db.prepare('VACUUM INTO ?').run(part)
+    checkCopy(part, rowsOf(db))
+    synced(part)
+    keepBackup(part, folder, name)
+  } finally {
+    db.close()
+    rmSync(part, { force: true })
+  }
+  return name
+}
+
+/** Waits until the disk has it. */
+function synced(file: string): void {
+  const open = openSync(file, 'r+')
+  fsyncSync(open)
+  closeSync(open)
+}
+
+const HOUR = 3_600_000
+/** A day's backup is due when the last is older than this: a machine that is switched on each morning takes one each morning. */
+const DUE = 20 * HOUR
+
+/** Takes the day's backup where it is due; says why where it could not. */
+export async function takeDailyBackup(store: Store, now = Date.now()): Promise<string | null> {
+  const last = backupsIn(backupFolder(store.folder)).find(({ kind }) => kind === 'daily')
+  if (last && now - last.at < DUE) return null
+  return takeBackup(store, 'daily', now)
+}
