@@ -65,13 +65,13 @@ test('only its own pages write, by its own name, and no page may frame it', asyn
 })
 
 test('a second program on the same folder is told who has it, and touches nothing', async ({ served }) => {
-  const second = spawnSync('bin/serve', [String(await freePort())], {
+  const second = spawnSync(path.resolve('bin', 'serve'), [String(await freePort())], {
     env: { ...process.env, TAUT_DATA: served.folder },
     encoding: 'utf8',
   })
   expect(second.status).toBe(3)
   expect(second.stderr).toMatch(/is being served already, by process \d+ since .* nothing was touched/)
-  const doctor = spawnSync('bin/doctor', [], {
+  const doctor = spawnSync(path.resolve('bin', 'doctor'), [], {
     env: { ...process.env, TAUT_DATA: served.folder },
     encoding: 'utf8',
   })
@@ -120,7 +120,10 @@ test('told to stop, it leaves everything in the one file; the doctor finds it we
   expect(copy.prepare('SELECT max(id) FROM action').pluck().get()).toBe(actionId)
   copy.close()
 
-  const doctor = spawnSync('bin/doctor', [], { env: { ...process.env, TAUT_DATA: folder }, encoding: 'utf8' })
+  const doctor = spawnSync(path.resolve('bin', 'doctor'), [], {
+    env: { ...process.env, TAUT_DATA: folder },
+    encoding: 'utf8',
+  })
   expect(doctor.stdout).toMatch(/integrity: ok[\s\S]*indexes: all \d+[\s\S]*rows are as it says/)
 
   writeFileSync(path.join(folder, FILE), 'no house at all '.repeat(500))

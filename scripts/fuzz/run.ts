@@ -132,7 +132,7 @@ async function instrumentFiles(base: string): Promise<readonly object[]> {
 }
 
 /** A copy with one or two of its values changed, wherever they lie. */
-function spoilt(file: object, random: () => number): object {
+export function spoilt(file: object, random: () => number): object {
   const copy = structuredClone(file)
   for (let times = 1 + Math.floor(random() * 2); times > 0; times -= 1) {
     let at = copy as Record<string, unknown>

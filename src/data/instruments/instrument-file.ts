@@ -145,11 +145,13 @@ export class InstrumentFile {
   @ArrayMaxSize(MOST_STRINGS)
   @IsArray()
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => PositionFile)
   positions!: PositionFile[]
   @ArrayMaxSize(MOST_STRINGS * 8)
   @IsArray()
   @ValidateNested({ each: true })
+  @IsObject({ each: true })
   @Type(() => CoveringFile)
   coverings!: CoveringFile[]
 }
