@@ -23,9 +23,10 @@ async function main(): Promise<void> {
     seed,
     written.now,
     (done) => process.stdout.write(`\r${done} of ${count}`),
-  )
-  written.close()
-  await end(server, 'SIGTERM')
+  ).finally(async () => {
+    written.close()
+    await end(server, 'SIGTERM')
+  })
   const nonsense = nonsenseIn(file)
   rmSync(folder, { recursive: true, force: true })
   console.log(

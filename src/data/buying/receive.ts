@@ -10,6 +10,9 @@ import { outstanding, type OrderLine } from './order-lines'
 import { inState, orderById } from './orders'
 import { catalogue, contentsOf } from './suppliers'
 
+/** More than this is booked in in parts: each packet has its own line in the history. */
+const MOST_PACKETS = 2000
+
 export interface Arrived {
   readonly lineId: number
   readonly packs: number
@@ -50,6 +53,16 @@ export function receive(
       return { line, packs }
     })
   if (coming.length === 0) throw new Refusal(400, 'Say how many packs came.')
+  const packets = coming.reduce(
+    (sum, { line, packs }) =>
+      sum + packs * (line.holds ?? contentsOf(line, byPart)).reduce((all, { pieces }) => all + pieces, 0),
+    0,
+  )
+  if (packets > MOST_PACKETS)
+    throw new Refusal(
+      400,
+      `That is ${packets} packets at once: book it in in parts of at most ${MOST_PACKETS}.`,
+    )
   return store.act({ kind: 'delivery', summary: `A delivery from ${order.supplier.name} booked in` }, () => {
     let nextPacket = highestPacket(store)
     const coilIds = coming.flatMap(({ line, packs }) => {

@@ -73,6 +73,9 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
   const isThere = () => statSync(file, { throwIfNoEntry: false })?.ino === ino
   db.pragma('journal_mode = WAL')
   db.pragma(`synchronous = ${syncAtClose ? 'OFF' : 'FULL'}`)
+  // A program that copies the log elsewhere as it grows empties it itself.
+  const leavesLog = process.env.TAUT_CHECKPOINTS === 'left'
+  if (leavesLog) db.pragma('wal_autocheckpoint = 0')
   const rows = drizzle(db, { schema })
   // A table that is laid anew is dropped first, which must not take along what points at it.
   db.pragma('foreign_keys = OFF')
@@ -115,7 +118,7 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
     close: () => {
       db.pragma('synchronous = FULL')
       // Whoever copies the file alone has all of it.
-      if (isThere()) db.pragma('wal_checkpoint(TRUNCATE)')
+      if (isThere() && !leavesLog) db.pragma('wal_checkpoint(TRUNCATE)')
       db.close()
     },
   }
