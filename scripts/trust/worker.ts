@@ -43,11 +43,16 @@ function update(): void {
   done('up to date')
 }
 
+/** ms */
+const BEAT = 60
+
 /** Opens and finishes jobs on the same strings as another does: each is let through once, whoever comes first. */
 function race(): void {
   const store = openStore({ folder })
   let [accepted, refused] = [0, 0]
   const attempt = (work: () => object) => {
+    // As people do: there is time between one thing and the next, in which the other acts.
+    Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 6)
     try {
       once(store, null, '', work)
       accepted += 1
@@ -56,7 +61,9 @@ function race(): void {
     }
   }
   for (let round = 0; round < 100; round += 1) {
-    const number = 1 + (round % 47)
+    // Both begin each round at the same moment, and on the same string.
+    while (Date.now() % BEAT !== 0);
+    const number = 1 + (Math.floor(Date.now() / BEAT) % 47)
     const stored = instrumentBySlug(store, 'lovage')
     attempt(() => openReplacement(store, stored, number))
     const job = openJobs(store).at(-1)

@@ -1,8 +1,13 @@
 /** What the door turns away, and what it tells browsers; the folder that one program holds at a time. */
-import { mkdtempSync, rmSync } from 'node:fs'
+import { X509Certificate } from 'node:crypto'
+import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { hold } from './hold'
+import { Attempts } from './lan/attempts'
+import { ownCertificate } from './lan/certificate'
+import { Devices } from './lan/devices'
+import { hasPass, passOf, setPass } from './lan/pass'
 import { turnedAway, type Asked } from './refused'
 import { contentPolicy, mayBeKept } from './told'
 import { troublePage } from './trouble-page'
@@ -101,4 +106,61 @@ test('one program holds a folder; the next is told who, and has it when it is gi
   } finally {
     rmSync(folder, { recursive: true, force: true })
   }
+})
+
+describe('over the house’s network', () => {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-lan-'))
+  afterAll(() => rmSync(folder, { recursive: true, force: true }))
+  test('each phrase lets do what it is for, a wrong one nothing, and none is kept as it is', async () => {
+    expect(hasPass(folder)).toBe(false)
+    await expect(setPass(folder, 'everything', 'short')).rejects.toThrow(/10 letters at least/)
+    await setPass(folder, 'everything', 'gut on the top shelf')
+    await setPass(folder, 'look only', 'only the owners')
+    await setPass(folder, 'everything', 'wire on the top shelf')
+    expect(hasPass(folder)).toBe(true)
+    expect(await passOf(folder, ' wire on the top shelf ')).toBe('everything')
+    expect(await passOf(folder, 'only the owners')).toBe('look only')
+    expect(await passOf(folder, 'gut on the top shelf')).toBeNull()
+    const kept = readFileSync(path.join(folder, 'lan', 'pass.json'), 'utf8')
+    expect(kept).not.toContain('shelf')
+    for (const { salt } of JSON.parse(kept) as { salt: string }[])
+      expect(Buffer.from(salt, 'base64').length).toBeGreaterThanOrEqual(16)
+    expect(statSync(path.join(folder, 'lan', 'pass.json')).mode & 0o077).toBe(0)
+  })
+  test('a device stays for a month, is known by its token alone, and is signed out', () => {
+    const now = Date.UTC(2026, 10, 27)
+    const devices = new Devices(folder)
+    const token = devices.letIn('the phone', 'everything', now)
+    const other = devices.letIn('the tablet', 'look only', now)
+    expect(readFileSync(path.join(folder, 'lan', 'devices.json'), 'utf8')).not.toContain(token)
+    // A server that is started anew knows them still.
+    const again = new Devices(folder)
+    expect(again.byToken(token, now)?.name).toBe('the phone')
+    expect(again.byToken('another', now)).toBeNull()
+    again.signOut(again.byToken(token, now)!.id, now)
+    expect(again.byToken(token, now)).toBeNull()
+    expect(again.byToken(other, now + 31 * 86_400_000)).toBeNull()
+  })
+  test('whoever guesses waits, and so does everybody where many guess', () => {
+    const attempts = new Attempts()
+    for (let i = 0; i < 5; i += 1) {
+      expect(attempts.mayTry('10.0.0.9', i)).toBe(true)
+      attempts.wrong('10.0.0.9', i)
+    }
+    expect(attempts.mayTry('10.0.0.9', 10)).toBe(false)
+    expect(attempts.mayTry('10.0.0.8', 10)).toBe(true)
+    for (let i = 0; i < 25; i += 1) attempts.wrong(`10.0.1.${i}`, 20)
+    expect(attempts.mayTry('10.0.0.8', 30)).toBe(false)
+    expect(attempts.mayTry('10.0.0.9', 301_000)).toBe(true)
+  })
+  test('its certificate names the machine, is kept, and is made anew where the machine is called otherwise', async () => {
+    const now = Date.now()
+    const first = await ownCertificate(folder, ['192.168.7.5', 'harp.local'], now)
+    const { subjectAltName, publicKey } = new X509Certificate(first.cert)
+    expect(subjectAltName).toBe('IP Address:192.168.7.5, DNS:harp.local')
+    expect(publicKey.asymmetricKeyType).toBe('ec')
+    expect(await ownCertificate(folder, ['192.168.7.5'], now)).toEqual(first)
+    expect(await ownCertificate(folder, ['192.168.7.6'], now)).not.toEqual(first)
+    expect(statSync(path.join(folder, 'lan', 'key.pem')).mode & 0o077).toBe(0)
+  })
 })

@@ -6,11 +6,17 @@ import next from 'next'
 import { randomBytes } from 'node:crypto'
 import { mkdirSync } from 'node:fs'
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http'
+import { createServer as createSecure } from 'node:https'
+import { hostname, networkInterfaces } from 'node:os'
 import path from 'node:path'
+import { toString } from 'qrcode'
 import { hold } from './hold'
+import { ownCertificate } from './lan/certificate'
+import { Gate } from './lan/gate'
+import { hasPass } from './lan/pass'
 import { turnedAway } from './refused'
 import { contentPolicy, mayBeKept, TOLD } from './told'
-import { troublePage, type Trouble } from './trouble-page'
+import { plainPage, troublePage, type Trouble } from './trouble-page'
 
 /** What the program, which is in bundles of its own, shares with its door. */
 const shared = globalThis as {
@@ -23,6 +29,8 @@ const shared = globalThis as {
 const PATIENCE = 3000
 
 async function serve(port: number, folder: string): Promise<void> {
+  const lanPort = Number(process.env.TAUT_LAN_PORT ?? 0)
+  if (lanPort > 0) refuseLan(folder)
   mkdirSync(folder, { recursive: true })
   const held = hold(folder, `process ${process.pid} since ${new Date().toISOString().slice(0, 16)}Z`)
   if ('heldBy' in held) {
@@ -35,10 +43,15 @@ async function serve(port: number, folder: string): Promise<void> {
   const program = next({ dev: false, dir: process.cwd(), hostname: '127.0.0.1', port })
   await program.prepare()
   const answer = program.getRequestHandler()
+  const gate = lanPort > 0 ? new Gate(folder) : null
   const server = createServer((request, response) => {
-    if (isLetIn(request, response, names)) void answer(request, response)
+    void (async () => {
+      if (!isLetIn(request, response, names)) return
+      if (!(await gate?.atHome(request, response))) await answer(request, response)
+    })()
   })
   server.listen(port, '127.0.0.1')
+  const lan = gate && (await lanServer(lanPort, folder, names, gate, answer))
   const stop = () => {
     const end = () => {
       shared.tautClose?.()
@@ -47,27 +60,71 @@ async function serve(port: number, folder: string): Promise<void> {
     }
     server.close(end)
     server.closeIdleConnections()
+    lan?.close()
+    lan?.closeIdleConnections()
     setTimeout(end, PATIENCE).unref()
   }
   process.once('SIGINT', stop)
   process.once('SIGTERM', stop)
 }
 
+/** What keeps a house from its network: nobody is let in without a phrase, and the demo never goes out. */
+function refuseLan(folder: string): void {
+  const why = process.env.TAUT_DEMO_DATE
+    ? 'The demo stays on this machine.'
+    : hasPass(folder)
+      ? null
+      : 'Set a pass phrase first: bin/pass-phrase.'
+  if (why === null) return
+  process.stderr.write(`${why}\n`)
+  process.exit(2)
+}
+
+/** Serves the house’s network over HTTPS, and shows where. */
+async function lanServer(
+  port: number,
+  folder: string,
+  given: readonly string[],
+  gate: Gate,
+  answer: (request: IncomingMessage, response: ServerResponse) => Promise<void>,
+) {
+  const addresses = Object.values(networkInterfaces()).flatMap((all) =>
+    (all ?? []).flatMap(({ address, family, internal }) => (family === 'IPv4' && !internal ? [address] : [])),
+  )
+  const host = hostname().toLowerCase()
+  const names = [...addresses, host, `${host}.local`, ...given]
+  const lan = createSecure(
+    await ownCertificate(folder, [...names, '127.0.0.1'], Date.now()),
+    (request, response) => {
+      // What is printed leads back here.
+      request.headers['x-forwarded-proto'] = 'https'
+      void (async () => {
+        if (isLetIn(request, response, names) && (await gate.passes(request, response)))
+          await answer(request, response)
+      })()
+    },
+  )
+  lan.listen(port, '0.0.0.0')
+  const url = `https://${addresses[0] ?? host}:${port}`
+  process.stdout.write(
+    `On the house’s network: ${url}\n${await toString(url, { type: 'terminal', small: true })}\nThe certificate is the house’s own: a phone asks once whether to trust it.\nDevices that were let in: http://127.0.0.1:${process.argv[2]}/lan/devices\n`,
+  )
+  return lan
+}
+
+/** A form of the door itself, which no other page may send either. */
+const DOORS_OWN = /^\/lan\/(enter|out)$/
+
 function isLetIn(request: IncomingMessage, response: ServerResponse, names: readonly string[]): boolean {
   const { method = '', url = '', headers } = request
   for (const [name, value] of Object.entries(TOLD)) response.setHeader(name, value)
   const isApi = url.startsWith('/api/')
-  const away = turnedAway({ method, url, headers }, names)
+  const asked = DOORS_OWN.test(url) ? { ...headers, 'content-type': 'application/json' } : headers
+  const away = turnedAway({ method, url, headers: asked }, names)
   if (away) {
     response.setHeader('content-security-policy', contentPolicy(''))
     response.setHeader('connection', 'close')
-    refuse(
-      response,
-      away.status,
-      isApi,
-      away.sentence,
-      `<!doctype html><meta charset="utf-8"><p>${away.sentence}</p>`,
-    )
+    refuse(response, away.status, isApi, away.sentence, plainPage('Taut Pinset', `<p>${away.sentence}</p>`))
     return false
   }
   if (mayBeKept(url)) return true

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next'
-import { headers } from 'next/headers'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
 import { allInstruments } from '@/data/instruments/instruments'
@@ -7,6 +6,7 @@ import { packetLabels } from '@/data/views/stores-view'
 import { unitsOf } from '@/ui/format/measure'
 import { LabelSheet } from '@/features/labels/LabelSheet'
 import { askedPage, textOf, type Asked } from '../../asked'
+import { askedOrigin } from '../../origin'
 
 export const metadata: Metadata = { title: 'Labels' }
 
@@ -19,7 +19,7 @@ export default async function LabelsPage({ searchParams }: { readonly searchPara
   const ids = coils === '' ? null : coils.split(',').map(Number).filter(Number.isInteger)
   return (
     <LabelSheet
-      origin={`http://${(await headers()).get('host') ?? 'localhost'}`}
+      origin={await askedOrigin()}
       units={unitsOf(houseSettings(store()))}
       packets={packetLabels(store(), { ids, look, page: askedPage(params) })}
       filter={{ look, coils }}

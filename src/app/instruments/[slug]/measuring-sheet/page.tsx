@@ -1,17 +1,17 @@
 import type { Metadata } from 'next'
-import { headers } from 'next/headers'
 import { pages } from '@/boundary/paths'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { MeasuringOnPaper } from '@/features/hardware/MeasuringOnPaper'
 import { orNotFound } from '../../../or-not-found'
+import { askedOrigin } from '../../../origin'
 
 export const metadata: Metadata = { title: 'Measuring sheet' }
 
 export default async function MeasuringSheetPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
   const { instrument, chartMeasured } = orNotFound(() => instrumentBySlug(store(), slug))
-  const origin = `http://${(await headers()).get('host') ?? 'localhost'}`
+  const origin = await askedOrigin()
   return (
     <MeasuringOnPaper
       instrument={instrument}

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next'
-import { headers } from 'next/headers'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { restringView } from '@/data/views/restring-view'
 import { RestringGoing } from '@/features/restring/RestringGoing'
 import { RestringSheet } from '@/features/restring/RestringSheet'
 import { orNotFound } from '../../../or-not-found'
+import { askedOrigin } from '../../../origin'
 
 export const metadata: Metadata = { title: 'Restring' }
 
@@ -13,7 +13,7 @@ export const metadata: Metadata = { title: 'Restring' }
 export default async function RestringPage({ params }: { readonly params: Promise<{ slug: string }> }) {
   const { slug } = await params
   const view = orNotFound(() => restringView(store(), instrumentBySlug(store(), slug)))
-  const origin = `http://${(await headers()).get('host') ?? 'localhost'}`
+  const origin = await askedOrigin()
   return view.restring && view.restring.endedAt === null ? (
     <RestringGoing view={view} restring={view.restring} origin={origin} />
   ) : (

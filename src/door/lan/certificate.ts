@@ -1,0 +1,54 @@
+/** The certificate that the house makes for itself and keeps, so that phones may use their microphone: they do so only over HTTPS. */
+import { X509Certificate } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { generate } from 'selfsigned'
+
+export interface Certificate {
+  readonly key: string
+  readonly cert: string
+}
+
+const DAY = 86_400_000
+/** Phones refuse certificates that are good for longer. */
+const GOOD_FOR = 820
+const RENEWED_BEFORE = 30
+
+/** @param names - by which the machine is reached: addresses and names */
+export async function ownCertificate(
+  folder: string,
+  names: readonly string[],
+  now: number,
+): Promise<Certificate> {
+  const [keyFile, certFile] = ['key.pem', 'cert.pem'].map((name) => path.join(folder, 'lan', name)) as [
+    string,
+    string,
+  ]
+  if (existsSync(keyFile) && existsSync(certFile)) {
+    const had = { key: readFileSync(keyFile, 'utf8'), cert: readFileSync(certFile, 'utf8') }
+    const { validTo, subjectAltName = '' } = new X509Certificate(had.cert)
+    const isGood = new Date(validTo).getTime() - now > RENEWED_BEFORE * DAY
+    if (isGood && names.every((name) => subjectAltName.includes(name))) return had
+  }
+  const made = await generate([{ name: 'commonName', value: 'Taut Pinset' }], {
+    keyType: 'ec',
+    algorithm: 'sha256',
+    notBeforeDate: new Date(now - DAY),
+    notAfterDate: new Date(now + GOOD_FOR * DAY),
+    extensions: [
+      { name: 'basicConstraints', cA: false },
+      {
+        name: 'subjectAltName',
+        altNames: names.map((name) =>
+          /^[\d.]+$/.test(name) || name.includes(':')
+            ? { type: 7 as const, ip: name }
+            : { type: 2 as const, value: name },
+        ),
+      },
+    ],
+  })
+  mkdirSync(path.join(folder, 'lan'), { recursive: true, mode: 0o700 })
+  writeFileSync(keyFile, made.private, { mode: 0o600 })
+  writeFileSync(certFile, made.cert)
+  return { key: made.private, cert: made.cert }
+}
