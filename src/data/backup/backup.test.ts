@@ -11,7 +11,8 @@ import { HOUSE_FILE } from '../store/trouble'
 import { backupFolder, backupName, backupsIn, checkCopy } from './backups'
 import { examined } from './examined'
 import { backupByName, lostBy, restore } from './restore'
-import { copyHouse, takeBackup, takeDailyBackup } from './take-backup'
+import { copyHouse } from './copy-house'
+import { takeBackup, takeDailyBackup } from './take-backup'
 
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-backup-'))
 const shelf = path.join(root, 'shelf')

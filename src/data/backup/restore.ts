@@ -5,7 +5,7 @@ import path from 'node:path'
 import { found, Refusal } from '@/boundary/refusal'
 import { HOUSE_FILE } from '../store/trouble'
 import { backupFolder, backupsIn, checkCopy, type Backup } from './backups'
-import { copyHouse } from './take-backup'
+import { copyHouse } from './copy-house'
 
 /** What comes back, and what is lost by it. */
 export interface RestoreLoses {

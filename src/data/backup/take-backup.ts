@@ -1,9 +1,8 @@
-/** Backups taken: while the house is served, by SQLite's online backup; before its tables are laid anew, at once. */
-import Database from 'better-sqlite3'
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, rmSync } from 'node:fs'
+/** Backups taken while the house is served, by SQLite's online backup. */
+import { mkdirSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import type { Store } from '../store/database'
-import { HOUSE_FILE } from '../store/trouble'
+import { synced } from './copy-house'
 import {
   backupFolder,
   backupName,
@@ -38,39 +37,6 @@ export async function takeBackup(store: Store, kind: BackupKind, now = Date.now(
     rmSync(part, { force: true })
   }
   return name
-}
-
-/**
- * Copies a house that nobody has open, checks the copy, and keeps it; nothing where there is no house yet.
- *
- * @param house - its folder
- */
-export function copyHouse(house: string, kind: BackupKind, now = Date.now()): string | null {
-  const file = path.join(house, HOUSE_FILE)
-  if (!existsSync(file)) return null
-  const folder = backupFolder(house)
-  mkdirSync(folder, { recursive: true })
-  const name = backupName(kind, now)
-  const part = path.join(folder, `${name}.part`)
-  rmSync(part, { force: true })
-  const db = new Database(file)
-  try {
-    db.prepare('VACUUM INTO ?').run(part)
-    checkCopy(part, rowsOf(db))
-    synced(part)
-    keepBackup(part, folder, name)
-  } finally {
-    db.close()
-    rmSync(part, { force: true })
-  }
-  return name
-}
-
-/** Waits until the disk has it. */
-function synced(file: string): void {
-  const open = openSync(file, 'r+')
-  fsyncSync(open)
-  closeSync(open)
 }
 
 const HOUR = 3_600_000

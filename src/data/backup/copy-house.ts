@@ -1,0 +1,39 @@
+/** A house that nobody has open, copied at once: before its tables are laid anew, and before another takes its place. */
+import Database from 'better-sqlite3'
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, rmSync } from 'node:fs'
+import path from 'node:path'
+import { HOUSE_FILE } from '../store/trouble'
+import { backupFolder, backupName, checkCopy, keepBackup, rowsOf, type BackupKind } from './backups'
+
+/**
+ * Copies a house that nobody has open, checks the copy, and keeps it; nothing where there is no house yet.
+ *
+ * @param house - its folder
+ */
+export function copyHouse(house: string, kind: BackupKind, now = Date.now()): string | null {
+  const file = path.join(house, HOUSE_FILE)
+  if (!existsSync(file)) return null
+  const folder = backupFolder(house)
+  mkdirSync(folder, { recursive: true })
+  const name = backupName(kind, now)
+  const part = path.join(folder, `${name}.part`)
+  rmSync(part, { force: true })
+  const db = new Database(file)
+  try {
+    db.prepare('VACUUM INTO ?').run(part)
+    checkCopy(part, rowsOf(db))
+    synced(part)
+    keepBackup(part, folder, name)
+  } finally {
+    db.close()
+    rmSync(part, { force: true })
+  }
+  return name
+}
+
+/** Waits until the disk has it. */
+export function synced(file: string): void {
+  const open = openSync(file, 'r+')
+  fsyncSync(open)
+  closeSync(open)
+}
