@@ -3,6 +3,7 @@ import { expect, test, type Browser } from '@playwright/test'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
+import { connect } from 'node:tls'
 import path from 'node:path'
 import { end, freePort } from '../scripts/serve'
 
@@ -149,6 +150,23 @@ test('an owner’s pass lets look only, and whoever guesses waits', async ({ bro
     await guesser.getByRole('button', { name: 'Come in' }).click()
   }
   await expect(guesser.getByText('Too many wrong phrases.')).toBeVisible()
+})
+
+test('a request that breaks off ends nothing but itself', async () => {
+  const { hostname, port } = new URL(away)
+  for (const sent of ['POST /lan/enter HTTP/1.1\r\nHost: ', 'GET / HTTP/1.1\r\nHost: ']) {
+    await new Promise<void>((resolve) => {
+      const socket = connect({ host: hostname, port: Number(port), rejectUnauthorized: false }, () => {
+        socket.write(
+          `${sent}${hostname}:${port}\r\nContent-Type: application/json\r\nContent-Length: 900\r\n\r\nname=x`,
+          () => setTimeout(() => socket.destroy(), 200),
+        )
+      })
+      socket.once('close', () => resolve())
+      socket.once('error', () => resolve())
+    })
+  }
+  expect((await fetch(home)).status).toBe(200)
 })
 
 test('from another address of another network it is the same', () => {

@@ -10,7 +10,7 @@ import { createServer as createSecure } from 'node:https'
 import { hostname, networkInterfaces } from 'node:os'
 import path from 'node:path'
 import { toString } from 'qrcode'
-import { hold } from './hold'
+import { hold, type Hold } from './hold'
 import { ownCertificate } from './lan/certificate'
 import { Gate } from './lan/gate'
 import { hasPass } from './lan/pass'
@@ -31,31 +31,26 @@ const PATIENCE = 3000
 async function serve(port: number, folder: string): Promise<void> {
   const lanPort = Number(process.env.TAUT_LAN_PORT ?? 0)
   if (lanPort > 0) refuseLan(folder)
-  mkdirSync(folder, { recursive: true })
-  const held = hold(folder, `process ${process.pid} since ${new Date().toISOString().slice(0, 16)}Z`)
-  if ('heldBy' in held) {
-    process.stderr.write(
-      `The house in ${folder} is being served already, by ${held.heldBy}. Stop that one first; nothing was touched.\n`,
-    )
-    process.exit(3)
-  }
+  const held = heldFolder(folder)
   const names = (process.env.TAUT_NAMES ?? '').split(',').filter(Boolean)
   const program = next({ dev: false, dir: process.cwd(), hostname: '127.0.0.1', port })
   await program.prepare()
   const answer = program.getRequestHandler()
   const gate = lanPort > 0 ? new Gate(folder) : null
-  const server = createServer((request, response) => {
-    void (async () => {
+  const server = createServer((request, response) =>
+    answered(response, async () => {
       if (!isLetIn(request, response, names)) return
-      if (!(await gate?.atHome(request, response))) await answer(request, response)
-    })()
-  })
+      if (await gate?.atHome(request, response)) return
+      if (isWell(request, response)) await answer(request, response)
+    }),
+  )
+  server.once('error', refusePort(port))
   server.listen(port, '127.0.0.1')
   const lan = gate && (await lanServer(lanPort, folder, names, gate, answer))
   const stop = () => {
     const end = () => {
       shared.tautClose?.()
-      held.release()
+      held?.release()
       process.exit(0)
     }
     server.close(end)
@@ -68,6 +63,24 @@ async function serve(port: number, folder: string): Promise<void> {
   process.once('SIGTERM', stop)
 }
 
+/**
+ * The folder, held. Where it can’t be, because it is none or can’t be written, the house is told of on its page: null.
+ */
+function heldFolder(folder: string): Hold | null {
+  try {
+    mkdirSync(folder, { recursive: true })
+    const held = hold(folder, `process ${process.pid} since ${new Date().toISOString().slice(0, 16)}Z`)
+    if (!('heldBy' in held)) return held
+    process.stderr.write(
+      `The house in ${folder} is being served already, by ${held.heldBy}. Stop that one first; nothing was touched.\n`,
+    )
+  } catch (error) {
+    process.stderr.write(`The folder ${folder} can’t be held: ${(error as Error).message}\n`)
+    return null
+  }
+  process.exit(3)
+}
+
 /** What keeps a house from its network: nobody is let in without a phrase, and the demo never goes out. */
 function refuseLan(folder: string): void {
   const why = process.env.TAUT_DEMO_DATE
@@ -78,6 +91,14 @@ function refuseLan(folder: string): void {
   if (why === null) return
   process.stderr.write(`${why}\n`)
   process.exit(2)
+}
+
+/** What is said where a port can't be listened on. */
+const refusePort = (port: number) => (error: NodeJS.ErrnoException) => {
+  const why =
+    error.code === 'EADDRINUSE' ? 'is taken by another program: name another in PORT' : error.message
+  process.stderr.write(`Port ${port} ${why}.\n`)
+  process.exit(1)
 }
 
 /** Serves the house’s network over HTTPS, and shows where. */
@@ -95,21 +116,31 @@ async function lanServer(
   const names = [...addresses, host, `${host}.local`, ...given]
   const lan = createSecure(
     await ownCertificate(folder, [...names, '127.0.0.1'], Date.now()),
-    (request, response) => {
-      // What is printed leads back here.
-      request.headers['x-forwarded-proto'] = 'https'
-      void (async () => {
-        if (isLetIn(request, response, names) && (await gate.passes(request, response)))
-          await answer(request, response)
-      })()
-    },
+    (request, response) =>
+      answered(response, async () => {
+        // What is printed leads back here.
+        request.headers['x-forwarded-proto'] = 'https'
+        if (!isLetIn(request, response, names) || !(await gate.passes(request, response))) return
+        // A stranger is not told what ails the house.
+        if (isWell(request, response)) await answer(request, response)
+      }),
   )
+  lan.once('error', refusePort(port))
   lan.listen(port, '0.0.0.0')
   const url = `https://${addresses[0] ?? host}:${port}`
   process.stdout.write(
     `On the house’s network: ${url}\n${await toString(url, { type: 'terminal', small: true })}\nThe certificate is the house’s own: a phone asks once whether to trust it.\nDevices that were let in: http://127.0.0.1:${process.argv[2]}/lan/devices\n`,
   )
   return lan
+}
+
+/** Answers, whatever goes wrong meanwhile: a request that breaks off must end nothing but itself. */
+function answered(response: ServerResponse, work: () => Promise<void>): void {
+  work().catch((error: Error) => {
+    process.stderr.write(`${error.stack ?? error.message}\n`)
+    if (!response.headersSent) response.statusCode = 500
+    response.end()
+  })
 }
 
 /** A form of the door itself, which no other page may send either. */
@@ -134,9 +165,16 @@ function isLetIn(request: IncomingMessage, response: ServerResponse, names: read
   // The program reads the name of its scripts from here.
   request.headers['content-security-policy'] = policy
   response.setHeader('content-security-policy', policy)
-  const trouble = shared.tautTrouble?.() ?? null
+  return true
+}
+
+/** Whether the house can be served just now; it is told where it can't. */
+function isWell(request: IncomingMessage, response: ServerResponse): boolean {
+  const { url = '' } = request
+  const trouble = mayBeKept(url) ? null : (shared.tautTrouble?.() ?? null)
   if (!trouble) return true
-  refuse(response, 503, isApi, `${trouble.sentence} ${trouble.todo}`, troublePage(trouble))
+  const { sentence, todo } = trouble
+  refuse(response, 503, url.startsWith('/api/'), `${sentence} ${todo}`, troublePage(trouble))
   return false
 }
 

@@ -13,7 +13,9 @@ import { COIL, GAUGE, IsLengthText } from '../length-text'
 export const PLAIN_MATERIALS = MATERIALS.filter((material) => material !== 'copper')
 
 export class BookInRequest {
+  @MaxLength(80, { message: 'A label of at most 80 letters.' })
   @IsNotEmpty({ message: 'Give the coil a label that is written on its packet.' })
+  @IsString({ message: 'Give the coil a label that is written on its packet.' })
   label!: string
 
   @IsIn(['mm', 'in'], { message: 'The unit is mm or in.' })
@@ -38,14 +40,17 @@ export class BookInRequest {
   end: StringEnd = 'plain'
 
   @IsOptional()
+  @MaxLength(80, { message: 'The maker is told in 80 letters at most.' })
   @IsString({ message: 'The maker is text.' })
   maker?: string
 
   @IsOptional()
+  @MaxLength(80, { message: 'The line is told in 80 letters at most.' })
   @IsString({ message: 'The line is text.' })
   line?: string
 
   @IsOptional()
+  @MaxLength(80, { message: 'The place is told in 80 letters at most.' })
   @IsString({ message: 'The place is text.' })
   place?: string
 }

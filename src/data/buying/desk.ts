@@ -18,6 +18,8 @@ export interface DeskState {
   readonly lines: readonly DeskLine[]
 }
 
+/** No order is longer. */
+const MOST_LINES = 400
 /** How long a desk takes to answer, ms. */
 const DELAY_MS = 1500
 
@@ -40,7 +42,9 @@ export function handIn(
 ): string {
   const supplier = supplierBySlug(store, slug)
   const parts = new Set(catalogue(store, supplier.id).map(({ part }) => part))
-  for (const { part } of linesOf(csv))
+  const lines = linesOf(csv)
+  if (lines.length > MOST_LINES) throw new Refusal(400, `An order has at most ${MOST_LINES} lines.`, 'csv')
+  for (const { part } of lines)
     if (!parts.has(part)) throw new Refusal(400, `${supplier.name} has no part ${part}.`, 'csv')
   return String(
     store.rows

@@ -18,4 +18,9 @@ export class Attempts {
   wrong(address: string, now: number): void {
     this.failed = [...this.failed, { address, at: now }]
   }
+
+  /** Whoever came in is held to nothing that was wrong before. */
+  right(address: string): void {
+    this.failed = this.failed.filter((one) => one.address !== address)
+  }
 }

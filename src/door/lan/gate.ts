@@ -66,6 +66,7 @@ export class Gate {
     this.attempts.wrong(address, Date.now())
     const pass = await passOf(this.folder, form.get('phrase') ?? '')
     if (!pass) return answer(response, 401, askingPage('That is not the pass phrase.'), '')
+    this.attempts.right(address)
     const token = this.devices.letIn(form.get('name')?.trim() || 'a device', pass, Date.now())
     response.setHeader(
       'set-cookie',
