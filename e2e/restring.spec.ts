@@ -1,6 +1,9 @@
 /** A whole restring: planned, moved about, begun, gone through and told of. */
 import { expect, test } from './served'
 
+// Packets that other files cut from would be missing here.
+test.use({ copy: 'restring' })
+
 test('the order for all of Lovage is worked out, compared, drawn moment by moment, and moved about by hand', async ({
   page,
 }) => {
