@@ -1,16 +1,12 @@
 /** `bin/doctor [--repair]`: looks a house through; sets right only what can be set right without losing anything. */
 import { isHouseTrouble } from '@/boundary/house-trouble'
-import { hold } from '@/door/hold'
 import { examined } from '@/data/backup/examined'
 import { houseFolder } from '@/data/store/database'
+import { holdHouse } from './hold-house'
 
 function main(): number {
   const house = houseFolder()
-  const held = hold(house, `bin/doctor, process ${process.pid}`)
-  if ('heldBy' in held) {
-    console.error(`The house is being served by ${held.heldBy}. Stop that first; nothing was touched.`)
-    return 1
-  }
+  const held = holdHouse(house, 'bin/doctor')
   try {
     const findings = examined(house)
     for (const { what, found, isWrong } of findings) console.log(`${isWrong ? '!' : ' '} ${what}: ${found}`)
@@ -39,4 +35,9 @@ function main(): number {
   }
 }
 
-process.exitCode = main()
+try {
+  process.exitCode = main()
+} catch (error) {
+  console.error((error as Error).message)
+  process.exitCode = 1
+}

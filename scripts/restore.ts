@@ -1,9 +1,9 @@
 /** `bin/restore [name] [--yes]`: lists the backups of a house, or brings one back after it is shown what that loses. */
 import { createInterface } from 'node:readline/promises'
-import { hold } from '@/door/hold'
 import { backupFolder, backupsIn } from '@/data/backup/backups'
 import { backupByName, lostBy, restore } from '@/data/backup/restore'
 import { houseFolder } from '@/data/store/database'
+import { holdHouse } from './hold-house'
 
 async function main(): Promise<void> {
   const words = process.argv.slice(2)
@@ -20,9 +20,7 @@ async function main(): Promise<void> {
     return
   }
   const backup = backupByName(house, name)
-  const held = hold(house, `bin/restore, process ${process.pid}`)
-  if ('heldBy' in held)
-    throw new Error(`The house is being served by ${held.heldBy}. Stop that first; nothing was touched.`)
+  const held = holdHouse(house, 'bin/restore')
   const { actions, last } = lostBy(house, backup)
   console.log(
     actions === 0

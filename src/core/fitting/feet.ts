@@ -15,6 +15,9 @@ export interface FootShare {
 /** How many low strings share a foot under each named way. */
 const LOW = { 'four low and three high': 4, 'three and four when the basses are thick': 3 } as const
 
+/** The named ways to share them. */
+export const FOOT_SHARES = Object.keys(LOW) as readonly (keyof typeof LOW)[]
+
 /** The share that a house's habit asks for; null on an instrument without layered feet. */
 export function footShare(instrument: Instrument, habit: Habits['feet']): FootShare | null {
   const strings = instrument.positions.filter(isOnFoot)

@@ -29,6 +29,16 @@ export function handsFor(
   return hands
 }
 
+/** Whose string each is, by the id of the piece; nobody’s in particular where fewer than two are at it. */
+export function namesFor(
+  batches: Batches,
+  ids: readonly number[],
+  people: readonly string[],
+): ReadonlyMap<number, string> {
+  if (people.length < 2) return new Map()
+  return new Map([...handsFor(batches, ids, people.length)].map(([id, hand]) => [id, people[hand] ?? '']))
+}
+
 /** How many strings each pair of hands puts on. */
 export function sharesOf(batches: Batches, ids: readonly number[], count: number): readonly number[] {
   const shares = Array.from({ length: count }, () => 0)

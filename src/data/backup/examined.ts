@@ -4,6 +4,7 @@ import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import { closeSync, fsyncSync, openSync, readdirSync, rmSync, statfsSync, statSync, writeSync } from 'node:fs'
 import path from 'node:path'
+import { isChanged } from '../store/journal'
 import { HOUSE_FILE, lookAt, MIGRATIONS } from '../store/trouble'
 
 export interface Finding {
@@ -120,12 +121,8 @@ function journalAgainstTables(db: Database.Database): Finding {
   for (const { name, id, after } of last) {
     const ask = statements.get(name) ?? db.prepare(`SELECT * FROM "${name}" WHERE id = ?`)
     statements.set(name, ask)
-    const row = ask.get(id) as Record<string, unknown> | undefined
-    const was = after === null ? undefined : (JSON.parse(after) as Record<string, unknown>)
-    const differs =
-      (row === undefined) !== (was === undefined) ||
-      (row && was && Object.keys(was).some((column) => column in row && row[column] !== was[column]))
-    if (!differs) continue
+    const row = ask.get(id)
+    if (!isChanged(row === undefined ? null : JSON.stringify(row), after)) continue
     apart += 1
     first ||= `${name} ${id}`
   }

@@ -8,7 +8,7 @@ import { restringBench } from '@/core/restring/bench-of'
 import type { StepKey } from '@/core/fitting/step'
 import { grouped } from '@/core/list/grouped'
 import { problemOf } from '@/core/restring/checked'
-import { handsFor } from '@/core/restring/hands'
+import { namesFor } from '@/core/restring/hands'
 import { standBySteps, type StandNow } from '@/core/restring/moments'
 import type { RestringWay } from '@/core/restring/schools'
 import type { StoredInstrument } from '../instruments/instruments'
@@ -172,7 +172,7 @@ export function beginRestring(
         .returning({ id: restrings.id })
         .get()
       goes.forEach((of, go) => {
-        const hands = handsFor(batches, of, Math.max(1, people.length))
+        const whose = namesFor(batches, of, people)
         of.forEach((piece, place) =>
           store.rows
             .insert(restringPieces)
@@ -182,7 +182,7 @@ export function beginRestring(
               go,
               place,
               coilId: coilFor.get(piece) ?? null,
-              hands: people.length < 2 ? '' : (people[hands.get(piece) ?? 0] ?? ''),
+              hands: whose.get(piece) ?? '',
             })
             .run(),
         )

@@ -179,8 +179,8 @@ export class Journal {
   }
 }
 
-/** Whether a row is no longer what an action left, in the columns that there were then. */
-function isChanged(now: string | null, after: string | null): boolean {
+/** Whether a row is no longer what an action left, in the columns that there were then; both as JSON, null where there is none. */
+export function isChanged(now: string | null, after: string | null): boolean {
   if (now === null || after === null) return now !== after
   const [is, was] = [now, after].map((row) => JSON.parse(row) as Record<string, unknown>) as [
     Record<string, unknown>,

@@ -94,7 +94,10 @@ export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) 
   const goOn = () => {
     mark({ step: step.key, done: true, jobs: ids })
     if (step.key === 'log') router.push(pages.jobSheet(ids[0], 'log'))
-    else if (!last) goTo(me === null || nextOpen(here + 1) < 0 ? here + 1 : nextOpen(here + 1))
+    else if (!last) {
+      const next = me === null ? -1 : nextOpen(here + 1)
+      goTo(next < 0 ? here + 1 : next)
+    }
   }
   const goBack = () => {
     const before = steps[here - 1]

@@ -1,5 +1,5 @@
 import { coveredPlans, wayWord } from '@/core/fitting/covered'
-import { footShare, footTurns } from '@/core/fitting/feet'
+import { FOOT_SHARES, footShare, footTurns } from '@/core/fitting/feet'
 import type { Habits } from '@/core/fitting/habits'
 import type { Instrument } from '@/core/instrument/instrument'
 import { layersOver } from '@/core/instrument/layers'
@@ -9,11 +9,6 @@ import { measureText } from '@/ui/format/measure'
 import { PlainTable } from '@/ui/list/PlainTable'
 import { useHouse } from '@/ui/units'
 import { hoursText } from './words'
-
-const WAYS: readonly Habits['feet'][] = [
-  'four low and three high',
-  'three and four when the basses are thick',
-]
 
 interface FootSharesProps {
   readonly instrument: Instrument
@@ -27,7 +22,7 @@ export function FootShares({ instrument, tolerance }: FootSharesProps) {
     <>
       <h3 className="mt-3 font-semibold">Which strings on which foot</h3>
       <div className="mt-1 grid gap-4 sm:grid-cols-2">
-        {WAYS.map((way) => (
+        {FOOT_SHARES.map((way) => (
           <Share key={way} instrument={instrument} way={way} />
         ))}
       </div>

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { PieceAsked } from '@/data/views/restring-view'
@@ -29,7 +30,7 @@ interface PacketsProps {
 }
 
 /** A label for each packet, in the order of the work: laid out so, the next one is always the nearest. */
-export function Packets({ origin, slug, pieces, packets }: PacketsProps) {
+export const Packets = memo(function Packets({ origin, slug, pieces, packets }: PacketsProps) {
   const { units } = useHouse()
   const byId = new Map(pieces.map((piece) => [piece.id, piece]))
   return (
@@ -66,4 +67,4 @@ export function Packets({ origin, slug, pieces, packets }: PacketsProps) {
       </ul>
     </details>
   )
-}
+})

@@ -5,8 +5,9 @@ import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
+import type { Batch } from '@/core/restring/batch'
 import { MOST_SHIFT } from '@/core/restring/frame'
-import { handsFor, sharesOf } from '@/core/restring/hands'
+import { namesFor, sharesOf } from '@/core/restring/hands'
 import { standsAfter } from '@/core/restring/moments'
 import { sessionsOf } from '@/core/restring/sessions'
 import type { RestringView } from '@/data/views/restring-view'
@@ -26,6 +27,7 @@ import { usePlan } from './use-plan'
 import { WaysTable } from './WaysTable'
 import { DOING_WORDS, hoursText, percentText } from './words'
 
+const NO_GOES: readonly Batch[] = []
 /** Two hours. */
 const SESSION = 120
 
@@ -63,7 +65,7 @@ export function RestringSheet({ view, origin }: RestringSheetProps) {
     [plan, now, fromBare, all],
   )
   const last = moments[now - 1]
-  const batches = plan?.batches ?? []
+  const batches = plan?.batches ?? NO_GOES
   const cuts = materials?.ok ? materials.value.plan.cuts : []
   const missing = materials?.ok ? materials.value.plan.unserved.length : 0
   const hands = Math.max(1, atIt.length)
@@ -71,7 +73,10 @@ export function RestringSheet({ view, origin }: RestringSheetProps) {
     (of: readonly number[]) => (bench ? sharesOf(bench, of, hands) : [of.length]),
     [bench, hands],
   )
-  const sessions = minutes > 0 ? sessionsOf(batches, minutes, sharesOfGo) : []
+  const sessions = useMemo(
+    () => (minutes > 0 ? sessionsOf(batches, minutes, sharesOfGo) : []),
+    [batches, minutes, sharesOfGo],
+  )
   const begin = async () => {
     const begun = await act(
       calls.beginRestring(instrument.slug),
@@ -88,24 +93,24 @@ export function RestringSheet({ view, origin }: RestringSheetProps) {
     )
     if (begun) router.push(pages.job(begun.jobId))
   }
-  const coilOf = (id: number) => {
-    const cut = cuts.find(({ jobId }) => jobId === id)
-    return (
-      (materials?.ok ? materials.value.bench.coils.find((coil) => coil.id === cut?.coilId) : undefined) ??
-      null
+  // Each has a code that is drawn: not with every move of the slider.
+  const packets = useMemo(() => {
+    const coils = new Map(materials?.ok ? materials.value.bench.coils.map((coil) => [coil.id, coil]) : [])
+    const coilFor = new Map(
+      materials?.ok ? materials.value.plan.cuts.map(({ jobId, coilId }) => [jobId, coils.get(coilId)]) : [],
     )
-  }
-  const packets = batches.flatMap((batch, go) => {
-    const own = bench && handsFor(bench, batch.ids, hands)
-    const session = sessions.findIndex(({ from, to }) => go >= from && go <= to)
-    return batch.ids.map((id): Packet => ({
-      id,
-      go,
-      session: session < 0 ? null : session + 1,
-      hands: atIt.length < 2 ? '' : (atIt[own?.get(id) ?? 0] ?? ''),
-      from: coilOf(id),
-    }))
-  })
+    return batches.flatMap(({ ids: of }, go) => {
+      const whose = bench && namesFor(bench, of, atIt)
+      const session = sessions.findIndex(({ from, to }) => go >= from && go <= to)
+      return of.map((id): Packet => ({
+        id,
+        go,
+        session: session < 0 ? null : session + 1,
+        hands: whose?.get(id) ?? '',
+        from: coilFor.get(id) ?? null,
+      }))
+    })
+  }, [batches, sessions, bench, atIt, materials])
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_34rem]">
       <section className="sheet p-4 md:p-5 print:hidden" aria-label="The plan">

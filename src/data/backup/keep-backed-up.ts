@@ -1,0 +1,20 @@
+/** The day’s backup, looked after while the program runs. */
+import { isBegun } from '../house/house'
+import { houseTrouble, ownStore } from '../store/database'
+import { takeDailyBackup } from './take-backup'
+
+const MINUTE = 60_000
+const HOUR = 60 * MINUTE
+
+/** Looks a minute after the start, and every hour, whether a backup is due; says why where one could not be taken. */
+export function keepBackedUp(): void {
+  const backUp = async () => {
+    try {
+      if (houseTrouble() === null && isBegun(ownStore())) await takeDailyBackup(ownStore())
+    } catch (error) {
+      process.stderr.write(`The day’s backup could not be taken: ${(error as Error).message}\n`)
+    }
+  }
+  setTimeout(() => void backUp(), MINUTE).unref()
+  setInterval(() => void backUp(), HOUR).unref()
+}
