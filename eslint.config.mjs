@@ -10,7 +10,8 @@ const ROOMS = {
   door: ['door'],
   boundary: ['boundary', 'core'],
   data: ['data', 'boundary', 'core'],
-  workers: ['workers', 'core'],
+  // Of the data only what reads files.
+  workers: ['workers', 'data', 'core'],
   ui: ['ui', 'boundary', 'core'],
   drawings: ['drawings', 'ui', 'boundary', 'core'],
   features: ['drawings', 'ui', 'data', 'boundary', 'workers', 'core'],

@@ -45,6 +45,7 @@ const PAGES = [
   '/house/fittings',
   '/knots',
 ]
+const DRILLS = ['which', 'name', 'material', 'tie', 'slack', 'raise', 'hear', 'wrong', 'none']
 const OF_INSTRUMENT = [
   '',
   '/chart',
@@ -268,6 +269,11 @@ test('no stored value makes a page fail', async ({ request, served }) => {
         `/instruments/${slug}${of}?string=2147483648`,
       ]),
     ),
+    ...slugs.flatMap((slug) => [
+      `/practice?on=${slug}`,
+      ...DRILLS.map((drill) => `/practice/${drill}/${slug}`),
+    ]),
+    '/practice/due',
     ...jobs.flatMap((id) =>
       ['', '/coil', '/figures', '/steps', '/card', '/habits'].map((of) => `/jobs/${id}${of}`),
     ),

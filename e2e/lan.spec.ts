@@ -1,11 +1,11 @@
 /** Over the house's network: nobody sees or writes anything without the pass phrase; with it a phone does, over HTTPS. */
-import { expect, test, type Browser } from '@playwright/test'
+import { chromium, expect, test, type Browser } from '@playwright/test'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import { connect } from 'node:tls'
 import path from 'node:path'
-import { end, freePort } from '../scripts/serve'
+import { CHROMIUM, end, freePort } from '../scripts/serve'
 
 test.describe.configure({ mode: 'serial' })
 const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-lan-'))
@@ -83,6 +83,19 @@ test('a phone is asked before it sees anything, is let in by the phrase, writes,
   for (const path of ['/api/find?name=A3', '/api/archive', '/history', '/api/pictures/file/x'])
     expect((await request.get(`${away}${path}`)).status(), path).toBe(401)
   expect((await request.post(`${away}/api/actions/1/undo`, { data: {} })).status()).toBe(401)
+  // What a browser asks for on its own to put it among its apps, and what it is asked to trust.
+  expect((await request.get(`${away}/manifest.webmanifest`)).status()).toBe(200)
+  expect((await request.get(`${away}/away.js`)).status()).toBe(401)
+  const ca = await (await request.get(`${away}/lan/certificate.crt`)).text()
+  const { hostname, port } = new URL(away)
+  const trusted = await new Promise((resolve) => {
+    const socket = connect({ host: hostname, port: Number(port), ca }, () => {
+      resolve(socket.authorized)
+      socket.end()
+    })
+    socket.once('error', resolve)
+  })
+  expect(trusted).toBe(true)
   await page.goto(away)
   await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
   expect(await page.content()).not.toContain('Lantern')
@@ -94,7 +107,8 @@ test('a phone is asked before it sees anything, is let in by the phrase, writes,
   await comeIn('wire on the top shelf')
   await expect(page.getByText('That is not the pass phrase.')).toBeVisible()
   await comeIn('gut on the top shelf')
-  await expect(page.getByRole('heading', { level: 1 }).first()).toContainText(/Today|Lantern|Tuesday|Friday/i)
+  await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeHidden()
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible()
   // What a microphone is given to.
   expect(await page.evaluate(() => [window.isSecureContext, 'mediaDevices' in navigator])).toEqual([
     true,
@@ -119,6 +133,49 @@ test('a phone is asked before it sees anything, is let in by the phrase, writes,
   await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
   // The list of devices is the machine's own.
   expect((await request.get(`${away}/lan/devices`)).status()).toBe(401)
+})
+
+test('a phone that trusts the house keeps the job that is open there, and nothing once it is signed out', async ({
+  page: atHome,
+}) => {
+  // Chromium keeps pages only of a house that it trusts.
+  const phone = await chromium.launch({
+    ...CHROMIUM,
+    args: [...CHROMIUM.args, '--ignore-certificate-errors'],
+  })
+  try {
+    const { page, request } = await device(phone)
+    await page.goto(away)
+    await page.getByLabel('This device is called').fill('a phone that trusts')
+    await page.getByLabel('Pass phrase').fill('gut on the top shelf')
+    await page.getByRole('button', { name: 'Come in' }).click()
+    await page.waitForURL(`${away}/`)
+    const broke = { instrument: 'chervil', string: 4, site: 'mid-length' }
+    const opened = await request.post(`${away}/api/breaks`, { data: broke, headers: { origin: away } })
+    const { jobId } = (await opened.json()) as { jobId: number }
+    await page.goto(`${away}/jobs/${jobId}/coil`)
+    await page.getByRole('button', { name: 'Cut from this' }).first().click()
+    await page.waitForURL('**/figures')
+    await page.goto(`${away}/jobs/${jobId}/steps`)
+    const kept = () => page.evaluate(() => caches.has('open'))
+    await expect.poll(kept).toBe(true)
+    await page.context().setOffline(true)
+    await page.reload()
+    await expect(page.getByText(/^Step 1 of/)).toBeVisible()
+    await page.context().setOffline(false)
+    await atHome.goto(`${home}/lan/devices`)
+    await atHome
+      .getByRole('listitem')
+      .filter({ hasText: 'a phone that trusts' })
+      .getByRole('button', { name: 'Sign out' })
+      .click()
+    await expect(atHome.getByText('a phone that trusts')).toBeHidden()
+    await page.reload()
+    await expect(page.getByRole('heading', { name: 'Who comes in?' })).toBeVisible()
+    expect(await kept()).toBe(false)
+  } finally {
+    await phone.close()
+  }
 })
 
 test('an owner’s pass lets look only, and whoever guesses waits', async ({ browser }) => {

@@ -67,7 +67,7 @@ test('steps done while the program is away are kept, and come back with it', asy
   await page.keyboard.press('PageDown')
   await page.keyboard.press('PageDown')
   await page.keyboard.press('PageDown')
-  await expect(page.getByText('The program does not answer.')).toBeVisible()
+  await expect(page.getByText('The house does not answer.')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Prove the new string' })).toBeVisible()
   await page.context().setOffline(false)
   await served.restart()

@@ -109,6 +109,7 @@ test('two people at one harp: each has a part of every go, and steps of their ow
   await page.goto('/house')
   await page.getByLabel('People who work here').fill('Ada\nBo')
   await page.getByRole('button', { name: 'Keep these settings' }).click()
+  await expect(page.getByText('The house’s settings are changed.')).toBeVisible()
   await page.goto('/instruments/lovage/restring')
   const sessions = page.getByRole('list', { name: 'Sessions' })
   await page.getByLabel('A session has, min').fill('200')

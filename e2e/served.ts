@@ -11,6 +11,8 @@ export interface Served {
   readonly folder: string
   /** Kills the server at once, as a dead battery would, and starts it again over the same data. */
   restart(): Promise<void>
+  /** Kills it, and starts it again over the same data when what is done meanwhile is done. */
+  away(meanwhile: () => Promise<void>): Promise<void>
 }
 
 export const test = base.extend<object, { served: Served; copy: string }>({
@@ -25,13 +27,19 @@ export const test = base.extend<object, { served: Served; copy: string }>({
       if (!copy.startsWith('empty')) cpSync(process.env.TAUT_E2E_DEMO as string, folder, { recursive: true })
       const port = await freePort()
       let server = await serve(port, folder)
+      const away = async (meanwhile: () => Promise<void>) => {
+        await end(server, 'SIGKILL')
+        try {
+          await meanwhile()
+        } finally {
+          server = await serve(port, folder)
+        }
+      }
       await use({
         folder,
         url: `http://127.0.0.1:${port}`,
-        restart: async () => {
-          await end(server, 'SIGKILL')
-          server = await serve(port, folder)
-        },
+        restart: () => away(async () => {}),
+        away,
       })
       await end(server, 'SIGTERM')
       rmSync(folder, { recursive: true, force: true })

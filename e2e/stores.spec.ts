@@ -156,3 +156,27 @@ test('a catalogue is imported by mapping, with each bad row told', async ({ page
   await page.getByRole('button', { name: 'Keep the terms' }).click()
   await expect(page.getByText('Expected a price such as “12.50”, got “free”.')).toBeVisible()
 })
+
+test('a file of a hundred thousand lines is read beside the page, which says how far it is', async ({
+  page,
+}) => {
+  await page.goto('/orders/suppliers')
+  await page.getByRole('link', { name: /The Post Barrow/ }).click()
+  await page.getByRole('button', { name: 'Import CSV' }).click()
+  const lines = Array.from({ length: 100_000 }, (_, i) => `P${i};Nylon;nylon;1,${i % 90};concert;1,2;4,50`)
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'long.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`Art.;Bezeichnung;Material;Gauge mm;Class;Length m;Preis\n${lines.join('\n')}\n`),
+  })
+  const through = page.getByRole('progressbar')
+  await expect(through).toBeVisible()
+  // The page answers to a hand meanwhile.
+  await page.getByLabel('Part number').selectOption('not in the file')
+  await page.getByLabel('Part number').selectOption('Art.')
+  await expect(page.getByText('100,000 rows, 7 columns')).toBeVisible()
+  await expect(through).toBeHidden({ timeout: 30_000 })
+  await expect(page.getByRole('table', { name: 'Preview' }).getByRole('row')).toHaveCount(9)
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(page.getByRole('region', { name: /^A catalogue of The Post Barrow/ })).toBeHidden()
+})

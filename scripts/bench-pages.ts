@@ -6,12 +6,9 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { openJobs } from '@/data/jobs/open-jobs'
-import { allInstruments } from '@/data/instruments/instruments'
-import { openStore } from '@/data/store/database'
-import { stepsDone } from '@/data/jobs/job'
 import { demoHouse, largeHouse } from './bench-houses'
-import { DEMO_DATE, end, freePort, serve } from './serve'
+import { pagesOf } from './bench-pages-of'
+import { end, freePort, serve } from './serve'
 import { writeTable } from './write-table'
 
 const RUNS = 21
@@ -26,42 +23,6 @@ interface Measured {
 }
 
 const work = mkdtempSync(path.join(os.tmpdir(), 'taut-bench-'))
-
-/** The pages of a house, by what they show: the same things on both. */
-function pagesOf(folder: string): ReadonlyMap<string, string> {
-  const store = openStore({ folder, demoDate: DEMO_DATE })
-  const shelf = allInstruments(store)
-  const harp = shelf.find(({ instrument }) => instrument.family === 'pedal harp')?.instrument.slug ?? ''
-  const jobs = openJobs(store)
-  const broken = jobs.find((job) => job.coilId === null && stepsDone(store, job.id) === 0) ?? jobs[0]
-  store.close()
-  return new Map([
-    ['Today', '/'],
-    ['instruments', '/instruments'],
-    ['a string broke', '/broke'],
-    ['an instrument', `/instruments/${harp}?string=22`],
-    ['its chart', `/instruments/${harp}/chart`],
-    ['which string', `/instruments/${harp}/which`],
-    ['winding bench', `/instruments/${harp}/bench?string=22`],
-    ['a job’s coil', `/jobs/${broken?.id ?? 1}/coil`],
-    ['stores', '/stores'],
-    ['stores, looked through', '/stores?look=gut+1.'],
-    ['cutting plan', '/stores/cutting'],
-    ['small things', '/stores/small-things'],
-    ['labels', '/stores/labels'],
-    ['need list and orders', '/orders'],
-    ['suppliers', '/orders/suppliers'],
-    ['a catalogue', '/orders/suppliers/weir-and-wharf'],
-    ['history', '/history'],
-    ['house', '/house'],
-    ['worked out and measured', '/house/fittings'],
-    ['wear, the year ahead', '/wear'],
-    ['an instrument as it wears', `/instruments/${harp}/wear`],
-    ['before a date', `/wear/before?on=${harp}`],
-    ['a restring', `/instruments/${harp}/restring`],
-    ['find box', '/api/find?name=G4'],
-  ])
-}
 
 async function measured(url: string): Promise<Measured> {
   const times: number[] = []
@@ -84,7 +45,7 @@ function memoryOf(pid: number): number {
 }
 
 async function benchOf(folder: string) {
-  const pages = pagesOf(folder)
+  const { byName: pages } = pagesOf(folder)
   const port = await freePort()
   const server = await serve(port, folder)
   const home = `http://127.0.0.1:${port}`

@@ -1,9 +1,11 @@
 /**
  * Completes package-lock.json after `npm install`: names the builds for other platforms that the registry at hand did
- * not serve. Without them `npm ci` calls the lock file out of step; with them it passes over what doesn't suit the machine.
+ * not serve, each with the hash that the registry tells of it. Without them `npm ci` calls the lock file out of step; with
+ * them it passes over what doesn't suit the machine.
  *
  *   node scripts/complete-lock.mjs
  */
+import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 
 const SYSTEMS = [
@@ -43,6 +45,13 @@ for (const [path, entry] of Object.entries(lock.packages)) {
       ...(os.length ? { os } : {}),
     }
   }
+}
+const nameIn = (path) => path.slice(path.lastIndexOf('node_modules/') + 'node_modules/'.length)
+for (const [path, entry] of Object.entries({ ...lock.packages, ...added })) {
+  if (path === '' || entry.integrity || entry.link) continue
+  const asked = ['view', `${nameIn(path)}@${entry.version}`, 'dist.integrity']
+  const told = execFileSync('npm', asked, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }).trim()
+  if (told) entry.integrity = told
 }
 lock.packages = Object.fromEntries(
   Object.entries({ ...lock.packages, ...added }).sort(([a], [b]) => (a < b ? -1 : 1)),

@@ -109,11 +109,9 @@ void onDemo(async (browser, home) => {
     },
   })
   await shoot(wide, 'measuring', '/instruments/quince/measuring')
-  await wide.goto(`${home}/instruments/quince/hardware`)
-  await wide.getByRole('button', { name: 'Heights' }).click()
-  await wide
-    .getByRole('textbox', { name: /^Pin height/ })
-    .first()
-    .focus()
-  await shoot(wide, 'hardware')
+  const crossing = encodeURIComponent('tie:two-loop, crossed:crossing')
+  await wide.goto(`${home}/practice/tie/lovage?card=${crossing}`)
+  await wide.getByText('Question 1 of').waitFor()
+  await wide.keyboard.press('2')
+  await shoot(wide, 'practice')
 })

@@ -1,4 +1,4 @@
-/** Every handler that there is, found by walking the folders they lie in, each with the class of its body. */
+/** Every handler and every page that there is, found by walking the folders they lie in; handlers with the class of their body. */
 import { readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 
@@ -32,6 +32,14 @@ export function allHandlers(): readonly Handler[] {
         ]
       })
     })
+}
+
+/** Pages are only asked for. */
+export function allPages(): readonly Handler[] {
+  return readdirSync(ROOT, { recursive: true, encoding: 'utf8' })
+    .filter((file) => path.basename(file) === 'page.tsx')
+    .sort()
+    .map((file) => ({ method: 'GET', address: path.join('/', path.dirname(file)), shape: null }))
 }
 
 /** From where a handler begins to where the next one does. */

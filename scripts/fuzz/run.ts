@@ -1,7 +1,7 @@
 /** Requests at random, seeded, to every handler of a server: what was answered, and what went wrong. */
 import { request as ask, Agent } from 'node:http'
 import { seeded } from '@/core/random/seeded'
-import { allHandlers, type Handler } from './handlers'
+import { allHandlers, allPages, type Handler } from './handlers'
 import { allShapes, bodyFor } from './bodies'
 import { hostile, ID_LIKE, INSTRUMENTS, pick, SUPPLIERS, WORDS } from './values'
 
@@ -32,7 +32,14 @@ const QUERIES = [
   'name',
   'q',
   'pictures',
+  'knot',
+  'job',
+  'steps',
+  'before',
+  'of',
 ]
+/** One request in so many is for a page. */
+const PAGES_SHARE = 0.1
 /** What would end the run, or takes another house in: asked by tests of its own. */
 const LEFT_OUT = /^\/api\/visit$/
 
@@ -50,6 +57,7 @@ export async function fuzz(
   const random = seeded(seed)
   const shapes = allShapes()
   const handlers = allHandlers().filter(({ address }) => !LEFT_OUT.test(address))
+  const pages = allPages()
   const unknown = handlers.find(
     ({ method, shape }) => method !== 'GET' && shape !== null && !shapes.has(shape),
   )
@@ -60,7 +68,7 @@ export async function fuzz(
   let [accepted, refused] = [0, 0]
   let slowest = { ms: 0, to: '' }
   for (let i = 0; i < count; i += 1) {
-    const handler = pick(handlers, random)
+    const handler = pick(random() < PAGES_SHARE ? pages : handlers, random)
     const address = addressOf(handler, random)
     const body = handler.method === 'GET' ? null : bodyOf(handler, shapes, files, random)
     const before = written()
@@ -74,7 +82,7 @@ export async function fuzz(
     const fault =
       status >= 500
         ? `answered ${status}: ${text}`
-        : NOT_FOR_PEOPLE.test(sentence)
+        : handler.address.startsWith('/api/') && NOT_FOR_PEOPLE.test(sentence)
           ? text
           : status >= 300 && written() !== before
             ? `refused, and something was written: ${text}`
@@ -94,7 +102,7 @@ function addressOf({ address, method }: Handler, random: () => number): string {
   const path = address.replace(/\[(\w+)\]/g, (_, name: string) => {
     if (random() < 0.06)
       return encodeURIComponent(String(pick(['x', '..', '999999999', 'constructor', '-1', '0', 'ü'], random)))
-    if (name === 'slug') return pick(address.startsWith('/api/instruments') ? INSTRUMENTS : SUPPLIERS, random)
+    if (name === 'slug') return pick(address.includes('/instruments/') ? INSTRUMENTS : SUPPLIERS, random)
     return String(1 + Math.floor(random() * 60))
   })
   if (method !== 'GET' && random() < 0.9) return path

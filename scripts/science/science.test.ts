@@ -4,6 +4,7 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
+import { DAYS, learnerReports } from './practice'
 import { tuneRounds } from './rounds'
 import { foretold } from './settling'
 import { foretoldBreaks, STATED } from './wear'
@@ -79,3 +80,25 @@ test('the tables are those that `npm run science` writes', () => {
   expect(withTables(text, tables())).toBe(text)
   expect(() => withTables('no marks', tables())).toThrow('expected the marks')
 }, 120_000)
+
+test('a learner who does not exist is scheduled sensibly over sixty days: short goes, wider gaps, as much known as was expected', () => {
+  for (const {
+    learner,
+    goes,
+    most,
+    asked,
+    gaps,
+    rightAgain,
+    expected,
+    drillsSeen,
+    house,
+  } of learnerReports()) {
+    expect(most).toBeLessThanOrEqual(8)
+    expect(asked / goes).toBeLessThan(7)
+    expect(gaps[1]).toBeGreaterThanOrEqual(gaps[0])
+    expect(drillsSeen).toBe(house === 'Yarrow' ? 6 : 8)
+    if (learner === 'forgetful') expect(rightAgain).toBeLessThan(expected)
+    else expect(Math.abs(rightAgain - expected)).toBeLessThan(0.05)
+    expect(goes).toBeLessThanOrEqual(DAYS)
+  }
+})

@@ -6,6 +6,7 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { calibrate } from './identify'
 import { calibrateMeasuring } from './measuring'
 import { photoTruth } from './photo'
+import { learnerReports } from './practice'
 import { rebuildings } from './rebuild'
 import { restringCosts } from './restring'
 import { tuneRounds } from './rounds'
@@ -153,6 +154,29 @@ export function tables(): ReadonlyMap<string, string> {
           pieces,
           goes,
           ...[planned, bound, ...schools].map((minutes) => minutes.toFixed(1)),
+        ]),
+      ),
+    ],
+    [
+      'practice',
+      table(
+        [
+          'house, learner',
+          'goes in 60 days',
+          'questions, the most in a go',
+          'things learned, of all',
+          'right when asked again',
+          'as the schedule expected',
+          'days between, early and late',
+        ],
+        learnerReports().map((r) => [
+          `${r.house}, ${r.learner}`,
+          r.goes,
+          `${r.asked}, ${r.most}`,
+          `${r.cardsSeen} of ${r.ofCards}`,
+          percent(r.rightAgain),
+          percent(r.expected),
+          r.gaps.join(', '),
         ]),
       ),
     ],

@@ -75,4 +75,5 @@ function race(): void {
   done(`${accepted} ${refused}`)
 }
 
+done('begun')
 void { backup, restore: bringBack, update, race }[what as 'backup']()

@@ -7,13 +7,16 @@ import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import { UserRound } from 'lucide'
 import { isVisiting, store } from '@/data/store/database'
+import { countOf } from '@/data/store/unreadable'
 import { gaugeUnitOf, houseSettings } from '@/data/house/house'
 import { unitsOf } from '@/ui/format/measure'
 import { AtHandProvider } from '@/ui/find/at-hand'
 import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
+import { WaitingPlace } from '@/ui/away/WaitingPlace'
 import { BenchSwitch } from '@/ui/shell/BenchSwitch'
 import { DoneBar } from '@/ui/shell/DoneBar'
 import { DrawnIcon } from '@/ui/shell/DrawnIcon'
+import { LeftOut } from '@/ui/shell/LeftOut'
 import { KeyList } from '@/ui/shell/KeyList'
 import { Navigation } from '@/ui/shell/Navigation'
 import { VisitBar } from '@/ui/shell/VisitBar'
@@ -58,6 +61,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         >
           <AtHandProvider>
             {isVisiting() && <VisitBar />}
+            <LeftOut rows={countOf(store().unreadable)} />
             <Navigation
               light={light}
               keepsStores={keepsStores}
@@ -70,6 +74,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               }
             />
             <DoneBar>
+              <WaitingPlace />
               <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">
                 {children}
               </main>

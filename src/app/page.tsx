@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { houseSettings, isBegun } from '@/data/house/house'
 import { todayView } from '@/data/views/today'
+import { BesideToday } from '@/features/today/BesideToday'
 import { toldToday } from '@/features/today/told-today'
 import { unitsOf } from '@/ui/format/measure'
 import { textOf, type Asked } from './asked'
@@ -16,5 +17,5 @@ export default async function Page({ searchParams }: { readonly searchParams: As
   const whole = textOf(await searchParams, 'all') !== ''
   const house = houseSettings(store())
   const today = toldToday(todayView(store(), whole), store().now(), house.timeZone, unitsOf(house))
-  return <TodayPage today={today} tolerance={house.retuneAtCents} />
+  return <TodayPage today={today} tolerance={house.retuneAtCents} beside={<BesideToday />} />
 }

@@ -36,6 +36,7 @@ import type {
   WantRequest,
 } from './requests/orders'
 import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
+import type { PracticeRequest } from './requests/practice'
 import type { PhotoLengthsRequest } from './requests/photo'
 import type { PictureRequest } from './requests/pictures'
 import type { RoomRequest } from './requests/room'
@@ -150,6 +151,8 @@ export const calls = {
   logMishap: (jobId: number) => post<MishapRequest>(`/api/jobs/${jobId}/mishaps`),
   finishJob: (jobId: number) => post<FinishRequest>(`/api/jobs/${jobId}/finish`),
   trimTail: (tailId: number) => post<TrimRequest>(`/api/tails/${tailId}/trim`),
+  keepPractice: post<PracticeRequest>('/api/practice'),
+  beginOldString: post<StringRequest, Opened>('/api/practice/old-string'),
   logReading: post<ReadingRequest, Acted & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
 
   keepRoom: post<RoomRequest, Acted & { readonly kept: number }>('/api/room'),

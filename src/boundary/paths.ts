@@ -3,6 +3,7 @@
  * that exists.
  */
 import type { Period } from '@/core/wear/period'
+import type { Drill } from '@/core/practice/drill'
 import type { Fastening } from '@/core/knots/tying'
 
 /** A list's filter or what a page is to show; what is empty is left out of its address. */
@@ -77,6 +78,14 @@ export const pages = {
   /** What to carry for all instruments of a date. */
   kitFor: (date: number) => withQuery('/wear/kit', { date }),
   beforeDate: (date?: number, on?: string) => withQuery('/wear/before', { date, on }),
+
+  /** Practice; with the drills of one instrument. */
+  practice: '/practice',
+  practiceOn: (slug: string) => withQuery('/practice', { on: slug }),
+  /** A go of what is due. */
+  practiceDue: '/practice/due',
+  /** One drill on one instrument; with a card that is asked first. */
+  drill: (drill: Drill, slug: string, card?: string) => withQuery(`/practice/${drill}/${slug}`, { card }),
 
   knots: '/knots',
   /** How one is tied, for a job where one is given. */

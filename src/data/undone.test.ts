@@ -62,6 +62,9 @@ import {
   newSupplier,
   retireSupplier,
 } from './buying/suppliers'
+import { beginOldString, oldStringOn } from './practice/old-string'
+import { keepAnswers } from './practice/practice'
+import { cardsOf } from '@/core/practice/cards'
 import { addOccasions, allOccasions, changeOccasion, dropOccasion } from './house/occasions'
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply, wantSupply } from './stores/supplies'
 
@@ -99,6 +102,18 @@ const jobs = () => openJobs(store).map(({ id }) => id)
 
 /** Everything a person can do that is journaled; each may find nothing to be done on. */
 const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
+  'somebody practises': (r) =>
+    some(r, cardsOf([aString(r).stored]), ({ id, drill }) => {
+      const isRight = r() < 0.7
+      const took = Math.round(20_000 * r())
+      const mistake = isRight ? null : 'forgotten'
+      const answer = { card: id, drill, isRight, took, mistake, off: null, ago: 0 }
+      keepAnswers(store, one(r, ['', 'Ada'])!, [answer, { ...answer, ago: 90_000 }])
+    }),
+  'an old string is taken off for practice': (r) => {
+    const { stored } = aString(r)
+    some(r, oldStringOn(store, stored), ({ number }) => beginOldString(store, stored, number))
+  },
   'a string breaks': (r) => {
     const { stored, number } = aString(r)
     logBreak(store, stored, number, one(r, sitesFor(stored.instrument.positions[number - 1]!))!)

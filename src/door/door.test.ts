@@ -1,11 +1,11 @@
 /** What the door turns away, and what it tells browsers; the folder that one program holds at a time. */
-import { X509Certificate } from 'node:crypto'
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { createPublicKey, X509Certificate } from 'node:crypto'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { hold } from './hold'
 import { Attempts } from './lan/attempts'
-import { ownCertificate } from './lan/certificate'
+import { ownCertificate, rootOf } from './lan/certificate'
 import { Devices } from './lan/devices'
 import { hasPass, passOf, setPass } from './lan/pass'
 import { turnedAway, type Asked } from './refused'
@@ -159,6 +159,15 @@ describe('over the house’s network', () => {
     const { subjectAltName, publicKey } = new X509Certificate(first.cert)
     expect(subjectAltName).toBe('IP Address:192.168.7.5, DNS:harp.local')
     expect(publicKey.asymmetricKeyType).toBe('ec')
+    const root = new X509Certificate(rootOf(first.cert))
+    expect(root.ca && new X509Certificate(first.cert).verify(root.publicKey)).toBe(true)
+    // Nothing else can ever be signed by it: its key is nowhere.
+    expect(
+      readdirSync(path.join(folder, 'lan'))
+        .filter((name) => name.endsWith('.pem'))
+        .sort(),
+    ).toEqual(['cert.pem', 'key.pem'])
+    expect(createPublicKey(first.key).equals(root.publicKey)).toBe(false)
     expect(await ownCertificate(folder, ['192.168.7.5'], now)).toEqual(first)
     expect(await ownCertificate(folder, ['192.168.7.6'], now)).not.toEqual(first)
     expect(statSync(path.join(folder, 'lan', 'key.pem')).mode & 0o077).toBe(0)

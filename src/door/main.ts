@@ -4,14 +4,14 @@
  */
 import next from 'next'
 import { randomBytes } from 'node:crypto'
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, readFileSync } from 'node:fs'
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http'
 import { createServer as createSecure } from 'node:https'
 import { hostname, networkInterfaces } from 'node:os'
 import path from 'node:path'
 import { toString } from 'qrcode'
 import { hold, type Hold } from './hold'
-import { ownCertificate } from './lan/certificate'
+import { ownCertificate, rootOf, type Certificate } from './lan/certificate'
 import { Gate } from './lan/gate'
 import { hasPass } from './lan/pass'
 import { turnedAway } from './refused'
@@ -25,6 +25,9 @@ const shared = globalThis as {
   tautClose?: () => void
 }
 
+/** A connection stays open longer than a server before this one, or a browser, goes on using it, ms: none is closed in its face. */
+const STAYS_OPEN = 75_000
+
 /** Whoever stops the server waits no longer than this for answers that are on their way, ms. */
 const PATIENCE = 3000
 
@@ -36,17 +39,21 @@ async function serve(port: number, folder: string): Promise<void> {
   const program = next({ dev: false, dir: process.cwd(), hostname: '127.0.0.1', port })
   await program.prepare()
   const answer = program.getRequestHandler()
-  const gate = lanPort > 0 ? new Gate(folder) : null
+  const lanNames = namesOfMachine(names)
+  const certificate =
+    lanPort > 0 ? await ownCertificate(folder, [...lanNames, '127.0.0.1'], Date.now()) : null
+  const gate = certificate && new Gate(folder, rootOf(certificate.cert))
   const server = createServer((request, response) =>
     answered(response, async () => {
       if (!isLetIn(request, response, names)) return
       if (await gate?.atHome(request, response)) return
-      if (isWell(request, response)) await answer(request, response)
+      if (!givesAway(request, response) && isWell(request, response)) await answer(request, response)
     }),
   )
+  server.keepAliveTimeout = STAYS_OPEN
   server.once('error', refusePort(port))
   server.listen(port, '127.0.0.1')
-  const lan = gate && (await lanServer(lanPort, folder, names, gate, answer))
+  const lan = gate && (await lanServer(lanPort, certificate, lanNames, gate, answer))
   const stop = () => {
     const end = () => {
       shared.tautClose?.()
@@ -101,33 +108,36 @@ const refusePort = (port: number) => (error: NodeJS.ErrnoException) => {
   process.exit(1)
 }
 
-/** Serves the house’s network over HTTPS, and shows where. */
-async function lanServer(
-  port: number,
-  folder: string,
-  given: readonly string[],
-  gate: Gate,
-  answer: (request: IncomingMessage, response: ServerResponse) => Promise<void>,
-) {
+/** What this machine is called by others in the house's network: its addresses first. */
+function namesOfMachine(given: readonly string[]): readonly [string, ...string[]] {
   const addresses = Object.values(networkInterfaces()).flatMap((all) =>
     (all ?? []).flatMap(({ address, family, internal }) => (family === 'IPv4' && !internal ? [address] : [])),
   )
   const host = hostname().toLowerCase()
-  const names = [...addresses, host, `${host}.local`, ...given]
-  const lan = createSecure(
-    await ownCertificate(folder, [...names, '127.0.0.1'], Date.now()),
-    (request, response) =>
-      answered(response, async () => {
-        // What is printed leads back here.
-        request.headers['x-forwarded-proto'] = 'https'
-        if (!isLetIn(request, response, names) || !(await gate.passes(request, response))) return
-        // A stranger is not told what ails the house.
-        if (isWell(request, response)) await answer(request, response)
-      }),
+  return [...addresses, host, `${host}.local`, ...given] as [string, ...string[]]
+}
+
+/** Serves the house’s network over HTTPS, and shows where. */
+async function lanServer(
+  port: number,
+  certificate: Certificate,
+  names: readonly [string, ...string[]],
+  gate: Gate,
+  answer: (request: IncomingMessage, response: ServerResponse) => Promise<void>,
+) {
+  const lan = createSecure(certificate, (request, response) =>
+    answered(response, async () => {
+      // What is printed leads back here.
+      request.headers['x-forwarded-proto'] = 'https'
+      if (!isLetIn(request, response, names) || !(await gate.passes(request, response))) return
+      // A stranger is not told what ails the house.
+      if (!givesAway(request, response) && isWell(request, response)) await answer(request, response)
+    }),
   )
+  lan.keepAliveTimeout = STAYS_OPEN
   lan.once('error', refusePort(port))
   lan.listen(port, '0.0.0.0')
-  const url = `https://${addresses[0] ?? host}:${port}`
+  const url = `https://${names[0]}:${port}`
   process.stdout.write(
     `On the house’s network: ${url}\n${await toString(url, { type: 'terminal', small: true })}\nThe certificate is the house’s own: a phone asks once whether to trust it.\nDevices that were let in: http://127.0.0.1:${process.argv[2]}/lan/devices\n`,
   )
@@ -142,6 +152,9 @@ function answered(response: ServerResponse, work: () => Promise<void>): void {
     response.end()
   })
 }
+
+/** What answers on a device while the house does not. */
+const AWAY = '/away.js'
 
 /** A form of the door itself, which no other page may send either. */
 const DOORS_OWN = /^\/lan\/(enter|out)$/
@@ -165,6 +178,14 @@ function isLetIn(request: IncomingMessage, response: ServerResponse, names: read
   // The program reads the name of its scripts from here.
   request.headers['content-security-policy'] = policy
   response.setHeader('content-security-policy', policy)
+  return true
+}
+
+/** Gives the script that answers on a device; whether it was asked for. */
+function givesAway({ url }: IncomingMessage, response: ServerResponse): boolean {
+  if (url !== AWAY) return false
+  response.setHeader('content-type', 'text/javascript; charset=utf-8')
+  response.end(readFileSync(path.join(__dirname, '..', 'away', 'away.js')))
   return true
 }
 

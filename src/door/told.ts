@@ -31,4 +31,9 @@ export const TOLD: Readonly<Record<string, string>> = {
 }
 
 /** Scripts, looks and fonts are named for what they are, and may be kept; nothing of the house is. */
-export const mayBeKept = (url: string) => /^\/(_next\/static\/|icon\.svg)/.test(url)
+export const mayBeKept = (url: string) =>
+  /^\/(_next\/static\/|icon(\.svg|-\d+\.png)|apple-icon\.png)/.test(url)
+
+/** What a browser asks for on its own, without saying who is at it, to put the program among its apps. Nothing of the house is in it. */
+export const isOfTheProgram = (url: string) =>
+  /^\/(manifest\.webmanifest|icon(\.svg|-\d+\.png)|apple-icon\.png)(\?|$)/.test(url)

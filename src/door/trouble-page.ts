@@ -32,8 +32,12 @@ export function plainPage(title: string, body: string): string {
   main { max-width: 40rem; margin: 0 auto; padding: 1.5rem; background: #fbf8f0; border: 1px solid #1c1a17 }
   h1 { margin: 0 0 .5rem; font-size: 1.5rem }
   input, button { font: inherit; min-height: 2.75rem; padding: 0 .75rem; width: 100%; max-width: 24rem; box-sizing: border-box }
-  li button { width: auto }
-  @media (prefers-color-scheme: dark) { body { background: #12110f; color: #ece6da } main { background: #1c1a17; border-color: #ece6da } }
+  a { color: #17665a }
+  button { border: 1px solid #17665a; background: #17665a; color: #fbf8f0; font-weight: 600; cursor: pointer }
+  ul { list-style: none; padding: 0 }
+  li form { display: flex; flex-wrap: wrap; align-items: center; gap: .25rem 1rem; padding: .5rem 0; border-top: 1px solid #cdbfa6 }
+  li button { width: auto; margin-left: auto; background: none; color: inherit; border-color: currentColor }
+  @media (prefers-color-scheme: dark) { body { background: #12110f; color: #ece6da } main { background: #1c1a17; border-color: #ece6da } a { color: #7fc4b0 } }
 </style>
 <main>${body}</main>
 `

@@ -9,6 +9,8 @@ const RADIUS = 46
 /** How far a full turn moves outward, so that turns past the first stay readable. */
 const RISE = 9
 const MOST = 760
+/** Further round the picture has no room, and a string that a file makes up may ask for millions of degrees. */
+const OUTERMOST = 1900
 
 /** The way of the key as an arc: from snug to pitch, one semitone on, and on to breaking. */
 export function KeyDial({
@@ -27,14 +29,16 @@ export function KeyDial({
   const text = (value: number) => measureText(measure('angle', value), units)
   const breaking = Math.min(MOST, k.snugToPitch + k.toBreaking)
   const sign = clockwise ? 1 : -1
-  const spot = (degrees: number, out = 0) => {
+  const spot = (asked: number, out = 0) => {
+    const degrees = Math.min(OUTERMOST, asked)
     const radians = (degrees * sign * Math.PI) / 180
     const r = RADIUS + (degrees / 360) * RISE + out
     return `${(Math.sin(radians) * r).toFixed(2)},${(-Math.cos(radians) * r).toFixed(2)}`
   }
   const arc = (from: number, to: number) => {
-    const pieces = Math.max(1, Math.ceil((to - from) / 4))
-    return `M${Array.from({ length: pieces + 1 }, (_, i) => spot(from + ((to - from) * i) / pieces)).join('L')}`
+    const end = Math.min(OUTERMOST, to)
+    const pieces = Math.max(1, Math.ceil((end - from) / 4))
+    return `M${Array.from({ length: pieces + 1 }, (_, i) => spot(from + ((end - from) * i) / pieces)).join('L')}`
   }
   return (
     <svg

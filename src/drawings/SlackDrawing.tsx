@@ -4,6 +4,9 @@ import type { StringFigures } from '@/core/fitting/figures'
 import type { Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
+import { Handle } from './drag/Handle'
+import { useDrag } from './drag/use-drag'
+import { pinsOutward } from './pins-outward'
 import { useHouse } from '@/ui/units'
 
 const MM = 1000
@@ -15,8 +18,16 @@ interface Pull {
   readonly pullInStrings: number
 }
 
+interface SidewaysPullProps {
+  readonly figures: StringFigures
+  readonly pull: Pull
+  /** Makes the middle of the string a handle: told how far it is pulled, m. */
+  readonly onPull?: (pull: number) => void
+}
+
 /** A string pulled aside at mid-length, to scale. */
-export function SidewaysPull({ figures: { position }, pull }: { figures: StringFigures; pull: Pull }) {
+export function SidewaysPull({ figures: { position }, pull, onPull }: SidewaysPullProps) {
+  const drag = useDrag(({ x }) => onPull?.(Math.max(0, x / MM)))
   const { units } = useHouse()
   const free = position.freeLength * MM
   const across = pull.pull * MM
@@ -59,6 +70,7 @@ export function SidewaysPull({ figures: { position }, pull }: { figures: StringF
       <text x={across + 7 * scale} y={mid + 12 * scale} fontSize={12.5 * scale} fill="var(--soft)">
         {measureText(measure('strings', pull.pullInStrings), units)} away
       </text>
+      {onPull && <Handle drag={drag} at={[across, mid]} r={7 * scale} />}
     </svg>
   )
 }
@@ -92,16 +104,7 @@ function PinReach({
   const { units } = useHouse()
   const step = slack.reach.direction === 'toward the bass' ? 1 : -1
   const count = Math.max(3, Math.ceil(slack.reach.pins) + 1)
-  const row = Array.from(
-    { length: count + 2 },
-    (_, i) => instrument.positions[position.number - 1 + step * (i - 1)],
-  ).filter((p) => p !== undefined)
-  const points = row.map((p) => ({
-    number: p.number,
-    x: p.at.pin.x * MM * (instrument.strung === 'as usual' ? 1 : -1),
-    y: -p.at.pin.y * MM,
-  }))
-  const own = points.findIndex((p) => p.number === position.number)
+  const { pins: points, own } = pinsOutward(instrument, position, step, count)
   const xs = points.map((p) => p.x)
   const ys = points.map((p) => p.y)
   const [left, top] = [Math.min(...xs) - 14, Math.min(...ys) - 16]

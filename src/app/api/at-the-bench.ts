@@ -1,13 +1,12 @@
 import { houseSettings } from '@/data/house/house'
 import { store } from '@/data/store/database'
-import { AT_THE_BENCH, nameAtBench } from '@/ui/shell/at-the-bench'
+import { benchIn, nameAtBench } from '@/ui/shell/at-the-bench'
 
-/** Who of the house's people said to be at the bench, on the device that sends this; null where nobody did. */
+/**
+ * Who of the house's people said to be at the bench, on the device that sends this; null where nobody did. What waited there
+ * says who it was then.
+ */
 export function atTheBench(request: Request): string | null {
-  const cookies = request.headers.get('cookie') ?? ''
-  const told = cookies
-    .split(/;\s*/)
-    .find((one) => one.startsWith(`${AT_THE_BENCH}=`))
-    ?.slice(AT_THE_BENCH.length + 1)
+  const told = request.headers.get('x-done-by') ?? benchIn(request.headers.get('cookie') ?? '')
   return nameAtBench(told, houseSettings(store()).people)
 }

@@ -127,4 +127,9 @@ export class MeasureRequest {
   @Validate(IsMeasured)
   @IsString({ message: 'What was measured is missing.' })
   text!: string
+
+  /** What was kept for it when it was typed, as it was worked out; null for nothing. Left out where nobody looked. */
+  @IsOptional()
+  @IsNumber({}, { message: 'What was kept before is a number.' })
+  seen?: number | null
 }

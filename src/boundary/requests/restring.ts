@@ -10,6 +10,7 @@ import {
   IsOptional,
   IsString,
   Max,
+  MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator'
@@ -44,6 +45,7 @@ export class RestringRequest {
   @IsBoolean({ message: 'Say whether nothing is on it yet.' })
   fromBare!: boolean
 
+  @MaxLength(80, { each: true, message: 'A name of at most 80 letters.' })
   @IsString({ each: true, message: 'Expected the names of people.' })
   @ArrayMaxSize(6, { message: 'No more than six people find room at an instrument.' })
   @IsArray({ message: 'Expected the names of people.' })

@@ -14,6 +14,8 @@ export interface FittingState {
   readonly site: BreakSite | null
   /** The string came off whole and is put back. */
   readonly sameString: boolean
+  /** It is taken off and put back only to learn how. */
+  readonly forPractice: boolean
   /** The new string is of another tension class than the chart. */
   readonly classDiffers: boolean
   /** Turns of the pin given while the old string was let down. */
@@ -27,6 +29,7 @@ export interface FittingState {
 export const FRESH: FittingState = {
   site: null,
   sameString: false,
+  forPractice: false,
   classDiffers: false,
   turnsGiven: 0,
   redoesAbove: false,

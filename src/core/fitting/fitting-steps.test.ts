@@ -51,6 +51,7 @@ const habits = fc
 const state = fc.record({
   site: fc.constantFrom<BreakSite | null>(null, ...BREAK_SITES),
   sameString: fc.boolean(),
+  forPractice: fc.boolean(),
   classDiffers: fc.boolean(),
   turnsGiven: fc.constantFrom(0, 2),
   redoesAbove: fc.boolean(),

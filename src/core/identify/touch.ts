@@ -87,19 +87,22 @@ const COLD: Record<MaterialClass, number> = {
 const DYE_HIDES = 0.45
 
 /** Chance that a position’s string is told to look so. */
-export function lookChance({ construction, colour }: StringPosition, seen: Look): number {
+export function lookChance(
+  { construction, colour }: Pick<StringPosition, 'construction' | 'colour'>,
+  seen: Look,
+): number {
   const plain = LOOK[materialClass(construction)][seen]
   if (colour === 'natural') return plain
   return (1 - DYE_HIDES) * plain + (seen === 'hidden by dye' ? DYE_HIDES : 0)
 }
 
 /** Chance that it bends so. */
-export function bendChance({ construction }: StringPosition, seen: Bend): number {
+export function bendChance({ construction }: Pick<StringPosition, 'construction'>, seen: Bend): number {
   return BEND[materialClass(construction)][seen]
 }
 
 /** Chance that it feels so under the nail. */
-export function nailChance({ construction }: StringPosition, seen: Nail): number {
+export function nailChance({ construction }: Pick<StringPosition, 'construction'>, seen: Nail): number {
   return NAIL[materialClass(construction)][seen]
 }
 

@@ -33,6 +33,8 @@ const UNITS: Readonly<Record<string, string>> = {
   found_cents: 'cents',
   left_cents: 'cents',
   session_minutes: 'min',
+  stability: 'days',
+  off: 'wraps, cents or stages, by its drill',
   wraps: 'turns',
   predicted_wraps: 'turns',
 }
@@ -74,6 +76,8 @@ export const ARCHIVED: readonly ArchiveTable[] = (
     journaled.polishes,
     journaled.restrings,
     journaled.restringPieces,
+    journaled.practiceAnswers,
+    journaled.practiceCards,
   ] as readonly Table[]
 ).map((table) => ({
   name: getTableName(table),
@@ -91,6 +95,7 @@ function kindOf(name: string, type: string): ArchiveColumn['kind'] {
 
 function headingOf(name: string, kind: ArchiveColumn['kind']): string {
   if (kind === 'time') return `${name} (UTC)`
+  if (name.endsWith('_ms')) return `${name} (ms)`
   if (name.endsWith('_mm')) return `${name} (mm)`
   if (name.endsWith('_hz')) return `${name} (Hz)`
   if (name.endsWith('_minor')) return `${name} (minor units)`

@@ -70,6 +70,16 @@ test('the day’s backup is taken once a day, copied to the second place, and th
   expect(backupsIn(path.join(root, 'also')).map(({ name }) => name)).toEqual(names)
 })
 
+test('two taken at one moment are two, in the order in which they were taken; one of an older name is read', () => {
+  const folder = house()
+  const names = [copyHouse(folder, 'by hand', at), copyHouse(folder, 'by hand', at)]
+  writeFileSync(path.join(backupFolder(folder), 'house-20261126T120000Z-daily.sqlite'), '')
+  expect(backupsIn(backupFolder(folder)).map(({ name }) => name)).toEqual([
+    ...names.reverse(),
+    'house-20261126T120000Z-daily.sqlite',
+  ])
+})
+
 test('a spoilt house comes back from its backup, and the spoilt file is put aside', () => {
   const folder = house()
   const name = copyHouse(folder, 'daily', at) as string
@@ -92,18 +102,6 @@ test('a backup that is spoilt is not restored, and the house stays as it is', ()
   expect(sentenceOf(() => restore(folder, '../../etc/passwd', at))).toBe('There is no backup of that name.')
 })
 
-test('before its tables are laid anew a house is copied as it was', () => {
-  const folder = house()
-  const db = new Database(path.join(folder, HOUSE_FILE))
-  // As an older program left it.
-  db.exec(
-    'ALTER TABLE restring DROP COLUMN from_bare; ALTER TABLE restring_piece DROP COLUMN hands; ALTER TABLE restring_piece DROP COLUMN coil_id; DELETE FROM __drizzle_migrations WHERE created_at = (SELECT max(created_at) FROM __drizzle_migrations)',
-  )
-  db.close()
-  openStore({ folder }).close()
-  expect(backupsIn(backupFolder(folder)).map(({ kind }) => kind)).toEqual(['before an update'])
-})
-
 describe('a house is looked through', () => {
   const wrongIn = (folder: string) =>
     examined(folder).flatMap(({ what, isWrong }) => (isWrong && what !== 'disk' ? [what] : []))
@@ -114,7 +112,10 @@ describe('a house is looked through', () => {
     db.exec("DROP INDEX restring_of; UPDATE coil SET label = 'by another hand' WHERE id = 3")
     db.close()
     mkdirSync(backupFolder(folder))
-    writeFileSync(path.join(backupFolder(folder), `${backupName('daily', at)}.part`), '')
+    writeFileSync(
+      path.join(backupFolder(folder), `${backupName(backupFolder(folder), 'daily', at)}.part`),
+      '',
+    )
     expect(wrongIn(folder)).toEqual(['leftovers', 'indexes', 'history'])
     for (const { repair } of examined(folder)) repair?.()
     // What nobody can prove is left.

@@ -10,7 +10,7 @@ export type BackupKind = (typeof BACKUP_KINDS)[number]
 export interface Backup {
   readonly name: string
   readonly kind: BackupKind
-  /** ms since 1970, to the second. */
+  /** ms since 1970. */
   readonly at: number
   readonly bytes: number
 }
@@ -22,14 +22,15 @@ const KEPT_OF_A_KIND = 5
 export const backupFolder = (house: string) => process.env.TAUT_BACKUPS ?? path.join(house, 'backups')
 const secondFolder = () => process.env.TAUT_BACKUPS_ALSO ?? null
 
-const NAMED = /^house-(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)Z-([a-z-]+)\.sqlite$/
+/** The thousandths are missing from the names of older backups. */
+const NAMED = /^house-(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)(\d{3})?Z-([a-z-]+)\.sqlite$/
 
 /** The backups of a folder, the latest first. */
 export function backupsIn(folder: string): readonly Backup[] {
   if (!existsSync(folder)) return []
   return readdirSync(folder)
     .flatMap((name): Backup[] => {
-      const [, year, month, day, hour, minute, second, slug] = NAMED.exec(name) ?? []
+      const [, year, month, day, hour, minute, second, thousandths, slug] = NAMED.exec(name) ?? []
       const kind = BACKUP_KINDS.find((one) => slugOf(one) === slug)
       if (!kind) return []
       const at = Date.UTC(
@@ -39,15 +40,19 @@ export function backupsIn(folder: string): readonly Backup[] {
         Number(hour),
         Number(minute),
         Number(second),
+        Number(thousandths ?? 0),
       )
       return [{ name, kind, at, bytes: statSync(path.join(folder, name)).size }]
     })
     .sort((a, b) => b.at - a.at || (a.name < b.name ? 1 : -1))
 }
 
-export function backupName(kind: BackupKind, at: number): string {
-  const stamp = new Date(at).toISOString().slice(0, 19).replace(/[-:]/g, '')
-  return `house-${stamp}Z-${slugOf(kind)}.sqlite`
+/** A name that no backup of the folder has yet: two taken at one moment are two. */
+export function backupName(folder: string, kind: BackupKind, at: number): string {
+  const stamp = new Date(at).toISOString().slice(0, 23).replace(/[-:.]/g, '')
+  const name = `house-${stamp}Z-${slugOf(kind)}.sqlite`
+  const isTaken = [name, `${name}.part`].some((one) => existsSync(path.join(folder, one)))
+  return isTaken ? backupName(folder, kind, at + 1) : name
 }
 
 const slugOf = (kind: BackupKind) => kind.replaceAll(' ', '-')

@@ -15,9 +15,8 @@ export function copyHouse(house: string, kind: BackupKind, now = Date.now()): st
   if (!existsSync(file)) return null
   const folder = backupFolder(house)
   mkdirSync(folder, { recursive: true })
-  const name = backupName(kind, now)
+  const name = backupName(folder, kind, now)
   const part = path.join(folder, `${name}.part`)
-  rmSync(part, { force: true })
   const db = new Database(file)
   try {
     db.prepare('VACUUM INTO ?').run(part)

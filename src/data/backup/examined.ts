@@ -6,6 +6,7 @@ import { closeSync, fsyncSync, openSync, readdirSync, rmSync, statfsSync, statSy
 import path from 'node:path'
 import { isChanged } from '../store/journal'
 import { HOUSE_FILE, lookAt, MIGRATIONS } from '../store/trouble'
+import { unreadableRows } from '../store/unreadable'
 
 export interface Finding {
   readonly what: string
@@ -80,12 +81,26 @@ function inTheFile(file: string): readonly Finding[] {
             'references',
             `${dangling.length} rows point at one that is not there, the first in ${dangling[0]?.table}`,
           ),
+      unreadable(db),
       indexes(db, file),
       journalAgainstTables(db),
     ]
   } finally {
     db.close()
   }
+}
+
+/** So many are named. */
+const NAMED = 5
+
+function unreadable(db: Database.Database): Finding {
+  const rows = [...unreadableRows(db)].flatMap(([table, ids]) => [...ids].map((id) => `${table} ${id}`))
+  return rows.length === 0
+    ? well('rows', 'all can be read')
+    : wrong(
+        'rows',
+        `${rows.length} can’t be read, or belong to one that can’t, and are left out: ${rows.slice(0, NAMED).join(', ')}${rows.length > NAMED ? ' and others' : ''}`,
+      )
 }
 
 /** What a house laid anew would have, and this one has not. */

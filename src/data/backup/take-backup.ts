@@ -25,7 +25,7 @@ const PAGES = 200
 export async function takeBackup(store: Store, kind: BackupKind, now = Date.now()): Promise<string> {
   const folder = backupFolder(store.folder)
   mkdirSync(folder, { recursive: true })
-  const name = backupName(kind, now)
+  const name = backupName(folder, kind, now)
   const part = path.join(folder, `${name}.part`)
   try {
     await store.rows.$client.backup(part, { progress: () => PAGES })

@@ -8,7 +8,7 @@ import { hasLainTooLong } from '@/core/stores/keeps'
 import { bestOffer, cutsIn, fitting, type SortedOut } from '@/core/stores/offers'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { YEAR } from '@/core/wear/period'
-import { LIVES_FROM } from '../fitted/lives'
+import { AGEING_FROM } from '../fitted/lives'
 import { houseSettings } from '../house/house'
 import { allInstruments, positionId, type StoredInstrument } from '../instruments/instruments'
 import { jobsOnStrings } from '../jobs/open-jobs'
@@ -34,7 +34,7 @@ export interface SuggestedNeed extends WantedString {
  * house wants. Strings alike in everything are one; the longest stands for them.
  */
 export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
-  return keptForToday(store, 'suggested', [...FREE_FROM, ...LISTED_FROM, ...LIVES_FROM, suppliers], () =>
+  return keptForToday(store, 'suggested', [...FREE_FROM, ...LISTED_FROM, ...AGEING_FROM, suppliers], () =>
     workedOut(store),
   )
 }

@@ -64,6 +64,9 @@ function separatorOf(text: string): string {
   return ['\t', ';', '|'].find((separator) => names.includes(separator)) ?? ','
 }
 
+/** Told of each row before it is carried out, counted from 0. */
+export type OnRow = (index: number) => void
+
 /**
  * Splits text into a table. The separator may be a comma, a semicolon, a tab or a bar.
  *

@@ -29,6 +29,8 @@ import { occasions } from '../store/schema'
 import { logReading } from '../fitted/settling'
 import { addSupplier, insertItems } from '../buying/suppliers'
 import { insertSupply } from '../stores/supplies'
+import type { Happening } from './happening'
+import { practised } from './practised'
 import type { CoilLine, HistoryLine, ShelfFiles } from './shelf-files'
 
 const HOUR = 3_600_000
@@ -36,11 +38,6 @@ const DAY = 24 * HOUR
 
 /** A tail is trimmed when its string has settled, days. */
 const TRIMMED_AFTER = 10
-
-interface Happening {
-  readonly at: number
-  readonly happen: () => void
-}
 
 /**
  * @param store - empty, its clock the one given
@@ -73,6 +70,7 @@ export function loadShelf(
   const happenings = [
     ...files.coils.map((line) => bookedIn(store, line, today)),
     ...files.history.flatMap((line) => happeningsOf(store, line, today)),
+    ...practised(store, today),
   ].sort((a, b) => a.at - b.at)
   for (const { at, happen } of happenings) {
     setClock(at)

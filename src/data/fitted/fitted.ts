@@ -1,7 +1,7 @@
 /**
  * Fitted strings: which one is on a position now, and what has been on it.
  */
-import { and, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import { grouped } from '@/core/list/grouped'
 import type { Stretching } from '@/core/settle/stretching'
 import type { Construction } from '@/core/strings/construction'
@@ -34,6 +34,8 @@ export function fitString(
     at: number
     positionIds: readonly number[]
     moved?: boolean
+    /** How long it had been on before, ms. */
+    agedMs?: number
     stretched?: { readonly by: Stretching; readonly cycles: number }
   },
 ): number {
@@ -45,6 +47,7 @@ export function fitString(
       ...constructionColumns(string.construction),
       fittedAt: string.at,
       moved: string.moved ?? false,
+      agedMs: string.agedMs ?? 0,
       stretchCycles: string.stretched?.cycles ?? 0,
       stretchedBy: string.stretched?.by ?? null,
     })
@@ -53,6 +56,19 @@ export function fitString(
   for (const positionId of string.positionIds)
     store.rows.insert(fittedPositions).values({ fittedId: id, positionId }).run()
   return id
+}
+
+/** How long the string that was last on these positions had been on in all, ms; none where nobody knows of one. */
+export function agedOn(store: Store, positionIds: readonly number[], at: number): number {
+  const last = store.rows
+    .select({ from: fittedStrings.fittedAt, to: fittedStrings.endedAt, before: fittedStrings.agedMs })
+    .from(fittedStrings)
+    .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
+    .where(inArray(fittedPositions.positionId, [...positionIds]))
+    .orderBy(desc(fittedStrings.id))
+    .limit(1)
+    .get()
+  return last ? Math.max(0, (last.to ?? at) - last.from) + last.before : 0
 }
 
 /** Ends the string that is on any of the positions; belongs inside an action. Returns the ended ids. */

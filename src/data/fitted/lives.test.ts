@@ -74,6 +74,7 @@ test('a string that gave way in its first two days, slipped or was taken off has
     lifeClass: 'silk',
     pace: 2,
     fittedAt: 0,
+    agedBefore: 0,
     endedAt: YEAR,
     wrapsOff: null,
     helped: false,

@@ -47,6 +47,8 @@ export interface StringLife {
   /** By its load alone: how much faster than usual for its class it ages. */
   readonly pace: number
   readonly fittedAt: number
+  /** How long it had been on before, when it was put back, ms. */
+  readonly agedBefore: number
   /** Null while it is on. */
   readonly endedAt: number | null
   /** How many wraps it got beyond what was worked out; null where nobody counted. */
@@ -71,16 +73,11 @@ export interface Look extends Seen {
   readonly signs: readonly Sign[]
 }
 
-/** All that lives are read from. */
-export const LIVES_FROM = [
-  fittedStrings,
-  fittedPositions,
-  breaks,
-  house,
-  inspections,
-  instruments,
-  positions,
-] as const
+/** All that lives are read from: how long strings were on, and how they ended. */
+export const LIVES_FROM = [fittedStrings, fittedPositions, breaks, house, instruments, positions] as const
+
+/** All that is reckoned of how strings age: how they looked as well. */
+export const AGEING_FROM = [...LIVES_FROM, inspections] as const
 
 /** Every life, by the fitted string’s id. Of what was written since, only the strings concerned are read again. */
 export function stringLives(store: Store): ReadonlyMap<number, StringLife> {
@@ -149,7 +146,7 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
       work = { lifeClass: kind, pace: paceByLoad(kind, use) }
       workAt.set(key, work)
     }
-    const { id, instrumentId, fittedAt, endedAt } = string
+    const { id, instrumentId, fittedAt, endedAt, agedMs } = string
     const helped = string.stretchCycles > 0
     return [
       id,
@@ -159,6 +156,7 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
         positionId,
         ...work,
         fittedAt,
+        agedBefore: agedMs,
         endedAt,
         wrapsOff,
         helped,
@@ -210,12 +208,19 @@ export function brokeOfItself({ gaveWay, endedAt, fittedAt }: StringLife): boole
 export const inFirstDays = ({ endedAt, fittedAt }: Pick<StringLife, 'endedAt' | 'fittedAt'>): boolean =>
   endedAt !== null && endedAt - fittedAt < FIRST_DAYS
 
+/** Its age at a time, years. */
+export const ageAt =
+  ({ fittedAt, agedBefore }: Pick<StringLife, 'fittedAt' | 'agedBefore'>) =>
+  (at: number): number =>
+    (Math.max(0, at - fittedAt) + agedBefore) / YEAR
+
 /** The stretches of a life until a time, ms: as it looked, it aged. */
 export function stretchesOf(life: StringLife, seen: readonly Seen[], until: number): readonly Aged[] {
-  const years = (at: number) => Math.max(0, (at - life.fittedAt) / YEAR)
+  const years = ageAt(life)
   const end = years(Math.min(until, life.endedAt ?? until))
   const stretches: Aged[] = []
-  let from = 0
+  // One that was put back is followed from the age that it had.
+  let from = years(life.fittedAt)
   let pace = life.pace
   for (const { at, condition } of seen) {
     const to = Math.min(end, years(at))
@@ -235,7 +240,7 @@ export function paceNow(life: StringLife, seen: readonly Seen[]): number {
 
 /** What a string will have aged by between two times to come, ms, as it is now; years^shape of its class. */
 export function agesBetween(life: StringLife, seen: readonly Seen[], from: number, to: number): number {
-  const years = (at: number) => Math.max(0, (at - life.fittedAt) / YEAR)
+  const years = ageAt(life)
   return ageing(lifeFacts(life.lifeClass).shape, [
     { from: years(from), to: years(to), pace: paceNow(life, seen) },
   ])
@@ -243,7 +248,7 @@ export function agesBetween(life: StringLife, seen: readonly Seen[], from: numbe
 
 /** How long strings of each class last in this house, by all that was watched. */
 export function houseRates(store: Store): Rates {
-  return keptForToday(store, 'rates', LIVES_FROM, () => {
+  return keptForToday(store, 'rates', AGEING_FROM, () => {
     const seen = conditionsSeen(store)
     return learnRates(
       [...stringLives(store).values()].map((life) => ({

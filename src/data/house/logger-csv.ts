@@ -2,9 +2,10 @@
  * A logger's file as readings of the room: which column is which, and what its times and figures are counted in.
  */
 import { TZDate } from '@date-fns/tz'
+import type { RowProblem, ToldRows } from '@/core/list/told-rows'
 import { AIR_BOUNDS, type RoomReading } from '@/core/settle/room'
 import { guessColumns } from '../csv/guess'
-import type { TextTable } from '../csv/read-table'
+import type { OnRow, TextTable } from '../csv/read-table'
 
 export const LOGGER_COLUMNS = ['time', 'temperature', 'humidity'] as const
 export type LoggerColumn = (typeof LOGGER_COLUMNS)[number]
@@ -18,18 +19,8 @@ export interface LoggerMapping {
   readonly dates: (typeof DATE_ORDERS)[number]
 }
 
-export interface LoggerRows {
+interface LoggerRows extends ToldRows<LoggerColumn> {
   readonly readings: readonly RoomReading[]
-  readonly problems: readonly {
-    readonly line: number
-    readonly column: LoggerColumn
-    readonly sentence: string
-  }[]
-  readonly preview: readonly {
-    readonly line: number
-    readonly cells: Readonly<Record<LoggerColumn, string>>
-    readonly wrong: boolean
-  }[]
 }
 
 const NAMED: Readonly<Record<LoggerColumn, string>> = {
@@ -62,11 +53,17 @@ export function guessLogger({ header, rows }: TextTable): LoggerMapping {
 }
 
 /** Reads the rows; bare times are those of the house's clocks. */
-export function mapRoom({ rows, lines }: TextTable, mapping: LoggerMapping, timeZone: string): LoggerRows {
+export function mapRoom(
+  { rows, lines }: TextTable,
+  mapping: LoggerMapping,
+  timeZone: string,
+  onRow: OnRow = () => {},
+): LoggerRows {
   const { columns, units, dates } = mapping
   const readings: RoomReading[] = []
-  const problems: LoggerRows['problems'][number][] = []
+  const problems: RowProblem<LoggerColumn>[] = []
   const preview = rows.map((row, i) => {
+    onRow(i)
     const line = lines[i] as number
     const cells = Object.fromEntries(
       LOGGER_COLUMNS.map((column) => [column, row[columns[column] ?? -1] ?? '']),

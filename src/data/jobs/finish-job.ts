@@ -6,7 +6,7 @@ import { Refusal } from '@/boundary/refusal'
 import { windsOnPin } from '@/core/fitting/head-way'
 import { ruleOfTail } from '@/core/fitting/tail'
 import { FIRST_TUNED } from '@/core/settle/drift'
-import { endStringsOn, fitString } from '../fitted/fitted'
+import { agedOn, endStringsOn, fitString } from '../fitted/fitted'
 import type { Done, Store } from '../store/database'
 import { inMm } from '../store/millimetres'
 import { fittings, jobs, parkedTails, readings } from '../store/schema'
@@ -44,7 +44,7 @@ export function finishJob(
   return store.act(
     {
       kind: 'fitting',
-      summary: `${stringOf(job, job.position)} ${coil ? `fitted from ${coil.label}` : 'put back'}`,
+      summary: `${stringOf(job, job.position)} ${coil ? `fitted from ${coil.label}` : job.forPractice ? 'taken off and put back, for practice' : 'put back'}`,
       instrumentId: job.id,
     },
     () => {
@@ -60,6 +60,7 @@ export function finishJob(
         at: at - FIRST_TUNED * HOUR,
         positionIds: served,
         moved: job.sameString,
+        agedMs: job.sameString ? agedOn(store, served, at) : 0,
         ...(job.measured.cycles
           ? { stretched: { by: job.habits.stretching, cycles: job.measured.cycles } }
           : {}),

@@ -71,11 +71,28 @@ function stepOf(job: Job, step: string): StepKey {
   return found.key
 }
 
-/** Keeps what was measured in a step until the fitting is logged; lengths in m, null takes it back. */
-export function keepMeasure(store: Store, jobId: number, what: Asked, value: number | null): Done<void> {
+/**
+ * Keeps what was measured in a step until the fitting is logged; lengths in m, null takes it back.
+ *
+ * @param seen - what was kept for it when it was typed: what another measured meanwhile stays; left out where nobody looked
+ */
+export function keepMeasure(
+  store: Store,
+  jobId: number,
+  what: Asked,
+  value: number | null,
+  seen?: number | null,
+): Done<void> {
   const job = unfinished(jobById(store, jobId))
   if (!job.steps.some((s) => s.asks === what))
     throw new Refusal(404, 'Nothing of the kind is measured in this job.', 'what')
+  const had = job.measured[what] ?? null
+  if (seen !== undefined && !isSame(had, seen) && !isSame(had, value))
+    throw new Refusal(
+      409,
+      `Meanwhile ${keptText(what, had)}. Look which is right, and type it again.`,
+      'text',
+    )
   const summary = `${what[0]?.toUpperCase()}${what.slice(1)} ${value === null ? 'taken back' : 'measured'}: ${stringOf(job, job.position)}`
   return store.act({ kind: 'measure', summary, instrumentId: job.id }, () => {
     if (value === null)
@@ -90,6 +107,16 @@ export function keepMeasure(store: Store, jobId: number, what: Asked, value: num
       .onConflictDoUpdate({ target: [jobMeasures.jobId, jobMeasures.what], set: row })
       .run()
   })
+}
+
+/** As far as a row tells them apart. */
+const isSame = (a: number | null, b: number | null) =>
+  a === null || b === null ? a === b : Math.abs(a - b) < 1e-6
+
+function keptText(what: Asked, value: number | null): string {
+  if (value === null) return 'it was taken back'
+  if (what === 'gauge') return `${(value * 1000).toFixed(2)} mm was measured for it`
+  return what === 'cut' ? `${(value * 1000).toFixed(0)} mm was cut` : `${value} was kept for it`
 }
 
 /** Pieces shorter than this are waste, m. */

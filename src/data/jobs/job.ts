@@ -14,7 +14,7 @@ import type { Asked, Step, StepKey } from '@/core/fitting/step'
 import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { siteFacts, siteWord, type BreakSite } from '@/core/wear/break-sites'
-import { endStringsOn, fittedById } from '../fitted/fitted'
+import { endStringsOn, fittedById, stringsOn } from '../fitted/fitted'
 import { habitChange, houseSettings } from '../house/house'
 import { byPositionId, positionId, type StoredInstrument } from '../instruments/instruments'
 import type { Done, Store } from '../store/database'
@@ -34,6 +34,8 @@ export interface Job extends StoredInstrument {
   readonly coil: Coil | null
   /** The string came off whole and is put back. */
   readonly sameString: boolean
+  /** A good string is taken off and put back, to learn how. */
+  readonly forPractice: boolean
   /** Whether it could be: it slipped or pulled through, is no wire, and is on record. */
   readonly canPutBack: boolean
   readonly onNeedList: boolean
@@ -153,7 +155,11 @@ export function jobById(store: Store, jobId: number): Job {
   const stored = byPositionId(store, row.positionId)
   const broken = row.breakId === null ? undefined : breakById(store, row.breakId)
   const coil = row.coilId === null ? null : coilById(store, row.coilId)
-  const old = broken?.fittedId ? fittedById(store, broken.fittedId) : null
+  const old = broken?.fittedId
+    ? fittedById(store, broken.fittedId)
+    : row.forPractice
+      ? (stringsOn(store, stored.id).find(({ positionIds }) => positionIds.includes(row.positionId)) ?? null)
+      : null
   const jobHabits = habitChange(row.habits)
   const habits = habitsFor(stored.habits, {}, jobHabits)
   const corrections = houseLearned(store).correctionsFor(kindOf(stored, stored.position))
@@ -172,6 +178,7 @@ export function jobById(store: Store, jobId: number): Job {
     ...FRESH,
     site,
     sameString: row.sameString,
+    forPractice: row.forPractice,
     restring,
     turnsGiven: measured.turns ?? 0,
     classDiffers:
@@ -196,6 +203,7 @@ export function jobById(store: Store, jobId: number): Job {
     context,
     measured,
     sameString: row.sameString,
+    forPractice: row.forPractice,
     canPutBack:
       old !== null && site !== null && !siteFacts(site).broke && !surfaceMaterial(old.construction).wire,
     openedAt: row.openedAt,

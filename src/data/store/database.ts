@@ -14,6 +14,7 @@ import { Kept } from './kept'
 import { keepSums } from './kept-sums'
 import * as schema from './schema'
 import { HOUSE_FILE, lookAt, MIGRATIONS, troubleOf } from './trouble'
+import { readAround, unreadableRows, type UnreadableRows } from './unreadable'
 
 export type { Done }
 
@@ -24,6 +25,8 @@ export interface Store {
   undo(actionId: number): Done<void>
   /** Notes in the history who does what is done meanwhile. */
   as<T>(by: string | null, work: () => T): T
+  /** Carries out what was done so long ago, ms, on a device that could not tell of it. */
+  earlier<T>(ago: number, work: () => T): T
   /** A statement that is asked often: made once, and then only run. */
   prepared<Statement>(name: string, make: (rows: Store['rows']) => Statement): Statement
   /** Values that are kept until what they rest on is written. */
@@ -31,6 +34,8 @@ export interface Store {
   /** ms since 1970 by the house's clock. */
   now(): number
   readonly folder: string
+  /** Rows that can't be read: they are left out of everything that is. */
+  readonly unreadable: UnreadableRows
   /** Whether its file still lies where it was opened. */
   isThere(): boolean
   close(): void
@@ -88,7 +93,11 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
       `expected every row to point at one that is there, got one in ${dangling.table} that doesn’t`,
     )
   db.pragma('foreign_keys = ON')
-  const now = houseClock(db, demoDate, machine)
+  const unreadable = unreadableRows(db)
+  readAround(db, unreadable)
+  const clock = houseClock(db, demoDate, machine)
+  let ago = 0
+  const now = () => clock() - ago
   const kept = new Kept(db)
   const journal = new Journal(db, now, kept)
   keepSums(db)
@@ -104,6 +113,14 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
     },
     act: (details, write) => journal.act(details, write),
     undo: (actionId) => journal.undo(actionId),
+    earlier: (by, work) => {
+      ago = by
+      try {
+        return work()
+      } finally {
+        ago = 0
+      }
+    },
     as: (by, work) => {
       const before = journal.by
       journal.by = by
@@ -114,6 +131,7 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
       }
     },
     folder,
+    unreadable,
     isThere,
     close: () => {
       db.pragma('synchronous = FULL')

@@ -108,10 +108,11 @@ export class Journal {
         this.openAction = null
       }
     })
+    const before = this.kept.writes
     try {
       return carryOut.immediate()
     } catch (error) {
-      this.kept.forget()
+      this.kept.forgetSince(before)
       throw error
     }
   }

@@ -39,7 +39,21 @@ export class Kept {
     }
   }
 
-  /** Forgets everything: what was written is rolled back, and may have been read meanwhile. */
+  /** How many rows were written over this connection so far. */
+  get writes(): number {
+    return this.before + this.written.length
+  }
+
+  /**
+   * Forgets everything where rows were written since then: they are rolled back, and may have been read meanwhile. What is
+   * refused before it writes leaves everything kept.
+   *
+   * @param since - `writes` before the transaction
+   */
+  forgetSince(since: number): void {
+    if (this.writes !== since) this.forget()
+  }
+
   forget(): void {
     this.values.clear()
     this.rowsOf.clear()
@@ -76,7 +90,7 @@ export class Kept {
     hangsOn: readonly Table[] = [],
   ): ReadonlyMap<number, Row> {
     const of = this.stateOf(hangsOn)
-    const upTo = this.before + this.written.length
+    const upTo = this.writes
     const known = this.rowsOf.get(name) as KeptRows<Row> | undefined
     if (!known || known.of !== of || known.upTo < this.before) {
       const rows = new Map(read(null))

@@ -34,10 +34,11 @@ export function once(store: Store, key: string | null, asked: string, answer: ()
       .run()
     return answered
   })
+  const before = store.kept.writes
   try {
     return carryOut.immediate()
   } catch (error) {
-    store.kept.forget()
+    store.kept.forgetSince(before)
     throw error
   }
 }

@@ -11,7 +11,7 @@ import { journaled } from './schema'
 export const HOUSE_FILE = 'taut-pinset.sqlite'
 export const MIGRATIONS = path.join(process.cwd(), 'drizzle')
 
-const RESTORE = 'Bring back the last backup with bin/restore, or put the file aside and begin anew.'
+export const RESTORE = 'Bring back the last backup with bin/restore, or put the file aside and begin anew.'
 
 /** How a house’s file stands to this program: none yet, as this one writes it, or as an older one did. */
 export type HouseAge = 'new' | 'current' | 'older'

@@ -32,6 +32,7 @@ import { shelfView } from './shelf-view'
 import { coilsPage, coilView, packetLabels } from './stores-view'
 import { todayView } from './today'
 import { beforeDate } from './before-date'
+import { practiceView } from './practice-view'
 import { restringView } from './restring-view'
 import { wearOf } from './wear-of-instrument'
 import { wearShelf } from './wear-shelf'
@@ -81,6 +82,7 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
   ['Today', 60, (store) => todayView(store)],
   ['the year ahead', 60, (store) => wearShelf(store)],
   ['an instrument as it wears', 70, (store) => wearOf(store, first(store))],
+  ['practice', 40, (store) => practiceView(store, '', undefined)],
   ['a restring', 60, (store) => restringView(store, first(store))],
   ['before a date', 90, (store) => beforeDate(store, null, first(store).instrument.slug)],
   ['the shelf', 12, (store) => shelfView(store, { ...ANY, needs: 'retune' })],

@@ -13,6 +13,7 @@ import { stringPrices } from '../buying/string-prices'
 import { breakPlaces, type Place } from '../fitted/break-places'
 import { stringsOn } from '../fitted/fitted'
 import {
+  ageAt,
   agesBetween,
   conditionsSeen,
   houseRates,
@@ -117,7 +118,7 @@ export function wearOf(store: Store, stored: StoredInstrument, within: Period = 
           number,
           lifeClass: life.lifeClass,
           fittedAt: life.fittedAt,
-          age: (now - life.fittedAt) / YEAR,
+          age: ageAt(life)(now),
           pace: paceNow(life, seen.get(life.fittedId) ?? []),
           look: seen.get(life.fittedId)?.at(-1) ?? null,
           looks: seen.get(life.fittedId) ?? [],

@@ -9,11 +9,11 @@ import { YEAR, yearsOf, type Period } from '@/core/wear/period'
 import { siteWord } from '@/core/wear/break-sites'
 import { breakPlaces, type Place } from '../fitted/break-places'
 import {
+  AGEING_FROM,
   agesBetween,
   brokeOfItself,
   conditionsSeen,
   houseRates,
-  LIVES_FROM,
   stringLives,
   type StringLife,
 } from '../fitted/lives'
@@ -85,7 +85,7 @@ export function wearShelf(store: Store, within: Period = 'a year'): WearShelf {
     ...keptForToday(
       store,
       `wear of the shelf within ${within}`,
-      [...LIVES_FROM, polishes, roomReadings],
+      [...AGEING_FROM, polishes, roomReadings],
       () => workedOut(store, within),
     ),
     dates: occasionsAhead(store)

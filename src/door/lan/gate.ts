@@ -4,8 +4,11 @@ import { Attempts } from './attempts'
 import { Devices } from './devices'
 import { askingPage, devicesPage } from './pages'
 import { passOf } from './pass'
+import { isOfTheProgram } from '../told'
 
 const COOKIE = '__Host-house'
+/** Where a device fetches what it is asked to trust. */
+const ROOT = '/lan/certificate.crt'
 /** A form of the door is no longer than this, bytes. */
 const LONGEST = 4000
 /** Calls that only look. */
@@ -15,7 +18,11 @@ export class Gate {
   private readonly attempts = new Attempts()
   readonly devices: Devices
 
-  constructor(private readonly folder: string) {
+  /** @param root - what a device is asked to trust, as PEM */
+  constructor(
+    private readonly folder: string,
+    private readonly root: string,
+  ) {
     this.devices = new Devices(folder)
   }
 
@@ -25,6 +32,13 @@ export class Gate {
     const [path] = url.split('?')
     if (path === '/lan/enter' && method === 'POST') {
       await this.enter(request, response)
+      return false
+    }
+    if (isOfTheProgram(url)) return true
+    if (path === ROOT) {
+      response.setHeader('content-type', 'application/x-x509-ca-cert')
+      response.setHeader('content-disposition', 'attachment; filename="taut-pinset.crt"')
+      response.end(this.root)
       return false
     }
     const device = this.devices.byToken(cookieOf(request), Date.now())

@@ -13,10 +13,16 @@ ${said ? `<p role="alert"><strong>${escaped(said)}</strong></p>` : ''}
 <p><label>This device is called<br><input name="name" maxlength="60" required autocomplete="off"></label></p>
 <p><label>Pass phrase<br><input name="phrase" type="password" maxlength="200" required autocomplete="current-password"></label></p>
 <p><button>Come in</button></p>
-</form>`,
+</form>
+<p>A device that is to go on without the house, in the next room or on the way, must trust it: fetch <a href="/lan/certificate.crt">its
+certificate</a> first, and take it in with the device’s own settings for trusted certificates.</p>`,
   )
 }
 
+const dayOf = (at: number) =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+
+/** @param devices - that are in */
 export function devicesPage(devices: readonly Device[]): string {
   return plainPage(
     'Devices',
@@ -26,7 +32,7 @@ ${devices.length === 0 ? '<p>None.</p>' : ''}
       .map(
         ({ id, name, pass, since }) => `<li><form method="post" action="/lan/out">
 <input type="hidden" name="id" value="${escaped(id)}">
-<strong>${escaped(name)}</strong>, ${pass === 'everything' ? 'may do everything' : 'may look only'}, since ${new Date(since).toISOString().slice(0, 10)}
+<span><strong>${escaped(name)}</strong><br>${pass === 'everything' ? 'may do everything' : 'may look only'}, since ${dayOf(since)}</span>
 <button>Sign out</button></form></li>`,
       )
       .join('')}</ul>

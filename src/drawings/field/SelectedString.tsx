@@ -2,6 +2,7 @@ import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
 import type { DrawnString } from './drawn-string'
 import type { FieldShape } from './field-shape'
+import { StringBand } from './StringBand'
 
 interface SelectedStringProps {
   readonly shape: FieldShape
@@ -24,16 +25,12 @@ export function SelectedString({ shape, strings, unit }: SelectedStringProps) {
   return (
     <g aria-hidden>
       {strings.map((s) => (
-        <line
+        <StringBand
           key={s.position.number}
-          x1={s.x}
-          x2={s.x}
-          y1={s.pin}
-          y2={s.foot}
-          stroke="var(--verdigris)"
-          strokeWidth={Math.max(s.weight * 1.6, 9 * scale)}
+          shape={shape}
+          string={s}
+          colour="var(--verdigris)"
           opacity={s === picked ? 0.42 : 0.22}
-          strokeLinecap="round"
         />
       ))}
       <g stroke="var(--verdigris)" strokeWidth={1.3 * scale}>

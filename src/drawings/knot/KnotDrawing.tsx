@@ -18,6 +18,8 @@ export interface KnotDrawingProps {
   readonly tight?: boolean
   /** Numbered as they are told beside it. */
   readonly told?: readonly ToldCrossing[]
+  /** A crossing that is asked for; null where none is. */
+  readonly asked?: { readonly x: number; readonly y: number; readonly isCovered: boolean } | null
   /** Whether its ends and what is put into it are named. */
   readonly named?: boolean
   readonly className?: string
@@ -26,6 +28,8 @@ export interface KnotDrawingProps {
 const THICK = 1
 /** Half the length of the piece that is drawn again over what it crosses, in gauges. */
 const BRIDGE = 1.25
+/** Wide enough to hide which lies in front, gauges. */
+const COVER = 1.6
 const NOTHING: readonly ToldCrossing[] = []
 
 const path = (points: Polyline) =>
@@ -41,6 +45,7 @@ export function KnotDrawing({
   board,
   tight = false,
   told = NOTHING,
+  asked = null,
   named = true,
   className,
 }: KnotDrawingProps) {
@@ -99,6 +104,21 @@ export function KnotDrawing({
               {rod.kind}
             </text>
           ))}
+        </g>
+      )}
+      {asked && (
+        <g transform={`translate(${asked.x} ${-asked.y})`}>
+          <circle
+            r={COVER}
+            fill={asked.isCovered ? 'var(--ochre-wash)' : 'none'}
+            stroke="var(--ochre)"
+            strokeWidth={asked.isCovered ? 0.16 : 0.3}
+          />
+          {asked.isCovered && (
+            <text textAnchor="middle" y={0.62} fontSize={1.8} fontWeight={650} fill="var(--ink)">
+              ?
+            </text>
+          )}
         </g>
       )}
       {told.map((c, i) => (

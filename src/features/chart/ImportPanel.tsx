@@ -1,13 +1,11 @@
 'use client'
 
-import { useCallback } from 'react'
 import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
-import { mapRows, type MappedRows } from '@/data/instruments/charts/map-rows'
-import { guessMapping, type Mapping } from '@/data/instruments/charts/mapping'
+import type { Mapping } from '@/data/instruments/charts/mapping'
 import { FILE_UNITS } from '@/core/units/file-unit'
-import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import { TableImport } from '@/ui/import/TableImport'
+import { startImport } from '@/workers/imports'
 
 const WORDS: Record<ChartColumn, string> = {
   number: 'Number from the top',
@@ -32,24 +30,17 @@ interface ImportPanelProps {
 
 /** A chart from a file of any make. */
 export function ImportPanel({ chart, onTake, onClose }: ImportPanelProps) {
-  const carryOut = useCallback(
-    (table: TextTable, mapping: Mapping) => mapRows(table, mapping, chart),
-    [chart],
-  )
   return (
-    <TableImport<ChartColumn, TextTable, Mapping, MappedRows>
+    <TableImport<ChartColumn, Mapping, ChartLine>
       title="A chart from a file"
       lead="CSV with any column names and units. Nothing is written until you take the rows over, and keep the chart after that."
       columns={CHART_COLUMNS}
       words={WORDS}
       units={FILE_UNITS}
-      read={(bytes) => readTable(textOf(bytes))}
-      guess={guessMapping}
-      carryOut={carryOut}
-      takeable={({ lines }) => lines.length}
-      remainder={({ lines }, { rows }) => remainder(lines.length, rows.length, chart.length)}
+      start={() => startImport('chart', chart)}
+      remainder={({ taken }, rows) => remainder(taken.length, rows, chart.length)}
       more={(mapping, change) => <MoreOfIt mapping={mapping} onChange={change} />}
-      onTake={({ lines }) => onTake(lines)}
+      onTake={onTake}
       onClose={onClose}
     />
   )

@@ -79,6 +79,9 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'hardware')}>
               Hardware
             </Link>
+            <Link className="button" href={pages.practiceOn(instrument.slug)}>
+              Practice
+            </Link>
             <Link className="button" href={pages.instrumentSheet(instrument.slug, 'habits')}>
               Habits
             </Link>

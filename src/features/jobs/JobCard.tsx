@@ -1,5 +1,6 @@
 'use client'
 
+import { pages } from '@/boundary/paths'
 import type { FittingContext } from '@/core/fitting/context'
 import type { Step } from '@/core/fitting/step'
 import { turnerOf } from '@/core/fitting/hands'
@@ -9,8 +10,10 @@ import { isOnFoot } from '@/core/knots/fastenings'
 import { measure, type Quantity } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { OpenKnot } from '@/drawings/knot/OpenKnot'
+import { fetchKnotsAhead } from '@/drawings/step/fetch-ahead'
 import { PinDrawing } from '@/drawings/PinDrawing'
 import { measureText } from '@/ui/format/measure'
+import { useKeepOpen } from '@/ui/away/use-keep-open'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useHouse } from '@/ui/units'
 import { CheckRuler, LaidOff } from './CheckRuler'
@@ -30,6 +33,7 @@ type Row = readonly [what: string, value: string]
 export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   const { units, name: house } = useHouse()
   const { instrument, position, figures, habits } = context
+  useKeepOpen(`${pages.jobSheet(jobId, 'card')} ${pages.jobSheet(jobId, 'steps')}`, fetchKnotsAhead)
   const [string] = figures.strings
   if (!string) return null
   const text = (quantity: Quantity, value: number) => measureText(measure(quantity, value), units)

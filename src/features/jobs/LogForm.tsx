@@ -12,6 +12,7 @@ import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
+import { letGo } from '@/ui/away/use-keep-open'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
@@ -67,6 +68,7 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
       const field = answer.field === 'wraps' || answer.field === 'gauge' ? answer.field : 'cut'
       return setError(field, { message: answer.sentence })
     }
+    void letGo()
     announce(
       coil && form.cut !== undefined
         ? 'The fitting is logged and the coil is cut in the stores.'

@@ -7,7 +7,7 @@ import type { Asked } from '@/core/fitting/step'
 import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Labelled } from '@/ui/form/Labelled'
-import { send } from '@/ui/shell/send'
+import { deliver } from '@/ui/away/outbox'
 import { useHouse } from '@/ui/units'
 import { measuredProblem, readMeasured } from '@/boundary/measured'
 
@@ -24,7 +24,8 @@ interface MeasureEntryProps {
   readonly jobId: number
   readonly what: Asked
   readonly value: number | undefined
-  readonly onKept: (value: number | null) => void
+  /** Told with whether the house has it by now. */
+  readonly onKept: (value: number | null, isThere: boolean) => void
 }
 
 /** What is measured in a step: kept at once, and put into the log of the fitting. */
@@ -41,6 +42,9 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
   const entry = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [kept, setKept] = useState(value !== undefined)
+  /** As this page had it last; told, so that what another measured meanwhile is not written over. */
+  const seen = useRef(value ?? null)
+  const { label, hint } = ASKS[what]
   const keep = async () => {
     // From the field itself: a calliper types and presses Enter in one go.
     const text = entry.current?.value ?? ''
@@ -48,12 +52,17 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
     const wrong = measuredProblem(what, sent, unit)
     setProblem(wrong)
     if (wrong !== null || text === shown) return
-    const answer = await send(calls.keepMeasure(jobId), { what, text: sent, unit })
-    if (!answer.ok) return setProblem(answer.sentence)
-    setKept(readMeasured(what, sent, unit) !== null)
-    onKept(answer.value.value)
+    const read = readMeasured(what, sent, unit)
+    const answer = await deliver(
+      calls.keepMeasure(jobId),
+      { what, text: sent, unit, seen: seen.current },
+      `${label}: ${sent === '' ? 'taken back' : sent}`,
+    )
+    if (answer !== 'waits' && !answer.ok) return setProblem(answer.sentence)
+    seen.current = read
+    setKept(read !== null)
+    onKept(read, answer !== 'waits')
   }
-  const { label, hint } = ASKS[what]
   return (
     <form
       onSubmit={(event) => {

@@ -9,6 +9,7 @@ import { CAUTIONS } from '@/core/fitting/caution'
 import { stepsTogether, type SharedStep } from '@/core/fitting/together'
 import type { StepKey } from '@/core/fitting/step'
 import type { Instrument } from '@/core/instrument/instrument'
+import { fetchKnotsAhead } from '@/drawings/step/fetch-ahead'
 import { StepDrawing } from '@/drawings/step/StepDrawing'
 import { Figure } from '@/ui/figure/Figure'
 import { PhraseText } from '@/ui/figure/PhraseText'
@@ -17,6 +18,8 @@ import { RestTimer } from '@/ui/hands-free/RestTimer'
 import { useReadAloud } from '@/ui/hands-free/use-read-aloud'
 import { useVoiceCommands } from '@/ui/hands-free/use-voice-commands'
 import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
+import { useKeepOpen } from '@/ui/away/use-keep-open'
+import { useOutbox } from '@/ui/away/use-outbox'
 import { inField, useKeys } from '@/ui/shell/use-keys'
 import { useHouse } from '@/ui/units'
 import { memberOf, type JobView } from './job-view'
@@ -24,6 +27,7 @@ import { MeasureEntry } from './MeasureEntry'
 import { MishapDialog } from './MishapDialog'
 import { AsItWas, BeforeItComesOff, type JobPicture } from './StepPictures'
 import { useMarks } from './use-marks'
+import { withWaiting } from './with-waiting'
 
 interface StepByStepProps {
   readonly instrument: Instrument
@@ -36,14 +40,20 @@ interface StepByStepProps {
 }
 
 /** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
-export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) {
+export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepByStepProps) {
   const { units } = useHouse()
+  const { waits } = useOutbox()
+  const jobs = useMemo(() => withWaiting(inTheHouse, waits), [inTheHouse, waits])
+  const [{ jobId: firstId }] = inTheHouse as readonly [JobView]
+  useKeepOpen(`${pages.jobSheet(firstId, 'steps')} ${pages.jobSheet(firstId, 'card')}`, fetchKnotsAhead)
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
-  const members = useMemo(
-    () => jobs.map((job) => memberOf(instrument, job, turns[job.jobId] ?? job.measured.turns ?? 0)),
-    [instrument, jobs, turns],
-  )
+  // A tick that waits changes no figure: nothing is worked out anew for it.
+  const given = jobs.map((job) => turns[job.jobId] ?? job.measured.turns ?? 0).join(' ')
+  const members = useMemo(() => {
+    const turnsGiven = given.split(' ').map(Number)
+    return inTheHouse.map((job, i) => memberOf(instrument, job, turnsGiven[i]))
+  }, [instrument, inTheHouse, given])
   const steps = useMemo(
     () =>
       stepsTogether(
@@ -69,7 +79,7 @@ export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) 
   const { step, members: ids } = steps[here] as SharedStep
   const [aloud, setAloud] = useState(false)
   const [listening, setListening] = useState(false)
-  const { mark, waiting } = useMarks()
+  const mark = useMarks()
   const { can: canSpeak, say, stop } = useReadAloud()
   useWakeLock()
 
@@ -92,8 +102,9 @@ export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) 
     if (aloud) say(spoken(i))
   }
   const goOn = () => {
-    mark({ step: step.key, done: true, jobs: ids })
-    if (step.key === 'log') router.push(pages.jobSheet(ids[0], 'log'))
+    const sent = mark({ step: step.key, done: true, jobs: ids }, step.title)
+    // It is logged when the house answers again.
+    if (step.key === 'log') void sent.then((isThere) => isThere && router.push(pages.jobSheet(ids[0], 'log')))
     else if (!last) {
       const next = me === null ? -1 : nextOpen(here + 1)
       goTo(next < 0 ? here + 1 : next)
@@ -102,7 +113,7 @@ export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) 
   const goBack = () => {
     const before = steps[here - 1]
     if (!before) return
-    mark({ step: before.step.key, done: false, jobs: before.members })
+    void mark({ step: before.step.key, done: false, jobs: before.members }, before.step.title)
     goTo(here - 1)
   }
   const backTo = (key: StepKey) =>
@@ -263,9 +274,9 @@ export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) 
                 jobId={job.jobId}
                 what={step.asks}
                 value={job.measured[step.asks]}
-                onKept={(value) => {
+                onKept={(value, isThere) => {
                   if (step.asks === 'turns') setTurns((had) => ({ ...had, [job.jobId]: value ?? 0 }))
-                  router.refresh()
+                  if (isThere) router.refresh()
                 }}
               />
             )}
@@ -274,11 +285,6 @@ export function StepByStep({ instrument, jobs, pictures, me }: StepByStepProps) 
             <StepDrawing step={step} context={member.context} jobId={member.id} />
           </div>
         </div>
-        {waiting && (
-          <p role="status" className="mt-3 font-semibold text-ochre">
-            {waiting}
-          </p>
-        )}
         <div className="sticky bottom-14 z-10 -mx-1 mt-5 flex gap-2 border-t border-ink bg-paper px-1 py-3 md:bottom-0">
           <button
             type="button"

@@ -113,6 +113,9 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
                 {place === 'behind the bight' ? 'Anchor in front' : 'Anchor behind'}
               </button>
             )}
+            <Link className="button" href={string ? pages.drill('tie', string.slug) : pages.practice}>
+              Practise
+            </Link>
             <PrintButton isMain={false} />
           </p>
         </header>

@@ -9,6 +9,8 @@ import { lookOf, type StringLook } from '@/drawings/knot/string-look'
 
 export interface StringToTie {
   readonly jobId: number
+  /** Of its instrument. */
+  readonly slug: string
   /** `3rd-octave G of Lovage` */
   readonly name: string
   /** m */
@@ -30,6 +32,7 @@ export function stringToTie(job: Job, name: string): StringToTie {
   const gauge = outerGauge(construction)
   return {
     jobId: job.jobId,
+    slug: job.instrument.slug,
     name,
     gauge,
     look: lookOf(construction, position.tail.eyeletBore),

@@ -9,9 +9,9 @@ import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { Verdict } from '@/core/settle/readings'
 import type { SettlingLine } from '@/data/views/today'
+import { deliver } from '@/ui/away/deliver'
 import { textIn } from '@/ui/form/text-in'
 import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
 
 /** A settling string, in the words that its row tells it in. */
 type SettlingRow = Omit<SettlingLine, 'expectedNow' | 'nextAt'> & {
@@ -157,8 +157,13 @@ function useReading(told: RetuneRowProps) {
   const announce = useAnnounce()
   const [refused, setRefused] = useState<string | null>(null)
   const act = async (reading: Sent<ReadingRequest>): Promise<boolean> => {
-    const answer = await send(calls.logReading, reading)
-    setRefused(answer.ok ? null : answer.sentence)
+    const answer = await deliver(
+      calls.logReading,
+      reading,
+      `${told.settling.name} read at ${reading.cents} cents`,
+    )
+    setRefused(answer === 'waits' || answer.ok ? null : answer.sentence)
+    if (answer === 'waits') return true
     if (!answer.ok) return false
     const { actionId, kind, expected } = answer.value
     announce(toldOf(kind, expected, told), actionId)

@@ -1,24 +1,21 @@
 'use client'
 
-import { useCallback, useState } from 'react'
+import { useState } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { RoomReading } from '@/core/settle/room'
 import { typedNumber } from '@/core/units/typed-number'
-import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import {
   AIR_UNITS,
   DATE_ORDERS,
-  guessLogger,
   LOGGER_COLUMNS,
-  mapRoom,
   type LoggerColumn,
   type LoggerMapping,
-  type LoggerRows,
 } from '@/data/house/logger-csv'
 import { Decimal } from '@/ui/form/Decimal'
 import { momentText } from '@/ui/format/time'
 import { TableImport } from '@/ui/import/TableImport'
+import { startImport } from '@/workers/imports'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -52,10 +49,6 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
     setCelsius('')
     setHumidity('')
   }
-  const carryOut = useCallback(
-    (table: TextTable, mapping: LoggerMapping) => mapRoom(table, mapping, timeZone),
-    [timeZone],
-  )
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
@@ -108,18 +101,15 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
           {readings.length > 1 && <AirCurves readings={readings} timeZone={timeZone} />}
         </section>
         {isImporting && (
-          <TableImport<LoggerColumn, TextTable, LoggerMapping, LoggerRows>
+          <TableImport<LoggerColumn, LoggerMapping, RoomReading>
             title="A logger’s file"
             lead="CSV with any column names. One reading for each half hour is kept; times without a zone are those of the house."
             columns={LOGGER_COLUMNS}
             words={{ time: 'Day and hour', temperature: 'Temperature', humidity: 'Humidity' }}
             units={AIR_UNITS}
-            read={(bytes) => readTable(textOf(bytes))}
-            guess={guessLogger}
-            carryOut={carryOut}
-            takeable={({ readings: read }) => read.length}
-            remainder={({ problems }) =>
-              problems.length === 0 ? 'Every row can be read.' : 'The rest is told above.'
+            start={() => startImport('logger', timeZone)}
+            remainder={({ counts }) =>
+              counts.problems === 0 ? 'Every row can be read.' : 'The rest is told above.'
             }
             more={(mapping, change) => (
               <label className="text-sm">
@@ -137,11 +127,11 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
                 </select>
               </label>
             )}
-            onTake={({ readings: read }) => {
+            onTake={(read) => {
               setImporting(false)
               void act(
                 calls.keepRoom,
-                { readings: read },
+                { readings: [...read] },
                 'The logger’s readings are kept, one for each half hour.',
               )
             }}

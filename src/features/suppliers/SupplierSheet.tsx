@@ -6,19 +6,14 @@ import { calls } from '@/boundary/calls'
 import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { lengthFigure } from '@/core/units/length'
-import { CATALOGUE_COLUMNS, type CatalogueColumn } from '@/core/stores/catalogue-cells'
-import {
-  guessCatalogueMapping,
-  mapCatalogue,
-  type CatalogueMapping,
-  type MappedCatalogue,
-} from '@/data/buying/catalogue/catalogue-file'
+import { CATALOGUE_COLUMNS, type CatalogueCells, type CatalogueColumn } from '@/core/stores/catalogue-cells'
+import type { CatalogueMapping } from '@/data/buying/catalogue/catalogue-file'
 import { FILE_UNITS } from '@/core/units/file-unit'
-import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
 import type { StoredItem, Supplier } from '@/data/buying/suppliers'
 import { NewPart } from './NewPart'
 import { TermsFields, termsIn } from './TermsFields'
 import { TableImport } from '@/ui/import/TableImport'
+import { startImport } from '@/workers/imports'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -61,10 +56,10 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
     const form = new FormData(event.currentTarget)
     void act(calls.changeTerms(supplier.slug), termsIn(form), 'The terms are kept.')
   }
-  const take = async ({ preview }: MappedCatalogue, { units }: CatalogueMapping) => {
+  const take = async (rows: readonly CatalogueCells[], { units }: CatalogueMapping) => {
     const taken = await act(
       calls.replaceCatalogue(supplier.slug),
-      { rows: preview.filter(({ wrong }) => !wrong).map(({ cells }) => cells), units },
+      { rows, units },
       'The catalogue is taken over.',
     )
     if (taken) setIsImporting(false)
@@ -80,20 +75,17 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         {isImporting && (
-          <TableImport<CatalogueColumn, TextTable, CatalogueMapping, MappedCatalogue>
+          <TableImport<CatalogueColumn, CatalogueMapping, CatalogueCells>
             title={`A catalogue of ${supplier.name}`}
             lead="CSV with any column names and units. It takes the place of the old catalogue when you take it over; orders keep what they were made from."
             columns={CATALOGUE_COLUMNS}
             words={WORDS}
             units={FILE_UNITS}
-            read={(bytes) => readTable(textOf(bytes))}
-            guess={guessCatalogueMapping}
-            carryOut={mapCatalogue}
-            takeable={({ items: taken }) => taken.length}
-            remainder={({ items: taken }, { rows }) =>
-              taken.length === rows.length
+            start={() => startImport('catalogue', null)}
+            remainder={({ taken }, rows) =>
+              taken.length === rows
                 ? 'Every row can be read.'
-                : `${rows.length - taken.length} can’t be taken as they are; they are told above.`
+                : `${rows - taken.length} can’t be taken as they are; they are told above.`
             }
             onTake={take}
             onClose={() => setIsImporting(false)}

@@ -10,6 +10,8 @@ import type { ToldSettling, ToldTail, ToldToday } from './told-today'
 interface TodaySheetProps {
   readonly today: ToldToday
   readonly tolerance: number
+  /** Ways to where more of it is told. */
+  readonly beside: ReactNode
   /** A settling string's row, with the form for its reading. */
   readonly retuneRow: (settling: ToldSettling) => ReactNode
   /** A parked tail's row, with its trimming. */
@@ -17,7 +19,7 @@ interface TodaySheetProps {
 }
 
 /** What needs a hand now, with one thing to do when a string breaks. */
-export function TodaySheet({ today, tolerance, retuneRow, tailRow }: TodaySheetProps) {
+export function TodaySheet({ today, tolerance, beside, retuneRow, tailRow }: TodaySheetProps) {
   const { name } = useHouse()
   const { day, due, later, jobs, tails, orders, ahead } = today
   return (
@@ -40,20 +42,7 @@ export function TodaySheet({ today, tolerance, retuneRow, tailRow }: TodaySheetP
             <h2 id="retunes" className="text-xl font-semibold">
               Retune now
             </h2>
-            <p className="flex gap-x-5">
-              <Link
-                href={pages.settling}
-                className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
-              >
-                All that settles
-              </Link>
-              <Link
-                href={pages.wear}
-                className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
-              >
-                What will break
-              </Link>
-            </p>
+            {beside}
           </div>
           {due.all === 0 && <p className="mt-1 text-soft">Nothing has fallen by {tolerance} cents yet.</p>}
           <ul className="ruled mt-1">{due.shown.map(retuneRow)}</ul>

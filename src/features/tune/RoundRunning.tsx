@@ -4,6 +4,7 @@ import { useCallback, useMemo, useRef, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { noteWord } from '@/core/pitch/note'
 import { keyBetween } from '@/core/ear/key-between'
+import { pluckedSound, STAND_IN_RATE } from '@/core/ear/stand-in'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
 import type { StrungBoard } from '@/core/rounds/strung-board'
@@ -15,12 +16,12 @@ import { RoundDrawing } from '@/drawings/RoundDrawing'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
 import { BackLink } from '@/ui/shell/BackLink'
+import { play } from '@/ui/sound/play'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
 import { ByEar } from './ByEar'
 import { RoundOver } from './RoundOver'
 import { RoundSide } from './RoundSide'
-import { play, pluckedSound, STAND_IN_RATE } from './stand-in'
 import { standInStrings, turnedTo } from './stand-in-strings'
 import { useRound, type RoundSet } from './use-round'
 import { useRoundEar, type StringHeard } from './use-round-ear'
@@ -111,8 +112,8 @@ export function RoundRunning(props: RoundRunningProps) {
 
   const pluckStandIn = async (string: number, all = standIn) => {
     const hz = (targets[string] as number) * 2 ** ((all.standing[string] as number) / 1200)
-    const samples = pluckedSound(positions[string] as StringPosition, instrument.referenceA, hz)
-    play(samples)
+    const samples = pluckedSound(positions[string] as StringPosition, instrument.referenceA, hz, Math.random)
+    play(samples, STAND_IN_RATE)
     loggedPluck.current = null
     const last = await ear.hearAll(samples, STAND_IN_RATE)
     if (last) takeHeard(last)
@@ -125,6 +126,7 @@ export function RoundRunning(props: RoundRunningProps) {
         positions[i] as StringPosition,
         instrument.referenceA,
         (targets[i] as number) * 2 ** (cents / 1200),
+        Math.random,
       )
     const [one, two] = [sound(string, 0), sound(other, stands)]
     return one.map((sample, i) => (sample + (two[i] as number)) / 2)
@@ -194,7 +196,7 @@ export function RoundRunning(props: RoundRunningProps) {
                 step={earSteps.find(({ string }) => string === now)}
                 nameOf={soundingName}
                 isAbove={(other) => (targets[now] as number) > (targets[other] as number)}
-                onHear={(other) => play(bothSounds(now, other))}
+                onHear={(other) => play(bothSounds(now, other), STAND_IN_RATE)}
               />
             )}
             <p className="min-h-6 text-soft">

@@ -1,12 +1,14 @@
 'use client'
 
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
 import type { RoundBench, RoundTurn } from '@/data/views/round-view'
+import { useOutbox } from '@/ui/away/use-outbox'
 import { useAct } from '@/ui/shell/use-act'
 import { RoundRunning } from './RoundRunning'
 import { RoundStart } from './RoundStart'
 import { useBoard, type RoundSet } from './use-round'
+import { waitingTurns } from './waiting-turns'
 import { centsText } from './words'
 
 interface RoundSheetProps {
@@ -16,11 +18,17 @@ interface RoundSheetProps {
 /** A whole instrument tuned string by string: by what is heard, by what is typed, or for practice. */
 export function RoundSheet({ bench }: RoundSheetProps) {
   const board = useBoard(bench)
-  const { act, refused } = useAct()
+  const { act, actLater, refused } = useAct()
   const [practice, setPractice] = useState<RoundSet | null>(null)
   const [practised, setPractised] = useState<readonly RoundTurn[]>([])
   const [hearsFirst, setHearsFirst] = useState(false)
   const { round, instrument } = bench
+  const { waits } = useOutbox()
+  const turns = useMemo(
+    () =>
+      round ? [...round.turns, ...waitingTurns(instrument, calls.logRoundString(round.id).path, waits)] : [],
+    [round, instrument, waits],
+  )
   if (practice)
     return (
       <RoundRunning
@@ -43,12 +51,12 @@ export function RoundSheet({ bench }: RoundSheetProps) {
         bench={bench}
         board={board}
         set={round}
-        turns={round.turns}
-        hearsFirst={hearsFirst || (round.turns.length > 0 && round.turns.every(({ left }) => left === null))}
+        turns={turns}
+        hearsFirst={hearsFirst || (turns.length > 0 && turns.every(({ left }) => left === null))}
         isPractice={false}
         refused={refused?.sentence ?? null}
         onLog={({ string, found, left }, name) =>
-          void act(
+          void actLater(
             calls.logRoundString(round.id),
             { number: instrument.positions[string]?.number ?? null, found, left },
             `${name}: found at ${centsText(found)}${left === null ? '' : `, left at ${centsText(left)}`} cents.`,

@@ -8,6 +8,7 @@ import { pages } from '@/boundary/paths'
 import { keyTo } from '@/core/ear/key-between'
 import type { Heard } from '@/core/ear/listener'
 import { nextMark } from '@/core/ear/next-mark'
+import { STAND_IN_RATE, standInPluck } from '@/core/ear/stand-in'
 import { voiceOf } from '@/core/ear/string-voice'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { centsAbove } from '@/core/pitch/cents'
@@ -23,10 +24,10 @@ import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
+import { play } from '@/ui/sound/play'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
 import { FalseTone, type LastLook } from './FalseTone'
-import { play, STAND_IN_RATE, standInPluck } from './stand-in'
 import { StandInPanel, type StandInState } from './StandInPanel'
 import { useEar } from './use-ear'
 import { useFalseTone } from './use-false-tone'
@@ -91,7 +92,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
   )
   const ear = useEar(expected)
   const raising = useRaising(position, target.hz)
-  const { act, refused } = useAct()
+  const { actLater, refused } = useAct()
   const [found, setFound] = useState<{ readonly cents: number } | null>(null)
   const first = found !== null && Math.abs(found.cents) < FOUND ? found.cents : null
   const stiffness = useMemo(() => 1 + STIFFNESS * (seeded(position.number)() - 0.5), [position.number])
@@ -130,12 +131,12 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
 
   const pluck = async ({ turned, age }: StandIn, by: number | null) => {
     const law = newLaw(coreMaterial(position.construction).drift)
-    const samples = standInPluck(position, turned, stiffness, referenceA, fallenInAll(law, age))
+    const samples = standInPluck(position, turned, stiffness, referenceA, fallenInAll(law, age), Math.random)
     if (samples === 'broken' || samples === 'slack') {
       setStand({ turned, age, is: samples })
       return
     }
-    play(samples)
+    play(samples, STAND_IN_RATE)
     const heard = await ear.hearAll(samples, STAND_IN_RATE)
     if (heard && heard.reading.hz !== null && heard.reading.error <= UNSURE)
       raising.take(heard.reading.hz, by)
@@ -157,7 +158,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
   const log = async () => {
     if (!fitted || first === null) return
     const broughtBack = cents !== null && Math.abs(cents) <= IN_TUNE
-    const done = await act(
+    const done = await actLater(
       calls.logReading,
       {
         fittedId: fitted.fittedId,

@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useDeferredValue, useMemo, useState, type FormEvent } from 'react'
 import { X } from 'lucide-react'
@@ -77,7 +78,12 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] lg:grid-rows-[auto_1fr]">
       <section className="sheet p-4 md:p-5" aria-label="What is known">
-        <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
+        <div className="flex flex-wrap items-start justify-between gap-2">
+          <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
+          <Link className="button" href={pages.drill('which', instrument.slug)}>
+            Practise it
+          </Link>
+        </div>
         <h1 className="text-2xl font-semibold">Which string is it?</h1>
         <p className="text-soft">
           Say whatever you know about it. Nothing is required, and anything may be wrong; it is all weighed

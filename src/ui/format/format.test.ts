@@ -1,3 +1,4 @@
+import { monthText } from './month'
 import { measure, type Quantity } from '@/core/measure'
 import { parseLength } from '@/core/units/length'
 import { withUnit } from './gauge-typed'
@@ -70,4 +71,17 @@ describe('time, by the house’s own zone', () => {
     expect(distanceText(noon + 3 * 3_600_000, noon)).toBe('in 3 hours')
     expect(distanceText(noon - 2 * 86_400_000, noon)).toBe('2 days ago')
   })
+})
+
+test('a month is told with its year where it was a year ago or more', () => {
+  const now = Date.UTC(2026, 10, 24)
+  const told = (year: number, month: number) => monthText(Date.UTC(year, month - 1, 10), now, 'UTC')
+  expect([told(2026, 3), told(2025, 12), told(2025, 11), told(2024, 5)]).toEqual([
+    'March',
+    'December',
+    'November 2025',
+    'May 2024',
+  ])
+  // The evening of the 31st here is the next month further east.
+  expect(monthText(Date.UTC(2026, 2, 31, 22), now, 'Asia/Tokyo')).toBe('April')
 })

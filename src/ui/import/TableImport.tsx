@@ -1,86 +1,82 @@
 'use client'
 
-import { useMemo, useState, type ChangeEvent, type ReactNode } from 'react'
-
-/** A file as a table of text. */
-export interface ImportedTable {
-  readonly header: readonly string[]
-  readonly rows: readonly (readonly string[])[]
-}
+import { useEffect, useState, type ChangeEvent, type ReactNode } from 'react'
+import type { FirstRows } from '@/core/list/told-rows'
 
 export interface ImportMapping<Column extends string> {
   readonly columns: Readonly<Record<Column, number | null>>
   readonly units: Readonly<Partial<Record<Column, string>>>
 }
 
-export interface ImportResult<Column extends string> {
-  readonly problems: readonly { readonly line: number; readonly column: Column; readonly sentence: string }[]
-  readonly preview: readonly {
-    readonly line: number
-    readonly cells: Readonly<Record<Column, string>>
-    readonly wrong: boolean
-  }[]
+interface ImportResult<Column extends string, Taken> extends FirstRows<Column> {
+  /** Rows that can be taken. */
+  readonly taken: readonly Taken[]
 }
 
-interface TableImportProps<
-  Column extends string,
-  Table extends ImportedTable,
-  Mapping extends ImportMapping<Column>,
-  Result extends ImportResult<Column>,
-> {
+interface ReadFile<Mapping> {
+  readonly header: readonly string[]
+  readonly rows: number
+  readonly mapping: Mapping
+}
+
+/** What reads a file, off the main thread. */
+interface FileReading<Column extends string, Mapping, Taken> {
+  /** @throws Error with a sentence when the file can't be read */
+  readonly read: (bytes: Uint8Array) => Promise<ReadFile<Mapping>>
+  readonly carryOut: (
+    mapping: Mapping,
+    onProgress: (done: number) => void,
+  ) => Promise<ImportResult<Column, Taken>>
+  readonly end: () => void
+}
+
+interface TableImportProps<Column extends string, Mapping extends ImportMapping<Column>, Taken> {
   readonly title: string
   readonly lead: string
   readonly columns: readonly Column[]
   readonly words: Readonly<Record<Column, string>>
   readonly units: readonly string[]
-  /** Throws a RangeError with a sentence when the file can't be read. */
-  readonly read: (bytes: Uint8Array) => Table
-  readonly guess: (table: Table) => Mapping
-  readonly carryOut: (table: Table, mapping: Mapping) => Result
-  /** Rows that can be taken. */
-  readonly takeable: (result: Result) => number
-  /** What becomes of the rest, in a sentence. */
-  readonly remainder: (result: Result, table: Table) => string
+  /** Starts what reads one file. */
+  readonly start: () => FileReading<Column, Mapping, Taken>
+  /** What becomes of the rows that can't be taken, in a sentence. */
+  readonly remainder: (result: ImportResult<Column, Taken>, rows: number) => string
   /** More to be said of the mapping than columns and units. */
   readonly more?: (mapping: Mapping, change: (mapping: Mapping) => void) => ReactNode
-  readonly onTake: (result: Result, mapping: Mapping) => void
+  readonly onTake: (taken: readonly Taken[], mapping: Mapping) => void
   readonly onClose: () => void
 }
 
-const PREVIEWED = 8
-const TOLD = 40
-
 /** A table out of a file of any make: choose, map, look, and only then take it. */
-export function TableImport<
-  Column extends string,
-  Table extends ImportedTable,
-  Mapping extends ImportMapping<Column>,
-  Result extends ImportResult<Column>,
->(props: TableImportProps<Column, Table, Mapping, Result>) {
-  const { title, lead, columns, words, guess, carryOut, takeable, remainder, more, onTake, onClose } = props
-  const [file, setFile] = useState<{ readonly name: string; readonly table: Table } | null>(null)
+export function TableImport<Column extends string, Mapping extends ImportMapping<Column>, Taken>(
+  props: TableImportProps<Column, Mapping, Taken>,
+) {
+  const { title, lead, columns, words, start, remainder, more, onTake, onClose } = props
+  const [file, setFile] = useState<ChosenFile<Column, Mapping, Taken> | null>(null)
   const [mapping, setMapping] = useState<Mapping | null>(null)
+  const [reading, setReading] = useState<string | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
-  const result = useMemo(
-    () => (file && mapping ? carryOut(file.table, mapping) : null),
-    [file, mapping, carryOut],
-  )
+  const { result, done } = useCarriedOut(file, mapping)
+  useEffect(() => () => file?.by.end(), [file])
 
   const choose = async (event: ChangeEvent<HTMLInputElement>) => {
     const chosen = event.target.files?.[0]
     if (!chosen) return
+    const by = start()
+    setReading(chosen.name)
+    setProblem(null)
     try {
-      const table = props.read(new Uint8Array(await chosen.arrayBuffer()))
-      setFile({ name: chosen.name, table })
-      setMapping(guess(table))
-      setProblem(null)
+      const { mapping: guessed, ...read } = await by.read(new Uint8Array(await chosen.arrayBuffer()))
+      setFile({ name: chosen.name, by, ...read })
+      setMapping(guessed)
     } catch (error) {
+      by.end()
       setFile(null)
       setMapping(null)
-      setProblem(`${chosen.name}: ${(error as RangeError).message}`)
+      setProblem(`${chosen.name}: ${(error as Error).message}`)
     }
+    setReading(null)
   }
-  const count = result ? takeable(result) : 0
+  const count = result?.taken.length ?? 0
 
   return (
     <section className="sheet p-4 md:p-5" aria-label={title}>
@@ -101,8 +97,12 @@ export function TableImport<
         </button>
         {file && (
           <span className="text-sm text-soft">
-            {file.name}: {file.table.rows.length.toLocaleString('en-GB')} rows, {file.table.header.length}{' '}
-            columns
+            {file.name}: {file.rows.toLocaleString('en-GB')} rows, {file.header.length} columns
+          </span>
+        )}
+        {reading && (
+          <span role="status" className="text-sm text-soft">
+            Reading {reading}…
           </span>
         )}
       </div>
@@ -111,7 +111,7 @@ export function TableImport<
           {problem}
         </p>
       )}
-      {file && mapping && result && (
+      {file && mapping && (
         <>
           <fieldset className="mt-4 border-t border-ink pt-2">
             <legend className="pr-3 font-plate text-lg font-semibold">Which column is which</legend>
@@ -136,7 +136,7 @@ export function TableImport<
                     }
                   >
                     <option value="">not in the file</option>
-                    {file.table.header.map((name, i) => (
+                    {file.header.map((name, i) => (
                       <option key={i} value={i}>
                         {name}
                       </option>
@@ -161,33 +161,81 @@ export function TableImport<
               {more?.(mapping, setMapping)}
             </div>
           </fieldset>
-          <Preview columns={columns} words={words} preview={result.preview} />
-          <ProblemList words={words} problems={result.problems} />
-          <div className="mt-4 flex flex-wrap items-center gap-3 border-t border-ink pt-3">
-            <button
-              type="button"
-              className="button button-main"
-              disabled={count === 0}
-              onClick={() => onTake(result, mapping)}
-            >
-              Take over {count === 1 ? 'one row' : `${count} rows`}
-            </button>
-            <span className="text-sm text-soft">{remainder(result, file.table)}</span>
-          </div>
+          {result ? (
+            <>
+              <Preview columns={columns} words={words} result={result} />
+              <ProblemList words={words} result={result} />
+              <div className="mt-4 flex flex-wrap items-center gap-3 border-t border-ink pt-3">
+                <button
+                  type="button"
+                  className="button button-main"
+                  disabled={count === 0}
+                  onClick={() => onTake(result.taken, mapping)}
+                >
+                  Take over {count === 1 ? 'one row' : `${count.toLocaleString('en-GB')} rows`}
+                </button>
+                <span className="text-sm text-soft">{remainder(result, file.rows)}</span>
+              </div>
+            </>
+          ) : (
+            <label className="mt-4 block text-sm">
+              Row {done.toLocaleString('en-GB')} of {file.rows.toLocaleString('en-GB')}
+              <progress
+                className="mt-1 block h-2 w-full max-w-md accent-verdigris"
+                value={done}
+                max={file.rows}
+              />
+            </label>
+          )}
         </>
       )}
     </section>
   )
 }
 
+interface ChosenFile<Column extends string, Mapping, Taken> extends Omit<ReadFile<Mapping>, 'mapping'> {
+  readonly name: string
+  readonly by: FileReading<Column, Mapping, Taken>
+}
+
+/** The file carried out by a mapping; while it is, how many rows are through. */
+function useCarriedOut<Column extends string, Mapping, Taken>(
+  file: ChosenFile<Column, Mapping, Taken> | null,
+  mapping: Mapping | null,
+) {
+  const [got, setGot] = useState<{
+    readonly of: Mapping
+    readonly result: ImportResult<Column, Taken>
+  } | null>(null)
+  const [through, setThrough] = useState<{ readonly of: Mapping; readonly done: number } | null>(null)
+  useEffect(() => {
+    if (!file || !mapping) return
+    let isOver = false
+    void file.by
+      .carryOut(mapping, (done) => {
+        if (!isOver) setThrough({ of: mapping, done })
+      })
+      .then((result) => {
+        if (!isOver) setGot({ of: mapping, result })
+      })
+    return () => {
+      isOver = true
+    }
+  }, [file, mapping])
+  return {
+    result: got && got.of === mapping ? got.result : null,
+    done: through && through.of === mapping ? through.done : 0,
+  }
+}
+
 function Preview<Column extends string>({
   columns,
   words,
-  preview,
+  result: { preview, counts },
 }: {
   readonly columns: readonly Column[]
   readonly words: Readonly<Record<Column, string>>
-  readonly preview: ImportResult<Column>['preview']
+  readonly result: ImportResult<Column, unknown>
 }) {
   return (
     <div
@@ -211,7 +259,7 @@ function Preview<Column extends string>({
           </tr>
         </thead>
         <tbody>
-          {preview.slice(0, PREVIEWED).map(({ line, cells, wrong }) => (
+          {preview.map(({ line, cells, wrong }) => (
             <tr key={line} className={`border-b border-rule ${wrong ? 'bg-ochre-wash' : ''}`}>
               <td className="pr-2 text-soft">{line}</td>
               {columns.map((column) => (
@@ -223,9 +271,9 @@ function Preview<Column extends string>({
           ))}
         </tbody>
       </table>
-      {preview.length > PREVIEWED && (
+      {counts.preview > preview.length && (
         <p className="text-xs text-soft">
-          and {(preview.length - PREVIEWED).toLocaleString('en-GB')} more rows
+          and {(counts.preview - preview.length).toLocaleString('en-GB')} more rows
         </p>
       )}
     </div>
@@ -234,20 +282,20 @@ function Preview<Column extends string>({
 
 function ProblemList<Column extends string>({
   words,
-  problems,
+  result: { problems, counts },
 }: {
   readonly words: Readonly<Record<Column, string>>
-  readonly problems: ImportResult<Column>['problems']
+  readonly result: ImportResult<Column, unknown>
 }) {
-  if (problems.length === 0) return null
+  if (counts.problems === 0) return null
   return (
     <div className="mt-4" role="alert">
       <h3 className="font-semibold text-ochre">
-        {problems.length.toLocaleString('en-GB')} {problems.length === 1 ? 'thing' : 'things'} can’t be read
+        {counts.problems.toLocaleString('en-GB')} {counts.problems === 1 ? 'thing' : 'things'} can’t be read
       </h3>
       <div className="max-h-60 overflow-y-auto" tabIndex={0} role="group" aria-label="What can’t be read">
         <ul className="ruled text-sm">
-          {problems.slice(0, TOLD).map(({ line, column, sentence }) => (
+          {problems.map(({ line, column, sentence }) => (
             <li key={`${line}${column}`} className="py-1">
               <strong>
                 Line {line}, {words[column].toLowerCase()}:
@@ -255,8 +303,10 @@ function ProblemList<Column extends string>({
               {sentence}
             </li>
           ))}
-          {problems.length > TOLD && (
-            <li className="py-1 text-soft">and {(problems.length - TOLD).toLocaleString('en-GB')} more</li>
+          {counts.problems > problems.length && (
+            <li className="py-1 text-soft">
+              and {(counts.problems - problems.length).toLocaleString('en-GB')} more
+            </li>
           )}
         </ul>
       </div>

@@ -10,8 +10,28 @@ export type Answer<T> =
       readonly ok: false
       readonly sentence: string
       readonly field: string | null
-      /** False where the program gave none. */ readonly answered: boolean
+      /** Of HTTP; 0 where the program gave no answer. */
+      readonly status: number
     }
+
+/** An action as it is sent. */
+export interface Deed {
+  readonly key: string
+  readonly path: string
+  readonly method: string
+  /** What is asked, as JSON. */
+  readonly json: string
+}
+
+/** What is told of an action that waited. */
+interface Waited {
+  /** s since it was done */
+  readonly ago: number
+  /** Who was at the bench then, as the cookie had it. */
+  readonly by: string | undefined
+  /** ms that an answer is waited for */
+  readonly patience: number
+}
 
 /** Waits before an action without an answer is sent again, ms. */
 const AGAIN_AFTER = [400, 1500] as const
@@ -25,42 +45,46 @@ export async function send<Body extends object, T extends object>(
   body: Sent<Body>,
 ): Promise<Answer<T>> {
   if (method === 'GET')
-    return (
-      (await tryOnce<T>(path, {})) ?? {
-        ok: false,
-        sentence: 'The program did not answer. Try again.',
-        field: null,
-        answered: false,
-      }
-    )
+    return (await tryOnce<T>(path, {})) ?? noAnswer('The program did not answer. Try again.')
   const json = JSON.stringify(body)
   const asked = `${method} ${path} ${json}`
   const key = unanswered.get(asked) ?? crypto.randomUUID()
   unanswered.set(asked, key)
+  const answer = await sendDeed<T>({ key, path, method, json })
+  if (answer.ok || answer.status !== 0) unanswered.delete(asked)
+  return answer
+}
+
+/** Sends an action, three times where no answer comes; one that does not wait is waited for without end. */
+export async function sendDeed<T extends object>(
+  { key, path, method, json }: Deed,
+  waited?: Waited,
+): Promise<Answer<T>> {
   for (let tries = 0; ; tries += 1) {
     const answer = await tryOnce<T>(path, {
       method,
-      headers: { 'content-type': 'application/json', 'x-action-key': key },
+      headers: {
+        'content-type': 'application/json',
+        'x-action-key': key,
+        ...(waited && waited.ago > 0 ? { 'x-done-ago': String(waited.ago) } : {}),
+        ...(waited?.by === undefined ? {} : { 'x-done-by': waited.by }),
+      },
       body: json,
+      ...(waited ? { signal: AbortSignal.timeout(waited.patience) } : {}),
     })
-    if (answer) {
-      unanswered.delete(asked)
-      return answer
-    }
+    if (answer) return answer
     const wait = AGAIN_AFTER[tries]
     if (wait === undefined)
-      return {
-        ok: false,
-        sentence:
-          'The program did not answer, so it is not known whether this was written. Try again: it is the same action, and is not done twice.',
-        field: null,
-        answered: false,
-      }
+      return noAnswer(
+        'The program did not answer, so it is not known whether this was written. Try again: it is the same action, and is not done twice.',
+      )
     await new Promise((resolve) => {
       setTimeout(resolve, wait)
     })
   }
 }
+
+const noAnswer = (sentence: string) => ({ ok: false, sentence, field: null, status: 0 }) as const
 
 /** One try; null where no answer came. */
 async function tryOnce<T>(path: string, init: RequestInit): Promise<Answer<T> | null> {
@@ -72,7 +96,7 @@ async function tryOnce<T>(path: string, init: RequestInit): Promise<Answer<T> | 
       ok: false,
       sentence: json.sentence ?? 'That did not go through. Look in the history whether it was written.',
       field: json.field ?? null,
-      answered: true,
+      status: response.status,
     }
   } catch {
     return null

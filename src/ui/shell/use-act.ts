@@ -3,8 +3,9 @@
 import type { Call, Acted, Sent } from '@/boundary/calls'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
+import { deliver } from '../away/deliver'
 import { useAnnounce } from './DoneBar'
-import { send } from './send'
+import { send, type Answer } from './send'
 
 export interface Refused {
   readonly sentence: string
@@ -15,20 +16,16 @@ export interface Refused {
  * Does something on the server: says what was done, with its undoing beside it, and shows the page anew; or keeps the
  * sentence that says why not.
  *
- * @returns `act`, which answers with what came back, or null when it was refused; `refused`; and `refuse`, for what is known to be wrong before it is sent
+ * @returns `act`, which answers with what came back, or null when it was refused; `actLater`, which keeps it on this device
+ *   while the house does not answer, and says whether it was taken or kept; `refused`; and `refuse`, for what is known to
+ *   be wrong before it is sent
  */
 export function useAct() {
   const router = useRouter()
   const announce = useAnnounce()
   const [refused, setRefused] = useState<Refused | null>(null)
-  const act = useCallback(
-    async <Body extends object, T extends Acted>(
-      call: Call<Body, T>,
-      body: Sent<Body>,
-      sentence: string,
-    ): Promise<T | null> => {
-      setRefused(null)
-      const answer = await send(call, body)
+  const told = useCallback(
+    <T extends Acted>(answer: Answer<T>, sentence: string): T | null => {
       if (!answer.ok) {
         setRefused(answer)
         return null
@@ -39,5 +36,28 @@ export function useAct() {
     },
     [router, announce],
   )
-  return { act, refused, refuse: setRefused }
+  const act = useCallback(
+    async <Body extends object, T extends Acted>(
+      call: Call<Body, T>,
+      body: Sent<Body>,
+      sentence: string,
+    ): Promise<T | null> => {
+      setRefused(null)
+      return told(await send(call, body), sentence)
+    },
+    [told],
+  )
+  const actLater = useCallback(
+    async <Body extends object, T extends Acted>(
+      call: Call<Body, T>,
+      body: Sent<Body>,
+      sentence: string,
+    ): Promise<boolean> => {
+      setRefused(null)
+      const answer = await deliver(call, body, sentence.replace(/\.$/, ''))
+      return answer === 'waits' || told(answer, sentence) !== null
+    },
+    [told],
+  )
+  return { act, actLater, refused, refuse: setRefused }
 }

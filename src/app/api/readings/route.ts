@@ -1,10 +1,10 @@
 import { ReadingRequest } from '@/boundary/requests/settling'
 import { store } from '@/data/store/database'
-import { handle } from '@/app/api/handle'
+import { handleLater } from '@/app/api/handle'
 import { logReading } from '@/data/fitted/settling'
 
 export function POST(request: Request) {
-  return handle(request, ReadingRequest, (reading) => {
+  return handleLater(request, ReadingRequest, (reading) => {
     const { actionId, result } = logReading(store(), reading)
     return { actionId, ...result }
   })

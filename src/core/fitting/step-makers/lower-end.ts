@@ -24,6 +24,11 @@ export const tieKnot: StepMaker = (context) => {
     phase: 'in',
     title: 'Tie the end knot',
     todo: [
+      ...(context.state.forPractice
+        ? [
+            say`An old knot that won’t open may stay as it is: set it again, and tie the same in a piece of cord beside it.`,
+          ]
+        : []),
       ...(gut
         ? [
             say`Work the end supple between your fingers where it will be bent. A white mark is damaged fibre: in the standing part, cut it off.`,

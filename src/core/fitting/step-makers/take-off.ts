@@ -76,7 +76,7 @@ export const makeReady: StepMaker = (context) => {
   const { instrument, position, figures, habits, state } = context
   const wire = wired(context)
   const things = [
-    state.sameString ? 'the string that came off' : 'the new string',
+    ...(state.forPractice ? [] : [state.sameString ? 'the string that came off' : 'the new string']),
     ...(position.head.pin.turnedBy === 'key' ? ['the tuning key'] : []),
     cutterFor(figures.construction),
     ...(figures.needsAnchor ? [ANCHORS[habits.anchor]] : []),
@@ -159,6 +159,7 @@ export const takeOff: StepMaker = (context) => {
   if (fromBare(context)) return null
   const hold = holdOf(context)
   const { pin } = context.position.head
+  const { forPractice } = context.state
   const whole = isWhole(context)
   const wire = wired(context)
   const counted = whole && pin.threadPitch !== null
@@ -166,7 +167,7 @@ export const takeOff: StepMaker = (context) => {
   return step({
     key: 'take-off',
     phase: 'off',
-    title: 'Take off the old string',
+    title: forPractice ? 'Take it off whole' : 'Take off the old string',
     todo: [
       ...(hold === 'foot' && context.above.length === 0 ? footLetDown(context) : []),
       ...(whole ? [say`Let the tension down with ${turnerOf(pin).name} before anything is cut.`] : []),
@@ -177,9 +178,11 @@ export const takeOff: StepMaker = (context) => {
         ? [say`Cut old wire back to a straight end before you draw it out, so that it doesn’t scar the hole.`]
         : []),
       say`${LOOSEN[hold]}${hold === 'knot' && needsAnchor ? ' Keep its anchor.' : ''}`,
-      hold === 'foot'
-        ? say`Keep the pieces: the gauge and the place of the break are on them.`
-        : say`Unwind what is left from ${hold === 'posts' ? 'both pins' : 'the pin'}. Keep the pieces: the gauge and the place of the break are on them.`,
+      forPractice
+        ? say`Unwind it from the pin, and keep it whole: it goes on again.`
+        : hold === 'foot'
+          ? say`Keep the pieces: the gauge and the place of the break are on them.`
+          : say`Unwind what is left from ${hold === 'posts' ? 'both pins' : 'the pin'}. Keep the pieces: the gauge and the place of the break are on them.`,
     ],
     right: inBox(context)
       ? say`No piece of string is left in the box; it would buzz.`

@@ -2,12 +2,13 @@
  * A supplier's catalogue out of a CSV of any make, and back into one.
  */
 import Papa from 'papaparse'
+import type { RowProblem, ToldRows } from '@/core/list/told-rows'
 import { makeText } from '@/core/chart/material-text'
 import { outerGauge } from '@/core/strings/construction'
 import { guarded } from '../../csv/formula-guard'
 import type { FileUnit } from '@/core/units/file-unit'
 import { guessColumns, guessUnit } from '../../csv/guess'
-import type { TextTable } from '../../csv/read-table'
+import type { OnRow, TextTable } from '../../csv/read-table'
 import { inMm } from '../../store/millimetres'
 import {
   CATALOGUE_COLUMNS,
@@ -107,29 +108,21 @@ export function guessCatalogueMapping({ header, rows }: TextTable): CatalogueMap
   return { columns, units }
 }
 
-export interface CatalogueProblem {
-  /** Line of the file. */
-  readonly line: number
-  readonly column: CatalogueColumn
-  readonly sentence: string
-}
-
-export interface MappedCatalogue {
+interface MappedCatalogue extends ToldRows<CatalogueColumn> {
   readonly items: readonly CatalogueItem[]
-  readonly problems: readonly CatalogueProblem[]
-  readonly preview: readonly {
-    readonly line: number
-    readonly cells: CatalogueCells
-    readonly wrong: boolean
-  }[]
 }
 
 /** Carries a mapping out: items that can be taken, and what is wrong, row by row. */
-export function mapCatalogue(table: TextTable, { columns, units }: CatalogueMapping): MappedCatalogue {
-  const problems: CatalogueProblem[] = []
+export function mapCatalogue(
+  table: TextTable,
+  { columns, units }: CatalogueMapping,
+  onRow: OnRow = () => {},
+): MappedCatalogue {
+  const problems: RowProblem<CatalogueColumn>[] = []
   const items = new Map<string, CatalogueItem>()
   const onLine = new Map<string, number>()
   const preview = table.rows.map((row, i) => {
+    onRow(i)
     const line = table.lines[i] as number
     const cells = Object.fromEntries(
       CATALOGUE_COLUMNS.map((column) => [

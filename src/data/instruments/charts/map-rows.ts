@@ -10,23 +10,14 @@ import {
   type ReadLine,
 } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
+import type { RowProblem, ToldRows } from '@/core/list/told-rows'
 import { unguarded } from '../../csv/formula-guard'
 import type { Mapping } from './mapping'
-import type { TextTable } from '../../csv/read-table'
+import type { OnRow, TextTable } from '../../csv/read-table'
 
-export interface RowProblem {
-  /** Line of the file. */
-  readonly line: number
-  readonly column: ChartColumn
-  readonly sentence: string
-}
-
-export interface MappedRows {
+interface MappedRows extends ToldRows<ChartColumn> {
   /** Rows that can be taken, by number. */
   readonly lines: readonly ChartLine[]
-  readonly problems: readonly RowProblem[]
-  /** Cells of every row as they were understood, for the preview. */
-  readonly preview: readonly { readonly line: number; readonly cells: Cells; readonly wrong: boolean }[]
 }
 
 /**
@@ -34,18 +25,24 @@ export interface MappedRows {
  * @param mapping - column by column
  * @param chart - the chart it goes into: what the file doesn't say stays as it is there
  */
-export function mapRows(table: TextTable, mapping: Mapping, chart: readonly ChartLine[]): MappedRows {
+export function mapRows(
+  table: TextTable,
+  mapping: Mapping,
+  chart: readonly ChartLine[],
+  onRow: OnRow = () => {},
+): MappedRows {
   const byNumber = new Map(chart.map((line) => [line.number, line]))
-  const problems: RowProblem[] = []
+  const problems: RowProblem<ChartColumn>[] = []
   const taken = new Map<number, number>()
   const lines: ChartLine[] = []
   const preview = table.rows.map((row, i) => {
+    onRow(i)
     const line = table.lines[i] as number
     const number = numberOf(row, i, table.rows.length, mapping)
     const base = byNumber.get(Number(number))
     const cells = cellsFrom(row, number, mapping, base)
     const read = atRest(readCells(cells, mapping.units), mapping, base)
-    const wrong: RowProblem[] = isElsewhere(number, base)
+    const wrong: RowProblem<ChartColumn>[] = isElsewhere(number, base)
       ? [
           {
             line,

@@ -1,8 +1,8 @@
 /** Columns that several tables have. */
+import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { STRING_ENDS } from '@/core/stores/string-spec'
+import { MATERIALS } from '@/core/strings/materials'
 import { integer, real, text } from 'drizzle-orm/sqlite-core'
-import type { StringColour, TensionClass } from '@/core/instrument/instrument'
-import type { StringEnd } from '@/core/stores/string-spec'
-import type { Material } from '@/core/strings/materials'
 
 /** Never given twice: what is gone, or was undone, keeps its number for itself. */
 export const id = () => integer('id').primaryKey({ autoIncrement: true })
@@ -12,12 +12,12 @@ export const plainId = () => integer('id').primaryKey()
 
 /** What a string is made of; a plain string leaves core, bedding and wrap empty. */
 export const construction = () => ({
-  material: text('material').$type<Material>().notNull(),
+  material: text('material', { enum: MATERIALS }).notNull(),
   gaugeMm: real('gauge_mm').notNull(),
   coreMm: real('core_mm'),
-  beddingMaterial: text('bedding_material').$type<Material>(),
+  beddingMaterial: text('bedding_material', { enum: MATERIALS }),
   beddingMm: real('bedding_mm'),
-  wrapMaterial: text('wrap_material').$type<Material>(),
+  wrapMaterial: text('wrap_material', { enum: MATERIALS }),
   wrapMm: real('wrap_mm'),
 })
 
@@ -26,9 +26,9 @@ export const packet = () => ({
   part: text('part').notNull(),
   name: text('name').notNull(),
   ...construction(),
-  colour: text('colour').$type<StringColour>().notNull(),
-  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
-  end: text('end').$type<StringEnd>().notNull(),
+  colour: text('colour', { enum: STRING_COLOURS }).notNull(),
+  tensionClass: text('tension_class', { enum: TENSION_CLASSES }).notNull(),
+  end: text('end', { enum: STRING_ENDS }).notNull(),
   maker: text('maker').notNull(),
   line: text('line').notNull(),
   lengthMm: real('length_mm').notNull(),

@@ -1,14 +1,12 @@
 /** Strings that are on or were: where, how they stood, how they broke. */
+import { READING_KINDS } from '@/core/settle/readings'
+import { STRETCHINGS } from '@/core/settle/stretching'
+import { BREAK_SITES } from '@/core/wear/break-sites'
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { Habits } from '@/core/fitting/habits'
-import type { ReadingKind } from '@/core/settle/readings'
-import type { BreakSite } from '@/core/wear/break-sites'
 import { construction, id } from './columns'
 import { instruments, positions } from './instruments'
 import { coils, supplies } from './stores'
-
-type Stretching = Habits['stretching']
 
 /** One physical string while it is on its positions. */
 export const fittedStrings = sqliteTable(
@@ -24,9 +22,11 @@ export const fittedStrings = sqliteTable(
     endedAt: integer('ended_at'),
     /** It was on before and is put back: it settles as one that was moved, not as a new one. */
     moved: integer('moved', { mode: 'boolean' }).notNull().default(false),
+    /** How long it had been on before it was put back, ms: so old it was when it was fitted. */
+    agedMs: integer('aged_ms').notNull().default(0),
     /** Cycles of helping it settle that were given when it was fitted. */
     stretchCycles: integer('stretch_cycles').notNull().default(0),
-    stretchedBy: text('stretched_by').$type<Stretching>(),
+    stretchedBy: text('stretched_by', { enum: STRETCHINGS }),
   },
   (t) => [index('fitted_on').on(t.instrumentId, t.endedAt), index('fitted_now').on(t.endedAt, t.fittedAt)],
 )
@@ -55,7 +55,7 @@ export const breaks = sqliteTable(
       .references(() => positions.id),
     fittedId: integer('fitted_id').references(() => fittedStrings.id),
     at: integer('at').notNull(),
-    site: text('site').$type<BreakSite>().notNull(),
+    site: text('site', { enum: BREAK_SITES }).notNull(),
   },
   (t) => [index('break_at').on(t.positionId), index('break_when').on(t.at)],
 )
@@ -75,7 +75,7 @@ export const readings = sqliteTable(
     cents: real('cents').notNull(),
     broughtBack: integer('brought_back', { mode: 'boolean' }).notNull(),
     /** What it was taken for when it was logged, so that what was told and what is kept are one. Null on readings from before it was kept. */
-    kind: text('kind').$type<ReadingKind>(),
+    kind: text('kind', { enum: READING_KINDS }),
   },
   (t) => [index('reading_of').on(t.fittedId), index('reading_at').on(t.positionId)],
 )

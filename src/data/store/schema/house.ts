@@ -1,13 +1,13 @@
 /** The house itself: what it has set, its clock, its dates. */
+import { SPARES_BY } from '@/core/wear/reorder'
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { SparesBy } from '@/core/wear/reorder'
 import { id, plainId } from './columns'
 
 /** One row: what the house has set. */
 export const house = sqliteTable('house', {
   id: plainId(),
   name: text('name').notNull(),
-  unit: text('unit').$type<'mm' | 'in'>().notNull(),
+  unit: text('unit', { enum: ['mm', 'in'] }).notNull(),
   gaugesInThou: integer('gauges_in_thou', { mode: 'boolean' }).notNull().default(false),
   timeZone: text('time_zone').notNull(),
   habits: text('habits').notNull(),
@@ -18,7 +18,7 @@ export const house = sqliteTable('house', {
   /** Cuts of each charted string to have in the stores. */
   leastSpares: integer('least_spares').notNull().default(1),
   /** Whether that number is kept, or as many as what breaks asks for until new ones can be there. */
-  sparesBy: text('spares_by').$type<SparesBy>().notNull().default('number'),
+  sparesBy: text('spares_by', { enum: SPARES_BY }).notNull().default('number'),
   /** Whether strings are kept in store; a house that keeps none is not asked about coils. */
   keepsStores: integer('keeps_stores', { mode: 'boolean' }).notNull().default(true),
   /** How long a concert lasts, h: so long must strings hold. */

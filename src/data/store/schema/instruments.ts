@@ -1,28 +1,28 @@
 /** Instruments, their positions, and what lies over what. */
+import { CALLED_BY, COUNTED_FROM } from '@/core/instrument/called'
+import { FAMILIES } from '@/core/instrument/family'
+import { BEARINGS, STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
+import { PIN_SETTINGS, TURNED_BY } from '@/core/winding/pin'
 import { sql } from 'drizzle-orm'
 import { check, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { CalledBy, CountedFrom } from '@/core/instrument/called'
-import type { Family } from '@/core/instrument/family'
-import type { Bearing, Mechanism, StringColour, Strung, TensionClass } from '@/core/instrument/instrument'
-import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
-import type { PinSetting, TurnedBy, Turning } from '@/core/winding/pin'
 import { construction, id } from './columns'
 
 export const instruments = sqliteTable('instrument', {
   id: id(),
   slug: text('slug').notNull().unique(),
   name: text('name').notNull(),
-  family: text('family').$type<Family>().notNull(),
+  family: text('family', { enum: FAMILIES }).notNull(),
   maker: text('maker').notNull(),
   model: text('model').notNull(),
   owner: text('owner').notNull(),
-  tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+  tensionClass: text('tension_class', { enum: TENSION_CLASSES }).notNull(),
   restTuning: text('rest_tuning').notNull(),
   referenceA: real('reference_a_hz').notNull(),
   lies: text('lies').notNull(),
-  calledBy: text('called_by').$type<CalledBy>().notNull().default('harp octave'),
-  countedFrom: text('counted_from').$type<CountedFrom>().notNull().default('top'),
-  strung: text('strung').$type<Strung>().notNull().default('as usual'),
+  calledBy: text('called_by', { enum: CALLED_BY }).notNull().default('harp octave'),
+  countedFrom: text('counted_from', { enum: COUNTED_FROM }).notNull().default('top'),
+  strung: text('strung', { enum: STRUNG }).notNull().default('as usual'),
   /** Habits of its own, where they differ from the house's: JSON. */
   habits: text('habits').notNull().default('{}'),
   /** Keys of what was measured of it: JSON. Null where its chart came whole, and nothing of it is assumed. */
@@ -48,26 +48,26 @@ export const positions = sqliteTable(
     role: text('role'),
     askedMake: text('asked_make'),
     note: text('note').notNull(),
-    colour: text('colour').$type<StringColour>().notNull(),
+    colour: text('colour', { enum: STRING_COLOURS }).notNull(),
     ...construction(),
     speakingMm: real('speaking_mm').notNull(),
     freeMm: real('free_mm').notNull(),
-    mechanism: text('mechanism').$type<Mechanism>(),
+    mechanism: text('mechanism', { enum: ['lever', 'disc'] }),
     piece: integer('piece').notNull(),
-    headFastening: text('head_fastening').$type<HeadFastening>().notNull(),
-    tailFastening: text('tail_fastening').$type<TailFastening>().notNull(),
-    bearing: text('bearing').$type<Bearing>(),
+    headFastening: text('head_fastening', { enum: HEAD_FASTENINGS }).notNull(),
+    tailFastening: text('tail_fastening', { enum: TAIL_FASTENINGS }).notNull(),
+    bearing: text('bearing', { enum: BEARINGS }),
     boardMm: real('board_mm').notNull(),
     eyeletBoreMm: real('eyelet_bore_mm'),
     postMm: real('post_mm'),
-    pinSetting: text('pin_setting').$type<PinSetting>().notNull().default('through the neck'),
-    turnedBy: text('turned_by').$type<TurnedBy>().notNull().default('key'),
+    pinSetting: text('pin_setting', { enum: PIN_SETTINGS }).notNull().default('through the neck'),
+    turnedBy: text('turned_by', { enum: TURNED_BY }).notNull().default('key'),
     pinMm: real('pin_mm').notNull(),
     gearRatio: real('gear_ratio').notNull(),
-    tightens: text('tightens').$type<Turning>().notNull(),
+    tightens: text('tightens', { enum: ['clockwise', 'anticlockwise'] }).notNull(),
     threadMm: real('thread_mm'),
     pinHeightMm: real('pin_height_mm').notNull(),
-    heightDatum: text('height_datum').$type<'top of pin' | 'string hole'>().notNull(),
+    heightDatum: text('height_datum', { enum: ['top of pin', 'string hole'] }).notNull(),
     holeToEndMm: real('hole_to_end_mm').notNull(),
     bridgeHeightMm: real('bridge_height_mm').notNull(),
     toBridgeMm: real('to_bridge_mm').notNull(),

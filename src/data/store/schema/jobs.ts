@@ -1,4 +1,6 @@
 /** Replacing one string: how far it has got, what was measured, cut and fitted. */
+import { MISHAPS } from '@/core/fitting/mishaps'
+import { ASKED, STEP_KEYS } from '@/core/fitting/step'
 import { sql } from 'drizzle-orm'
 import {
   type AnySQLiteColumn,
@@ -10,8 +12,6 @@ import {
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core'
-import type { Mishap } from '@/core/fitting/mishaps'
-import type { Asked, StepKey } from '@/core/fitting/step'
 import { id } from './columns'
 import { positions } from './instruments'
 import { coils } from './stores'
@@ -30,6 +30,8 @@ export const jobs = sqliteTable(
     coilId: integer('coil_id').references(() => coils.id),
     /** The string came off whole and is put back; nothing is cut. */
     sameString: integer('same_string', { mode: 'boolean' }).notNull().default(false),
+    /** A good string is taken off and put back, to learn how. */
+    forPractice: integer('for_practice', { mode: 'boolean' }).notNull().default(false),
     /** Habits of its own, where they differ from the instrument's: JSON. */
     habits: text('habits').notNull().default('{}'),
     /** The job that this one is done together with; null where it is done alone, or leads the others. */
@@ -52,7 +54,7 @@ export const jobSteps = sqliteTable(
     jobId: integer('job_id')
       .notNull()
       .references(() => jobs.id, { onDelete: 'cascade' }),
-    step: text('step').$type<StepKey>().notNull(),
+    step: text('step', { enum: STEP_KEYS }).notNull(),
     doneAt: integer('done_at').notNull(),
   },
   (t) => [uniqueIndex('job_step_once').on(t.jobId, t.step)],
@@ -66,7 +68,7 @@ export const jobMeasures = sqliteTable(
     jobId: integer('job_id')
       .notNull()
       .references(() => jobs.id, { onDelete: 'cascade' }),
-    what: text('what').$type<Asked>().notNull(),
+    what: text('what', { enum: ASKED }).notNull(),
     value: real('value').notNull(),
     at: integer('at').notNull(),
   },
@@ -81,8 +83,8 @@ export const jobMishaps = sqliteTable(
     jobId: integer('job_id')
       .notNull()
       .references(() => jobs.id, { onDelete: 'cascade' }),
-    step: text('step').$type<StepKey>().notNull(),
-    mishap: text('mishap').$type<Mishap>().notNull(),
+    step: text('step', { enum: STEP_KEYS }).notNull(),
+    mishap: text('mishap', { enum: MISHAPS }).notNull(),
     at: integer('at').notNull(),
     /** String that it cost; null where none was lost. */
     lostMm: real('lost_mm'),

@@ -9,6 +9,7 @@ import { needs, orderedNeeds } from './needs'
 import { instruments, positions, coverings } from './instruments'
 import { pictures } from './pictures'
 import { roundReadings, temperaments, tuningRounds } from './rounds'
+import { practiceAnswers, practiceCards } from './practice'
 import { restringPieces, restrings } from './restrings'
 import { inspections, polishes } from './wear'
 import { suppliers, catalogueItems, orders, orderLines } from './orders'
@@ -96,4 +97,6 @@ export const journaled = {
   polishes,
   restrings,
   restringPieces,
+  practiceAnswers,
+  practiceCards,
 } as const

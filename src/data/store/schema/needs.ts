@@ -1,8 +1,8 @@
 /** What must be bought, and which order line fills it. */
+import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { STRING_ENDS } from '@/core/stores/string-spec'
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { StringColour, TensionClass } from '@/core/instrument/instrument'
-import type { StringEnd } from '@/core/stores/string-spec'
 import { construction, id } from './columns'
 import { positions } from './instruments'
 import { orderLines } from './orders'
@@ -18,10 +18,10 @@ export const needs = sqliteTable(
       .notNull()
       .references(() => positions.id),
     ...construction(),
-    colour: text('colour').$type<StringColour>().notNull(),
+    colour: text('colour', { enum: STRING_COLOURS }).notNull(),
     /** Null where it is bought by gauge, length and end alone. */
-    tensionClass: text('tension_class').$type<TensionClass>(),
-    end: text('end').$type<StringEnd>().notNull(),
+    tensionClass: text('tension_class', { enum: TENSION_CLASSES }),
+    end: text('end', { enum: STRING_ENDS }).notNull(),
     lengthMm: real('length_mm').notNull(),
     quantity: integer('quantity').notNull().default(1),
     /** How many of them have come. */

@@ -84,7 +84,7 @@ export const orderLines = sqliteTable(
     forStrings: text('for_strings').notNull(),
     /** What a set held on that day, whole: JSON; null for a packet. */
     holds: text('holds'),
-    answer: text('answer').$type<'confirmed' | 'back-ordered' | 'substituted' | 'refused'>(),
+    answer: text('answer', { enum: ['confirmed', 'back-ordered', 'substituted', 'refused'] }),
     /** The line that the supplier offers in its place. */
     replacesId: integer('replaces_id').references((): AnySQLiteColumn => orderLines.id),
     /** Packs that have come. */

@@ -1,6 +1,6 @@
 /** Pictures that are kept with an instrument. */
+import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { PictureKind } from '@/core/pictures/picture-kind'
 import { id } from './columns'
 import { instruments, positions } from './instruments'
 import { jobs } from './jobs'
@@ -24,7 +24,7 @@ export const pictures = sqliteTable(
       .references(() => instruments.id),
     positionId: integer('position_id').references(() => positions.id),
     jobId: integer('job_id').references(() => jobs.id),
-    kind: text('kind').$type<PictureKind>().notNull(),
+    kind: text('kind', { enum: PICTURE_KINDS }).notNull(),
     note: text('note').notNull(),
     at: integer('at').notNull(),
     widthPx: integer('width_px').notNull(),

@@ -1,6 +1,6 @@
 /** Whole restrings: what is planned, and how far it is. */
+import { RESTRING_WAYS } from '@/core/restring/schools'
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { RestringWay } from '@/core/restring/schools'
 import { id } from './columns'
 import { instruments, positions } from './instruments'
 import { coils } from './stores'
@@ -16,7 +16,7 @@ export const restrings = sqliteTable(
     begunAt: integer('begun_at').notNull(),
     endedAt: integer('ended_at'),
     /** The way that its plan was made by; null where it was moved about by hand. */
-    way: text('restring_way').$type<RestringWay>(),
+    way: text('restring_way', { enum: RESTRING_WAYS }),
     /** How long one is at it at a time, min. */
     sessionMinutes: integer('session_minutes').notNull(),
     /** Nothing was on it when it began: its strings were all off, or it was new. */

@@ -1,6 +1,6 @@
 /** Temperaments of the house's own, and instruments tuned string by string. */
+import { ROUND_ORDERS } from '@/core/rounds/tuning-round'
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { RoundOrder } from '@/core/rounds/tuning-round'
 import { id } from './columns'
 import { instruments, positions } from './instruments'
 
@@ -24,7 +24,7 @@ export const tuningRounds = sqliteTable(
     /** The temperament that it was tuned in, and its cents above C as they were then: JSON. */
     temperament: text('temperament').notNull(),
     degrees: text('degrees').notNull(),
-    tuneOrder: text('tune_order').$type<RoundOrder>().notNull(),
+    tuneOrder: text('tune_order', { enum: ROUND_ORDERS }).notNull(),
     withinCents: real('within_cents').notNull(),
   },
   (t) => [index('round_of').on(t.instrumentId, t.startedAt)],

@@ -1,9 +1,9 @@
 /** What the stores hold: strings, and small things. */
+import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { STRING_ENDS } from '@/core/stores/string-spec'
+import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { StringColour, TensionClass } from '@/core/instrument/instrument'
-import type { StringEnd } from '@/core/stores/string-spec'
-import type { SupplyKind } from '@/core/stores/supplies'
 import { construction, id } from './columns'
 import { orderLines } from './orders'
 
@@ -14,12 +14,12 @@ export const coils = sqliteTable(
     id: id(),
     label: text('label').notNull(),
     ...construction(),
-    colour: text('colour').$type<StringColour>().notNull(),
-    tensionClass: text('tension_class').$type<TensionClass>().notNull(),
+    colour: text('colour', { enum: STRING_COLOURS }).notNull(),
+    tensionClass: text('tension_class', { enum: TENSION_CLASSES }).notNull(),
     maker: text('maker').notNull(),
     line: text('line').notNull(),
     place: text('place').notNull(),
-    end: text('end').$type<StringEnd>().notNull().default('plain'),
+    end: text('end', { enum: STRING_ENDS }).notNull().default('plain'),
     boughtAt: integer('bought_at').notNull(),
     openedAt: integer('opened_at'),
     boughtMm: real('bought_mm').notNull(),
@@ -45,7 +45,7 @@ export const supplies = sqliteTable(
   'supply',
   {
     id: id(),
-    kind: text('kind').$type<SupplyKind>().notNull(),
+    kind: text('kind', { enum: SUPPLY_KINDS }).notNull(),
     name: text('name').notNull(),
     place: text('place').notNull(),
     count: integer('count').notNull(),

@@ -1,7 +1,7 @@
 /** How strings looked when somebody looked, and places that were polished because strings break there. */
+import { BREAK_SITES } from '@/core/wear/break-sites'
+import { CONDITIONS } from '@/core/wear/life'
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { BreakSite } from '@/core/wear/break-sites'
-import type { Condition } from '@/core/wear/life'
 import { id } from './columns'
 import { fittedStrings } from './fitted'
 import { positions } from './instruments'
@@ -16,7 +16,7 @@ export const inspections = sqliteTable(
       .references(() => positions.id),
     fittedId: integer('fitted_id').references(() => fittedStrings.id),
     at: integer('at').notNull(),
-    condition: text('condition').$type<Condition>().notNull(),
+    condition: text('condition', { enum: CONDITIONS }).notNull(),
     /** What was seen: JSON. */
     signs: text('signs').notNull().default('[]'),
   },
@@ -30,7 +30,7 @@ export const polishes = sqliteTable(
     positionId: integer('position_id')
       .notNull()
       .references(() => positions.id),
-    site: text('site').$type<BreakSite>().notNull(),
+    site: text('site', { enum: BREAK_SITES }).notNull(),
     at: integer('at').notNull(),
   },
   (t) => [index('polish_at').on(t.positionId)],

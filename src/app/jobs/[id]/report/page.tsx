@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { redirect } from 'next/navigation'
+import { notFound, redirect } from 'next/navigation'
 import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
 import { gaugeUnitOf, houseSettings } from '@/data/house/house'
@@ -15,6 +15,8 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
   const job = await loadJob(params)
   if (job.finishedAt === null) redirect(pages.job(job.jobId))
   const finished = jobsTogether(store(), job.jobId).flatMap((one) => jobOutcome(store(), one.jobId) ?? [])
+  // What was fitted can't be read.
+  if (finished.length === 0) notFound()
   const settings = houseSettings(store())
   return (
     <ServiceReport

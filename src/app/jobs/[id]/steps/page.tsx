@@ -1,12 +1,10 @@
 import type { Metadata } from 'next'
-import { cookies } from 'next/headers'
 import { store } from '@/data/store/database'
 import { picturesOfJobs } from '@/data/pictures/pictures'
 import { jobsTogether } from '@/data/jobs/jobs-together'
-import { houseSettings } from '@/data/house/house'
 import { jobView } from '@/features/jobs/job-view'
 import { StepByStep } from '@/features/jobs/StepByStep'
-import { AT_THE_BENCH, nameAtBench } from '@/ui/shell/at-the-bench'
+import { personAtBench } from '../../../person-at-bench'
 import { JobSheet } from '../JobSheet'
 import { loadStrungJob } from '../load-job'
 
@@ -21,7 +19,7 @@ export default async function StepsPage({ params }: { params: Promise<{ id: stri
         key={together.map(({ jobId }) => jobId).join()}
         instrument={job.instrument}
         jobs={together.map(jobView)}
-        me={nameAtBench((await cookies()).get(AT_THE_BENCH)?.value, houseSettings(store()).people)}
+        me={await personAtBench()}
         pictures={picturesOfJobs(
           store(),
           together.map(({ jobId }) => jobId),

@@ -1,9 +1,9 @@
 import { store } from '@/data/store/database'
 import { markStepOfAll } from '@/data/jobs/job-steps'
 import { StepRequest } from '@/boundary/requests/jobs'
-import { byId } from '../../../by-id'
+import { byIdLater } from '../../../by-id'
 
-export const POST = byId('job', StepRequest, (jobId, { step, done, jobs }) => {
+export const POST = byIdLater('job', StepRequest, (jobId, { step, done, jobs }) => {
   const { actionId } = markStepOfAll(store(), jobs ?? [jobId], step, done)
   return { actionId, step, done }
 })

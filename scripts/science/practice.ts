@@ -1,0 +1,32 @@
+/** How the schedule of practice bears learners who do not exist, over sixty days. */
+import { readShelf } from '@/data/demo/shelf-files'
+import { DEFAULT_HABITS } from '@/core/fitting/habits'
+import { cardsOf } from '@/core/practice/cards'
+import { LEARNERS, reportOf, simulateLearner, type ScheduleReport } from '@/core/practice/learner'
+import { seeded } from '@/core/random/seeded'
+
+export const DAYS = 60
+const SEED = 18
+
+/** One harp of the demo, its long zither, and all of it. */
+const HOUSES = { Lovage: ['lovage'], Yarrow: ['yarrow'], 'all ten': null } as const
+
+export interface Learned extends ScheduleReport {
+  readonly house: string
+  readonly learner: string
+}
+
+export function learnerReports(): readonly Learned[] {
+  const { instruments } = readShelf('demo')
+  return Object.entries(HOUSES).flatMap(([house, slugs]) => {
+    const owns = instruments
+      .filter(({ slug }) => slugs === null || (slugs as readonly string[]).includes(slug))
+      .map((instrument) => ({ instrument, habits: DEFAULT_HABITS }))
+    const cards = cardsOf(owns)
+    return Object.entries(LEARNERS).map(([learner, kind]) => ({
+      house,
+      learner,
+      ...reportOf(cards, simulateLearner(cards, kind, DAYS, seeded(SEED)), DAYS),
+    }))
+  })
+}

@@ -1,0 +1,42 @@
+/** Jobs as this device has them: with what was done here while the house did not answer. */
+import { readMeasured } from '@/boundary/measured'
+import type { Asked, StepKey } from '@/core/fitting/step'
+import type { Waiting } from '@/ui/away/outbox'
+import type { JobView } from './job-view'
+
+interface Marked {
+  readonly step: StepKey
+  readonly done: boolean
+  readonly jobs: readonly number[]
+}
+
+interface Measured {
+  readonly what: Asked
+  readonly text: string
+  readonly unit: 'mm' | 'in'
+}
+
+const OF_A_JOB = /^\/api\/jobs\/(\d+)\/(steps|measures)$/
+
+/** @param waits - in the order it was done */
+export function withWaiting(jobs: readonly JobView[], waits: readonly Waiting[]): readonly JobView[] {
+  return waits.reduce((had, { path, json }) => {
+    const [, id, what] = OF_A_JOB.exec(path) ?? []
+    if (what === 'steps') return had.map((job) => marked(job, JSON.parse(json) as Marked))
+    if (what === 'measures')
+      return had.map((job) => (job.jobId === Number(id) ? measured(job, JSON.parse(json) as Measured) : job))
+    return had
+  }, jobs)
+}
+
+function marked(job: JobView, { step, done, jobs }: Marked): JobView {
+  if (!jobs.includes(job.jobId)) return job
+  const others = job.done.filter((key) => key !== step)
+  return { ...job, done: done ? [...others, step] : others }
+}
+
+function measured(job: JobView, { what, text, unit }: Measured): JobView {
+  const value = readMeasured(what, text, unit)
+  const others = Object.entries(job.measured).filter(([key]) => key !== what)
+  return { ...job, measured: { ...Object.fromEntries(others), ...(value === null ? {} : { [what]: value }) } }
+}
