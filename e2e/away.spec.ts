@@ -2,6 +2,7 @@
 import Database from 'better-sqlite3'
 import type { APIRequestContext, Page } from '@playwright/test'
 import path from 'node:path'
+import { keptPages } from './kept-pages'
 import { expect, test, type Served } from './served'
 
 test.use({ copy: 'away', viewport: { width: 390, height: 844 } })
@@ -15,14 +16,6 @@ async function begin(page: Page, request: APIRequestContext, instrument: string,
   await page.waitForURL('**/figures')
   return jobId
 }
-/** The addresses that this device keeps, without what they are drawn by. */
-const keptPages = (page: Page) =>
-  page.evaluate(async () => {
-    const found: string[] = []
-    for (const name of await caches.keys())
-      for (const { url } of await (await caches.open(name)).keys()) found.push(new URL(url).pathname)
-    return found.filter((one) => !/^\/(_next\/static\/|icon)/.test(one)).sort()
-  })
 function rows<Row>({ folder }: Served, sql: string, ...of: number[]): readonly Row[] {
   const db = new Database(path.join(folder, 'taut-pinset.sqlite'), { readonly: true })
   try {

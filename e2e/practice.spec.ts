@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import Database from 'better-sqlite3'
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
+import { keptPages } from './kept-pages'
 import { expect, test, type Served } from './served'
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
@@ -196,7 +197,7 @@ test('a drill that has begun goes on while the house is away, and is kept when i
   const kept = () => rows(served, "SELECT id FROM practice_answer WHERE card LIKE 'which:bryony%'").length
   const before = kept()
   await page.goto('/practice/which/bryony')
-  await expect.poll(() => page.evaluate(() => caches.has('open'))).toBe(true)
+  await expect.poll(() => keptPages(page)).toContain('/practice/which/bryony')
   await page.context().setOffline(true)
   await answer(page)
   await onward(page).click()

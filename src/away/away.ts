@@ -35,16 +35,16 @@ worker.addEventListener('fetch', (event) => {
   else if (DRAWS.test(pathname)) event.respondWith(drawn(request))
 })
 
-/** Keeps these pages and what they are drawn by, and lets all others go. */
+/** Keeps these pages and what they are drawn by, and lets all others go. A page comes last: what is kept of it is whole. */
 async function keepPages(pages: readonly string[], drawnBy: readonly string[]): Promise<void> {
   const cache = await caches.open(KEPT)
   const wanted = new Set<string>()
+  const answers = new Map<string, Response>()
   for (const address of pages) {
     const answer = await fetch(address, { headers: { accept: 'text/html' } })
     if (!answer.ok || answer.redirected) continue
-    wanted.add(address)
     const text = await answer.clone().text()
-    await cache.put(address, answer)
+    answers.set(address, answer)
     for (const [found] of text.matchAll(/\/_next\/static\/[\w./~%-]+/g)) wanted.add(found)
   }
   for (const address of drawnBy) if (DRAWS.test(address)) wanted.add(address)
@@ -52,7 +52,8 @@ async function keepPages(pages: readonly string[], drawnBy: readonly string[]): 
   await Promise.all(
     [...wanted].filter((one) => !had.has(one)).map((one) => cache.add(one).catch(() => undefined)),
   )
-  for (const one of had) if (!wanted.has(one)) await cache.delete(one)
+  for (const [address, answer] of answers) await cache.put(address, answer)
+  for (const one of had) if (!wanted.has(one) && !answers.has(one)) await cache.delete(one)
 }
 
 /** A page as the house gives it; as it was kept where the house gives none. */
