@@ -67,11 +67,12 @@ export function addPluck(
     const fade = Math.exp(-decay / rate)
     const first = Math.max(0, Math.ceil(onset))
     const since = first - onset
+    const risen = onset + LETS_GO * rate
     let size = amplitude * Math.exp((-decay * since) / rate)
     let x = Math.cos(phase + turn * since)
     let y = Math.sin(phase + turn * since)
     for (let i = first; i < samples.length; i += 1) {
-      const rise = Math.min(1, (i - onset) / (LETS_GO * rate))
+      const rise = i < risen ? (i - onset) / (LETS_GO * rate) : 1
       samples[i] = (samples[i] as number) + size * rise * x
       const next = x * c - y * s
       y = x * s + y * c

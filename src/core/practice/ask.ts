@@ -7,10 +7,10 @@ import { theName } from '../instrument/names'
 import { semitoneNumber } from '../pitch/note'
 import type { Fastening } from '../knots/tying'
 import { seeded } from '../random/seeded'
-import type { TunedInterval } from '../rounds/by-ear'
 import { stringsOfCard, type Card } from './cards'
 import type { Own } from './drill'
 import { faultChoices, faultsFor, type Fault } from './faults'
+import type { BeatingInterval } from './beats'
 import { anyOff, hearChoices, pairsBy } from './hear-question'
 import { materialChoices, specimenOf } from './material-question'
 import { orderNames, otherNames, type OtherName } from './name-question'
@@ -182,7 +182,7 @@ function questionOn(asking: Asking, position: StringPosition): Question | null {
       }
     }
     case 'hear':
-      return heard(asking, position, first as TunedInterval)
+      return heard(asking, position, first as BeatingInterval)
     case 'tie':
       return tied(asking, position, first as Fastening, second as TiePart)
     case 'slack': {
@@ -227,7 +227,7 @@ function besideInTuning({ instrument: { positions } }: Own, position: StringPosi
   return [...new Set([next, octave ?? octaveAbove].flatMap((p) => (p ? [p.number] : [])))]
 }
 
-function heard(asking: Asking, position: StringPosition, interval: TunedInterval): Question | null {
+function heard(asking: Asking, position: StringPosition, interval: BeatingInterval): Question | null {
   const { random } = asking
   const { instrument, habits } = asking.own
   const pair = pairsBy(instrument, interval).find(({ other }) => other.number === position.number)
@@ -237,9 +237,9 @@ function heard(asking: Asking, position: StringPosition, interval: TunedInterval
   return {
     ...commonTo(asking, position),
     kind: 'pick',
-    asks: `How far is ${nameOf(pair.other)} off, ${interval === 'octave' ? 'an' : 'a'} ${interval} from ${nameOf(pair.true)}?`,
+    asks: `How far is ${nameOf(pair.other)} off a pure ${interval} with ${nameOf(pair.true)}?`,
     shows: { what: 'sound', sound },
-    choices: hearChoices(instrument, pair, sound, random),
+    choices: hearChoices(instrument, pair, sound.off, random),
   }
 }
 

@@ -8,9 +8,9 @@ import type { StringPosition } from '../instrument/instrument'
 import type { Fastening } from '../knots/tying'
 import { grouped } from '../list/grouped'
 import { harpOctaveOf, ordinal } from '../pitch/harp-octave'
-import type { TunedInterval } from '../rounds/by-ear'
 import type { Drill, Own } from './drill'
 import { FAULTS, faultsFor, type Fault } from './faults'
+import { BEATING_INTERVALS, type BeatingInterval } from './beats'
 import { pairsBy } from './hear-question'
 import { MATERIAL_WORDS } from './material-question'
 import { OTHER_NAMES, otherNames, orderNames } from './name-question'
@@ -70,7 +70,6 @@ export function tiedOn(own: Own): ReadonlyMap<Fastening, number> {
   return new Map([...counted].sort(([, a], [, b]) => b - a))
 }
 
-const INTERVALS_HEARD: readonly TunedInterval[] = ['unison', 'octave', 'fifth', 'fourth']
 const PART_WORDS: Record<TiePart, string> = {
   order: 'its stages in order',
   crossing: 'what passes over what',
@@ -115,7 +114,7 @@ export function cardsOn(own: Own): readonly Card[] {
     ),
     ...[...thirdsOf(strings).keys()].map((third) => card('slack', `${third} of ${name}`, slug, third)),
     ...(positions.length > 1 ? [card('raise', name, slug)] : []),
-    ...INTERVALS_HEARD.flatMap((interval) =>
+    ...BEATING_INTERVALS.flatMap((interval) =>
       pairsBy(instrument, interval).length > 0 ? [card('hear', interval, interval)] : [],
     ),
     ...FAULTS.flatMap((fault) =>
@@ -165,7 +164,7 @@ export function stringsOfCard(
         return tail.fastening === first || ownFigures(own, p).head === first
       })
     case 'hear':
-      return pairsBy(instrument, first as TunedInterval).map(({ other }) => other)
+      return pairsBy(instrument, first as BeatingInterval).map(({ other }) => other)
     case 'raise':
     case 'name':
       return positions

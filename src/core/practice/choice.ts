@@ -5,6 +5,6 @@ export interface Choice {
   readonly mistake: string | null
   /** What there is to learn from it, in a sentence. */
   readonly teaches: string
-  /** The string that it would bring, by number; null where it brings none. */
+  /** What it comes to: the string that it would bring, by number, or cents off pure; null where neither is asked. */
   readonly brings: number | null
 }

@@ -7,7 +7,7 @@ import type { AnchorPlace } from '../knots/tails/tail-end'
 import type { NeckDirection } from '../instrument/neck'
 import type { Construction } from '../strings/construction'
 import type { StringColour } from '../instrument/instrument'
-import type { TunedInterval } from '../rounds/by-ear'
+import type { BeatingInterval } from './beats'
 import type { Choice } from './choice'
 import type { Drill } from './drill'
 import type { Fault } from './faults'
@@ -41,8 +41,8 @@ export interface TwoStrings {
   readonly true: number
   /** The one that is judged, by number. */
   readonly other: number
-  readonly interval: TunedInterval
-  /** How far it is off, cents. */
+  readonly interval: BeatingInterval
+  /** How far it is off what sounds pure, cents. */
   readonly off: number
 }
 

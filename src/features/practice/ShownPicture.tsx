@@ -43,7 +43,7 @@ export function ShownPicture({ own, question, chosen }: ShownPictureProps) {
     case 'knots':
       return <ShownKnots knots={shows.knots} choices={question.choices} isTold={isTold} />
     case 'sound':
-      return <ShownSound own={own} sound={shows.sound} isTold={isTold} />
+      return <ShownSound own={own} sound={shows.sound} chosen={chosen} />
     case 'fault': {
       const position = positionAt(own.instrument, number)
       const name = theName(position, own.habits.octaveNames)

@@ -4,8 +4,11 @@ import { useState } from 'react'
 import { STAND_IN_RATE, twoPlucked } from '@/core/ear/stand-in'
 import { positionAt, restPitch } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
+import { beatsWhen, pureAt } from '@/core/practice/beats'
+import type { Choice } from '@/core/practice/choice'
 import type { Own } from '@/core/practice/drill'
 import type { TwoStrings } from '@/core/practice/question'
+import { BeatsDrawing, type BeatsMark } from '@/drawings/BeatsDrawing'
 import { play } from '@/ui/sound/play'
 
 /** So far the key is turned to and fro, cents: enough to hear beats slow down or hurry. */
@@ -15,20 +18,26 @@ const A_LITTLE = 4
 export function ShownSound(props: {
   readonly own: Own
   readonly sound: TwoStrings
-  readonly isTold: boolean
+  /** Null while it is asked. */
+  readonly chosen: Choice | null
 }) {
-  const { own, sound, isTold } = props
+  const { own, sound, chosen } = props
   const { instrument, habits } = own
   const [heard, setHeard] = useState(0)
-  const strings = { true: positionAt(instrument, sound.true), other: positionAt(instrument, sound.other) }
-  const nameOf = (which: keyof typeof strings) => leadingNames(strings[which], habits.octaveNames).name
-  const both = (cents: number) => {
+  const pair = {
+    true: positionAt(instrument, sound.true),
+    other: positionAt(instrument, sound.other),
+    interval: sound.interval,
+  }
+  const pure = pureAt(instrument, pair)
+  const nameOf = (which: 'true' | 'other') => leadingNames(pair[which], habits.octaveNames).name
+  const both = (off: number) => {
     setHeard(heard + 1)
     play(
       twoPlucked(
         [
-          { position: strings.true, hz: restPitch(instrument, strings.true) },
-          { position: strings.other, hz: restPitch(instrument, strings.other) * 2 ** (cents / 1200) },
+          { position: pair.true, hz: restPitch(instrument, pair.true) },
+          { position: pair.other, hz: restPitch(instrument, pair.other) * 2 ** ((pure + off) / 1200) },
         ],
         instrument.referenceA,
         Math.random,
@@ -36,6 +45,11 @@ export function ShownSound(props: {
       STAND_IN_RATE,
     )
   }
+  const taken = chosen && chosen.mistake !== null ? chosen.brings : null
+  const marks: readonly BeatsMark[] = [
+    ...(chosen ? [{ cents: sound.off, words: 'As it sounded', isRight: true }] : []),
+    ...(taken === null ? [] : [{ cents: taken, words: 'As you took it', isRight: false }]),
+  ]
   return (
     <div className="grid gap-2">
       <p>
@@ -52,17 +66,32 @@ export function ShownSound(props: {
         <button type="button" className="button min-h-12" onClick={() => both(sound.off + A_LITTLE)}>
           {nameOf('other')} a little higher
         </button>
+        {chosen && (
+          <button
+            type="button"
+            className={`button min-h-12 ${taken === null || taken === 0 ? 'col-span-2' : ''}`}
+            onClick={() => both(0)}
+          >
+            Hear both pure
+          </button>
+        )}
+        {taken !== null && taken !== 0 && (
+          <button type="button" className="button min-h-12" onClick={() => both(taken)}>
+            Hear it as you took it
+          </button>
+        )}
       </p>
-      {isTold && (
-        <button type="button" className="button min-h-12" onClick={() => both(0)}>
-          Hear both true
-        </button>
-      )}
       <p className="text-sm text-soft">
         {heard === 0
           ? 'It takes a loudspeaker, or headphones.'
-          : 'Lower or higher: where the beats slow down, that way lies true.'}
+          : 'Lower or higher: where the beats slow down, that way lies pure.'}
       </p>
+      <BeatsDrawing
+        beatsAt={(cents) => beatsWhen(instrument, pair, cents)}
+        tuner={-pure}
+        marks={marks}
+        className={`mt-2 w-full md:max-w-[34rem] ${chosen ? '' : 'max-md:hidden'}`}
+      />
     </div>
   )
 }
