@@ -1,6 +1,6 @@
 'use client'
 
-import type { Fault } from '@/core/practice/faults'
+import { faultFacts, type Fault } from '@/core/practice/faults'
 import type { StringFigures } from '@/core/fitting/figures'
 
 interface FaultDrawingProps {
@@ -19,14 +19,25 @@ export function FaultDrawing({ fault, figures, title, isTold, className }: Fault
   const isLoop = LOOPED.has(tail.fastening)
   return (
     <svg viewBox="0 0 340 290" className={className} role="img" aria-label={title}>
-      <Winding fault={fault} figures={figures} upright={upright} />
+      <g transform={upright ? UPRIGHT : undefined}>
+        <Winding fault={fault} figures={figures} upright={upright} />
+        {isTold && faultFacts(fault).at === 'pin' && <Ring fault={fault} figures={figures} />}
+      </g>
+      <g fontSize={11} fill="var(--soft)">
+        <text x={upright ? 110 : 5} y={upright ? 180 : 30}>
+          wood
+        </text>
+        <text x={upright ? 84 : 204} y={upright ? 16 : 63}>
+          end of the pin
+        </text>
+      </g>
       {!upright && <Way fault={fault} figures={figures} mechanism={mechanism} />}
       {isLoop ? (
         <Hitch isHigh={fault === 'loop not seated'} />
       ) : (
         tail.boardThickness > 0 && <Below fault={fault} />
       )}
-      {isTold && <Ring fault={fault} figures={figures} />}
+      {isTold && faultFacts(fault).at !== 'pin' && <Ring fault={fault} figures={figures} />}
     </svg>
   )
 }
@@ -47,6 +58,9 @@ function laidOut(fault: Fault, figures: StringFigures) {
   return { wraps, hole, at, lasts: at(wraps - 1) }
 }
 
+/** Stands the pin up: the wood below it, the string to the right. */
+const UPRIGHT = 'translate(1,200) rotate(-90)'
+
 /** The pin with its wraps: the wood to the left, its end to the right. */
 function Winding({ fault, figures, upright }: { fault: Fault; figures: StringFigures; upright: boolean }) {
   const { wraps, hole, at, lasts } = laidOut(fault, figures)
@@ -54,9 +68,6 @@ function Winding({ fault, figures, upright }: { fault: Fault; figures: StringFig
     <g>
       <path d="M0,14H44V104H0Z" fill="var(--wood)" />
       <path d="M44,14V104" stroke="var(--wood-line)" strokeWidth={2} />
-      <text x={5} y={30} fontSize={11} fill="var(--soft)">
-        wood
-      </text>
       <path d="M44,42H196V76H44Z" fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.5} />
       {upright && (
         <path
@@ -65,9 +76,6 @@ function Winding({ fault, figures, upright }: { fault: Fault; figures: StringFig
           strokeWidth={1.5}
         />
       )}
-      <text x={204} y={63} fontSize={11} fill="var(--soft)">
-        end of the pin
-      </text>
       <g fill="none" strokeLinecap="round">
         {Array.from({ length: wraps }, (_, i) => (
           <Wrap key={i} x={at(i)} />
@@ -75,7 +83,7 @@ function Winding({ fault, figures, upright }: { fault: Fault; figures: StringFig
         {fault === 'wraps crossed' && <Wrap x={at(0.6)} slant={26} />}
         <Strand d={`M${hole},59l4,-40`} width={8} />
         <circle cx={hole} cy={59} r={4.5} fill="var(--ink)" />
-        {upright && <Strand d={`M${lasts},74L${lasts + 6},150`} width={8} />}
+        {upright && <Strand d={`M${lasts},74L${lasts + 10},330`} width={8} />}
       </g>
     </g>
   )
