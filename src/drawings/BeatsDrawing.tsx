@@ -19,7 +19,7 @@ const [WIDTH, LEFT, RIGHT, TOP, FLOOR] = [440, 50, 430, 8, 128]
 const STRIP = { height: 30, gap: 26, top: 202 } as const
 /** So far off the curve goes at least, cents: further than anything that is asked. */
 const REACH = 30
-const TICKED = [-50, -25, -12, -6, 0, 6, 12, 25, 50] as const
+const TICKED = [-48, -24, -12, -6, 0, 6, 12, 24, 48] as const
 /** Faster than this nobody counts, beats a second. */
 const COUNTED = 8
 const STEPS = 120

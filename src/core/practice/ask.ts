@@ -11,7 +11,7 @@ import { stringsOfCard, type Card } from './cards'
 import type { Own } from './drill'
 import { faultChoices, faultsFor, type Fault } from './faults'
 import type { BeatingInterval } from './beats'
-import { anyOff, hearChoices, pairsBy } from './hear-question'
+import { anyOffs, hearChoices, pairsBy } from './hear-question'
 import { materialChoices, specimenOf } from './material-question'
 import { orderNames, otherNames, type OtherName } from './name-question'
 import type { Question } from './question'
@@ -232,14 +232,15 @@ function heard(asking: Asking, position: StringPosition, interval: BeatingInterv
   const { instrument, habits } = asking.own
   const pair = pairsBy(instrument, interval).find(({ other }) => other.number === position.number)
   if (!pair) return null
-  const sound = { true: pair.true.number, other: pair.other.number, interval, off: anyOff(random) }
+  const offs = anyOffs(random)
+  const sound = { true: pair.true.number, other: pair.other.number, interval, off: offs.off }
   const nameOf = (p: StringPosition) => theName(p, habits.octaveNames)
   return {
     ...commonTo(asking, position),
     kind: 'pick',
     asks: `How far is ${nameOf(pair.other)} off a pure ${interval} with ${nameOf(pair.true)}?`,
     shows: { what: 'sound', sound },
-    choices: hearChoices(instrument, pair, sound.off, random),
+    choices: hearChoices(instrument, pair, offs, random),
   }
 }
 

@@ -5,7 +5,7 @@ import { partialHz, voiceOf } from '../ear/string-voice'
 import { restPitch } from '../instrument/instrument'
 import { seeded } from '../random/seeded'
 import { BEATING_INTERVALS, beatsWhen, pureAt, type BeatingInterval } from './beats'
-import { pairsBy } from './hear-question'
+import { anyOffs, hearChoices, pairsBy } from './hear-question'
 
 const { instruments } = readShelf('demo')
 const shelved = (slug: string) => instruments.find((one) => one.slug === slug)!
@@ -87,7 +87,7 @@ test('on every pair of the shelf, a little toward pure beats slower, and a littl
     for (const interval of BEATING_INTERVALS)
       for (const pair of pairsBy(instrument, interval)) {
         const at = (off: number) => beatsWhen(instrument, pair, off)
-        for (const off of [-25, -12, -6, 6, 12, 25]) {
+        for (const off of [-24, -12, -6, 6, 12, 24]) {
           const toward = off - 4 * Math.sign(off)
           expect([instrument.slug, pair.other.number, off, at(toward) < at(off)]).toEqual([
             instrument.slug,
@@ -98,4 +98,22 @@ test('on every pair of the shelf, a little toward pure beats slower, and a littl
         }
         expect(at(0)).toBeLessThan(0.01)
       }
+})
+
+test('which is right can’t be told by what is offered: each place in the row is right as often', () => {
+  const pair = pairsBy(shelved('lovage'), 'octave')[0]!
+  const random = seeded(11)
+  const places = new Map<string, number>()
+  for (let i = 0; i < 2000; i += 1) {
+    const offs = anyOffs(random)
+    const choices = hearChoices(shelved('lovage'), pair, offs, random)
+    const row = choices.map(({ brings }) => brings!).toSorted((a, b) => a - b)
+    const right = choices.filter(({ mistake }) => mistake === null)
+    expect(right.map(({ brings }) => brings)).toEqual([offs.off])
+    const place = `${row.join()}: ${row.indexOf(offs.off)}`
+    places.set(place, (places.get(place) ?? 0) + 1)
+  }
+  // Two sizes, either side, four places.
+  expect(places.size).toBe(16)
+  expect(Math.min(...places.values())).toBeGreaterThan(80)
 })

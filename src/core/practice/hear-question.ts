@@ -1,6 +1,6 @@
 /**
  * *Hear it*: two strings of one's own instrument that are tuned against each other, one of them off what sounds pure. What is
- * offered beside the right answer is what ears take it for: the other way, twice as far, or pure.
+ * offered beside the right answer is what ears take it for: the other way, too far, not far enough, or pure.
  */
 import { byEar } from '../rounds/by-ear'
 import type { Instrument } from '../instrument/instrument'
@@ -28,10 +28,21 @@ export function pairsBy(instrument: Instrument, interval: BeatingInterval): read
 const isNearEnough = ({ true: a, other: b, interval }: TunedPair) =>
   interval !== 'octave' || Math.abs(semitoneNumber(a.note) - semitoneNumber(b.note)) === 12
 
-/** How far off pure the judged string can be, cents. */
-const OFFS = [0, -6, 6, -12, 12, -25, 25] as const
+/** What the judged string could be off pure by, cents, and what it is. */
+export interface Offs {
+  readonly offered: readonly number[]
+  readonly off: number
+}
 
-export const anyOff = (random: () => number): number => anyOf(OFFS, random)
+/**
+ * Pure, as far flat as sharp, and twice as far on one side. Any of the four is the right one: which it is can be heard only,
+ * and not told by what is offered.
+ */
+export function anyOffs(random: () => number): Offs {
+  const once = anyOf([6, 12], random)
+  const offered = [0, -once, once, anyOf([-2, 2], random) * once]
+  return { offered, off: anyOf(offered, random) }
+}
 
 /** A number of cents in words: `pure`, `12 cents flat`. */
 export const offWords = (cents: number): string =>
@@ -51,32 +62,28 @@ function tunerSays(instrument: Instrument, pair: TunedPair): string {
   return `A tuner sets it ${Math.abs(by).toFixed(1)} cents ${by < 0 ? 'lower' : 'higher'}, where it beats ${beatsWhen(instrument, pair, by).toFixed(1)} times: ${why}.`
 }
 
-/** @param off - what is right, cents off pure */
+function heardAs(cents: number, off: number): string | null {
+  if (cents === off) return null
+  if (off === 0) return `a pure one heard as ${cents < 0 ? 'flat' : 'sharp'}`
+  if (cents === 0) return 'heard as pure'
+  if (cents * off < 0) return 'heard the other way'
+  return Math.abs(cents) > Math.abs(off) ? 'heard too far off' : 'heard not far enough off'
+}
+
 export function hearChoices(
   instrument: Instrument,
   pair: TunedPair,
-  off: number,
+  { offered, off }: Offs,
   random: () => number,
 ): readonly Choice[] {
   const teaches =
     off === 0
       ? `It does not beat. ${tunerSays(instrument, pair)}`
       : `It beats ${beatsWhen(instrument, pair, off).toFixed(1)} times a second, and not at all when it is pure. Flat or sharp you hear by turning a little: where the beats slow down, that way lies pure.`
-  const wrong: readonly (readonly [number, string])[] =
-    off === 0
-      ? [
-          [12, 'a pure one heard as sharp'],
-          [-12, 'a pure one heard as flat'],
-        ]
-      : [
-          [-off, 'heard the other way'],
-          [0, 'heard as pure'],
-          [off * 2, 'heard twice as far'],
-        ]
   return shuffled(
-    [[off, null] as const, ...wrong].map(([cents, mistake]): Choice => ({
+    offered.map((cents): Choice => ({
       words: offWords(cents),
-      mistake,
+      mistake: heardAs(cents, off),
       teaches,
       brings: cents,
     })),
