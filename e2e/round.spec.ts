@@ -79,6 +79,9 @@ test('by ear each string is told against which one it is heard, and the two can 
   await expect(page.getByText(/^From a tuner/)).toBeVisible()
   await page.getByRole('button', { name: 'Skip it' }).click()
   await expect(page.getByText(/^A (fifth|fourth) (above|below) the \d/)).toBeVisible()
+  await expect(
+    page.getByText('At pitch it beats 0.5 times a second: first pure, then a little wider.'),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Hear the two' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('0 of 31 tuned')
 })

@@ -33,10 +33,13 @@ export function inharmonicityOf(c: Construction, length: number, pitch: number):
   return (Math.PI ** 3 * held * coreDiameter(c) ** 4) / (64 * tension(c, length, pitch) * length ** 2)
 }
 
-/** The voice of a string at a pitch, Hz; at its own when none is given. */
+/** The voice of a string at its own pitch, or at another, Hz. */
 export function voiceOf(position: StringPosition, referenceA: number, pitch?: number): StringVoice {
-  const { construction, speakingLength } = position
-  const hz = pitch ?? frequency(position.note, referenceA)
+  return voiceAt(position, pitch ?? frequency(position.note, referenceA))
+}
+
+/** The voice of a string at a pitch, Hz. */
+export function voiceAt({ construction, speakingLength }: StringPosition, hz: number): StringVoice {
   return {
     hz,
     inharmonicity: inharmonicityOf(construction, speakingLength, hz),

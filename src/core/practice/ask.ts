@@ -10,7 +10,7 @@ import { seeded } from '../random/seeded'
 import { stringsOfCard, type Card } from './cards'
 import type { Own } from './drill'
 import { faultChoices, faultsFor, type Fault } from './faults'
-import type { BeatingInterval } from './beats'
+import type { BeatingInterval } from '../ear/beats'
 import { anyOffs, hearChoices, pairsBy } from './hear-question'
 import { materialChoices, specimenOf } from './material-question'
 import { orderNames, otherNames, type OtherName } from './name-question'
@@ -230,17 +230,22 @@ function besideInTuning({ instrument: { positions } }: Own, position: StringPosi
 function heard(asking: Asking, position: StringPosition, interval: BeatingInterval): Question | null {
   const { random } = asking
   const { instrument, habits } = asking.own
-  const pair = pairsBy(instrument, interval).find(({ other }) => other.number === position.number)
+  const pair = pairsBy(instrument, interval).find(({ other }) => other.position.number === position.number)
   if (!pair) return null
   const offs = anyOffs(random)
-  const sound = { true: pair.true.number, other: pair.other.number, interval, off: offs.off }
+  const sound = {
+    true: pair.true.position.number,
+    other: pair.other.position.number,
+    interval,
+    off: offs.off,
+  }
   const nameOf = (p: StringPosition) => theName(p, habits.octaveNames)
   return {
     ...commonTo(asking, position),
     kind: 'pick',
-    asks: `How far is ${nameOf(pair.other)} off a pure ${interval} with ${nameOf(pair.true)}?`,
+    asks: `How far is ${nameOf(pair.other.position)} off a pure ${interval} with ${nameOf(pair.true.position)}?`,
     shows: { what: 'sound', sound },
-    choices: hearChoices(instrument, pair, offs, random),
+    choices: hearChoices(pair, offs, random),
   }
 }
 

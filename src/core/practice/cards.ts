@@ -10,7 +10,7 @@ import { grouped } from '../list/grouped'
 import { harpOctaveOf, ordinal } from '../pitch/harp-octave'
 import type { Drill, Own } from './drill'
 import { FAULTS, faultsFor, type Fault } from './faults'
-import { BEATING_INTERVALS, type BeatingInterval } from './beats'
+import { BEATING_INTERVALS, type BeatingInterval } from '../ear/beats'
 import { pairsBy } from './hear-question'
 import { MATERIAL_WORDS } from './material-question'
 import { OTHER_NAMES, otherNames, orderNames } from './name-question'
@@ -164,7 +164,7 @@ export function stringsOfCard(
         return tail.fastening === first || ownFigures(own, p).head === first
       })
     case 'hear':
-      return pairsBy(instrument, first as BeatingInterval).map(({ other }) => other)
+      return pairsBy(instrument, first as BeatingInterval).map(({ other }) => other.position)
     case 'raise':
     case 'name':
       return positions

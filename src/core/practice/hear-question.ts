@@ -2,10 +2,17 @@
  * *Hear it*: two strings of one's own instrument that are tuned against each other, one of them off what sounds pure. What is
  * offered beside the right answer is what ears take it for: the other way, too far, not far enough, or pure.
  */
+import {
+  beatsAtPitch,
+  beatsWhen,
+  heardPair,
+  pureAt,
+  type BeatingInterval,
+  type TunedPair,
+} from '../ear/beats'
 import { byEar } from '../rounds/by-ear'
-import type { Instrument } from '../instrument/instrument'
+import { restPitch, type Instrument, type StringPosition } from '../instrument/instrument'
 import { semitoneNumber } from '../pitch/note'
-import { beatsWhen, isHeardToBeat, pureAt, type BeatingInterval, type TunedPair } from './beats'
 import type { Choice } from './choice'
 import { anyOf, shuffled } from './shuffled'
 
@@ -19,14 +26,11 @@ export function pairsBy(instrument: Instrument, interval: BeatingInterval): read
       step.against === null ? undefined : positions[step.against],
     ]
     if (step.interval !== interval || !other || !against) return []
-    const pair = { true: against, other, interval }
-    return isNearEnough(pair) && isHeardToBeat(instrument, pair) ? [pair] : []
+    const tuned = (position: StringPosition) => ({ position, hz: restPitch(instrument, position) })
+    const pair = heardPair(tuned(against), tuned(other), interval)
+    return pair ? [pair] : []
   })
 }
-
-/** Octaves are taught at one octave, not at two. */
-const isNearEnough = ({ true: a, other: b, interval }: TunedPair) =>
-  interval !== 'octave' || Math.abs(semitoneNumber(a.note) - semitoneNumber(b.note)) === 12
 
 /** What the judged string could be off pure by, cents, and what it is. */
 export interface Offs {
@@ -48,18 +52,16 @@ export function anyOffs(random: () => number): Offs {
 export const offWords = (cents: number): string =>
   cents === 0 ? 'pure' : `${Math.abs(cents)} cents ${cents < 0 ? 'flat' : 'sharp'}`
 
-/** Nearer to pure than this, a tuner says the same as the ear, cents. */
-const SAME = 0.5
-
 /** What a tuner says to what sounds pure, a sentence. */
-function tunerSays(instrument: Instrument, pair: TunedPair): string {
-  const by = -pureAt(instrument, pair)
-  if (Math.abs(by) < SAME) return 'A tuner sets it there, too.'
+function tunerSays(pair: TunedPair): string {
+  const { beats, is } = beatsAtPitch(pair)
+  if (is === null) return 'A tuner sets it there, too.'
+  const by = -pureAt(pair)
   const why =
     pair.interval === 'octave'
       ? 'the upper partials of stiff strings lie wide'
       : 'where all fifths are alike, no fifth or fourth is pure'
-  return `A tuner sets it ${Math.abs(by).toFixed(1)} cents ${by < 0 ? 'lower' : 'higher'}, where it beats ${beatsWhen(instrument, pair, by).toFixed(1)} times: ${why}.`
+  return `A tuner sets it ${Math.abs(by).toFixed(1)} cents ${by < 0 ? 'lower' : 'higher'}, where it beats ${beats.toFixed(1)} times: ${why}.`
 }
 
 function heardAs(cents: number, off: number): string | null {
@@ -71,15 +73,14 @@ function heardAs(cents: number, off: number): string | null {
 }
 
 export function hearChoices(
-  instrument: Instrument,
   pair: TunedPair,
   { offered, off }: Offs,
   random: () => number,
 ): readonly Choice[] {
   const teaches =
     off === 0
-      ? `It does not beat. ${tunerSays(instrument, pair)}`
-      : `It beats ${beatsWhen(instrument, pair, off).toFixed(1)} times a second, and not at all when it is pure. Flat or sharp you hear by turning a little: where the beats slow down, that way lies pure.`
+      ? `It does not beat. ${tunerSays(pair)}`
+      : `It beats ${beatsWhen(pair, off).toFixed(1)} times a second, and not at all when it is pure. Flat or sharp you hear by turning a little: where the beats slow down, that way lies pure.`
   return shuffled(
     offered.map((cents): Choice => ({
       words: offWords(cents),

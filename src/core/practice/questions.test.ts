@@ -13,11 +13,12 @@ import { crossingsOf, FROM_INSIDE, FROM_OUTSIDE } from '../knots/topology/crossi
 import { isTail } from '../knots/tying'
 import { readName } from '../names/read-name'
 import { pinsReached } from '../instrument/neck'
+import { seeded } from '../random/seeded'
 import { questionsOn, likenessOf } from './ask'
 import { cardsOf } from './cards'
 import type { Own } from './drill'
 import { faultsFor } from './faults'
-import { offWords } from './hear-question'
+import { anyOffs, hearChoices, offWords, pairsBy } from './hear-question'
 import { likelihoodOf, MATERIAL_WORDS } from './material-question'
 import { NAME_MISTAKES } from './name-mistakes'
 import type { PickQuestion, Question } from './question'
@@ -162,4 +163,22 @@ test('an instrument of one string is asked nothing that takes two; a house witho
   expect([...drills]).toEqual(expect.arrayContaining(['tie', 'slack', 'material']))
   expect(cardsOf([])).toEqual([])
   expect(questionsOn([], [], 8, 1)).toEqual([])
+})
+
+test('which is right can’t be told by what is offered: each place in the row is right as often', () => {
+  const pair = pairsBy(ownOf('lovage').instrument, 'octave')[0]!
+  const random = seeded(11)
+  const places = new Map<string, number>()
+  for (let i = 0; i < 2000; i += 1) {
+    const offs = anyOffs(random)
+    const choices = hearChoices(pair, offs, random)
+    const row = choices.map(({ brings }) => brings!).toSorted((a, b) => a - b)
+    const right = choices.filter(({ mistake }) => mistake === null)
+    expect(right.map(({ brings }) => brings)).toEqual([offs.off])
+    const place = `${row.join()}: ${row.indexOf(offs.off)}`
+    places.set(place, (places.get(place) ?? 0) + 1)
+  }
+  // Two sizes, either side, four places.
+  expect(places.size).toBe(16)
+  expect(Math.min(...places.values())).toBeGreaterThan(80)
 })

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { STAND_IN_RATE, twoPlucked } from '@/core/ear/stand-in'
 import { positionAt, restPitch } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { beatsWhen, pureAt } from '@/core/practice/beats'
+import { beatsWhen, pureAt } from '@/core/ear/beats'
 import type { Choice } from '@/core/practice/choice'
 import type { Own } from '@/core/practice/drill'
 import type { TwoStrings } from '@/core/practice/question'
@@ -24,21 +24,18 @@ export function ShownSound(props: {
   const { own, sound, chosen } = props
   const { instrument, habits } = own
   const [heard, setHeard] = useState(0)
-  const pair = {
-    true: positionAt(instrument, sound.true),
-    other: positionAt(instrument, sound.other),
-    interval: sound.interval,
+  const tuned = (number: number) => {
+    const position = positionAt(instrument, number)
+    return { position, hz: restPitch(instrument, position) }
   }
-  const pure = pureAt(instrument, pair)
-  const nameOf = (which: 'true' | 'other') => leadingNames(pair[which], habits.octaveNames).name
+  const pair = { true: tuned(sound.true), other: tuned(sound.other), interval: sound.interval }
+  const pure = pureAt(pair)
+  const nameOf = (which: 'true' | 'other') => leadingNames(pair[which].position, habits.octaveNames).name
   const both = (off: number) => {
     setHeard(heard + 1)
     play(
       twoPlucked(
-        [
-          { position: pair.true, hz: restPitch(instrument, pair.true) },
-          { position: pair.other, hz: restPitch(instrument, pair.other) * 2 ** ((pure + off) / 1200) },
-        ],
+        [pair.true, { ...pair.other, hz: pair.other.hz * 2 ** ((pure + off) / 1200) }],
         instrument.referenceA,
         Math.random,
       ),
@@ -87,7 +84,7 @@ export function ShownSound(props: {
           : 'Lower or higher: where the beats slow down, that way lies pure.'}
       </p>
       <BeatsDrawing
-        beatsAt={(cents) => beatsWhen(instrument, pair, cents)}
+        beatsAt={(cents) => beatsWhen(pair, cents)}
         tuner={-pure}
         marks={marks}
         className={`mt-2 w-full md:max-w-[34rem] ${chosen ? '' : 'max-md:hidden'}`}

@@ -195,7 +195,7 @@ export function RoundRunning(props: RoundRunningProps) {
               <ByEar
                 step={earSteps.find(({ string }) => string === now)}
                 nameOf={soundingName}
-                isAbove={(other) => (targets[now] as number) > (targets[other] as number)}
+                tuned={(i) => ({ position: positions[i] as StringPosition, hz: targets[i] as number })}
                 onHear={(other) => play(bothSounds(now, other), STAND_IN_RATE)}
               />
             )}
