@@ -16,7 +16,8 @@ import { lostBetween } from './lost'
 import { piecesOf, piecesToChange, type Piece } from './piece'
 import { judged, roundsAfter } from './judged'
 import { standsAfter } from './moments'
-import { planOf, planRestring } from './plan'
+import { goMoved, movedTo } from './moved'
+import { planOf, planRestring, unitsOf } from './plan'
 import { goesBy, waysFor } from './schools'
 import { minutesOfGo } from './sessions'
 
@@ -337,4 +338,35 @@ test('what rounds have taught of the board counts: a string that feels twice as 
   const reckoned = lostBetween(on('borage'), piecesOf(on('borage')), startingYields(on('borage')))
   expect(learned(5, 6)).toBeCloseTo(2 * reckoned(5, 6), 9)
   expect(learned(6, 5)).toBeCloseTo(reckoned(6, 5), 9)
+})
+
+describe('moved by hand', () => {
+  const all = (slug: string) => on(slug).positions.map(({ number }) => number)
+  test.each(['lovage', 'borage', 'yarrow', 'orris'])(
+    'on %s every string stays in one go, and what lies over it goes along',
+    (slug) => {
+      const random = seeded(7)
+      const batches = new Batches(benchOf(on(slug), all(slug)))
+      const ids = batches.bench.changed.map(({ id }) => id)
+      let goes: readonly (readonly number[])[] = unitsOf(batches).map((unit) => batches.inOrder(unit))
+      for (let i = 0; i < 40; i += 1) {
+        const id = ids[Math.floor(random() * ids.length)]!
+        const to = Math.floor(random() * (goes.length + 1))
+        const had = goes[to] ?? []
+        goes = movedTo(batches, goes, id, to)
+        expect(goes.flat().toSorted((a, b) => a - b)).toEqual(ids.toSorted((a, b) => a - b))
+        const its = goes.find((go) => go.includes(id))!
+        for (const other of batches.stack(id)) expect(its).toContain(other)
+        // Whatever was in that go is still with it, and none is before what it lies over.
+        for (const other of had) expect(its).toContain(other)
+        for (const go of goes) expect(batches.inOrder(go)).toEqual(go)
+      }
+    },
+  )
+  test('a go changes places with its neighbour, and the first and last stay where there is none', () => {
+    const goes = [[1], [2, 3], [4]]
+    expect(goMoved(goes, 1, -1)).toEqual([[2, 3], [1], [4]])
+    expect(goMoved(goes, 1, 1)).toEqual([[1], [4], [2, 3]])
+    expect(goMoved(goes, 2, 1)).toBe(goes)
+  })
 })

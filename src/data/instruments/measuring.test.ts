@@ -1,0 +1,125 @@
+/** What is measured of an instrument from a preset: kept with what follows from it, once, by what measured it; undone as one. */
+import { sentenceOf } from '@/boundary/sentence-of'
+import { fromPreset } from '@/core/instrument/presets'
+import { readNotes } from '@/core/instrument/read-notes'
+import type { Instrument } from '@/core/instrument/instrument'
+import { eachOnDemo } from '../demo/each-on-demo'
+import type { Store } from '../store/database'
+import { changeHardware } from './change-hardware'
+import { hardwareOf } from '@/core/hardware/cells'
+import { instrumentBySlug } from './instruments'
+import { measureByPicture, measureInstrument } from './measure-instrument'
+import { putOnShelf } from './put-on-shelf'
+
+let store: Store
+eachOnDemo((opened) => {
+  store = opened
+  putOnShelf(store, juniper, { measured: [], hardware: new Map() })
+})
+
+const juniper: Instrument = fromPreset({
+  about: {
+    name: 'Juniper',
+    slug: 'juniper',
+    family: 'lever harp',
+    maker: '',
+    model: '',
+    owner: '',
+    tensionClass: 'lever',
+    restTuning: 'C major',
+    referenceA: 440,
+    strung: 'as usual',
+  },
+  notes: readNotes('C3 to C6'),
+  measured: new Map(),
+})
+const now = () => instrumentBySlug(store, 'juniper')
+const lengths = () => now().instrument.positions.map(({ speakingLength }) => speakingLength)
+
+test('a pin’s diameter holds for every string, counts once however often it is measured, and is undone as one', () => {
+  const before = now()
+  measureInstrument(store, 'juniper', 'pin', 5.2e-3)
+  const { actionId } = measureInstrument(store, 'juniper', 'pin', 5.05e-3)
+  const after = now()
+  expect(after.chartMeasured).toEqual([{ key: 'pin', error: null }])
+  for (const { number, head } of after.instrument.positions) {
+    expect(head.pin.diameter).toBeCloseTo(5.05e-3, 9)
+    expect(after.hardwareMeasured.get(number)).toEqual(['diameter'])
+  }
+  store.undo(actionId)
+  expect(now().instrument.positions[0]?.head.pin.diameter).toBeCloseTo(5.2e-3, 9)
+  store.undo(actionId - 1)
+  expect(now()).toEqual(before)
+})
+
+test('a length draws those with it that nobody measured, and leaves those alone that somebody did', () => {
+  const [first, last] = [lengths()[0]!, lengths().at(-1)!]
+  measureInstrument(store, 'juniper', `speaking ${lengths().length}`, last * 1.03)
+  const bottom = lengths().at(-1)!
+  const between = lengths()
+  measureInstrument(store, 'juniper', 'speaking 1', first * 1.05)
+  expect(lengths()[0]).toBeCloseTo(first * 1.05, 6)
+  expect(lengths().at(-1)).toBe(bottom)
+  expect(lengths()[3]).toBeGreaterThan(between[3]!)
+})
+
+test('what a picture told keeps its own error, and gives way to a tape', () => {
+  const at = (number: number) => lengths()[number - 1]!
+  measureByPicture(store, 'juniper', [
+    { number: 4, length: at(4) * 1.02, error: 4e-3 },
+    { number: 12, length: at(12) * 1.02, error: 5e-3 },
+  ])
+  const told = new Map(now().chartMeasured!.map(({ key, error }) => [key, error]))
+  expect([told.get('speaking 4')! > 1e-3, told.get('speaking 12')! > 1e-3]).toEqual([true, true])
+  const taped = at(4) * 1.01
+  measureInstrument(store, 'juniper', 'speaking 4', taped)
+  expect(now().chartMeasured).toContainEqual({ key: 'speaking 4', error: null })
+  // Another picture says otherwise: the tape stays.
+  measureByPicture(store, 'juniper', [{ number: 4, length: taped * 1.02, error: 4e-3 }])
+  expect(at(4)).toBeCloseTo(taped, 9)
+})
+
+test('once every board is typed on the sheet of fittings it is no longer asked for', () => {
+  const typed = now().instrument.positions.map((p) => ({
+    line: { ...hardwareOf(p), number: p.number },
+    confirmed: ['board' as const],
+  }))
+  const { changed } = changeHardware(store, 'juniper', typed.slice(1))
+  expect(changed).toBe(typed.length - 1)
+  expect(now().chartMeasured).toEqual([])
+  changeHardware(store, 'juniper', typed.slice(0, 1))
+  expect(now().chartMeasured).toEqual([{ key: 'board', error: null }])
+  // What is confirmed again changes nothing, and is no action.
+  expect(changeHardware(store, 'juniper', typed)).toEqual({ actionId: null, changed: 0 })
+})
+
+test.each<[string, () => unknown, RegExp]>([
+  ['far from its family', () => measureInstrument(store, 'juniper', 'pin', 5.2), /is the unit right\?$/],
+  [
+    'no such string',
+    () => measureInstrument(store, 'juniper', 'speaking 99', 0.5),
+    /^There is no such thing/,
+  ],
+  [
+    'a chart that came whole',
+    () => measureInstrument(store, 'lovage', 'pin', 5e-3),
+    /came whole: set it right/,
+  ],
+  [
+    'a picture of that',
+    () => measureByPicture(store, 'lovage', [{ number: 4, length: 0.2, error: 2e-3 }]),
+    /came whole: set it right/,
+  ],
+])('%s is refused in a sentence, and nothing is written', (_, work, sentence) => {
+  const before = now()
+  expect(sentenceOf(work)).toMatch(sentence)
+  expect(now()).toEqual(before)
+})
+
+test('a longer string that would come out shorter than one that was taped is refused, and neither moves', () => {
+  measureInstrument(store, 'juniper', 'speaking 4', lengths()[3]!)
+  const before = now()
+  const told = sentenceOf(() => measureInstrument(store, 'juniper', 'speaking 5', lengths()[3]! * 0.95))
+  expect(told).toMatch(/^String 5 would come out shorter than string 4: measure once more/)
+  expect(now()).toEqual(before)
+})
