@@ -26,8 +26,10 @@ export interface KnotDrawingProps {
 }
 
 const THICK = 1
-/** Half the length of the piece that is drawn again over what it crosses, in gauges. */
-const BRIDGE = 1.25
+/** Half the width of the gap that is left beside the part in front, gauges. */
+const GAP = 0.74
+/** A part behind is interrupted no further than this to either side, gauges, however slantwise it is crossed. */
+const MOST_GAP = 1
 /** Wide enough to hide which lies in front, gauges. */
 const COVER = 1.6
 const NOTHING: readonly ToldCrossing[] = []
@@ -196,13 +198,6 @@ function passesBehind([x, y, z]: Vec3, { at, axis, radius, half }: Fixture): boo
 }
 
 function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
-  const spacing =
-    curve.length > 1
-      ? Math.hypot(
-          ...[0, 1, 2].map((k) => ((curve[1] as Vec3)[k] as number) - ((curve[0] as Vec3)[k] as number)),
-        ) || 0.3
-      : 0.3
-  const reach = Math.max(2, Math.round(BRIDGE / Math.max(0.12, spacing)))
   const holds = (at: number) => runs.find(({ from, to }) => at >= from && at <= to)
   const crossings = crossingsOf(curve)
   return (
@@ -213,29 +208,70 @@ function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
       {crossings.map(({ over, under }) => {
         const run = holds(over)
         if (!run || !holds(under)) return null
-        const [from, to] = [
-          Math.max(run.from, Math.floor(over) - reach),
-          Math.min(run.to, Math.ceil(over) + reach),
-        ]
-        const inner = [
-          Math.max(run.from, Math.floor(over) - reach + 2),
-          Math.min(run.to, Math.ceil(over) + reach - 2),
-        ] as const
+        const half = gapAt(curve, over, under)
+        const cut = stretchOf(curve, over, half)
+        const from = Math.max(run.from, Math.floor(over - cut.before) - 1)
+        const to = Math.min(run.to, Math.ceil(over + cut.after) + 1)
         return (
           <g key={`${over} ${under}`}>
-            {inner[1] > inner[0] && (
-              <path
-                d={path(curve.slice(inner[0], inner[1] + 1))}
-                stroke="var(--paper)"
-                strokeWidth={THICK * 1.7}
-              />
-            )}
+            <path d={path(cut.points)} stroke="var(--paper)" strokeWidth={2 * GAP} />
             <Piece from={from} to={to} curve={curve} parts={parts} fresh={fresh} />
           </g>
         )
       })}
     </g>
   )
+}
+
+/** Which way a curve leads at a place along it, in the eye's plane. */
+function headingAt(curve: Polyline, at: number): readonly [number, number] {
+  const i = Math.min(Math.floor(at), curve.length - 2)
+  const [a, b] = [curve[i] as Vec3, curve[i + 1] as Vec3]
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1
+  return [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
+}
+
+/** How far the part in front must be cleared to either side, so that the one behind is cut through whole: further where they cross slantwise. */
+function gapAt(curve: Polyline, over: number, under: number): number {
+  const [a, b] = [headingAt(curve, over), headingAt(curve, under)]
+  const sine = Math.abs(a[0] * b[1] - a[1] * b[0])
+  const cosine = Math.abs(a[0] * b[0] + a[1] * b[1])
+  return Math.min(MOST_GAP, (THICK / 2 + GAP * cosine) / Math.max(sine, 1e-3) + 0.08)
+}
+
+/** A stretch of the curve to both sides of a place, and how many points of it that is. @param half - gauges */
+function stretchOf(
+  curve: Polyline,
+  at: number,
+  half: number,
+): { readonly points: Polyline; readonly before: number; readonly after: number } {
+  const placeAt = (i: number): Vec3 => {
+    const from = Math.min(Math.max(0, Math.floor(i)), curve.length - 2)
+    const [a, b, share] = [curve[from] as Vec3, curve[from + 1] as Vec3, i - from]
+    return [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share, a[2]]
+  }
+  const walked = (step: 1 | -1) => {
+    const points: Vec3[] = []
+    let [left, here, i] = [half, placeAt(at), at]
+    while (left > 0) {
+      const next = step > 0 ? Math.floor(i) + 1 : Math.ceil(i) - 1
+      if (next < 0 || next > curve.length - 1) break
+      const there = placeAt(next)
+      const length = Math.hypot(there[0] - here[0], there[1] - here[1])
+      const share = length > left ? left / length : 1
+      i += (next - i) * share
+      here = placeAt(i)
+      points.push(here)
+      left -= length
+    }
+    return { points, count: Math.abs(i - at) }
+  }
+  const [before, after] = [walked(-1), walked(1)]
+  return {
+    points: [...before.points.toReversed(), placeAt(at), ...after.points],
+    before: before.count,
+    after: after.count,
+  }
 }
 
 /** A piece of string: an outline, its tint, and the pattern of the part it belongs to. */
