@@ -87,6 +87,9 @@ export function beatsWhen(pair: TunedPair, off: number): number {
   return Math.abs(partials.true - partials.other)
 }
 
+/** Slower than this two strings have died away before they have beaten, beats a second: our estimate by ear. */
+export const SLOWEST_HEARD = 0.3
+
 /** How the two sound when a tuner finds both at pitch. */
 export interface BeatsAtPitch {
   /** Beats a second. */

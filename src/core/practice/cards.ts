@@ -2,6 +2,7 @@
  * Cards: what can be known and forgotten apart from all else. They follow from the house's own instruments and habits, and a
  * question on one is made anew each time.
  */
+import { BEATING_INTERVALS, type BeatingInterval } from '../ear/beats'
 import { withHouseKnot } from '../fitting/house-knot'
 import { materialClass } from '../identify/material-class'
 import type { StringPosition } from '../instrument/instrument'
@@ -10,7 +11,6 @@ import { grouped } from '../list/grouped'
 import { harpOctaveOf, ordinal } from '../pitch/harp-octave'
 import type { Drill, Own } from './drill'
 import { FAULTS, faultsFor, type Fault } from './faults'
-import { BEATING_INTERVALS, type BeatingInterval } from '../ear/beats'
 import { pairsBy } from './hear-question'
 import { MATERIAL_WORDS } from './material-question'
 import { OTHER_NAMES, otherNames, orderNames } from './name-question'

@@ -7,6 +7,7 @@ import {
   beatsWhen,
   heardPair,
   pureAt,
+  SLOWEST_HEARD,
   type BeatingInterval,
   type TunedPair,
 } from '../ear/beats'
@@ -16,7 +17,10 @@ import { semitoneNumber } from '../pitch/note'
 import type { Choice } from './choice'
 import { anyOf, shuffled } from './shuffled'
 
-/** Pairs of strings of an instrument that are tuned against each other by an interval, and ring long enough to be heard to beat. */
+/** How far off pure the judged string is at least, cents, where it is not pure; and otherwise. */
+const [NEAREST, FURTHER] = [6, 12]
+
+/** Pairs of strings of an instrument that are tuned against each other by an interval, and are heard to beat when they are a little off. */
 export function pairsBy(instrument: Instrument, interval: BeatingInterval): readonly TunedPair[] {
   const { positions } = instrument
   const strings = positions.map((p) => ({ semitone: semitoneNumber(p.note) }))
@@ -28,7 +32,7 @@ export function pairsBy(instrument: Instrument, interval: BeatingInterval): read
     if (step.interval !== interval || !other || !against) return []
     const tuned = (position: StringPosition) => ({ position, hz: restPitch(instrument, position) })
     const pair = heardPair(tuned(against), tuned(other), interval)
-    return pair ? [pair] : []
+    return pair && beatsWhen(pair, NEAREST) >= SLOWEST_HEARD ? [pair] : []
   })
 }
 
@@ -43,7 +47,7 @@ export interface Offs {
  * and not told by what is offered.
  */
 export function anyOffs(random: () => number): Offs {
-  const once = anyOf([6, 12], random)
+  const once = anyOf([NEAREST, FURTHER], random)
   const offered = [0, -once, once, anyOf([-2, 2], random) * once]
   return { offered, off: anyOf(offered, random) }
 }

@@ -1,13 +1,13 @@
 /**
  * Questions as they are asked, whatever they ask for, and how they were answered.
  */
+import type { BeatingInterval } from '../ear/beats'
 import type { Bend, Look, Nail } from '../identify/clue'
 import type { Fastening } from '../knots/tying'
 import type { AnchorPlace } from '../knots/tails/tail-end'
 import type { NeckDirection } from '../instrument/neck'
 import type { Construction } from '../strings/construction'
 import type { StringColour } from '../instrument/instrument'
-import type { BeatingInterval } from '../ear/beats'
 import type { Choice } from './choice'
 import type { Drill } from './drill'
 import type { Fault } from './faults'

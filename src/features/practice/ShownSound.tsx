@@ -1,10 +1,10 @@
 'use client'
 
 import { useState } from 'react'
+import { beatsWhen, pureAt } from '@/core/ear/beats'
 import { STAND_IN_RATE, twoPlucked } from '@/core/ear/stand-in'
 import { positionAt, restPitch } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { beatsWhen, pureAt } from '@/core/ear/beats'
 import type { Choice } from '@/core/practice/choice'
 import type { Own } from '@/core/practice/drill'
 import type { TwoStrings } from '@/core/practice/question'

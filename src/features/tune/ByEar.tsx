@@ -1,6 +1,7 @@
 import {
   beatsAtPitch,
   heardPair,
+  SLOWEST_HEARD,
   type BeatingInterval,
   type BeatsAtPitch,
   type TunedString,
@@ -44,12 +45,9 @@ export function ByEar({ step, nameOf, tuned, onHear }: ByEarProps) {
   )
 }
 
-/** Slower than this a string has died away before it has beaten twice, beats a second. */
-const SLOWEST = 0.25
-
 /** What to bring it to, by its beats: fifths and fourths give way a little, an octave is left as the ear wants it. */
 function beatsWords(interval: BeatingInterval, { beats, is }: BeatsAtPitch): string {
-  if (is === null || beats < SLOWEST) return 'At pitch it does not beat.'
+  if (is === null || beats < SLOWEST_HEARD) return 'At pitch it does not beat.'
   const times = `beats ${beats.toFixed(1)} times a second`
   return interval === 'octave'
     ? `By ear it is pure. As a tuner has it, it is a little ${is}, and ${times}.`
