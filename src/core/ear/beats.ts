@@ -3,7 +3,7 @@
  * string puts them. What sounds pure lies off the pitch that a tuner gives, for two reasons: where all twelve fifths are alike
  * none is pure, and a stiff string’s upper partials lie wide.
  */
-import type { StringPosition } from '../instrument/instrument'
+import { restPitch, type Instrument, type StringPosition } from '../instrument/instrument'
 import { centsAbove } from '../pitch/cents'
 import { partialDecay, partialHz, voiceAt } from './string-voice'
 
@@ -24,6 +24,12 @@ export interface TunedString {
   readonly position: StringPosition
   readonly hz: number
 }
+
+/** A string of an instrument at rest. */
+export const atRest = (instrument: Instrument, position: StringPosition): TunedString => ({
+  position,
+  hz: restPitch(instrument, position),
+})
 
 /** Two strings that are tuned against each other. */
 export interface TunedPair {
@@ -81,11 +87,14 @@ export function pureAt(pair: TunedPair): number {
   return cents
 }
 
-/** Beats a second. @param off - how far the judged string is off what sounds pure, cents */
-export function beatsWhen(pair: TunedPair, off: number): number {
-  const partials = meeting(pair, pureAt(pair) + off)
+/** Beats a second, the judged string so many cents off the pitch that a tuner gives it. */
+function beatsAt(pair: TunedPair, cents: number): number {
+  const partials = meeting(pair, cents)
   return Math.abs(partials.true - partials.other)
 }
+
+/** Beats a second. @param off - how far the judged string is off what sounds pure, cents */
+export const beatsWhen = (pair: TunedPair, off: number): number => beatsAt(pair, pureAt(pair) + off)
 
 /** Slower than this two strings have died away before they have beaten, beats a second: our estimate by ear. */
 export const SLOWEST_HEARD = 0.3
@@ -105,7 +114,7 @@ export function beatsAtPitch(pair: TunedPair): BeatsAtPitch {
   const pure = pureAt(pair)
   const isAbove = pair.other.hz >= pair.true.hz
   return {
-    beats: beatsWhen(pair, -pure),
+    beats: beatsAt(pair, 0),
     is: Math.abs(pure) < SAME ? null : pure > 0 === isAbove ? 'narrow' : 'wide',
   }
 }

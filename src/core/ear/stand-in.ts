@@ -2,6 +2,7 @@
  * A string that stands in for one of wood and gut: turned by a key that does not exist, plucked, heard and, when it is
  * turned too far, broken.
  */
+import type { TunedString } from './beats'
 import { pitchTurned } from './key-between'
 import { addPluck } from './pluck'
 import { voiceOf } from './string-voice'
@@ -61,7 +62,7 @@ const TOGETHER = { rings: 4, loss: 0.5 } as const
 
 /** Two strings plucked at one moment. @param random - from 0 up to 1 */
 export function twoPlucked(
-  strings: readonly { readonly position: StringPosition; readonly hz: number }[],
+  strings: readonly TunedString[],
   referenceA: number,
   random: () => number,
 ): Float32Array {

@@ -2,31 +2,12 @@
 import { DEFAULT_HABITS } from '../fitting/habits'
 import type { Family } from '../instrument/family'
 import type { Instrument } from '../instrument/instrument'
-import { fromPreset } from '../instrument/presets'
-import { readNotes } from '../instrument/read-notes'
+import { juniper } from './juniper'
 import { quantitiesOf } from './quantity'
 import { takeMeasure } from './take-measure'
 import { measuringPlan } from './worth'
 
-const preset = (family: Family, notes: string, strung = 'lever' as const): Instrument =>
-  fromPreset({
-    about: {
-      name: 'Juniper',
-      slug: 'juniper',
-      family,
-      maker: '',
-      model: '',
-      owner: '',
-      tensionClass: strung,
-      restTuning: 'C major',
-      referenceA: 440,
-      strung: 'as usual',
-    },
-    notes: readNotes(notes),
-    measured: new Map(),
-  })
-
-const harp = preset('lever harp', 'C3 to C6')
+const harp = juniper('lever harp', 'C3 to C6')
 
 test('each measurement takes away doubt, the first the most, and enough is enough', () => {
   const { now, next } = measuringPlan(harp, DEFAULT_HABITS, [], 20)
@@ -92,7 +73,7 @@ test.each([
   ['lap zither', 'C4 to C6'],
   ['long zither', 'C2 D2 F2 G2 A2 C3 D3'],
 ] as const)('a %s from its preset has a plan too', (family, notes) => {
-  const other = preset(family as Family, notes)
+  const other = juniper(family as Family, notes)
   const { now, next } = measuringPlan(other, DEFAULT_HABITS, [])
   expect(next.length).toBeGreaterThan(0)
   expect(now.every(({ cut, margin }) => Number.isFinite(cut) && Number.isFinite(margin))).toBe(true)

@@ -3,6 +3,7 @@
  * offered beside the right answer is what ears take it for: the other way, too far, not far enough, or pure.
  */
 import {
+  atRest,
   beatsAtPitch,
   beatsWhen,
   heardPair,
@@ -12,7 +13,7 @@ import {
   type TunedPair,
 } from '../ear/beats'
 import { byEar } from '../rounds/by-ear'
-import { restPitch, type Instrument, type StringPosition } from '../instrument/instrument'
+import type { Instrument } from '../instrument/instrument'
 import { semitoneNumber } from '../pitch/note'
 import type { Choice } from './choice'
 import { anyOf, shuffled } from './shuffled'
@@ -30,8 +31,7 @@ export function pairsBy(instrument: Instrument, interval: BeatingInterval): read
       step.against === null ? undefined : positions[step.against],
     ]
     if (step.interval !== interval || !other || !against) return []
-    const tuned = (position: StringPosition) => ({ position, hz: restPitch(instrument, position) })
-    const pair = heardPair(tuned(against), tuned(other), interval)
+    const pair = heardPair(atRest(instrument, against), atRest(instrument, other), interval)
     return pair && beatsWhen(pair, NEAREST) >= SLOWEST_HEARD ? [pair] : []
   })
 }

@@ -1,12 +1,10 @@
 /** What is measured of an instrument from a preset: kept with what follows from it, once, by what measured it; undone as one. */
 import { sentenceOf } from '@/boundary/sentence-of'
-import { fromPreset } from '@/core/instrument/presets'
-import { readNotes } from '@/core/instrument/read-notes'
-import type { Instrument } from '@/core/instrument/instrument'
+import { hardwareOf } from '@/core/hardware/cells'
+import { juniper } from '@/core/measuring/juniper'
 import { eachOnDemo } from '../demo/each-on-demo'
 import type { Store } from '../store/database'
 import { changeHardware } from './change-hardware'
-import { hardwareOf } from '@/core/hardware/cells'
 import { instrumentBySlug } from './instruments'
 import { measureByPicture, measureInstrument } from './measure-instrument'
 import { putOnShelf } from './put-on-shelf'
@@ -14,25 +12,9 @@ import { putOnShelf } from './put-on-shelf'
 let store: Store
 eachOnDemo((opened) => {
   store = opened
-  putOnShelf(store, juniper, { measured: [], hardware: new Map() })
+  putOnShelf(store, juniper('lever harp', 'C3 to C6'), { measured: [], hardware: new Map() })
 })
 
-const juniper: Instrument = fromPreset({
-  about: {
-    name: 'Juniper',
-    slug: 'juniper',
-    family: 'lever harp',
-    maker: '',
-    model: '',
-    owner: '',
-    tensionClass: 'lever',
-    restTuning: 'C major',
-    referenceA: 440,
-    strung: 'as usual',
-  },
-  notes: readNotes('C3 to C6'),
-  measured: new Map(),
-})
 const now = () => instrumentBySlug(store, 'juniper')
 const lengths = () => now().instrument.positions.map(({ speakingLength }) => speakingLength)
 

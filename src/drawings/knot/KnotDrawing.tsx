@@ -2,7 +2,7 @@ import type { TyingState, Part } from '@/core/knots/tails/state'
 import type { ToldCrossing } from '@/core/knots/tails/tell-crossings'
 import type { Fixture } from '@/core/knots/tails/tail-end'
 import { crossingsOf, type View } from '@/core/knots/topology/crossings'
-import type { Polyline, Vec3 } from '@/core/knots/topology/curve'
+import { alongOf, stretch, type Polyline, type Vec3 } from '@/core/knots/topology/curve'
 import { asSeen, nameOfRodAt, type Frame, type Hand } from './frame'
 import { RodDrawing } from './RodDrawing'
 
@@ -200,6 +200,12 @@ function passesBehind([x, y, z]: Vec3, { at, axis, radius, half }: Fixture): boo
 function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
   const holds = (at: number) => runs.find(({ from, to }) => at >= from && at <= to)
   const crossings = crossingsOf(curve)
+  const flat = curve.map(([x, y]): Vec3 => [x, y, 0])
+  const along = alongOf(flat)
+  const alongAt = (at: number) => {
+    const [before, after] = [along[Math.floor(at)] as number, along[Math.ceil(at)] as number]
+    return before + (after - before) * (at - Math.floor(at))
+  }
   return (
     <g fill="none" strokeLinecap="butt" strokeLinejoin="round">
       {runs.map(({ from, to }) => (
@@ -208,13 +214,17 @@ function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
       {crossings.map(({ over, under }) => {
         const run = holds(over)
         if (!run || !holds(under)) return null
-        const half = gapAt(curve, over, under)
-        const cut = stretchOf(curve, over, half)
-        const from = Math.max(run.from, Math.floor(over - cut.before) - 1)
-        const to = Math.min(run.to, Math.ceil(over + cut.after) + 1)
+        const [at, half] = [alongAt(over), gapAt(curve, over, under)]
+        // No further than the string lies before the same rods.
+        const cut = [
+          Math.max(along[run.from] as number, at - half),
+          Math.min(along[run.to] as number, at + half),
+        ] as const
+        const from = Math.max(run.from, along.findLastIndex((far) => far <= cut[0]) - 1)
+        const to = Math.min(run.to, along.findIndex((far) => far >= cut[1]) + 1)
         return (
           <g key={`${over} ${under}`}>
-            <path d={path(cut.points)} stroke="var(--paper)" strokeWidth={2 * GAP} />
+            <path d={path(stretch(flat, along, ...cut))} stroke="var(--paper)" strokeWidth={2 * GAP} />
             <Piece from={from} to={to} curve={curve} parts={parts} fresh={fresh} />
           </g>
         )
@@ -237,41 +247,6 @@ function gapAt(curve: Polyline, over: number, under: number): number {
   const sine = Math.abs(a[0] * b[1] - a[1] * b[0])
   const cosine = Math.abs(a[0] * b[0] + a[1] * b[1])
   return Math.min(MOST_GAP, (THICK / 2 + GAP * cosine) / Math.max(sine, 1e-3) + 0.08)
-}
-
-/** A stretch of the curve to both sides of a place, and how many points of it that is. @param half - gauges */
-function stretchOf(
-  curve: Polyline,
-  at: number,
-  half: number,
-): { readonly points: Polyline; readonly before: number; readonly after: number } {
-  const placeAt = (i: number): Vec3 => {
-    const from = Math.min(Math.max(0, Math.floor(i)), curve.length - 2)
-    const [a, b, share] = [curve[from] as Vec3, curve[from + 1] as Vec3, i - from]
-    return [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share, a[2]]
-  }
-  const walked = (step: 1 | -1) => {
-    const points: Vec3[] = []
-    let [left, here, i] = [half, placeAt(at), at]
-    while (left > 0) {
-      const next = step > 0 ? Math.floor(i) + 1 : Math.ceil(i) - 1
-      if (next < 0 || next > curve.length - 1) break
-      const there = placeAt(next)
-      const length = Math.hypot(there[0] - here[0], there[1] - here[1])
-      const share = length > left ? left / length : 1
-      i += (next - i) * share
-      here = placeAt(i)
-      points.push(here)
-      left -= length
-    }
-    return { points, count: Math.abs(i - at) }
-  }
-  const [before, after] = [walked(-1), walked(1)]
-  return {
-    points: [...before.points.toReversed(), placeAt(at), ...after.points],
-    before: before.count,
-    after: after.count,
-  }
 }
 
 /** A piece of string: an outline, its tint, and the pattern of the part it belongs to. */

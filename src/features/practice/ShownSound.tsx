@@ -1,9 +1,9 @@
 'use client'
 
 import { useState } from 'react'
-import { beatsWhen, pureAt } from '@/core/ear/beats'
+import { atRest, beatsWhen, pureAt } from '@/core/ear/beats'
 import { STAND_IN_RATE, twoPlucked } from '@/core/ear/stand-in'
-import { positionAt, restPitch } from '@/core/instrument/instrument'
+import { positionAt } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import type { Choice } from '@/core/practice/choice'
 import type { Own } from '@/core/practice/drill'
@@ -24,10 +24,7 @@ export function ShownSound(props: {
   const { own, sound, chosen } = props
   const { instrument, habits } = own
   const [heard, setHeard] = useState(0)
-  const tuned = (number: number) => {
-    const position = positionAt(instrument, number)
-    return { position, hz: restPitch(instrument, position) }
-  }
+  const tuned = (number: number) => atRest(instrument, positionAt(instrument, number))
   const pair = { true: tuned(sound.true), other: tuned(sound.other), interval: sound.interval }
   const pure = pureAt(pair)
   const nameOf = (which: 'true' | 'other') => leadingNames(pair[which].position, habits.octaveNames).name

@@ -76,19 +76,33 @@ export function lengthOf(curve: Polyline): number {
   return length
 }
 
+/** The point of a curve that lies so far along it, in gauges. */
+function pointAt(curve: Polyline, along: readonly number[], wanted: number): Vec3 {
+  const found = along.findIndex((far) => far >= wanted)
+  const next = found < 0 ? curve.length - 1 : Math.max(1, found)
+  const [a, b] = [along[next - 1] as number, along[next] as number]
+  return between(
+    curve[next - 1] as Vec3,
+    curve[next] as Vec3,
+    b === a ? 1 : Math.min(1, Math.max(0, wanted - a) / (b - a)),
+  )
+}
+
+/**
+ * What lies between two places along a curve; two points at least.
+ *
+ * @param along - as from {@link alongOf}
+ * @param from - gauges along it, as `to` is
+ */
+export function stretch(curve: Polyline, along: readonly number[], from: number, to: number): Polyline {
+  const inside = curve.filter((_, i) => (along[i] as number) > from && (along[i] as number) < to)
+  return [pointAt(curve, along, from), ...inside, pointAt(curve, along, to)]
+}
+
 /** The first share of a curve by its length, 0 to 1; two points at least. */
 export function upTo(curve: Polyline, share: number): Polyline {
   const along = alongOf(curve)
-  const wanted = share * (along[along.length - 1] as number)
-  const next = Math.max(
-    1,
-    along.findIndex((far) => far >= wanted),
-  )
-  const [a, b] = [along[next - 1] as number, along[next] as number]
-  return [
-    ...curve.slice(0, next),
-    between(curve[next - 1] as Vec3, curve[next] as Vec3, b === a ? 1 : Math.max(0, wanted - a) / (b - a)),
-  ]
+  return stretch(curve, along, 0, share * (along[along.length - 1] as number))
 }
 
 /** The same curve with its points evenly spaced along it. */
