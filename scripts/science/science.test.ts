@@ -7,6 +7,7 @@ import { photoTruth } from './photo'
 import { DAYS, learnerReports } from './practice'
 import { tuneRounds } from './rounds'
 import { foretold } from './settling'
+import { foretoldUnknown } from './unknown-ages'
 import { foretoldBreaks, STATED } from './wear'
 import { tables, withTables } from './write'
 
@@ -62,6 +63,18 @@ test('sets of strings break as often as is stated; with a wrong shape within nin
         Math.abs((happened[i] as number) - stated) < (name.startsWith('shape') ? 0.09 : 0.04),
       ]).toEqual([name, true])
     })
+}, 120_000)
+
+test('where half of all ages are not known, as much breaks as is stated; were they taken for new, too little would be stated', () => {
+  for (const { name, bins, ratio, ratioAsNew } of foretoldUnknown()) {
+    for (const { cases, stated, happened } of bins) {
+      expect(cases).toBeGreaterThan(400)
+      expect([name, Math.abs(stated - happened) < 0.08]).toEqual([name, true])
+    }
+    expect(ratio).toBeGreaterThan(0.97)
+    expect(ratio).toBeLessThan(1.08)
+    expect(ratioAsNew).toBeLessThan(0.93)
+  }
 }, 120_000)
 
 test('what is allowed for saves rounds, most where all was heard first; a board that is softer is known after a session', () => {

@@ -11,6 +11,7 @@ import { rebuildings } from './rebuild'
 import { restringCosts } from './restring'
 import { tuneRounds } from './rounds'
 import { foretold } from './settling'
+import { BINS, foretoldUnknown } from './unknown-ages'
 import { foretoldBreaks, STATED } from './wear'
 
 const FILE = 'docs/SCIENCE.md'
@@ -115,6 +116,26 @@ export function tables(): ReadonlyMap<string, string> {
       table(
         ['shelves', 'sets of four strings', ...STATED.map((chance) => `stated ${percent(chance)}`)],
         foretoldBreaks().map(({ name, sets, happened }) => [name, sets, ...happened.map(percent)]),
+      ),
+    ],
+    [
+      'unknown-ages',
+      table(
+        [
+          'shelves',
+          ...BINS.map(
+            (from) =>
+              `stated ${Math.round(from * 100)}–${Math.round(from * 100) + 20} %: on average, happened`,
+          ),
+          'stated for one that happened',
+          'taken for new',
+        ],
+        foretoldUnknown().map(({ name, bins, ratio, ratioAsNew }) => [
+          name,
+          ...bins.map((bin) => `${percent(bin.stated)}, ${percent(bin.happened)} of ${bin.cases}`),
+          ratio.toFixed(2),
+          ratioAsNew.toFixed(2),
+        ]),
       ),
     ],
     [

@@ -60,7 +60,7 @@ import type {
 import type { TrimRequest } from './requests/tails'
 import type { RestoreRequest } from './requests/backups'
 import type { RestringRequest } from './requests/restring'
-import type { LookRequest, PolishRequest, ReplaceRequest } from './requests/wear'
+import type { AgesRequest, LookRequest, PolishRequest, ReplaceRequest } from './requests/wear'
 import type { StringRequest } from './string-request'
 import type { Taken } from './taken'
 
@@ -162,6 +162,7 @@ export const calls = {
   takeTemperament: post<TemperamentRequest>('/api/temperaments'),
   dropTemperament: (id: number) => post<Nothing>(`/api/temperaments/${id}/drop`),
 
+  sayOnSince: (slug: string) => post<AgesRequest>(`/api/instruments/${slug}/ages`),
   logLook: (slug: string) => post<LookRequest>(`/api/instruments/${slug}/looks`),
   logPolish: (slug: string) => post<PolishRequest>(`/api/instruments/${slug}/polishes`),
 

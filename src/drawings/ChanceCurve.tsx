@@ -1,11 +1,15 @@
-import { ageing, chanceBand, chanceItBreaks } from '@/core/wear/life'
+import { chanceItBreaks } from '@/core/wear/life'
 import type { Rate } from '@/core/wear/life-class'
+import { agesOver, chanceBetween, type OnSince } from '@/core/wear/on-since'
+import { YEAR } from '@/core/wear/period'
 
 interface ChanceCurveProps {
   readonly rate: Rate
-  /** Of the string now, years, and how fast it ages. */
-  readonly age: number
+  /** Since when it is on, and how fast it ages. */
+  readonly on: OnSince
   readonly pace: number
+  /** ms */
+  readonly now: number
   /** The time that is asked for, years. */
   readonly asked: number
 }
@@ -15,16 +19,18 @@ const [LEFT, RIGHT, TOP, FLOOR] = [44, 410, 10, 122]
 const POINTS = 40
 
 /** The chance that a string has broken by then, over the years ahead, within the band that its rate leaves open. */
-export function ChanceCurve({ rate, age, pace, asked }: ChanceCurveProps) {
+export function ChanceCurve({ rate, on, pace, now, asked }: ChanceCurveProps) {
   const years = Math.max(2, asked)
-  const at = (t: number) => ageing(rate.shape, [{ from: age, to: age + t, pace }])
+  const at = (t: number) => now + t * YEAR
   const x = (t: number) => LEFT + ((RIGHT - LEFT) * t) / years
   const y = (chance: number) => FLOOR - (FLOOR - TOP) * chance
   const times = Array.from({ length: POINTS + 1 }, (_, i) => (years * i) / POINTS)
   const line = (of: (t: number) => number) => times.map((t) => `${x(t).toFixed(1)},${y(of(t)).toFixed(1)}`)
-  const low = line((t) => chanceBand(rate, at(t))[0])
-  const high = line((t) => chanceBand(rate, at(t))[1])
-  const chance = (t: number) => chanceItBreaks(rate, at(t))
+  const bands = times.map((t) => chanceBetween(rate, pace, on, now, at(t)))
+  const edge = (side: 0 | 1) =>
+    times.map((t, i) => `${x(t).toFixed(1)},${y(bands[i]?.[side] ?? 0).toFixed(1)}`)
+  const [low, high] = [edge(0), edge(1)]
+  const chance = (t: number) => chanceItBreaks(rate, agesOver(rate, pace, on, now, at(t)))
   const percent = (share: number) => `${Math.round(share * 100)} %`
   return (
     <svg

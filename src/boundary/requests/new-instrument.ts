@@ -1,9 +1,25 @@
-import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator'
+import { IsIn, IsInt, IsNotEmpty, IsString, MaxLength, ValidateIf } from 'class-validator'
 import { FAMILIES, type Family } from '@/core/instrument/family'
 import { TENSION_CLASSES, STRUNG, type Strung, type TensionClass } from '@/core/instrument/instrument'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
+import { ON_ALREADY, type OnAlready } from '@/core/wear/on-since'
 
-export class NewInstrumentRequest {
+/** What is said of the strings that are on an instrument already. */
+export class StringsOnRequest {
+  @IsIn(ON_ALREADY, { message: 'Say whether strings are on, and since when.' })
+  on!: OnAlready
+
+  /** Of the calendar; null where nobody knows, or none is on. */
+  @IsInt({ message: 'The year must be a whole number, such as 2019.' })
+  @ValidateIf((one: StringsOnRequest) => one.on === 'about')
+  year!: number | null
+}
+
+/** The same as a command takes it. */
+export const stringsOn = ({ on, year }: StringsOnRequest): { readonly year: number | null } | 'none' =>
+  on === 'none' ? 'none' : { year: on === 'about' ? year : null }
+
+export class NewInstrumentRequest extends StringsOnRequest {
   @MaxLength(60, { message: 'A name of at most 60 letters.' })
   @IsNotEmpty({ message: 'The instrument needs a name.' })
   @IsString()

@@ -12,6 +12,7 @@ import {
 import { BREAK_SITES, type BreakSite } from '@/core/wear/break-sites'
 import { CONDITIONS, type Condition } from '@/core/wear/life'
 import { SIGNS, type Sign } from '@/core/wear/signs'
+import { StringsOnRequest } from './new-instrument'
 
 /** How one string looked. */
 export class LookRequest {
@@ -28,6 +29,18 @@ export class LookRequest {
   @ArrayMaxSize(SIGNS.length)
   @IsArray({ message: 'Expected a list of what was seen.' })
   signs!: Sign[]
+}
+
+/** Since when strings are on that nobody saw put on. */
+export class AgesRequest extends StringsOnRequest {
+  @Max(999, { each: true, message: 'No instrument has so many strings.' })
+  @Min(1, { each: true, message: 'Strings are numbered from 1.' })
+  @IsInt({ each: true, message: 'Expected strings by their numbers.' })
+  @ArrayUnique({ message: 'Name each string once.' })
+  @ArrayMaxSize(200)
+  @ArrayNotEmpty({ message: 'Choose at least one string.' })
+  @IsArray({ message: 'Expected a list of strings.' })
+  numbers!: number[]
 }
 
 export class PolishRequest {

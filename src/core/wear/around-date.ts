@@ -1,13 +1,14 @@
 /** What a string risks round a date, left as it is and put on new now. Times in ms. */
 import { ageing } from './life'
-import { lifeFacts, type LifeClass } from './life-class'
+import type { LifeClass, Rate } from './life-class'
+import { agesOver, type OnSince } from './on-since'
 import { FIRST_DAYS, YEAR } from './period'
 
 /** A string as it goes toward a date. */
 export interface TowardDate {
   readonly lifeClass: LifeClass
   /** Null where no string is on. */
-  readonly fittedAt: number | null
+  readonly on: OnSince | null
   /** How fast it ages as it is, and how fast a new one does. */
   readonly pace: number
   readonly paceOfNew: number
@@ -35,20 +36,20 @@ export const AWAY = [1, 3, 7, 30] as const
 const HOUR = 3_600_000
 
 /**
+ * @param rate - of the string's class
  * @param latest - the latest hour at which a new string still settles; null where that is past
  */
 export function roundDate(
-  { lifeClass, fittedAt, pace, paceOfNew, failsAtFirst }: TowardDate,
+  { on, pace, paceOfNew, failsAtFirst }: TowardDate,
+  rate: Rate,
   { at, hours }: Evening,
   latest: number | null,
   now: number,
 ): RoundDate {
-  const { shape } = lifeFacts(lifeClass)
   const end = at + hours * HOUR
-  const left = (from: number) =>
-    fittedAt === null ? 0 : ageing(shape, [{ from: years(fittedAt, from), to: years(fittedAt, end), pace }])
+  const left = (from: number) => (on === null ? 0 : agesOver(rate, pace, on, from, end))
   const changed = (from: number) =>
-    ageing(shape, [{ from: years(now, from), to: years(now, end), pace: paceOfNew }])
+    ageing(rate.shape, [{ from: years(now, from), to: years(now, end), pace: paceOfNew }])
   // From then on a string that breaks can't be replaced by one that settles in time.
   const tooLate = Math.max(now, latest ?? now)
   return {

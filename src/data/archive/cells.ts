@@ -24,6 +24,7 @@ import { PITCH_CLASSES } from '@/core/temper/temperament'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES } from '@/core/wear/break-sites'
 import { CONDITIONS } from '@/core/wear/life'
+import { SINCE } from '@/core/wear/on-since'
 import { SPARES_BY } from '@/core/wear/reorder'
 import { SIGNS } from '@/core/wear/signs'
 import { LATEST_TIME } from '@/core/units/latest-time'
@@ -159,6 +160,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   what: ASKED,
   mishap: MISHAPS,
   stretched_by: WAYS.stretching,
+  since: SINCE,
   tune_order: ROUND_ORDERS,
   restring_way: RESTRING_WAYS,
   condition: CONDITIONS,

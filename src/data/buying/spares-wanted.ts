@@ -6,6 +6,7 @@ import { soldByClass } from '@/core/instrument/instrument'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { demandFor, enoughWith, runsOut } from '@/core/wear/reorder'
 import type { AtRisk } from '@/core/wear/breaks-ahead'
+import type { Rates } from '@/core/wear/life'
 import { agesBetween, conditionsSeen, houseRates, stringLives } from '../fitted/lives'
 import { houseSettings } from '../house/house'
 import { allInstruments, byPositionId } from '../instruments/instruments'
@@ -28,7 +29,7 @@ export function sparesWanted(store: Store): (key: string) => SparesWanted {
   if (sparesBy === 'number') return () => ({ pieces: leastSpares, runsOut: null })
   const rates = houseRates(store)
   const wanted = new Map(
-    [...risksByKind(store)].map(([key, risks]): [string, SparesWanted] => {
+    [...risksByKind(store, rates)].map(([key, risks]): [string, SparesWanted] => {
       const demand = demandFor(rates, risks)
       return [key, { pieces: enoughWith(demand, sureChance), runsOut: (pieces) => runsOut(demand, pieces) }]
     }),
@@ -40,7 +41,7 @@ export function sparesWanted(store: Store): (key: string) => SparesWanted {
 const NOTHING_ON: SparesWanted = { pieces: 0, runsOut: null }
 
 /** What every string that is on ages by until new ones could be there, by the kind that its place asks for. */
-function risksByKind(store: Store): ReadonlyMap<string, readonly AtRisk[]> {
+function risksByKind(store: Store, rates: Rates): ReadonlyMap<string, readonly AtRisk[]> {
   const leads = allSuppliers(store).flatMap(({ retiredAt, leadDays }) =>
     retiredAt === null ? [leadDays] : [],
   )
@@ -55,7 +56,7 @@ function risksByKind(store: Store): ReadonlyMap<string, readonly AtRisk[]> {
     const key = specKey(specAt(position, soldByClass(instrument)))
     const risk = {
       lifeClass: life.lifeClass,
-      ages: agesBetween(life, seen.get(life.fittedId) ?? [], now, until),
+      ages: agesBetween(rates, life, seen.get(life.fittedId) ?? [], now, until),
     }
     const of = risks.get(key)
     if (of) of.push(risk)

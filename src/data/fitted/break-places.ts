@@ -134,7 +134,7 @@ function placesSeen(
 
 /** How long a string was at work at a site between two times, years; retunes count as well where they drag it along. */
 function exposureOf(
-  { fittedAt, endedAt }: StringLife,
+  { fittedAt, since, endedAt }: StringLife,
   site: BreakSite,
   from: number,
   to: number,
@@ -145,6 +145,7 @@ function exposureOf(
   if (end <= start) return 0
   const years = (end - start) / YEAR
   if (!DRAGGED.has(site)) return years
+  if (since !== 'dated') return years
   const isNew = (at: number) => Math.min(1, (at - fittedAt) / (SETTLED * HOUR))
   return years + ((isNew(end) - isNew(start)) * TUNED_WHILE_NEW) / TUNED_A_YEAR
 }

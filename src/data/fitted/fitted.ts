@@ -1,10 +1,12 @@
 /**
  * Fitted strings: which one is on a position now, and what has been on it.
  */
-import { and, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, inArray, isNull, or, sql } from 'drizzle-orm'
 import { grouped } from '@/core/list/grouped'
 import type { Stretching } from '@/core/settle/stretching'
 import type { Construction } from '@/core/strings/construction'
+import type { Since } from '@/core/wear/on-since'
+import { YEAR } from '@/core/wear/period'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
@@ -14,7 +16,9 @@ export interface FittedString {
   readonly id: number
   readonly instrumentId: number
   readonly construction: Construction
+  /** ms; an estimate where it was on already when its instrument was entered. */
   readonly fittedAt: number
+  readonly since: Since
   readonly endedAt: number | null
   /** It was on before and was put back. */
   readonly moved: boolean
@@ -36,6 +40,7 @@ export function fitString(
     moved?: boolean
     /** How long it had been on before, ms. */
     agedMs?: number
+    since?: Since
     stretched?: { readonly by: Stretching; readonly cycles: number }
   },
 ): number {
@@ -48,6 +53,7 @@ export function fitString(
       fittedAt: string.at,
       moved: string.moved ?? false,
       agedMs: string.agedMs ?? 0,
+      since: string.since ?? 'dated',
       stretchCycles: string.stretched?.cycles ?? 0,
       stretchedBy: string.stretched?.by ?? null,
     })
@@ -58,17 +64,28 @@ export function fitString(
   return id
 }
 
-/** How long the string that was last on these positions had been on in all, ms; none where nobody knows of one. */
-export function agedOn(store: Store, positionIds: readonly number[], at: number): number {
+/** How long the string that was last on these positions had been on in all, ms, and how well that is known; none where there was none. */
+export function agedOn(
+  store: Store,
+  positionIds: readonly number[],
+  at: number,
+): { readonly agedMs: number; readonly since: Since } {
   const last = store.rows
-    .select({ from: fittedStrings.fittedAt, to: fittedStrings.endedAt, before: fittedStrings.agedMs })
+    .select({
+      from: fittedStrings.fittedAt,
+      to: fittedStrings.endedAt,
+      before: fittedStrings.agedMs,
+      since: fittedStrings.since,
+    })
     .from(fittedStrings)
     .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
     .where(inArray(fittedPositions.positionId, [...positionIds]))
     .orderBy(desc(fittedStrings.id))
     .limit(1)
     .get()
-  return last ? Math.max(0, (last.to ?? at) - last.from) + last.before : 0
+  return last
+    ? { agedMs: Math.max(0, (last.to ?? at) - last.from) + last.before, since: last.since }
+    : { agedMs: 0, since: 'unknown' }
 }
 
 /** Ends the string that is on any of the positions; belongs inside an action. Returns the ended ids. */
@@ -140,12 +157,38 @@ export function stringsOn(store: Store, instrumentId: number): readonly FittedSt
 
 /** Strings that are on now and were fitted after a moment, ms. */
 export function fittedSince(store: Store, after: number): readonly FittedString[] {
-  return read(store, and(isNull(fittedStrings.endedAt), gt(fittedStrings.fittedAt, after)))
+  // One that was on already when it was entered settled long before.
+  return read(
+    store,
+    and(
+      isNull(fittedStrings.endedAt),
+      or(eq(fittedStrings.since, 'dated'), eq(fittedStrings.moved, true)),
+      gt(fittedStrings.fittedAt, after),
+    ),
+  )
 }
 
 /** Some strings by their row ids, whether they are still on or not. */
 export function fittedByIds(store: Store, ids: readonly number[]): readonly FittedString[] {
   return inChunks(ids, (some) => read(store, inArray(fittedStrings.id, [...some])))
+}
+
+/** How many strings are on each instrument of which nobody knows since when. */
+export function unknownAgesByInstrument(store: Store): ReadonlyMap<number, number> {
+  return store.kept.get(
+    'unknown ages',
+    [fittedStrings],
+    () =>
+      new Map(
+        store.rows
+          .select({ instrumentId: fittedStrings.instrumentId, count: sql<number>`count(*)` })
+          .from(fittedStrings)
+          .where(and(isNull(fittedStrings.endedAt), eq(fittedStrings.since, 'unknown')))
+          .groupBy(fittedStrings.instrumentId)
+          .all()
+          .map(({ instrumentId, count }) => [instrumentId, count]),
+      ),
+  )
 }
 
 type Where = ReturnType<typeof and>
@@ -178,12 +221,20 @@ function gathered(
   )
 }
 
+/** How long before it was entered a string was put on, ms. One that was on already is not taken for new: it settled long before. */
+const BEFORE: Readonly<Record<Since, (agedMs: number) => number>> = {
+  dated: () => 0,
+  about: (agedMs) => agedMs,
+  unknown: () => YEAR,
+}
+
 function fittedFrom(row: typeof fittedStrings.$inferSelect, positionIds: readonly number[]): FittedString {
   return {
     id: row.id,
     instrumentId: row.instrumentId,
     construction: constructionFrom(row),
-    fittedAt: row.fittedAt,
+    fittedAt: row.moved ? row.fittedAt : row.fittedAt - BEFORE[row.since](row.agedMs),
+    since: row.since,
     endedAt: row.endedAt,
     moved: row.moved,
     stretchCycles: row.stretchCycles,

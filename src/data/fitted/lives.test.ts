@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { sentenceOf } from '@/boundary/sentence-of'
+import { learnRates } from '@/core/wear/life'
 import { YEAR } from '@/core/wear/period'
 import { openReplacements } from '../buying/open-replacements'
 import { openNeeds } from '../buying/need-list'
@@ -75,6 +76,7 @@ test('a string that gave way in its first two days, slipped or was taken off has
     pace: 2,
     fittedAt: 0,
     agedBefore: 0,
+    since: 'dated' as const,
     endedAt: YEAR,
     wrapsOff: null,
     helped: false,
@@ -98,7 +100,10 @@ test('a string that gave way in its first two days, slipped or was taken off has
     { from: 0, to: 0.5, pace: 2 },
     { from: 0.5, to: 1, pace: 6 },
   ])
-  expect(agesBetween({ ...life, endedAt: null }, seen, YEAR, 2 * YEAR)).toBeCloseTo(6 * (2 ** 2.2 - 1), 9)
+  expect(agesBetween(learnRates([]), { ...life, endedAt: null }, seen, YEAR, 2 * YEAR)).toBeCloseTo(
+    6 * (2 ** 2.2 - 1),
+    9,
+  )
 })
 
 test('what was seen of a string changes its chance, at once and by undoing', () => {

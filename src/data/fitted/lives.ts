@@ -8,17 +8,10 @@ import { restPitch } from '@/core/instrument/instrument'
 import { grouped } from '@/core/list/grouped'
 import { utilisation } from '@/core/strings/tension'
 import { siteFacts, type BreakSite } from '@/core/wear/break-sites'
-import {
-  ageing,
-  BY_CONDITION,
-  learnRates,
-  paceByLoad,
-  type Aged,
-  type Condition,
-  type Rates,
-} from '@/core/wear/life'
+import { BY_CONDITION, learnRates, paceByLoad, type Aged, type Condition, type Rates } from '@/core/wear/life'
 import { lifeClass, lifeFacts, type LifeClass } from '@/core/wear/life-class'
-import { FIRST_DAYS, YEAR } from '@/core/wear/period'
+import { agesOver, usualAge, yearsOn, type OnSince } from '@/core/wear/on-since'
+import { FIRST_DAYS } from '@/core/wear/period'
 import type { Sign } from '@/core/wear/signs'
 import { habitChange } from '../house/house'
 import { byPositionId } from '../instruments/instruments'
@@ -38,7 +31,7 @@ import {
   positions,
 } from '../store/schema'
 
-export interface StringLife {
+export interface StringLife extends OnSince {
   readonly fittedId: number
   readonly instrumentId: number
   /** The first of its positions. */
@@ -46,9 +39,6 @@ export interface StringLife {
   readonly lifeClass: LifeClass
   /** By its load alone: how much faster than usual for its class it ages. */
   readonly pace: number
-  readonly fittedAt: number
-  /** How long it had been on before, when it was put back, ms. */
-  readonly agedBefore: number
   /** Null while it is on. */
   readonly endedAt: number | null
   /** How many wraps it got beyond what was worked out; null where nobody counted. */
@@ -146,7 +136,7 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
       work = { lifeClass: kind, pace: paceByLoad(kind, use) }
       workAt.set(key, work)
     }
-    const { id, instrumentId, fittedAt, endedAt, agedMs } = string
+    const { id, instrumentId, fittedAt, since, endedAt, agedMs } = string
     const helped = string.stretchCycles > 0
     return [
       id,
@@ -155,8 +145,9 @@ function readLives(store: Store, ids?: readonly number[]): readonly (readonly [n
         instrumentId,
         positionId,
         ...work,
+        since,
         fittedAt,
-        agedBefore: agedMs,
+        agedBefore: since === 'unknown' ? usualAge(lifeFacts(work.lifeClass), work.pace) : agedMs,
         endedAt,
         wrapsOff,
         helped,
@@ -200,23 +191,21 @@ export function conditionsSeen(store: Store): ReadonlyMap<number, readonly Look[
 }
 
 /** How a life is counted: it broke of itself, or only ended. */
-export function brokeOfItself({ gaveWay, endedAt, fittedAt }: StringLife): boolean {
-  return gaveWay !== null && siteFacts(gaveWay.site).broke && !inFirstDays({ endedAt, fittedAt })
+export function brokeOfItself(life: StringLife): boolean {
+  return life.gaveWay !== null && siteFacts(life.gaveWay.site).broke && !inFirstDays(life)
 }
 
-/** Whether it ended within two days of being fitted. */
-export const inFirstDays = ({ endedAt, fittedAt }: Pick<StringLife, 'endedAt' | 'fittedAt'>): boolean =>
-  endedAt !== null && endedAt - fittedAt < FIRST_DAYS
-
-/** Its age at a time, years. */
-export const ageAt =
-  ({ fittedAt, agedBefore }: Pick<StringLife, 'fittedAt' | 'agedBefore'>) =>
-  (at: number): number =>
-    (Math.max(0, at - fittedAt) + agedBefore) / YEAR
+/** Whether it ended within two days of being fitted; one that was on already was fitted long before. */
+export const inFirstDays = ({
+  endedAt,
+  fittedAt,
+  since,
+}: Pick<StringLife, 'endedAt' | 'fittedAt' | 'since'>): boolean =>
+  since === 'dated' && endedAt !== null && endedAt - fittedAt < FIRST_DAYS
 
 /** The stretches of a life until a time, ms: as it looked, it aged. */
 export function stretchesOf(life: StringLife, seen: readonly Seen[], until: number): readonly Aged[] {
-  const years = ageAt(life)
+  const years = (at: number) => yearsOn(life, at)
   const end = years(Math.min(until, life.endedAt ?? until))
   const stretches: Aged[] = []
   // One that was put back is followed from the age that it had.
@@ -239,11 +228,14 @@ export function paceNow(life: StringLife, seen: readonly Seen[]): number {
 }
 
 /** What a string will have aged by between two times to come, ms, as it is now; years^shape of its class. */
-export function agesBetween(life: StringLife, seen: readonly Seen[], from: number, to: number): number {
-  const years = ageAt(life)
-  return ageing(lifeFacts(life.lifeClass).shape, [
-    { from: years(from), to: years(to), pace: paceNow(life, seen) },
-  ])
+export function agesBetween(
+  rates: Rates,
+  life: StringLife,
+  seen: readonly Seen[],
+  from: number,
+  to: number,
+): number {
+  return agesOver(rates[life.lifeClass], paceNow(life, seen), life, from, to)
 }
 
 /** How long strings of each class last in this house, by all that was watched. */
@@ -270,6 +262,8 @@ export function firstDaysShare(store: Store): number {
   return store.kept.get('first days', LIVES_FROM, () => {
     let [failed, of] = [FIRST_DAYS_AT_FIRST.failed, FIRST_DAYS_AT_FIRST.of]
     for (const life of stringLives(store).values()) {
+      // How it began nobody saw.
+      if (life.since !== 'dated') continue
       of += 1
       if (life.gaveWay && inFirstDays(life)) failed += 1
     }

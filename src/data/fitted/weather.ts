@@ -1,7 +1,7 @@
 /**
  * What is known of the weather: how settled strings moved between rounds of tuning, and the air of the room.
  */
-import { asc, eq, gte, inArray, isNull, type SQL } from 'drizzle-orm'
+import { and, asc, eq, gte, inArray, isNull, ne, type SQL } from 'drizzle-orm'
 import { grouped } from '@/core/list/grouped'
 import { learnResponse, Room, type AirResponse, type AirSeen, type Sure } from '@/core/settle/room'
 import { sharedWeather, type NeighbourReading } from '@/core/settle/shared-weather'
@@ -162,7 +162,7 @@ function turnsOf(store: Store, since: number): ReadonlyMap<number, Turn> {
   )
 }
 
-/** Since when the string on each position is on, ms. */
+/** Since when the string on each position is on, ms; left out where it is on for years. */
 function onSince(store: Store): ReadonlyMap<number, number> {
   return store.kept.get(
     'on since',
@@ -173,7 +173,7 @@ function onSince(store: Store): ReadonlyMap<number, number> {
           .select({ positionId: fittedPositions.positionId, at: fittedStrings.fittedAt })
           .from(fittedStrings)
           .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
-          .where(isNull(fittedStrings.endedAt))
+          .where(and(isNull(fittedStrings.endedAt), ne(fittedStrings.since, 'about')))
           .all()
           .map(({ positionId, at }) => [positionId, at]),
       ),

@@ -2,13 +2,14 @@
  * Strings added to an instrument on the shelf and taken away from it, and an instrument put on the shelf again as another
  * one.
  */
-import { eq, getTableColumns, inArray, or, type Table } from 'drizzle-orm'
+import { and, eq, getTableColumns, inArray, isNotNull, or, type Table } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import { withoutString, withString, type ChangedStrings } from '@/core/instrument/change-strings'
 import { positionAt, samePiece } from '@/core/instrument/instrument'
 import type { QuantityKey } from '@/core/measuring/quantity'
 import type { Done, Store } from '../store/database'
-import { coverings, type fittedPositions, instruments, journaled, positions } from '../store/schema'
+import { coverings, fittedPositions, fittedStrings, instruments, journaled, positions } from '../store/schema'
+import { forgetOnAlready, stringNew } from '../fitted/on-already'
 import { instrumentBySlug, positionId, positionRow, type StoredInstrument } from './instruments'
 import { measuredJson } from './measured-json'
 import { putOnShelf } from './put-on-shelf'
@@ -23,9 +24,11 @@ export function addString(store: Store, slug: string, after: number): Done<void>
   if (after > 0) positionId(stored, after)
   const changed = orRefused(() => withString(stored.instrument, after))
   const summary = `A string added to ${stored.instrument.name}`
-  return store.act({ kind: 'chart', summary, instrumentId: stored.id }, () =>
-    writeStrings(store, stored, changed),
-  )
+  return store.act({ kind: 'chart', summary, instrumentId: stored.id }, () => {
+    writeStrings(store, stored, changed)
+    // The instrument had it all along.
+    stringNew(store, slug)
+  })
 }
 
 /**
@@ -52,6 +55,7 @@ export function removeString(store: Store, slug: string, number: number): Done<v
       .delete(coverings)
       .where(or(inArray(coverings.overId, ids), inArray(coverings.underId, ids)))
       .run()
+    forgetOnAlready(store, ids)
     store.rows.delete(positions).where(inArray(positions.id, ids)).run()
     writeStrings(store, stored, changed)
   })
@@ -73,14 +77,28 @@ const OF_POSITIONS = Object.values(journaled).filter(
 )
 
 function hasHistory(store: Store, ids: readonly number[]): boolean {
-  return OF_POSITIONS.some(
-    (table) =>
-      store.rows
-        .select({ id: table.id })
-        .from(table)
-        .where(inArray(table.positionId, [...ids]))
-        .get() !== undefined,
-  )
+  return OF_POSITIONS.some((table) => {
+    const of = store.rows
+      .select({ id: table.id })
+      .from(table)
+      .where(inArray(table.positionId, [...ids]))
+    return (table === fittedPositions ? wasSeenPutOn(store, ids) : of.get()) !== undefined
+  })
+}
+
+/** A string on these positions of which more is known than that it was on already, or that is off again. */
+function wasSeenPutOn(store: Store, ids: readonly number[]) {
+  return store.rows
+    .select({ id: fittedStrings.id })
+    .from(fittedStrings)
+    .innerJoin(fittedPositions, eq(fittedPositions.fittedId, fittedStrings.id))
+    .where(
+      and(
+        inArray(fittedPositions.positionId, [...ids]),
+        or(eq(fittedStrings.since, 'dated'), isNotNull(fittedStrings.endedAt)),
+      ),
+    )
+    .get()
 }
 
 /** Numbers are unique on an instrument at every moment, so that they first step out of each other's way. */

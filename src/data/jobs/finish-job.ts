@@ -60,7 +60,7 @@ export function finishJob(
         at: at - FIRST_TUNED * HOUR,
         positionIds: served,
         moved: job.sameString,
-        agedMs: job.sameString ? agedOn(store, served, at) : 0,
+        ...(job.sameString ? agedOn(store, served, at) : {}),
         ...(job.measured.cycles
           ? { stretched: { by: job.habits.stretching, cycles: job.measured.cycles } }
           : {}),

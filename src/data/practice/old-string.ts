@@ -33,11 +33,11 @@ export function oldStringOn(store: Store, stored: StoredInstrument): readonly Ol
     const life = lives.get(fitted.id)
     const looks = seen.get(fitted.id) ?? []
     if (!life || fitted.positionIds.some((id) => inJobs.has(id))) return []
-    const ages = agesBetween(life, looks, now, now + YEAR)
+    const ages = agesBetween(rates, life, looks, now, now + YEAR)
     return fitted.positionIds.map((id) => ({
       number: numbers.get(id) as number,
       condition: looks.at(-1)?.condition ?? null,
-      age: (now - fitted.fittedAt) / YEAR,
+      age: life.since === 'unknown' ? null : (now - fitted.fittedAt) / YEAR,
       hasTail: tails.has(fitted.id),
       chance: chanceItBreaks(rates[life.lifeClass], ages),
     }))

@@ -5,7 +5,8 @@ import { goOn } from '@/core/practice/ask'
 import type { Drill } from '@/core/practice/drill'
 import { eachOnDemo } from '../demo/each-on-demo'
 import { stringsOn } from '../fitted/fitted'
-import { ageAt, stringLives } from '../fitted/lives'
+import { yearsOn } from '@/core/wear/on-since'
+import { stringLives } from '../fitted/lives'
 import { retireInstrument } from '../instruments/about-instrument'
 import { allInstruments, instrumentBySlug, positionId } from '../instruments/instruments'
 import { finishJob } from '../jobs/finish-job'
@@ -98,7 +99,7 @@ test('one old string goes off and on again: nothing is cut, it settles as one th
   const [old] = oldStringOn(store, lovage)
   const id = positionId(lovage, old!.number)
   const on = () => stringsOn(store, lovage.id).find(({ positionIds }) => positionIds.includes(id))!
-  const aged = ageAt(stringLives(store).get(on().id)!)(store.now())
+  const aged = yearsOn(stringLives(store).get(on().id)!, store.now())
   const { jobId } = beginOldString(store, lovage, old!.number).result
   expect(sentenceOf(() => beginOldString(store, lovage, old!.number))).toMatch(/is open already/)
   expect(sentenceOf(() => beginOldString(store, lovage, 47))).toMatch(/not a string to practise on/)
@@ -115,7 +116,7 @@ test('one old string goes off and on again: nothing is cut, it settles as one th
   finishJob(store, jobId, { cut: null, wraps: 3, gauge: null })
   expect(store.rows.select().from(cuts).all()).toHaveLength(before)
   expect(on()).toMatchObject({ moved: true })
-  expect(ageAt(stringLives(store).get(on().id)!)(store.now())).toBeCloseTo(aged, 2)
+  expect(yearsOn(stringLives(store).get(on().id)!, store.now())).toBeCloseTo(aged, 2)
   // Just fitted, it is no string to practise on, and its fitting is no real one.
   expect(oldStringOn(store, lovage).map(({ number }) => number)).not.toContain(old!.number)
   expect(realFittings()).toBe(real)

@@ -14,7 +14,7 @@ import { roundDate, type Evening, type RoundDate, type TowardDate } from '@/core
 import { MOST_TOGETHER } from '@/core/wear/kit'
 import { chanceItBreaks, type Rates } from '@/core/wear/life'
 import { lifeClass, type LifeClass, type Rate } from '@/core/wear/life-class'
-import { YEAR } from '@/core/wear/period'
+import { yearsOn } from '@/core/wear/on-since'
 import { stringPrices } from '../buying/string-prices'
 import { stringsOn } from '../fitted/fitted'
 import { conditionsSeen, firstDaysShare, houseRates, paceNow, stringLives, type Look } from '../fitted/lives'
@@ -42,6 +42,8 @@ export interface MayCarry {
   readonly gauge: number
   readonly cut: number
   readonly needsAnchor: boolean
+  /** Nobody knows since when it is on. */
+  readonly ageUnknown: boolean
   readonly agesAway: RoundDate['agesAway']
 }
 
@@ -145,7 +147,18 @@ export function kitForDate(store: Store, dateId: number | null): KitForDate {
     for (const [kind, there] of Object.entries(kindsInStores(store, stored)))
       if (there.cuts < (stores[kind]?.cuts ?? Infinity)) stores[kind] = there
     return stringsBefore(store, stored, { at: date.at, hours }, rates).map(
-      ({ name, lifeClass: of, what, gauge, kind, positionId, cut, needsAnchor, agesAway }): MayCarry => ({
+      ({
+        name,
+        lifeClass: of,
+        what,
+        gauge,
+        kind,
+        positionId,
+        cut,
+        needsAnchor,
+        ageUnknown,
+        agesAway,
+      }): MayCarry => ({
         name: `${name} of ${stored.instrument.name}`,
         lifeClass: of,
         what,
@@ -154,6 +167,7 @@ export function kitForDate(store: Store, dateId: number | null): KitForDate {
         positionId,
         cut,
         needsAnchor,
+        ageUnknown,
         agesAway,
       }),
     )
@@ -196,12 +210,12 @@ function stringsBefore(
     const conditions = life ? (seen.get(life.fittedId) ?? []) : []
     const toward: TowardDate = {
       lifeClass: life?.lifeClass ?? lifeClass(position.construction, position.note),
-      fittedAt: life?.fittedAt ?? null,
+      on: life ? { since: life.since, fittedAt: life.fittedAt, agedBefore: life.agedBefore } : null,
       pace: life ? paceNow(life, conditions) : 1,
       paceOfNew: life?.pace ?? 1,
       failsAtFirst,
     }
-    const round = roundDate(toward, date, fit.latest, now)
+    const round = roundDate(toward, rates[toward.lifeClass], date, fit.latest, now)
     const spec = specAt(position, soldByClass(instrument))
     const figures = fittingFigures(instrument, position, habits)
     return {
@@ -211,7 +225,8 @@ function stringsBefore(
       gauge: outerGauge(position.construction),
       ...toward,
       ...round,
-      age: life ? (now - life.fittedAt) / YEAR : null,
+      age: life ? yearsOn(life, now) : null,
+      ageUnknown: life?.since === 'unknown',
       look: conditions.at(-1) ?? null,
       risk: chanceItBreaks(rates[toward.lifeClass], round.agesIfLeft),
       ...fit,

@@ -6,6 +6,7 @@ import type { SQLiteColumn } from 'drizzle-orm/sqlite-core'
 import { samePiece, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { signed } from '@/core/pitch/cents'
 import { siteWord } from '@/core/wear/break-sites'
+import type { Since } from '@/core/wear/on-since'
 import type { Store } from '../store/database'
 import { stringsOn } from '../fitted/fitted'
 import type { StoredInstrument } from '../instruments/instruments'
@@ -25,8 +26,8 @@ const TOLD = { broke: 6, fitted: 6, read: 3 } as const
 const ORDER: readonly HistoryEntry['what'][] = ['broke', 'fitted', 'read']
 
 export interface PositionView {
-  /** When the string now on it was fitted; null when there is none. */
-  readonly fittedAt: number | null
+  /** When the string now on it was put on, ms, and how well that is known; null when there is none. */
+  readonly on: { readonly since: Since; readonly at: number } | null
   /** Its open job, when it is broken. */
   readonly jobId: number | null
   /** The latest, newest first. */
@@ -43,6 +44,8 @@ export interface InstrumentView {
   /** What its owner or a technician should know, and where the maker's chart is; empty where nobody said. */
   readonly notes: string
   readonly chartLink: string
+  /** Strings of which nobody knows since when they are on, by number. */
+  readonly unknown: readonly number[]
   /** It came from a preset, and can be measured. */
   readonly isAssumed: boolean
 }
@@ -52,9 +55,9 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
   const { instrument, positionIds } = stored
   const numbers = new Map([...positionIds].map(([number, id]) => [id, number]))
   const jobOf = openJobNumbers(store, stored)
-  const fittedAt = new Map(
-    stringsOn(store, stored.id).flatMap((string) =>
-      string.positionIds.map((id) => [numbers.get(id), string.fittedAt] as const),
+  const on = new Map(
+    stringsOn(store, stored.id).flatMap(({ since, fittedAt: at, positionIds: ids }) =>
+      ids.map((id) => [numbers.get(id), { since, at }] as const),
     ),
   )
   const history = historyByPosition(store, stored)
@@ -62,7 +65,7 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
     instrument.positions.map((p): [number, PositionView] => [
       p.number,
       {
-        fittedAt: fittedAt.get(p.number) ?? null,
+        on: on.get(p.number) ?? null,
         jobId: jobOf.get(p.number) ?? null,
         history: history.get(p.number)?.told ?? [],
         happened: history.get(p.number)?.count ?? 0,
@@ -74,6 +77,7 @@ export function instrumentView(store: Store, stored: StoredInstrument): Instrume
     instrument,
     positions,
     broken: [...jobOf.keys()],
+    unknown: instrument.positions.map(({ number }) => number).filter((n) => on.get(n)?.since === 'unknown'),
     notes,
     chartLink,
     isAssumed: chartMeasured !== null,
@@ -170,6 +174,7 @@ function latestFittings(store: Store, instrumentId: number) {
         at: at.as('at'),
         cutMm: fittings.cutMm,
         wraps: fittings.wraps,
+        since: fittedStrings.since,
         coil: coils.label,
         ...among(fittedPositions.positionId, at),
       })
@@ -184,7 +189,8 @@ function latestFittings(store: Store, instrumentId: number) {
   return latest.all({ instrumentId })
 }
 
-function fittedText({ coil, cutMm, wraps }: ReturnType<typeof latestFittings>[number]): string {
+function fittedText({ coil, cutMm, wraps, since }: ReturnType<typeof latestFittings>[number]): string {
+  if (since !== 'dated' && wraps === null) return 'on already when it was entered'
   if (wraps === null) return 'with the whole set'
   return cutMm === null
     ? `the same string put back, ${wraps} wraps`

@@ -12,7 +12,9 @@ import { jobById, stepsDone } from '../jobs/job'
 import { isOnNeedList } from '../jobs/job'
 import { jobsOnStrings, type OpenJob } from '../jobs/open-jobs'
 import { openOrders, type Order } from '../buying/orders'
+import { unknownAgesByInstrument } from '../fitted/fitted'
 import { openTails, type ParkedTail } from '../fitted/parked-tails'
+import { allInstruments } from '../instruments/instruments'
 import { houseSettings } from '../house/house'
 import { isFor, occasionsAhead } from '../house/occasions'
 import { toOpenHours } from '../house/open-hours'
@@ -35,6 +37,8 @@ export interface Ahead {
   readonly at: number
   /** Strings that will not hold by then, of those settling. */
   readonly notReady: Shown<string>
+  /** Strings of its instruments of which nobody knows since when they are on. */
+  readonly unknown: number
 }
 
 /** The first of a list, and how long it is. */
@@ -105,6 +109,7 @@ export function todayView(store: Store, whole = false): TodayView {
   })
   const itself = <T>(one: T) => one
   const due = settling.filter(isDue)
+  const [shelf, unknown] = [allInstruments(store), unknownAgesByInstrument(store)]
   return {
     due: first([...due.filter((s) => s.slipping), ...due.filter((s) => !s.slipping)], SHOWN.due, line),
     later: first(
@@ -119,6 +124,9 @@ export function todayView(store: Store, whole = false): TodayView {
       id,
       name,
       at,
+      unknown: shelf
+        .filter(({ instrument }) => isFor({ instruments }, instrument.slug))
+        .reduce((sum, { id: of }) => sum + (unknown.get(of) ?? 0), 0),
       notReady: first(
         settling.filter(
           (s) =>

@@ -57,7 +57,7 @@ test('every position has its string but the broken one, and its history, newest 
     const view = instrumentView(store, instrumentBySlug(store, instrument.slug))
     for (const p of instrument.positions) {
       const here = view.positions[p.number]!
-      expect(here.fittedAt === null).toBe(view.broken.includes(p.number))
+      expect(here.on === null).toBe(view.broken.includes(p.number))
       expect(here.history.length).toBeGreaterThan(0)
       const times = here.history.map((entry) => entry.at)
       expect(times).toEqual([...times].sort((a, b) => b - a))

@@ -6,14 +6,14 @@ import { soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { grouped } from '@/core/list/grouped'
 import { specAt } from '@/core/stores/string-spec'
 import { chanceAllHold, expectedBreaks } from '@/core/wear/breaks-ahead'
-import { chanceBand, chanceItBreaks } from '@/core/wear/life'
+import { chanceItBreaks } from '@/core/wear/life'
 import type { LifeClass, Rate } from '@/core/wear/life-class'
+import { ageBetween, chanceBetween, yearsOn, type OnSince } from '@/core/wear/on-since'
 import { YEAR, yearsOf, type Period } from '@/core/wear/period'
 import { stringPrices } from '../buying/string-prices'
 import { breakPlaces, type Place } from '../fitted/break-places'
 import { stringsOn } from '../fitted/fitted'
 import {
-  ageAt,
   agesBetween,
   conditionsSeen,
   houseRates,
@@ -35,12 +35,12 @@ import type { Store } from '../store/database'
 import { sparesOf } from '../stores/spares'
 
 /** A string that is on, as it wears. */
-export interface WearingString extends StringRecord {
+export interface WearingString extends StringRecord, OnSince {
   readonly number: number
   readonly lifeClass: LifeClass
-  readonly fittedAt: number
-  /** Years. */
+  /** Years; the likeliest where it is not known, and within what it lies four times of five. */
   readonly age: number
+  readonly ageBand: readonly [number, number]
   /** How much faster than usual it ages, by its load and its look. */
   readonly pace: number
   readonly look: Look | null
@@ -73,6 +73,8 @@ export interface InstrumentWear {
   readonly places: readonly Place[]
   readonly expected: number
   readonly any: number
+  /** Strings of which nobody knows since when they are on. */
+  readonly unknown: number
   /** Strings of a kind together: how many are on, and the chance that at least one breaks. */
   readonly kinds: Readonly<Partial<Record<LifeClass, { readonly on: number; readonly any: number }>>>
   /** Breaks of themselves that the rates rest on, by class, over the house. */
@@ -107,23 +109,27 @@ export function wearOf(store: Store, stored: StoredInstrument, within: Period = 
     return life ? [{ life, numbers: fitted.positionIds.map((id) => numbers.get(id) as number) }] : []
   })
   const until = now + yearsOf(within) * YEAR
-  const ahead = (life: StringLife) => agesBetween(life, seen.get(life.fittedId) ?? [], now, until)
+  const ahead = (life: StringLife) => agesBetween(rates, life, seen.get(life.fittedId) ?? [], now, until)
   const risks = on.map(({ life }) => ({ lifeClass: life.lifeClass, ages: ahead(life) }))
   const strings = on
     .flatMap(({ life, numbers: served }) =>
       served.map((number): WearingString => {
         const rate = rates[life.lifeClass]
+        const pace = paceNow(life, seen.get(life.fittedId) ?? [])
         return {
           ...recordOf(life),
+          since: life.since,
+          agedBefore: life.agedBefore,
           number,
           lifeClass: life.lifeClass,
           fittedAt: life.fittedAt,
-          age: ageAt(life)(now),
-          pace: paceNow(life, seen.get(life.fittedId) ?? []),
+          age: yearsOn(life, now),
+          ageBand: ageBetween(rate, pace, life, now),
+          pace,
           look: seen.get(life.fittedId)?.at(-1) ?? null,
           looks: seen.get(life.fittedId) ?? [],
           chance: chanceItBreaks(rate, ahead(life)),
-          band: chanceBand(rate, ahead(life)),
+          band: chanceBetween(rate, pace, life, now, until),
           stands: standing.get(life.fittedId) ?? null,
         }
       }),
@@ -156,6 +162,7 @@ export function wearOf(store: Store, stored: StoredInstrument, within: Period = 
     places: breakPlaces(store).get(stored.id) ?? [],
     expected: expectedBreaks(rates, risks),
     any: 1 - chanceAllHold(rates, risks),
+    unknown: on.filter(({ life }) => life.since === 'unknown').length,
     kinds: Object.fromEntries(
       [...grouped(risks, ({ lifeClass }) => lifeClass)].map(([kind, all]) => [
         kind,

@@ -30,6 +30,8 @@ export interface InstrumentYear {
   readonly name: string
   readonly owner: string
   readonly strings: number
+  /** Those of which nobody knows since when they are on. */
+  readonly unknown: number
   /** Strings bound to break within it, on average. */
   readonly expected: number
   /** Chance that at least one does. */
@@ -70,6 +72,8 @@ export interface WearShelf {
   readonly expected: number
   readonly band: readonly [number, number]
   readonly on: number
+  /** Those of which nobody knows since when they are on. */
+  readonly unknown: number
   /** What breaks go with, and how surely. */
   readonly goesWith: readonly GoesWithLine[]
   readonly dates: readonly { readonly id: number; readonly name: string; readonly at: number }[]
@@ -100,18 +104,20 @@ function workedOut(store: Store, within: Period): Omit<WearShelf, 'dates'> {
   const seen = conditionsSeen(store)
   const riskOf = (life: StringLife): AtRisk => ({
     lifeClass: life.lifeClass,
-    ages: agesBetween(life, seen.get(life.fittedId) ?? [], now, now + yearsOf(within) * YEAR),
+    ages: agesBetween(rates, life, seen.get(life.fittedId) ?? [], now, now + yearsOf(within) * YEAR),
   })
   const shelf = new Map(allInstruments(store).map((one) => [one.id, one]))
   const on = new Map<number, { readonly life: StringLife; readonly risk: AtRisk }[]>()
   const classes = new Map(LIFE_CLASSES.map((one) => [one, { on: 0, broke: 0, expected: 0 }]))
   const all: AtRisk[] = []
+  let unknown = 0
   for (const life of stringLives(store).values()) {
     const sum = classes.get(life.lifeClass)
     if (sum && brokeOfItself(life)) sum.broke += 1
     if (life.endedAt !== null || !shelf.has(life.instrumentId)) continue
     const risk = riskOf(life)
     all.push(risk)
+    if (life.since === 'unknown') unknown += 1
     if (sum) {
       sum.on += 1
       sum.expected += expectedBreaks(rates, [risk])
@@ -125,6 +131,7 @@ function workedOut(store: Store, within: Period): Omit<WearShelf, 'dates'> {
   return {
     within,
     on: all.length,
+    unknown,
     goesWith: whatGoesWith(store),
     expected,
     band: bandOf(all, rates),
@@ -169,6 +176,7 @@ function yearOf(
     name: instrument.name,
     owner: instrument.owner,
     strings: on.length,
+    unknown: on.filter(({ life }) => life.since === 'unknown').length,
     expected: expectedBreaks(rates, risks),
     any: 1 - chanceAllHold(rates, risks),
     likeliest,

@@ -41,7 +41,9 @@ const HABITS: readonly Habit[] = [
 ]
 
 export function whatGoesWith(store: Store): readonly GoesWithLine[] {
-  const lives = [...stringLives(store).values()]
+  const all = [...stringLives(store).values()]
+  // How a string that was on already was put on, and whether it slipped at first, nobody saw.
+  const lives = all.filter(({ since }) => since === 'dated')
   const by = fittedBy(store)
   const hands = [...new Set(by.values())].map((name): Habit => [
     `put on by ${name}`,
@@ -60,8 +62,8 @@ export function whatGoesWith(store: Store): readonly GoesWithLine[] {
       ? []
       : [{ what, counts: 'strings', inIt, outside, ...sharesDiffer(inIt, outside) }]
   })
-  const broke = lives.filter(brokeOfItself).map(({ endedAt }) => endedAt as number)
-  const since = Math.min(store.now(), ...lives.map(({ fittedAt }) => fittedAt))
+  const broke = all.filter(brokeOfItself).map(({ endedAt }) => endedAt as number)
+  const since = Math.min(store.now(), ...all.map(({ fittedAt }) => fittedAt))
   const { cold, swinging } = breaksInWeather(roomReadingsOf(store), broke)
   const days = (what: string, { inIt, outside }: InAndOut): readonly GoesWithLine[] =>
     inIt.of === 0 || outside.of === 0

@@ -143,10 +143,18 @@ const PlatePanel = memo(function PlatePanel({ view, number, now, spare, askSite 
   const { instrument, positions } = view
   const [asking, setAsking] = useState(false)
   const position = instrument.positions[number - 1] as StringPosition
-  const here = positions[number] ?? { fittedAt: null, jobId: null, history: [], happened: 0 }
+  const here = positions[number] ?? { on: null, jobId: null, history: [], happened: 0 }
   const paired = samePiece(instrument, position).length > 1
   return (
-    <Plate instrument={instrument} position={position} view={here} now={now} spare={spare} folded={asking}>
+    <Plate
+      instrument={instrument}
+      position={position}
+      view={here}
+      unknown={view.unknown}
+      now={now}
+      spare={spare}
+      folded={asking}
+    >
       {here.jobId !== null && (
         <Link href={pages.job(here.jobId)} className="button button-main">
           Go on with its fitting

@@ -22,6 +22,7 @@ import { MarginBar } from '@/ui/figure/MarginBar'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
+import { OnAlready } from './OnAlready'
 
 const COLOUR_WORDS = {
   red: 'red, a C string',
@@ -34,6 +35,8 @@ interface PlateProps {
   readonly instrument: Instrument
   readonly position: StringPosition
   readonly view: PositionView
+  /** Strings of which nobody knows since when they are on, by number. */
+  readonly unknown: readonly number[]
   readonly now: number
   /** What the stores hold for it, in a few words. */
   readonly spare: string
@@ -43,7 +46,7 @@ interface PlateProps {
 }
 
 /** The picked string's identity and figures, engraved like the plate on an instrument. */
-export function Plate({ instrument, position, view, now, spare, folded, children }: PlateProps) {
+export function Plate({ instrument, position, view, unknown, now, spare, folded, children }: PlateProps) {
   const names = stringNames(instrument, position)
   const figures = restFigures(instrument, position)
   const { timeZone, units, octaveNames } = useHouse()
@@ -112,10 +115,18 @@ export function Plate({ instrument, position, view, now, spare, folded, children
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
         <dt className="text-soft">On it now</dt>
         <dd>
-          {view.fittedAt === null ? (
-            <strong className="text-ochre">no string</strong>
+          {view.on?.since === 'dated' ? (
+            `fitted ${dateText(view.on.at, timeZone)}, ${ageWord(view.on.at, now)}`
           ) : (
-            `fitted ${dateText(view.fittedAt, timeZone)}, ${ageWord(view.fittedAt, now)}`
+            <OnAlready
+              key={position.number}
+              slug={instrument.slug}
+              position={position}
+              on={view.on}
+              hasJob={view.jobId !== null}
+              unknown={unknown}
+              now={now}
+            />
           )}
         </dd>
         <dt className="text-soft">In the stores</dt>

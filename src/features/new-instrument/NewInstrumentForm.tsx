@@ -19,12 +19,21 @@ import { Entry } from '@/ui/form/Entry'
 import { Labelled } from '@/ui/form/Labelled'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
+import { Selection } from '@/ui/form/Selection'
 import { useHouse, type HouseView } from '@/ui/units'
 import type { NewInstrumentRequest } from '@/boundary/requests/new-instrument'
 
-type Field = keyof NewInstrumentRequest
+/** What is typed: the year is text until it is sent. */
+type Typed = Omit<NewInstrumentRequest, 'year'> & { readonly year: string }
+type Field = keyof Typed
 
-const BEGIN: NewInstrumentRequest = {
+const ON_WORDS = [
+  { value: 'unknown', word: 'Strings are on, nobody knows since when' },
+  { value: 'about', word: 'Strings are on since about…' },
+  { value: 'none', word: 'No strings are on yet' },
+] as const
+
+const BEGIN: Typed = {
   name: '',
   family: 'lever harp',
   ...PRESETS['lever harp'].begins,
@@ -33,6 +42,8 @@ const BEGIN: NewInstrumentRequest = {
   maker: '',
   model: '',
   owner: '',
+  on: 'unknown',
+  year: '',
 }
 
 /** A new instrument from a preset: the field draws itself while it is described. */
@@ -65,7 +76,8 @@ export function NewInstrumentForm() {
   }
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    void add(calls.newInstrument, form)
+    const year = form.on === 'about' ? Number(form.year.trim() || NaN) : null
+    void add(calls.newInstrument, { ...form, year })
   }
   const fromFile = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0]
@@ -116,6 +128,20 @@ export function NewInstrumentForm() {
               )}
             </Labelled>
           </div>
+          <Selection
+            label="Strings on it now"
+            value={form.on}
+            options={ON_WORDS}
+            choose={(on) => {
+              setRefused(null)
+              setForm({ ...form, on })
+            }}
+          />
+          {form.on === 'about' ? (
+            <Entry label="Put on about" hint="A year, such as 2019." inputMode="numeric" {...bind('year')} />
+          ) : (
+            <p className="self-end text-sm text-soft">You can enter a year for each string later.</p>
+          )}
           <Entry label="Maker, as you write it" {...bind('maker')} />
           <Entry label="Model" {...bind('model')} />
           <div className="col-span-2">
@@ -156,7 +182,7 @@ interface Drawing {
 
 /** The instrument as described so far, or the first field that can't be read. */
 function draw(
-  { lengths, notes, ...about }: NewInstrumentRequest,
+  { lengths, notes, on: _on, year: _year, ...about }: Typed,
   { unit, gutTop, referenceA }: HouseView,
 ): Drawing {
   let field: Field = 'notes'
@@ -209,7 +235,7 @@ function Drawn({ instrument }: { readonly instrument: Instrument }) {
 }
 
 /** What was left as the family before has it becomes what the new family has; what was typed stays. */
-function asItsFamily(form: NewInstrumentRequest, changed: NewInstrumentRequest): NewInstrumentRequest {
+function asItsFamily(form: Typed, changed: Typed): Typed {
   const [before, now] = [PRESETS[form.family].begins, PRESETS[changed.family].begins]
   return {
     ...changed,

@@ -37,6 +37,8 @@ export interface ToldToday {
     readonly when: string
     readonly isReady: boolean
     readonly says: string
+    /** Empty where every age is known. */
+    readonly unknown: string
   }[]
 }
 
@@ -82,7 +84,7 @@ export function toldToday(view: TodayView, now: number, timeZone: string, units:
     tails: told(view.tails, tail),
     jobs: told(view.jobs, ({ openedAt, ...job }) => ({ ...job, since: distanceText(openedAt, now) })),
     orders: view.orders,
-    ahead: view.ahead.map(({ id, name, at, notReady }) => ({
+    ahead: view.ahead.map(({ id, name, at, notReady, unknown }) => ({
       id,
       name,
       days: daysAhead(at, now, timeZone),
@@ -92,6 +94,12 @@ export function toldToday(view: TodayView, now: number, timeZone: string, units:
         notReady.all === 0
           ? 'Every settling string will hold by then.'
           : `Not ready by then: ${notReadyWords(notReady)}`,
+      unknown:
+        unknown === 0
+          ? ''
+          : unknown === 1
+            ? 'The age of 1 string is not known.'
+            : `The age of ${unknown} strings is not known.`,
     })),
   }
 }

@@ -11,6 +11,7 @@ import type { BeforeDate } from '@/data/views/before-date'
 import { Selection } from '@/ui/form/Selection'
 import { chanceText, fineChanceText } from '@/ui/format/chance'
 import { momentText } from '@/ui/format/time'
+import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
@@ -144,6 +145,7 @@ function Before({ before: asSet }: { readonly before: BeforeDate }) {
             The house wants {chanceText(sureChance)}
             {changes.isEnough ? '.' : ', which no change of strings reaches.'}
           </span>
+          <UnknownAges unknown={strings.filter(({ ageUnknown }) => ageUnknown).length} of={strings.length} />
         </p>
         {changed.length > 0 && (
           <button type="button" className="button button-main print:hidden" onClick={open}>

@@ -64,7 +64,13 @@ export function ChangeList({ before: { strings, slug }, ticked, onToggle, all, o
               )}
             </th>
             <td className="py-1 pr-3 text-sm">
-              {one.age === null ? <strong className="text-ochre">no string on</strong> : ageText(one.age)}
+              {one.age === null ? (
+                <strong className="text-ochre">no string on</strong>
+              ) : one.ageUnknown ? (
+                <strong className="text-ochre">not known</strong>
+              ) : (
+                ageText(one.age)
+              )}
               {one.look && (
                 <span className={`block ${isWorn(one) ? 'font-semibold text-ochre' : 'text-soft'}`}>
                   {conditionWord(one.look.condition)}

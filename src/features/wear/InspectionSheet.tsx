@@ -15,6 +15,7 @@ import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { PickableField } from '@/drawings/field/PickableField'
 import { useStringPicker } from '@/drawings/field/use-string-picker'
 import { SignDrawing } from '@/drawings/SignDrawing'
+import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { TakePicture } from '@/ui/picture/TakePicture'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
@@ -126,6 +127,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
                 ? `All ${onBoard.length} strings are looked at.`
                 : `${looked.size} looked at, ${left} to go.`}
             </p>
+            <UnknownAges unknown={wear.unknown} of={onBoard.length} />
           </div>
           <Link className="button" href={pages.instrumentSheet(instrument.slug, 'wear', picker.selected)}>
             What it says
@@ -145,7 +147,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
         <p className="mt-1 text-soft">
           {numberName(position) === name ? '' : `${numberName(position)}, `}
           {materialWord(position.construction)}
-          {string && `, on for ${ageText(string.age)}`}
+          {string && (string.since === 'unknown' ? ', age not known' : `, on for ${ageText(string.age)}`)}
         </p>
         {string?.look && (
           <p className="text-sm text-soft">

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useCallback, useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
-import { samePiece, type StringPosition } from '@/core/instrument/instrument'
+import { firstOfPieces, samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames, numberName } from '@/core/instrument/names'
 import { yearsOf } from '@/core/wear/period'
 import { lookWords } from '@/core/wear/signs'
@@ -14,6 +14,7 @@ import { LevelledStrings, LevelScale } from '@/drawings/field/LevelledStrings'
 import { PickableField } from '@/drawings/field/PickableField'
 import { useStringPicker } from '@/drawings/field/use-string-picker'
 import { Selection } from '@/ui/form/Selection'
+import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { chanceText } from '@/ui/format/chance'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
@@ -58,6 +59,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
                 ? 'No string is on record. Whatever is fitted is followed here.'
                 : `${expected.toFixed(1)} breaks expected within ${within}; at least one with a chance of ${chanceText(any)}.`}
             </p>
+            <UnknownAges unknown={wear.unknown} of={firstOfPieces(instrument).length} />
           </div>
           <p className="flex flex-wrap gap-2">
             <Link className="button button-main" href={pages.instrumentSheet(instrument.slug, 'inspection')}>
@@ -105,7 +107,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
             </p>
           )}
         </div>
-        <StringNow wear={wear} position={position} />
+        <StringNow wear={wear} position={position} now={now} />
         <SharpHere wear={wear} position={position} />
         <WhereItBroke wear={wear} position={position} />
         <StringLifeLine wear={wear} position={position} now={now} />
@@ -141,11 +143,11 @@ interface OfString {
 }
 
 /** The string that is on now: its age, its look, its chance and what that rests on. */
-function StringNow({ wear, position }: OfString) {
+function StringNow({ wear, position, now }: OfString & { readonly now: number }) {
   const { timeZone } = useHouse()
   const string = wear.strings.find(({ number }) => number === position.number)
   if (!string) return <p className="font-semibold text-ochre">No string is on.</p>
-  const { chance, band, age, pace, look, lifeClass } = string
+  const { chance, band, age, ageBand, pace, look, lifeClass } = string
   const rests = wear.restsOn[lifeClass]
   const kind = wear.kinds[lifeClass]
   const rate = wear.rates[lifeClass]
@@ -163,12 +165,16 @@ function StringNow({ wear, position }: OfString) {
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
         <dt className="text-soft">On for</dt>
         <dd>
-          {ageText(age)}, since {dateText(string.fittedAt, timeZone)}
+          {string.since === 'dated'
+            ? `${ageText(age)}, since ${dateText(string.fittedAt, timeZone)}`
+            : string.since === 'about'
+              ? `about ${ageText(age)}`
+              : `unknown; likely ${ageText(ageBand[0])} to ${ageText(ageBand[1])}`}
         </dd>
         <dt className="text-soft">Looked</dt>
         <dd>{look ? `${lookWords(look)}, ${dateText(look.at, timeZone)}` : 'nobody has looked yet'}</dd>
       </dl>
-      {rate && <ChanceCurve rate={rate} age={age} pace={pace} asked={yearsOf(wear.within)} />}
+      {rate && <ChanceCurve rate={rate} on={string} pace={pace} now={now} asked={yearsOf(wear.within)} />}
       <details className="mt-1 text-sm">
         <summary className="min-h-8 font-semibold">Why so much</summary>
         <ul className="list-disc pl-5 text-soft">
@@ -178,8 +184,9 @@ function StringNow({ wear, position }: OfString) {
           </li>
           <li>By its load and its look it ages {pace.toFixed(1)} times as fast as a usual one.</li>
           <li>
-            The rate is not known for sure: four times of five the chance lies between {chanceText(band[0])}{' '}
-            and {chanceText(band[1])}.
+            {string.since === 'unknown' ? 'Neither its age nor the rate is known' : 'The rate is not known'}{' '}
+            for sure: four times of five the chance lies between {chanceText(band[0])} and{' '}
+            {chanceText(band[1])}.
           </li>
           {samePiece(wear.instrument, position).length > 1 && (
             <li>One wire is two strings here: both go at once.</li>

@@ -7,6 +7,7 @@ import { smallestKit, type MayBreak } from '@/core/wear/kit'
 import type { Rates } from '@/core/wear/life'
 import type { BeforeDate, MayCarry } from '@/data/views/before-date'
 import { chanceText } from '@/ui/format/chance'
+import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { Selection } from '@/ui/form/Selection'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
@@ -81,6 +82,10 @@ export function KitList({ strings, rates, stores, anchors: anchorsThere, sureCha
             What to carry
           </h2>
           <p className="text-soft">{kitSentence(kit, who)}</p>
+          <UnknownAges
+            unknown={strings.filter(({ ageUnknown, isNew }) => ageUnknown && !isNew).length}
+            of={strings.length}
+          />
         </div>
         <div className="flex flex-wrap gap-3 print:hidden">
           <Selection

@@ -1,6 +1,7 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import type { InstrumentYear, SharpLine, WearShelf } from '@/data/views/wear-shelf'
+import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { GoesWith } from './GoesWith'
 import { LivesHere } from './LivesHere'
 import { SharpPlaces } from './SharpPlaces'
@@ -8,7 +9,10 @@ import { WithinChoice } from './WithinChoice'
 import { YearByInstrument } from './YearByInstrument'
 
 interface WearSheetProps {
-  readonly shelf: Pick<WearShelf, 'within' | 'expected' | 'band' | 'on' | 'classes' | 'dates' | 'goesWith'>
+  readonly shelf: Pick<
+    WearShelf,
+    'within' | 'expected' | 'band' | 'on' | 'unknown' | 'classes' | 'dates' | 'goesWith'
+  >
   /** Those that ask for most strings first. */
   readonly instruments: readonly InstrumentYear[]
   /** How many there are in all. */
@@ -18,7 +22,7 @@ interface WearSheetProps {
 
 /** A year ahead of the whole shelf, or the time that is asked for, on one sheet. */
 export function WearSheet({
-  shelf: { within, expected, band, on, classes, dates, goesWith },
+  shelf: { within, expected, band, on, unknown, classes, dates, goesWith },
   instruments,
   all,
   sharp,
@@ -44,6 +48,7 @@ export function WearSheet({
               <p className="text-soft">
                 Four times of five it is between {band[0]} and {band[1]}.
               </p>
+              <UnknownAges unknown={unknown} of={on} />
             </>
           )}
         </div>

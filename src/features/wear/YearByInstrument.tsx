@@ -40,7 +40,8 @@ export function YearByInstrument({ instruments, all, within }: YearByInstrumentP
                 {one.name}
               </Link>
               <span className="block text-sm font-normal text-soft">
-                {one.strings === 0 ? 'no string on record' : `${one.strings} strings`}
+                {one.strings === 0 ? 'no string on' : `${one.strings} strings`}
+                {one.unknown > 0 && `, ${one.unknown === one.strings ? 'all' : one.unknown} of unknown age`}
               </span>
             </th>
             <td className="py-2 pr-3">

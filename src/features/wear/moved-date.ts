@@ -14,8 +14,8 @@ export function movedBy(before: BeforeDate, days: number): BeforeDate {
     strings: before.strings.map((string) => {
       const due = date.at - string.lead
       const latest = due > before.now ? due : null
-      const round = roundDate(string, date, latest, before.now)
       const rate = (before.rates as Rates)[string.lifeClass]
+      const round = roundDate(string, rate, date, latest, before.now)
       return { ...string, ...round, latest, risk: chanceItBreaks(rate, round.agesIfLeft) }
     }),
   }

@@ -2,6 +2,7 @@
 import { READING_KINDS } from '@/core/settle/readings'
 import { STRETCHINGS } from '@/core/settle/stretching'
 import { BREAK_SITES } from '@/core/wear/break-sites'
+import { SINCE } from '@/core/wear/on-since'
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import { construction, id } from './columns'
@@ -18,7 +19,10 @@ export const fittedStrings = sqliteTable(
       .references(() => instruments.id),
     coilId: integer('coil_id').references(() => coils.id),
     ...construction(),
+    /** Of a string that was on already when its instrument was entered: when that was. */
     fittedAt: integer('fitted_at').notNull(),
+    /** How well it is known since when it is on. */
+    since: text('since', { enum: SINCE }).notNull().default('dated'),
     endedAt: integer('ended_at'),
     /** It was on before and is put back: it settles as one that was moved, not as a new one. */
     moved: integer('moved', { mode: 'boolean' }).notNull().default(false),
