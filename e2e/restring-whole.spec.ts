@@ -69,7 +69,7 @@ test('Lovage: missing strings ordered and received, seven goes over three evenin
   const orders = await toSend.evaluateAll((links) => links.map((link) => link.getAttribute('href')))
   for (const order of orders) {
     await page.goto(order as string)
-    await page.getByRole('button', { name: 'Send it to the desk' }).click()
+    await page.getByRole('button', { name: 'Send it to the simulator' }).click()
     await expect(page.getByText('is sent.')).toBeVisible()
     const bookIn = page.getByRole('button', { name: 'Book it in' })
     const take = page.getByRole('button', { name: 'Take it' })

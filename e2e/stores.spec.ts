@@ -77,7 +77,7 @@ test('an order is sent to the desk, answered with one substitution, received, la
     'part,name,packs,material,gauge mm,core mm,wrap mm,colour,tension class,end,length mm,price,for',
   )
 
-  await page.getByRole('button', { name: 'Send it to the desk' }).click()
+  await page.getByRole('button', { name: 'Send it to the simulator' }).click()
   await expect(page.getByText('is sent.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Take it' })).toBeVisible({ timeout: 15_000 })
   await expect(page.getByRole('button', { name: 'Take it' })).toHaveCount(1)

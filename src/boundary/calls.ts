@@ -29,10 +29,12 @@ import type { KnotMeasuredRequest } from './requests/knots'
 import type { InstrumentMeasureRequest } from './requests/measuring'
 import type { InstrumentFileRequest, NewInstrumentRequest } from './requests/new-instrument'
 import type {
+  AnsweredRequest,
   DecideRequest,
   NeedsRequest,
   PlaceRequest,
   ReceiveRequest,
+  SentRequest,
   WantRequest,
 } from './requests/orders'
 import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
@@ -219,6 +221,8 @@ export const calls = {
   dropNeed: (id: number) => post<Nothing>(`/api/needs/${id}/drop`),
   placeOrders: post<PlaceRequest, Acted & { readonly result: readonly number[] }>('/api/orders'),
   sendOrder: (id: number) => post<Nothing>(`/api/orders/${id}/send`),
+  markSent: (id: number) => post<SentRequest>(`/api/orders/${id}/sent`),
+  keepAnswer: (id: number) => post<AnsweredRequest>(`/api/orders/${id}/answered`),
   takeAnswer: (id: number) => post<Nothing>(`/api/orders/${id}/answer`),
   decide: (id: number) => post<DecideRequest>(`/api/orders/${id}/decide`),
   receive: (id: number) => post<ReceiveRequest>(`/api/orders/${id}/receive`),

@@ -14,7 +14,7 @@ import { openReplacement } from './jobs/jobs-together'
 import { keepMeasure, logMishap, markStepOfAll } from './jobs/job-steps'
 import { addNeeds, openNeeds } from './buying/need-list'
 import { once } from './store/once'
-import { markSent, substitutionChange, takeAnswer, toSend } from './buying/answer-order'
+import { markSent, substitutionChange, takeDeskAnswer, toSend } from './buying/answer-order'
 import { type OrderLine } from './buying/order-lines'
 import { orderById } from './buying/orders'
 import { placeOrders } from './buying/place-orders'
@@ -57,8 +57,8 @@ const ordered = (needId: number, packs: number, strings: number, number = 22) =>
   const [id] = placeOrders(store, [
     { supplierId: item.supplierId, lines: [{ itemId: item.id, packs, fills: [{ needId, strings }] }] },
   ]).result
-  markSent(store, id!, '1')
-  takeAnswer(store, id!, [{ part: item.part, packs, answer: 'confirmed', offered: null }])
+  markSent(store, id!, 'simulator', '1')
+  takeDeskAnswer(store, id!, [{ part: item.part, packs, answer: 'confirmed', offered: null }])
   return orderById(store, id!)
 }
 const sentence = (act: () => unknown): string => {
@@ -156,8 +156,8 @@ describe('orders and their needs', () => {
     const [id] = placeOrders(store, [
       { supplierId: set.supplierId, lines: [{ itemId: set.id, packs: 1, fills: [] }] },
     ]).result
-    markSent(store, id!, '1')
-    takeAnswer(store, id!, [{ part: set.part, packs: 1, answer: 'confirmed', offered: null }])
+    markSent(store, id!, 'simulator', '1')
+    takeDeskAnswer(store, id!, [{ part: set.part, packs: 1, answer: 'confirmed', offered: null }])
     replaceCatalogue(
       store,
       'weir-and-wharf',

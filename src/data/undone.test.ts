@@ -40,7 +40,14 @@ import { addString, copyInstrument, removeString } from './instruments/change-st
 import { allInstruments, type StoredInstrument, retiredInstruments } from './instruments/instruments'
 import { addNeeds, dropNeed, openNeeds } from './buying/need-list'
 import { suggestedNeeds } from './buying/suggested-needs'
-import { cancelOrder, decideSubstitution, markSent, takeAnswer } from './buying/answer-order'
+import {
+  cancelOrder,
+  decideSubstitution,
+  markSent,
+  takeDeskAnswer,
+  markSentByHand,
+  takeAnswer,
+} from './buying/answer-order'
 import { outstanding } from './buying/order-lines'
 import { openOrders } from './buying/orders'
 import { placeOrders } from './buying/place-orders'
@@ -278,14 +285,14 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
     some(
       r,
       openOrders(store).filter(({ state }) => state === 'to send'),
-      ({ id }) => markSent(store, id, '1'),
+      ({ id }) => markSent(store, id, 'simulator', '1'),
     ),
   'an order is answered': (r) =>
     some(
       r,
       openOrders(store).filter(({ state }) => state === 'sent'),
       ({ id, lines, supplier }) =>
-        takeAnswer(
+        takeDeskAnswer(
           store,
           id,
           lines.map(({ part, packs }) =>
@@ -328,8 +335,31 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
       openOrders(store).filter(({ state }) => state !== 'closed'),
       ({ id }) => cancelOrder(store, id),
     ),
+  'an order is sent by somebody': (r) =>
+    some(
+      r,
+      openOrders(store).filter(({ state, supplier }) => state === 'to send' && !supplier.simulated),
+      ({ id }) => markSentByHand(store, id, 'telephone'),
+    ),
+  'an answer is entered': (r) =>
+    some(
+      r,
+      openOrders(store).filter(({ state, supplier }) => state === 'sent' && !supplier.simulated),
+      ({ id, lines }) =>
+        takeAnswer(
+          store,
+          id,
+          lines.map(({ id: lineId }) => ({
+            lineId,
+            answer: r() < 0.7 ? 'confirmed' : r() < 0.5 ? 'refused' : 'back-ordered',
+            offered: null,
+          })),
+        ),
+    ),
   'terms change': (r) =>
-    some(r, allSuppliers(store), ({ slug }) => changeTerms(store, slug, { leadDays: Math.floor(r() * 20) })),
+    some(r, allSuppliers(store), ({ slug }) =>
+      changeTerms(store, slug, { simulated: r() < 0.5, leadDays: Math.floor(r() * 20) }),
+    ),
   'an instrument is described': (r) =>
     some(r, instruments(), ({ instrument, notes, chartLink }) => {
       const { name, owner, maker, model, tensionClass, referenceA, lies, strung } = instrument
@@ -378,6 +408,7 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
       postageMinor: 400,
       freeOverMinor: null,
       leadDays: 3,
+      simulated: false,
     }),
   'a supplier is given up': (r) =>
     some(r, allSuppliers(store), ({ slug }) => retireSupplier(store, slug, r() < 0.7)),

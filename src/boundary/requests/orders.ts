@@ -4,6 +4,7 @@ import {
   ArrayMinSize,
   IsArray,
   IsBoolean,
+  IsIn,
   IsInt,
   IsObject,
   IsOptional,
@@ -13,6 +14,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
+import { LINE_ANSWERS, SENT_BY_HAND, type LineAnswer, type SentByHand } from '@/core/stores/order-way'
 
 /** How many of a small thing are to be got. */
 export class WantRequest {
@@ -76,6 +78,36 @@ export class PlaceRequest {
   @ArrayMinSize(1, { message: 'There is nothing to order.' })
   @IsArray()
   orders!: OrderedRequest[]
+}
+
+/** How somebody sent an order. */
+export class SentRequest {
+  @IsIn(SENT_BY_HAND, { message: 'Choose how you sent it: by mail, by telephone or in the shop.' })
+  by!: SentByHand
+}
+
+class AnsweredLineRequest {
+  @IsInt() lineId!: number
+
+  @IsIn(LINE_ANSWERS, { message: 'Choose what they answered.' })
+  answer!: LineAnswer
+
+  /** The part offered in its place; null where none is. */
+  @IsOptional()
+  @MaxLength(80)
+  @IsString()
+  offered: string | null = null
+}
+
+/** What a supplier answered, as somebody heard or read it. */
+export class AnsweredRequest {
+  @ValidateNested({ each: true })
+  @IsObject({ each: true })
+  @Type(() => AnsweredLineRequest)
+  @ArrayMaxSize(400)
+  @ArrayMinSize(1, { message: 'Enter an answer for at least one line.' })
+  @IsArray()
+  lines!: AnsweredLineRequest[]
 }
 
 export class DecideRequest {

@@ -3,6 +3,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNotEmpty,
@@ -40,6 +41,9 @@ export class TermsRequest {
   @Min(0, { message: 'The lead time can’t be less than nothing.' })
   @IsInt({ message: 'The lead time: expected a whole number of days.' })
   leadDays!: number
+
+  @IsBoolean({ message: 'Say whether the supplier is simulated.' })
+  simulated!: boolean
 }
 
 export class NewSupplierRequest extends TermsRequest {

@@ -3,6 +3,6 @@ import type { BuyNeed, CatalogueOffer, SupplierTerms } from './buying'
 
 export interface OrderBench {
   readonly needs: readonly (BuyNeed & { readonly string: string })[]
-  readonly offers: readonly (CatalogueOffer & { readonly name: string })[]
+  readonly offers: readonly (CatalogueOffer & { readonly name: string; readonly simulated: boolean })[]
   readonly suppliers: readonly (SupplierTerms & { readonly name: string })[]
 }

@@ -18,6 +18,7 @@ import { AIR_BOUNDS } from '@/core/settle/room'
 import { READING_KINDS } from '@/core/settle/readings'
 import { CURRENCIES } from '@/core/stores/money'
 import { STRING_ENDS } from '@/core/stores/string-spec'
+import { SENT_BY } from '@/core/stores/order-way'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
 import { PITCH_CLASSES } from '@/core/temper/temperament'
@@ -161,6 +162,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   mishap: MISHAPS,
   stretched_by: WAYS.stretching,
   since: SINCE,
+  sent_by: SENT_BY,
   tune_order: ROUND_ORDERS,
   restring_way: RESTRING_WAYS,
   condition: CONDITIONS,

@@ -41,6 +41,8 @@ export function handIn(
   delayMs = DELAY_MS,
 ): string {
   const supplier = supplierBySlug(store, slug)
+  if (!supplier.simulated)
+    throw new Refusal(409, `${supplier.name} is not simulated: no simulator takes its orders.`)
   const parts = new Set(catalogue(store, supplier.id).map(({ part }) => part))
   const lines = linesOf(csv)
   if (lines.length > MOST_LINES) throw new Refusal(400, `An order has at most ${MOST_LINES} lines.`, 'csv')

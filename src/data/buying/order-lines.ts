@@ -2,6 +2,7 @@
  * The lines of an order as rows: what was asked for, with what was in a pack on that day.
  */
 import type { SoldPacket } from '@/core/stores/catalogue-cells'
+import type { LineAnswer } from '@/core/stores/order-way'
 import type { Store } from '../store/database'
 import { orderLines } from '../store/schema'
 import { packetColumns, packetFrom, type Content, type StoredItem } from './suppliers'
@@ -11,7 +12,7 @@ export interface OrderLine extends SoldPacket {
   readonly packs: number
   /** The strings it is for, each as an order must say it. */
   readonly forStrings: readonly string[]
-  readonly answer: 'confirmed' | 'back-ordered' | 'substituted' | 'refused' | null
+  readonly answer: LineAnswer | null
   readonly replacesId: number | null
   readonly received: number
   /** What was in a pack on the day it was ordered; null on orders from before that was kept. */
@@ -68,5 +69,15 @@ function heldIn(json: string | null): readonly Content[] | null {
 
 /** Packs of a line that are still to come. */
 export function outstanding(line: OrderLine): number {
-  return line.answer === 'confirmed' || line.answer === 'back-ordered' ? line.packs - line.received : 0
+  switch (line.answer) {
+    case 'confirmed':
+    case 'back-ordered':
+      return line.packs - line.received
+    case 'substituted':
+    case 'refused':
+      return 0
+    case null:
+      // Nobody answered for it: it may come all the same. What is offered in its place waits for a yes.
+      return line.replacesId === null ? line.packs - line.received : 0
+  }
 }

@@ -19,7 +19,7 @@ import { openJobs } from '../jobs/open-jobs'
 import { addNeeds, dropNeed, openNeeds } from './need-list'
 import { addSuggestedNeeds, suggestedNeeds } from './suggested-needs'
 import { orderCsv, orderText } from './order-sheet'
-import { cancelOrder, decideSubstitution, markSent, takeAnswer } from './answer-order'
+import { cancelOrder, decideSubstitution, markSent, takeDeskAnswer } from './answer-order'
 import { outstanding } from './order-lines'
 import { openOrders, orderById } from './orders'
 import { placeOrders } from './place-orders'
@@ -56,13 +56,13 @@ async function answered(): Promise<number> {
   const ids = await order()
   const longest = ids.map((id) => orderById(store, id)).sort((a, b) => b.lines.length - a.lines.length)[0]!
   const ticket = handIn(store, longest.supplier.slug, orderCsv(longest), 5, 0, 100)
-  markSent(store, longest.id, ticket)
+  markSent(store, longest.id, 'simulator', ticket)
   expect(deskState(store, longest.supplier.slug, ticket, 99)).toMatchObject({
     stage: 'received',
     answersIn: 1,
     lines: [],
   })
-  takeAnswer(store, longest.id, deskState(store, longest.supplier.slug, ticket, 100).lines)
+  takeDeskAnswer(store, longest.id, deskState(store, longest.supplier.slug, ticket, 100).lines)
   return longest.id
 }
 
@@ -145,8 +145,8 @@ test('a set comes as its parts, each with its own gauge', async () => {
   const orderId = ids.find((id) => orderById(store, id).lines.some(({ setOf }) => setOf !== null))!
   const line = orderById(store, orderId).lines.find(({ setOf }) => setOf !== null)!
   const ticket = handIn(store, 'weir-and-wharf', `part,packs\n${line.part},1\n`, 1, 0, 0)
-  markSent(store, orderId, ticket)
-  takeAnswer(store, orderId, deskState(store, 'weir-and-wharf', ticket, 0).lines)
+  markSent(store, orderId, 'simulator', ticket)
+  takeDeskAnswer(store, orderId, deskState(store, 'weir-and-wharf', ticket, 0).lines)
   const { result } = receive(store, orderId, [{ lineId: line.id, packs: 1 }], 'Shelf')
   expect(result.coilIds).toHaveLength(line.setOf!.reduce((sum, { count }) => sum + count, 0))
   expect(

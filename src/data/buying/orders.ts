@@ -4,6 +4,7 @@
 import { and, asc, desc, eq, inArray, lt, sql, type SQL } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import { grouped } from '@/core/list/grouped'
+import type { SentBy } from '@/core/stores/order-way'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
 import { orderLines, orders, suppliers, type OrderState } from '../store/schema'
@@ -16,6 +17,7 @@ export interface Order {
   readonly state: OrderState
   readonly openedAt: number
   readonly sentAt: number | null
+  readonly sentBy: SentBy | null
   readonly ticket: string | null
   readonly lines: readonly OrderLine[]
   /** In the supplier's currency, minor units. */
@@ -42,6 +44,7 @@ export function openOrders(store: Store): readonly Order[] {
 export interface OrderInList {
   readonly id: number
   readonly supplier: string
+  readonly simulated: boolean
   readonly state: OrderState
   readonly lines: number
   readonly openedAt: number
@@ -70,6 +73,7 @@ function inList(store: Store, which: SQL | undefined, most: number): readonly Or
     .select({
       id: orders.id,
       supplier: suppliers.name,
+      simulated: suppliers.simulated,
       state: orders.state,
       lines: sql<number>`(select count(*) from ${orderLines} where ${orderLines.orderId} = ${orders.id})`,
       openedAt: orders.openedAt,
@@ -111,7 +115,7 @@ function ordersFrom(store: Store, rows: readonly OrderRow[]): readonly Order[] {
     ),
     (line) => line.orderId,
   )
-  return rows.map(({ id, supplierId, state, openedAt, sentAt, ticket, postageMinor }) => {
+  return rows.map(({ id, supplierId, state, openedAt, sentAt, sentBy, ticket, postageMinor }) => {
     const own = (lines.get(id) ?? []).map(lineFrom)
     return {
       id,
@@ -119,6 +123,7 @@ function ordersFrom(store: Store, rows: readonly OrderRow[]): readonly Order[] {
       state,
       openedAt,
       sentAt,
+      sentBy,
       ticket,
       postageMinor,
       lines: own,

@@ -3,6 +3,7 @@
  */
 import { eq, like, sql } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
+import { supplierName } from '@/core/stores/order-way'
 import { addCoil } from '../stores/coils'
 import type { Done, Store } from '../store/database'
 import { coils, needs, orderedNeeds, orderLines, orders } from '../store/schema'
@@ -29,7 +30,12 @@ export function receive(
   arrived: readonly Arrived[],
   place: string,
 ): Done<{ readonly coilIds: readonly number[] }> {
-  const order = inState(orderById(store, id), ['acknowledged', 'delivered'])
+  const there = orderById(store, id)
+  // People send without a word; a simulated supplier answers first.
+  const order = inState(
+    there,
+    there.supplier.simulated ? ['acknowledged', 'delivered'] : ['sent', 'acknowledged', 'delivered'],
+  )
   const byPart = new Map(catalogue(store, order.supplier.id).map((item) => [item.part, item]))
   const twice = arrived.find(({ lineId }, i) => arrived.findIndex((one) => one.lineId === lineId) < i)
   if (twice)
@@ -63,41 +69,44 @@ export function receive(
       400,
       `That is ${packets} packets at once: book it in in parts of at most ${MOST_PACKETS}.`,
     )
-  return store.act({ kind: 'delivery', summary: `A delivery from ${order.supplier.name} booked in` }, () => {
-    let nextPacket = highestPacket(store)
-    const coilIds = coming.flatMap(({ line, packs }) => {
-      store.rows
-        .update(orderLines)
-        .set({ received: line.received + packs })
-        .where(eq(orderLines.id, line.id))
-        .run()
-      const made = (line.holds ?? contentsOf(line, byPart)).flatMap(({ packet, pieces }) =>
-        Array.from({ length: pieces * packs }, () => {
-          const label = `Packet ${(nextPacket += 1)}`
-          return addCoil(store, {
-            ...packet,
-            label,
-            place,
-            boughtAt: store.now(),
-            boughtLength: packet.length,
-            orderLineId: line.id,
-          })
-        }),
+  return store.act(
+    { kind: 'delivery', summary: `A delivery from ${supplierName(order.supplier)} booked in` },
+    () => {
+      let nextPacket = highestPacket(store)
+      const coilIds = coming.flatMap(({ line, packs }) => {
+        store.rows
+          .update(orderLines)
+          .set({ received: line.received + packs })
+          .where(eq(orderLines.id, line.id))
+          .run()
+        const made = (line.holds ?? contentsOf(line, byPart)).flatMap(({ packet, pieces }) =>
+          Array.from({ length: pieces * packs }, () => {
+            const label = `Packet ${(nextPacket += 1)}`
+            return addCoil(store, {
+              ...packet,
+              label,
+              place,
+              boughtAt: store.now(),
+              boughtLength: packet.length,
+              orderLineId: line.id,
+            })
+          }),
+        )
+        meetNeeds(store, line, line.received + packs)
+        return made
+      })
+      const left = order.lines.reduce(
+        (sum, line) => sum + outstanding(line) - (coming.find((one) => one.line.id === line.id)?.packs ?? 0),
+        0,
       )
-      meetNeeds(store, line, line.received + packs)
-      return made
-    })
-    const left = order.lines.reduce(
-      (sum, line) => sum + outstanding(line) - (coming.find((one) => one.line.id === line.id)?.packs ?? 0),
-      0,
-    )
-    store.rows
-      .update(orders)
-      .set({ state: left === 0 ? 'closed' : 'delivered' })
-      .where(eq(orders.id, id))
-      .run()
-    return { coilIds }
-  })
+      store.rows
+        .update(orders)
+        .set({ state: left === 0 ? 'closed' : 'delivered' })
+        .where(eq(orders.id, id))
+        .run()
+      return { coilIds }
+    },
+  )
 }
 
 /** Strings of a need that have come with a line when so many of its packs have. */

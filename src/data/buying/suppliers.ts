@@ -20,6 +20,8 @@ export interface Supplier {
   readonly postageMinor: number
   readonly freeOverMinor: number | null
   readonly leadDays: number
+  /** It answers by itself, for trying out. */
+  readonly simulated: boolean
   /** Since when nothing is bought there any more, ms; null while it is. */
   readonly retiredAt: number | null
 }
@@ -160,7 +162,7 @@ export function changeTerms(store: Store, slug: string, terms: Partial<Terms>): 
   })
 }
 
-type Terms = Pick<Supplier, 'rate' | 'postageMinor' | 'freeOverMinor' | 'leadDays'>
+type Terms = Pick<Supplier, 'rate' | 'postageMinor' | 'freeOverMinor' | 'leadDays' | 'simulated'>
 
 /**
  * Adds a supplier, under an address that no other has.

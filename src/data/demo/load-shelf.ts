@@ -61,7 +61,7 @@ export function loadShelf(
       for (const supplier of files.suppliers)
         insertItems(
           store,
-          addSupplier(store, { ...supplier, retiredAt: null }),
+          addSupplier(store, { ...supplier, simulated: true, retiredAt: null }),
           files.catalogues.get(supplier.slug) ?? [],
         )
       for (const supply of files.supplies) insertSupply(store, supply)

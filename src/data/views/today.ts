@@ -4,6 +4,7 @@
 import { eq } from 'drizzle-orm'
 import { leadingNames, numberName } from '@/core/instrument/names'
 import { paceWords, plainWord } from '@/core/settle/pace'
+import { supplierName } from '@/core/stores/order-way'
 import { coreMaterial } from '@/core/strings/construction'
 import { siteWord } from '@/core/wear/break-sites'
 import type { Store } from '../store/database'
@@ -142,7 +143,7 @@ export function todayView(store: Store, whole = false): TodayView {
 
 function coming({ id, supplier, state, lines }: Order): Coming {
   const isOffered = lines.some(({ replacesId, answer }) => replacesId !== null && answer === null)
-  return { id, supplier: supplier.name, next: isOffered ? 'a substitute is offered' : NEXT[state] }
+  return { id, supplier: supplierName(supplier), next: isOffered ? 'a substitute is offered' : NEXT[state] }
 }
 
 /** @param toOpen - moves what falls due to when someone is there */

@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
+import { supplierName } from '@/core/stores/order-way'
 import type { OrderInList } from '@/data/buying/orders'
 import { dateText } from '@/ui/format/time'
 import { useHouse } from '@/ui/units'
@@ -53,7 +54,9 @@ function OrderLine({ order }: { readonly order: OrderInList }) {
       >
         <span className="plate-figure text-xl">{order.id}</span>
         <span>
-          <span className="font-semibold">{order.supplier}</span>
+          <span className="font-semibold">
+            {supplierName({ name: order.supplier, simulated: order.simulated })}
+          </span>
           <span className="block text-sm text-soft">
             {order.state}, {order.lines} {order.lines === 1 ? 'line' : 'lines'},{' '}
             {dateText(order.openedAt, timeZone)}

@@ -6,6 +6,7 @@ import { useEffect, useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
 import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
+import { supplierName } from '@/core/stores/order-way'
 import type { OrderLineView, OrderView } from '@/data/views/orders-view'
 import { textIn } from '@/ui/form/text-in'
 import { Entry } from '@/ui/form/Entry'
@@ -15,7 +16,9 @@ import { useAnnounce } from '@/ui/shell/DoneBar'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
+import { AnswerByHand } from './AnswerByHand'
 import { InTheSet } from './InTheSet'
+import { SendByHand, SENT_WORDS, type Act } from './SendByHand'
 
 interface OrderSheetProps {
   readonly order: OrderView
@@ -23,13 +26,12 @@ interface OrderSheetProps {
   readonly text: string
   /** Milliseconds until the desk answers; 0 when it need not be waited for. */
   readonly answersIn: number
+  /** Part numbers of the supplier’s catalogue, with their names. */
+  readonly parts: readonly { readonly part: string; readonly name: string }[]
 }
 
-/** Does something with this order. */
-type Act = ReturnType<typeof useAct>['act']
-
 /** An order: the sheet to send, the supplier's answer, and what has come. */
-export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
+export function OrderSheet({ order, text, answersIn, parts }: OrderSheetProps) {
   const { name: house, timeZone } = useHouse()
   const announce = useAnnounce()
   const { act, refused } = useAct()
@@ -51,7 +53,7 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
           <div>
             <h1 className="text-2xl font-semibold">Order {order.id}</h1>
             <p>
-              from {house} to <strong>{order.supplier.name}</strong>
+              from {house} to <strong>{supplierName(order.supplier)}</strong>
             </p>
             <p className="text-sm text-soft">{dateText(order.sentAt ?? order.openedAt, timeZone)}</p>
           </div>
@@ -104,28 +106,45 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
         className="sheet order-first p-4 md:p-5 lg:sticky lg:top-4 lg:order-none print:hidden"
         aria-label="What to do next"
       >
-        <p className="label">It is</p>
-        <p className="plate-figure text-2xl">{order.state}</p>
+        <p className="label">This order is</p>
+        <p className="plate-figure text-2xl">{order.state === 'acknowledged' ? 'answered' : order.state}</p>
         {refused && (
           <p role="alert" className="mt-2 font-semibold text-ochre">
             {refused.sentence}
           </p>
         )}
-        {order.state === 'to send' && (
+        {order.state === 'to send' && !order.supplier.simulated && (
+          <SendByHand order={order} text={text} act={act} />
+        )}
+        {order.state === 'to send' && order.supplier.simulated && (
           <>
             <p className="mt-2 text-sm text-soft">
-              The supplier’s desk takes the CSV and answers after a while.
+              This supplier is simulated. It takes the order and answers by itself. Nothing is bought.
             </p>
             <button
               type="button"
               className="button button-main mt-2 w-full"
               onClick={() => act(calls.sendOrder(order.id), {}, `Order ${order.id} is sent.`)}
             >
-              Send it to the desk
+              Send it to the simulator
             </button>
           </>
         )}
-        {order.state === 'sent' && (
+        {order.sentBy !== null && order.sentAt !== null && (
+          <p className="text-sm text-soft">
+            Sent {SENT_WORDS[order.sentBy]}, {dateText(order.sentAt, timeZone)}.
+          </p>
+        )}
+        {!order.supplier.simulated && (order.state === 'sent' || order.state === 'acknowledged') && (
+          <AnswerByHand
+            key={order.lines.map(({ answer }) => answer).join()}
+            order={order}
+            parts={parts}
+            act={act}
+            problem={refused}
+          />
+        )}
+        {order.state === 'sent' && order.supplier.simulated && (
           <Waiting
             answersIn={answersIn}
             ask={() => act(calls.takeAnswer(order.id), {}, `${order.supplier.name} has answered.`)}
@@ -136,9 +155,12 @@ export function OrderSheet({ order, text, answersIn }: OrderSheetProps) {
           .map((line) => (
             <Substitution orderId={order.id} key={line.id} line={line} act={act} />
           ))}
-        {(order.state === 'acknowledged' || order.state === 'delivered') && order.undecided === 0 && (
-          <Receiving key={order.lines.map(({ received }) => received).join()} order={order} act={act} />
-        )}
+        {(order.state === 'acknowledged' ||
+          order.state === 'delivered' ||
+          (order.state === 'sent' && !order.supplier.simulated)) &&
+          order.undecided === 0 && (
+            <Receiving key={order.lines.map(({ received }) => received).join()} order={order} act={act} />
+          )}
         {order.coilIds.length > 0 && (
           <p className="mt-3 text-sm">
             {order.coilIds.length === 1 ? 'One packet of it is' : `${order.coilIds.length} packets of it are`}{' '}
@@ -204,7 +226,7 @@ function Waiting({
   return (
     <>
       <p className="mt-2 text-sm text-soft" role="status">
-        The desk has it, and answers in a moment.
+        The simulator has the order and answers in a moment.
       </p>
       <button type="button" className="button mt-2 w-full" disabled={isAsking} onClick={() => void ask()}>
         Ask for the answer
@@ -288,7 +310,7 @@ function Receiving({ order, act }: { readonly order: OrderView; readonly act: Ac
   return (
     <form onSubmit={book} noValidate className="mt-4 border-t border-ink pt-2">
       <h2 className="text-lg font-semibold">What came</h2>
-      <p className="text-sm text-soft">By the delivery note; change what differs.</p>
+      <p className="text-sm text-soft">Enter the packs that came. Change what differs from the order.</p>
       <div className="mt-2 grid gap-2">
         {coming.map((line) => (
           <label key={line.id} className="grid grid-cols-[1fr_4.5rem] items-center gap-2 text-sm">

@@ -1,4 +1,5 @@
 import { moneyText } from '@/core/stores/money'
+import { supplierName } from '@/core/stores/order-way'
 import type { OrderPlan } from '@/core/stores/buying'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
@@ -40,7 +41,7 @@ export function PlanTable({
         return (
           <div key={part.supplierId} className="mt-3">
             <h4 className="font-semibold">
-              {supplier.name}
+              {supplierName(supplier)}
               <span className="ml-2 text-sm font-normal text-soft">
                 here {dayText(supplier.arrivesAt, timeZone)}
               </span>

@@ -6,6 +6,7 @@ import { useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { CURRENCIES, moneyText } from '@/core/stores/money'
+import { supplierName } from '@/core/stores/order-way'
 import type { Supplier } from '@/data/buying/suppliers'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
@@ -19,7 +20,7 @@ interface SupplierListProps {
   readonly currency: string
 }
 
-const USUAL = { rate: 1, postageMinor: 0, freeOverMinor: null, leadDays: 7 } as const
+const USUAL = { rate: 1, postageMinor: 0, freeOverMinor: null, leadDays: 7, simulated: false } as const
 
 /** Who sells strings, and on which terms. */
 export function SupplierList({ suppliers, currency }: SupplierListProps) {
@@ -37,13 +38,22 @@ export function SupplierList({ suppliers, currency }: SupplierListProps) {
         )}
         <ul className="ruled mt-2">
           {suppliers.map(
-            ({ slug, name, currency: money, postageMinor, freeOverMinor, leadDays, retiredAt }) => (
+            ({
+              slug,
+              name,
+              simulated,
+              currency: money,
+              postageMinor,
+              freeOverMinor,
+              leadDays,
+              retiredAt,
+            }) => (
               <li key={slug}>
                 <Link
                   href={pages.supplier(slug)}
                   className="flex min-h-11 flex-wrap items-baseline justify-between gap-3 py-3 hover:underline"
                 >
-                  <span className="text-lg font-semibold">{name}</span>
+                  <span className="text-lg font-semibold">{supplierName({ name, simulated })}</span>
                   <span className="text-sm text-soft">
                     {retiredAt === null
                       ? `here in ${leadDays} days; postage ${moneyText(postageMinor, money)}${freeOverMinor === null ? '' : `, free from ${moneyText(freeOverMinor, money)}`}`

@@ -5,6 +5,7 @@ import { useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
 import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
+import { supplierName } from '@/core/stores/order-way'
 import { lengthFigure } from '@/core/units/length'
 import { CATALOGUE_COLUMNS, type CatalogueCells, type CatalogueColumn } from '@/core/stores/catalogue-cells'
 import type { CatalogueMapping } from '@/data/buying/catalogue/catalogue-file'
@@ -95,7 +96,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
           <BackLink to={pages.suppliers}>Suppliers</BackLink>
           <header className="flex flex-wrap items-end justify-between gap-3">
             <div>
-              <h1 className="text-2xl font-semibold">{supplier.name}</h1>
+              <h1 className="text-2xl font-semibold">{supplierName(supplier)}</h1>
               <p className="text-soft" id="catalogue">
                 A catalogue of {items.length === 1 ? 'one part' : `${items.length} parts`}
               </p>

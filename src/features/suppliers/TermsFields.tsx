@@ -3,7 +3,7 @@ import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 
 interface TermsFieldsProps {
-  readonly terms: Pick<Supplier, 'rate' | 'postageMinor' | 'freeOverMinor' | 'leadDays'>
+  readonly terms: Pick<Supplier, 'rate' | 'postageMinor' | 'freeOverMinor' | 'leadDays' | 'simulated'>
   /** The supplier's money, and the house's. */
   readonly currency: string
   readonly houseCurrency: string
@@ -48,6 +48,15 @@ export function TermsFields({ terms, currency, houseCurrency, problemAt }: Terms
         defaultValue={terms.leadDays}
         problem={problemAt('leadDays')}
       />
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          name="simulated"
+          className="size-5 shrink-0 accent-verdigris"
+          defaultChecked={terms.simulated}
+        />
+        Simulated: it answers by itself, for trying out
+      </label>
     </>
   )
 }
@@ -59,5 +68,6 @@ export function termsIn(form: FormData) {
     postage: textIn(form, 'postage'),
     freeOver: textIn(form, 'freeOver'),
     leadDays: Number(textIn(form, 'leadDays')),
+    simulated: form.get('simulated') !== null,
   }
 }

@@ -4,6 +4,7 @@ import { houseSettings } from '@/data/house/house'
 import { idFrom } from '@/boundary/handle'
 import { orderText } from '@/data/buying/order-sheet'
 import { orderById } from '@/data/buying/orders'
+import { catalogue } from '@/data/buying/suppliers'
 import { answersIn, orderView } from '@/data/views/orders-view'
 import { OrderSheet } from '@/features/orders/OrderSheet'
 import { orNotFound } from '../../or-not-found'
@@ -18,6 +19,11 @@ export default async function OrderPage({ params }: { readonly params: Promise<{
       order={order}
       text={orderText(orderById(store(), order.id), houseSettings(store()).name)}
       answersIn={answersIn(store(), order)}
+      parts={
+        order.supplier.simulated
+          ? []
+          : catalogue(store(), order.supplier.id).map(({ part, name }) => ({ part, name }))
+      }
     />
   )
 }

@@ -52,7 +52,7 @@ export function layWorkshop(
     () => {
       for (const supply of files.supplies) insertSupply(store, supply)
       return files.suppliers.map((supplier) => {
-        const id = addSupplier(store, { ...supplier, retiredAt: null })
+        const id = addSupplier(store, { ...supplier, simulated: true, retiredAt: null })
         insertItems(store, id, files.catalogues.get(supplier.slug) ?? [])
         return id
       })

@@ -1,4 +1,5 @@
 /** Suppliers with their catalogues, and what was ordered from them. */
+import { SENT_BY } from '@/core/stores/order-way'
 import { sql } from 'drizzle-orm'
 import {
   type AnySQLiteColumn,
@@ -25,6 +26,8 @@ export const suppliers = sqliteTable(
     postageMinor: integer('postage_minor').notNull(),
     freeOverMinor: integer('free_over_minor'),
     leadDays: integer('lead_days').notNull(),
+    /** It answers by itself, for trying out; nobody sells anything there. */
+    simulated: integer('simulated', { mode: 'boolean' }).notNull().default(false),
     /** Since when nothing is bought there any more. */
     retiredAt: integer('retired_at'),
   },
@@ -63,6 +66,8 @@ export const orders = sqliteTable(
     state: text('state').$type<OrderState>().notNull(),
     openedAt: integer('opened_at').notNull(),
     sentAt: integer('sent_at'),
+    /** How it was sent; null where it was not, or before that was kept. */
+    sentBy: text('sent_by', { enum: SENT_BY }),
     /** The number that the supplier's desk gave it. */
     ticket: text('ticket'),
     postageMinor: integer('postage_minor').notNull(),

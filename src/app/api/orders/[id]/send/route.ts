@@ -5,8 +5,9 @@ import { orderCsv } from '@/data/buying/order-sheet'
 import { markSent, toSend } from '@/data/buying/answer-order'
 import { byId } from '../../../by-id'
 
-/** Sends an order to its supplier's desk. */
+/** Sends an order to the simulator of its supplier. */
 export const POST = byId('order', Nothing, (id) => {
   const order = toSend(store(), id)
-  return markSent(store(), id, handIn(store(), order.supplier.slug, orderCsv(order), id, Date.now()))
+  const ticket = handIn(store(), order.supplier.slug, orderCsv(order), id, Date.now())
+  return markSent(store(), id, 'simulator', ticket)
 })
