@@ -2,6 +2,19 @@
 import { expect, test } from './served'
 import { tabTo } from './tab-to'
 
+test('a string is found on its instrument, and its figures show their working', async ({ page }) => {
+  await page.goto('/instruments/lovage')
+  await page.keyboard.press('/')
+  await page.keyboard.type('second F below the top red')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: '2nd-octave F' })).toBeVisible()
+  await tabTo(page, page.getByRole('button', { name: 'Show the working: Tension' }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog', { name: 'Working: Tension' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog', { name: 'Working: Tension' })).toHaveCount(0)
+})
+
 test('from Today to the logged fitting', async ({ page }) => {
   await page.goto('/')
   await tabTo(page, page.getByRole('link', { name: 'A string broke' }))
@@ -10,25 +23,20 @@ test('from Today to the logged fitting', async ({ page }) => {
 
   await tabTo(page, page.getByRole('link', { name: /Lovage/ }))
   await page.keyboard.press('Enter')
-  await page.waitForURL('**/instruments/lovage**')
+  await page.waitForURL('**/broke/lovage**')
 
-  await page.keyboard.press('/')
+  // The box for its name is in focus.
+  const box = page.getByRole('textbox', { name: 'Its name, number or colour' })
+  await expect(box).toBeFocused()
   await page.keyboard.type('second F below the top red')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: '2nd-octave F' })).toBeVisible()
+  await expect(page.getByRole('radio', { name: 'At the tuning pin hole' })).toBeVisible()
   const field = page.getByRole('slider', { name: 'String field of Lovage' })
   await tabTo(page, field)
   await page.keyboard.press('ArrowRight')
   await expect(page.getByRole('heading', { name: '2nd-octave G' })).toBeVisible()
 
-  await tabTo(page, page.getByRole('button', { name: 'Show the working: Tension' }))
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('dialog', { name: 'Working: Tension' })).toBeVisible()
-  await page.keyboard.press('Escape')
-  await expect(page.getByRole('dialog', { name: 'Working: Tension' })).toHaveCount(0)
-
-  await tabTo(page, page.getByRole('button', { name: 'This string broke' }))
-  await page.keyboard.press('Enter')
   await tabTo(page, page.getByRole('radio', { name: 'At the tuning pin hole' }))
   for (let i = 0; i < 2; i += 1) await page.keyboard.press('ArrowDown', { delay: 80 }) // as long as a finger rests on it
   await expect(page.getByRole('radio', { name: 'At the bridge pin' })).toBeChecked()

@@ -2,6 +2,7 @@
  * Serves the production build over a data folder, for tests, pictures and benchmarks.
  */
 import { spawn, type ChildProcess } from 'node:child_process'
+import { openSync } from 'node:fs'
 import { createServer } from 'node:net'
 import path from 'node:path'
 
@@ -34,9 +35,11 @@ export async function freePort(): Promise<number> {
 
 /** Starts a server and waits until it answers. */
 export async function serve(port: number, folder: string): Promise<ChildProcess> {
+  const log = process.env.TAUT_SERVER_LOG
   const server = spawn(path.resolve('bin', 'serve'), [String(port)], {
     env: { ...process.env, TAUT_DATA: folder, TAUT_DEMO_DATE: DEMO_DATE, NEXT_TELEMETRY_DISABLED: '1' },
-    stdio: 'ignore',
+    // What ails a page stands here, where somebody wants to know: `TAUT_SERVER_LOG=/tmp/log npm run worlds`.
+    stdio: log ? ['ignore', openSync(log, 'a'), openSync(log, 'a')] : 'ignore',
     detached: true,
   })
   for (let tries = 0; tries < 300; tries += 1) {

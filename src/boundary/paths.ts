@@ -46,6 +46,8 @@ export const pages = {
   today: '/',
   allOfToday: '/?all=yes',
   broke: '/broke',
+  /** Which string of an instrument broke. */
+  brokeOn: (slug: string) => `/broke/${slug}` as const,
 
   instruments: '/instruments',
   newInstrument: '/instruments/new',

@@ -1,8 +1,9 @@
 /**
  * One line of a string chart: what the chart says of a position, some of it perhaps not known yet.
  */
-import type { StringColour, StringPosition } from '../instrument/instrument'
+import type { Point, StringColour, StringPosition } from '../instrument/instrument'
 import type { Note } from '../pitch/note'
+import { nearestPossible } from '../strings/bounds'
 import type { Construction } from '../strings/construction'
 import { makeText } from './material-text'
 
@@ -64,9 +65,12 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
       `String ${line.number}: the free length runs from end knot to tuning pin and must be longer than the speaking length.`,
     )
   const had = position.freeLength - position.speakingLength
-  const scale = (freeLength - speakingLength) / had
+  // A string that ended at its bridge pin had nothing beyond that could be scaled.
+  const scale = had > 1e-9 ? (freeLength - speakingLength) / had : 1
   const sameBeyond = Math.abs(scale - 1) < 1e-9
-  const toBridge = sameBeyond ? position.head.pin.toBridge : position.head.pin.toBridge * scale
+  const toBridge = sameBeyond
+    ? position.head.pin.toBridge
+    : nearestPossible('to bridge', position.head.pin.toBridge * scale)
   const { tail } = position.at
   const bridge = toward(tail, position.at.bridge, speakingLength)
   const step = { x: position.at.pin.x - position.at.bridge.x, y: position.at.pin.y - position.at.bridge.y }
@@ -86,9 +90,14 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
     speakingLength,
     freeLength,
     head: { ...position.head, pin: { ...position.head.pin, toBridge } },
-    at: { tail, bridge, pin },
+    at: { tail, bridge: possible(bridge), pin: possible(pin) },
   }
 }
+
+const possible = ({ x, y }: Point): Point => ({
+  x: nearestPossible('place', x),
+  y: nearestPossible('place', y),
+})
 
 function toward(
   from: { readonly x: number; readonly y: number },

@@ -2,7 +2,7 @@
  * What the steps of a fitting are made from.
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
-import { isInBox, tailFacts } from '../knots/fastenings'
+import { isInBox, tailFacts, type TailHold } from '../knots/fastenings'
 import { isWire } from './thin'
 import { siteFacts, type BreakSite } from '../wear/break-sites'
 import type { FittingFigures, StringFigures } from './figures'
@@ -53,7 +53,11 @@ export const wired = ({ figures }: FittingContext) => isWire(figures.constructio
 /** The figures of the string that is wound first, or alone. */
 export const only = ({ figures }: FittingContext) => figures.strings[0] as StringFigures
 /** How its lower end takes hold. */
-export const holdOf = ({ position }: FittingContext) => tailFacts(position.tail.fastening).hold
+/** How its lower end is held. A wire goes round posts only where it is two strings; one alone is looped on its post. */
+export const holdOf = ({ position, figures }: FittingContext): TailHold => {
+  const { hold } = tailFacts(position.tail.fastening)
+  return hold === 'posts' && figures.strings.length === 1 ? 'loop' : hold
+}
 export const inBox = ({ position }: FittingContext) => isInBox(position)
 /** Whether nothing is on the instrument but what this restring has put on. */
 export const fromBare = ({ state }: FittingContext) => state.restring === 'from bare'

@@ -3,7 +3,8 @@
  */
 import { BEARINGS, type Mechanism, type StringPosition } from '../instrument/instrument'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '../knots/fastenings'
-import type { Bounded } from '../strings/bounds'
+import { BOUNDS, type Bounded } from '../strings/bounds'
+import { boundsText } from '../strings/length-cells'
 import { PIN_SETTINGS, TURNED_BY } from '../winding/pin'
 
 /** What the sheet has of a position. */
@@ -72,6 +73,19 @@ export const HARDWARE_PARTS = [
   { name: 'Tuning pin', columns: ['head', 'setting', 'turned', 'tightens', 'gear', 'diameter', 'thread'] },
   { name: 'Heights', columns: ['height', 'datum', 'holeToEnd', 'bridgeHeight', 'toBridge'] },
 ] as const satisfies readonly { readonly name: string; readonly columns: readonly HardwareColumn[] }[]
+
+/** What a cell takes, one sentence made from what its reader checks; empty for words, which are offered to choose from. */
+export function acceptedText(column: HardwareColumn, unit: 'mm' | 'in'): string {
+  const kind: ColumnKind = HARDWARE[column]
+  switch (kind.is) {
+    case 'word':
+      return ''
+    case 'ratio':
+      return `From ${BOUNDS[kind.bounded].join(' to ')}.`
+    case 'length':
+      return `From ${boundsText(kind.bounded, unit)}${kind.none ? ', or empty' : ''}.`
+  }
+}
 
 /** Whether a column holds words, which are one for a whole section. */
 export function isInWords(column: HardwareColumn): boolean {

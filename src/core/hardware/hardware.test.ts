@@ -4,7 +4,7 @@ import { DEFAULT_HABITS } from '../fitting/habits'
 import { fittingFigures } from '../fitting/figures'
 import { positionAt } from '../instrument/instrument'
 import { hardwareCells, hardwareOf, readHardware } from './cells'
-import { HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS } from './columns'
+import { acceptedText, HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS } from './columns'
 import { movesOf } from './moves'
 import { hardwareRuns } from './sections'
 
@@ -17,6 +17,25 @@ test('every string of every instrument reads back as it was, in mm to the nanome
       const read = readHardware(p.number, hardwareCells(hardwareOf(p), 'mm'), 'mm')
       expect(read).toEqual({ line: hardwareOf(p), problems: {} })
     }
+})
+
+test('whatever a hint offers is taken: both ends of every range, empty where it says so, and nothing just beyond', () => {
+  for (const column of HARDWARE_COLUMNS) {
+    const kind = HARDWARE[column]
+    if (kind.is !== 'length') continue
+    const hint = acceptedText(column, 'mm')
+    const [, least, most, empty] = /^From (\S+) to (\S+) mm(, or empty)?\.$/.exec(hint) ?? []
+    const problem = (text: string) =>
+      readHardware(1, { ...cells, height: '150', holeToEnd: '1', [column]: text }, 'mm').problems[column]
+    expect([column, problem(most!)]).toEqual([column, undefined])
+    if (column !== 'height') expect([column, problem(least!)]).toEqual([column, undefined])
+    expect([column, problem('') === undefined]).toEqual([column, empty !== undefined])
+    expect(problem(String(Number(most) * 1.01))).toMatch(/can’t be right/)
+    if (Number(least) > 0) expect(problem(String(Number(least) * 0.9))).toMatch(/can’t be right/)
+  }
+  expect(acceptedText('gear', 'mm')).toBe('From 1 to 60.')
+  expect(acceptedText('tail', 'mm')).toBe('')
+  expect(acceptedText('diameter', 'in')).toBe('From 0.0394 to 1.18 in.')
 })
 
 test('the parts of the sheet hold every column once', () => {

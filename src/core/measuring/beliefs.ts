@@ -15,7 +15,7 @@ export interface Beliefs {
   readonly spread: readonly (readonly number[])[]
 }
 
-/** What the preset leaves open, with what was measured of it. */
+/** What the preset leaves open, with what was measured of it; what was measured of a part that is gone since is passed over. */
 export function beliefsOf(quantities: readonly Quantity[], measured: readonly Measured[]): Beliefs {
   const spread = quantities.map((a, i) =>
     quantities.map((b, k) => {
@@ -24,7 +24,10 @@ export function beliefsOf(quantities: readonly Quantity[], measured: readonly Me
       return both ? (1 - OWN) * a.prior * b.prior * Math.exp(-(((a.from - b.from) / REACH) ** 2)) : 0
     }),
   )
-  return measured.reduce<Beliefs>((now, one) => afterMeasuring(now, one).beliefs, { quantities, spread })
+  const there = new Set(quantities.map(({ key }) => key))
+  return measured
+    .filter(({ key }) => there.has(key))
+    .reduce<Beliefs>((now, one) => afterMeasuring(now, one).beliefs, { quantities, spread })
 }
 
 /**

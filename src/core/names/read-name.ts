@@ -46,8 +46,10 @@ export function readingsOf(name: SaidName, instrument: Instrument): readonly Nam
   const own = ownNames(instrument)
   if (own.length === 0) return resolved
   const label = name.text.toLowerCase()
+  // As it is told elsewhere: “maker’s 22” is the string that its maker calls 22.
+  const makers = /^(?:the )?maker[’']s (?:label )?(.+)$/.exec(label)?.[1]
   const labelled = own
-    .filter((p) => p.makerLabel !== null && p.makerLabel.toLowerCase() === label)
+    .filter((p) => p.makerLabel !== null && [label, makers].includes(p.makerLabel.toLowerCase()))
     .map((p) => ({ number: p.number, means: `the maker's own label ${p.makerLabel}` }))
   const roles =
     name.words === ''

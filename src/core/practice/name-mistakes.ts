@@ -5,7 +5,7 @@
 import { withThe } from '../instrument/with-the'
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { countedFromWord, numberName } from '../instrument/names'
-import { readName } from '../names/read-name'
+import { readingsOf, said } from '../names/read-name'
 import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { scientificWord } from '../pitch/note'
 import type { Choice } from './choice'
@@ -37,7 +37,7 @@ export function mistakenNames(
   return all.flatMap(({ words, mistake, teaches }): Choice[] => {
     if (seen.has(words)) return []
     seen.add(words)
-    const brings = readName(words, instrument).map(({ number }) => number)
+    const brings = readingsOf(said(words), instrument).map(({ number }) => number)
     // Another name of the same string is no mistake.
     if (brings.includes(position.number)) return []
     return [{ words, mistake, brings: brings[0] ?? null, teaches }]

@@ -3,7 +3,7 @@
  */
 import { isHarp, type Instrument, type StringPosition } from '../instrument/instrument'
 import { leadingNames, numberName, type NameScheme } from '../instrument/names'
-import { readName } from '../names/read-name'
+import { readingsOf, said } from '../names/read-name'
 import { harpOctaveWord } from '../pitch/harp-octave'
 import { scientificWord } from '../pitch/note'
 import {
@@ -88,7 +88,7 @@ export function otherNames(
   const name = nameBy(kind, instrument, position)
   const { name: leading } = leadingNames(position, scheme)
   if (name === null || name === leading) return null
-  const [only, another] = readName(name, instrument)
+  const [only, another] = readingsOf(said(name), instrument)
   if (only?.number !== position.number || another) return null
   const wrong = mistakenNames(instrument, position, name, [
     ...(kind === 'harp octave' ? octaveMistakes(position) : []),

@@ -41,6 +41,12 @@ export function canBe(what: Bounded, value: number): boolean {
   return Number.isFinite(value) && value >= least - 1e-12 && value <= most + 1e-9
 }
 
+/** The nearest value that can be: for what follows from others, and is not what somebody typed. */
+export function nearestPossible(what: Bounded, value: number): number {
+  const [least, most] = BOUNDS[what]
+  return Math.min(most, Math.max(least, value))
+}
+
 /** Only ever a wrap: drawn tight as a string it would not hold. */
 const WRAPS_ONLY: ReadonlySet<Material> = new Set(['copper'])
 

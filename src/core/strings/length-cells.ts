@@ -19,6 +19,13 @@ export function lengthCell(metres: number, unit: LengthUnit): string {
     .replace(/\.$/, '')
 }
 
+/** From what to what a length can be, as a hint tells it: `1 to 30 mm`. The same bounds are read by every way in. */
+export function boundsText(bounded: Bounded, unit: 'mm' | 'in'): string {
+  const [least, most] = BOUNDS[bounded]
+  const figure = (metres: number) => Number((unit === 'mm' ? metres * 1000 : metres / 0.0254).toPrecision(3))
+  return `${figure(least)} to ${figure(most)} ${unit}`
+}
+
 /**
  * Reads a length as typed.
  *

@@ -231,5 +231,16 @@ export function onAlready(year: number | null, now: number): Pick<OnSince, 'sinc
   return { since: 'about', agedBefore: now - (from + to) / 2 }
 }
 
+/** Strings of which nobody knows fail for reasons that no law of ages has: a nick, a bad knot, a drop. Our own estimate. */
+const SUREST_OF_UNKNOWN = 0.99
+
+/**
+ * A chance that nothing breaks as it may be stated: never surer than this where ages are not known.
+ *
+ * @param unknown - how many of the strings have no known age
+ */
+export const statedHolds = (holds: number, unknown: number): number =>
+  unknown === 0 ? holds : Math.min(holds, SUREST_OF_UNKNOWN)
+
 /** No string on an instrument is older, years. */
 export const OLDEST = 100

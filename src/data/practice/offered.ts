@@ -21,9 +21,9 @@ export interface Offered {
   readonly last: number | null
 }
 
-/** The one thing that a job asks for and that was longest ago. */
+/** The one thing that a job asks for and that was longest ago; nobody whose string broke is sent to practise first. */
 export function offeredBefore(store: Store, person: string, job: Job): Offered | null {
-  if (job.forPractice) return null
+  if (job.forPractice || job.site !== null) return null
   const { instrument, habits, position } = job
   const own = { instrument, habits }
   const tied = withHouseKnot(instrument, position, own.habits, position.construction).tail.fastening

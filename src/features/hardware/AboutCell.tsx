@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react'
 import type { Habits } from '@/core/fitting/habits'
-import { HARDWARE, HARDWARE_NAMES, type HardwareColumn } from '@/core/hardware/columns'
+import { acceptedText, HARDWARE, HARDWARE_NAMES, type HardwareColumn } from '@/core/hardware/columns'
 import { movesOf, type Moved, type Moves } from '@/core/hardware/moves'
 import type { Instrument } from '@/core/instrument/instrument'
 import { measure, type Measure } from '@/core/measure'
@@ -47,6 +47,7 @@ export function AboutCell({
     <div aria-live="polite">
       <h2 className="text-lg font-semibold">{HARDWARE_NAMES[column]}</h2>
       <p>{HOW[column]}</p>
+      <p className="text-sm text-soft">{acceptedText(column, unit)}</p>
       <div className="mt-2">
         <HardwareDrawing of={column} text={shown} toHole={toHole} />
       </div>

@@ -7,8 +7,7 @@ export const HOW: Record<HardwareColumn, string> = {
   tail: 'What holds the string at its lower end. How each is tied is under Knots.',
   bearing:
     'A saddle, a bridge with notches, or a plain bridge, on which the spacing is set by eye. Leave it empty where it passes over nothing.',
-  board:
-    'Where the strings go through, its strips and the bush with it. Nothing where they go through no wood.',
+  board: 'Where the strings go through, with its strips and the bush. Enter 0 where they go through no wood.',
   eyelet: 'Across the hole that the knot rests on. A drill that just slips in is the best gauge.',
   post: 'Across the hitch pin or post that the string goes round. Leave it empty where there is none.',
   mechanism: 'A lever or a disc that shortens the string. Leave it empty where there is none.',

@@ -9,6 +9,8 @@ import { ShelfFilter, type ShelfFilterText } from './ShelfFilter'
 interface InstrumentShelfProps {
   readonly title: string
   readonly lead: string
+  /** Where an instrument leads. */
+  readonly leadsTo: 'instrument' | 'brokeOn'
   /** Of the page it stands on. */
   readonly path: Route
   readonly view: ShelfPage
@@ -16,7 +18,7 @@ interface InstrumentShelfProps {
 }
 
 /** The shelf: every instrument by its own string field in small. */
-export function InstrumentShelf({ title, lead, path, view, filter }: InstrumentShelfProps) {
+export function InstrumentShelf({ title, lead, leadsTo, path, view, filter }: InstrumentShelfProps) {
   const { entries, at, all, families } = view
   return (
     <div className="sheet p-5">
@@ -40,7 +42,7 @@ export function InstrumentShelf({ title, lead, path, view, filter }: InstrumentS
       <ul className="mt-4 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
         {entries.map(({ instrument, broken, brokenNames }) => (
           <li key={instrument.slug} className="border-t border-ink">
-            <Link href={pages.instrument(instrument.slug)} prefetch={false} className="group block py-4">
+            <Link href={pages[leadsTo](instrument.slug)} prefetch={false} className="group block py-4">
               <Miniature
                 instrument={instrument}
                 broken={broken}

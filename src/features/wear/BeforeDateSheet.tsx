@@ -7,6 +7,7 @@ import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { MOST_TOGETHER } from '@/core/wear/kit'
+import { statedHolds } from '@/core/wear/on-since'
 import type { BeforeDate } from '@/data/views/before-date'
 import { Selection } from '@/ui/form/Selection'
 import { chanceText, fineChanceText } from '@/ui/format/chance'
@@ -64,6 +65,8 @@ function Before({ before: asSet }: { readonly before: BeforeDate }) {
   const [all, setAll] = useState(false)
   const changed = strings.filter(({ number }) => changes.ticked.has(number))
   const asItIs = changes.steps[0]?.holds ?? 1
+  const unknown = strings.filter(({ ageUnknown }) => ageUnknown).length
+  const leftUnknown = strings.filter((one) => one.ageUnknown && !changes.ticked.has(one.number)).length
   const open = async () => {
     const left = new Map(Object.entries(stores).map(([kind, { cuts }]) => [kind, cuts]))
     const bought = changed
@@ -131,11 +134,13 @@ function Before({ before: asSet }: { readonly before: BeforeDate }) {
       </header>
       <div className="mt-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
         <p aria-live="polite">
-          <span className="plate-figure text-4xl">{fineChanceText(changes.holds)}</span>{' '}
+          <span className="plate-figure text-4xl">
+            {fineChanceText(statedHolds(changes.holds, leftUnknown))}
+          </span>{' '}
           <span className="text-lg">
             chance that nothing breaks too late to mend
             {changes.ticked.size > 0 && (
-              <span className="text-soft">; as it is now {fineChanceText(asItIs)}</span>
+              <span className="text-soft">; as it is now {fineChanceText(statedHolds(asItIs, unknown))}</span>
             )}
           </span>
           <span className="block text-soft">
@@ -145,7 +150,7 @@ function Before({ before: asSet }: { readonly before: BeforeDate }) {
             The house wants {chanceText(sureChance)}
             {changes.isEnough ? '.' : ', which no change of strings reaches.'}
           </span>
-          <UnknownAges unknown={strings.filter(({ ageUnknown }) => ageUnknown).length} of={strings.length} />
+          <UnknownAges unknown={unknown} of={strings.length} />
         </p>
         {changed.length > 0 && (
           <button type="button" className="button button-main print:hidden" onClick={open}>
@@ -169,6 +174,7 @@ function Before({ before: asSet }: { readonly before: BeforeDate }) {
         <StepsBought
           steps={changes.steps}
           ticked={changes.ticked}
+          unknown={strings.flatMap(({ number, ageUnknown }) => (ageUnknown ? [number] : []))}
           sureChance={sureChance}
           currency={currency}
           nameOf={(number) => strings.find((one) => one.number === number)?.name ?? ''}

@@ -5,6 +5,7 @@ import { calls } from '@/boundary/calls'
 import { measure } from '@/core/measure'
 import { smallestKit, type MayBreak } from '@/core/wear/kit'
 import type { Rates } from '@/core/wear/life'
+import { statedHolds } from '@/core/wear/on-since'
 import type { BeforeDate, MayCarry } from '@/data/views/before-date'
 import { chanceText } from '@/ui/format/chance'
 import { UnknownAges } from '@/ui/figure/UnknownAges'
@@ -54,6 +55,7 @@ export function KitList({ strings, rates, stores, anchors: anchorsThere, sureCha
       }),
     [strings, away],
   )
+  const unknown = strings.filter(({ ageUnknown, isNew }) => ageUnknown && !isNew).length
   const kit = useMemo(() => smallestKit(rates as Rates, may, sure), [rates, may, sure])
   const lines = [...(kit?.pieces ?? [])].map(([kind, pieces]) => {
     const served = strings.filter((one) => one.kind === kind)
@@ -81,11 +83,8 @@ export function KitList({ strings, rates, stores, anchors: anchorsThere, sureCha
           <h2 id="kit" className="text-xl font-semibold">
             What to carry
           </h2>
-          <p className="text-soft">{kitSentence(kit, who)}</p>
-          <UnknownAges
-            unknown={strings.filter(({ ageUnknown, isNew }) => ageUnknown && !isNew).length}
-            of={strings.length}
-          />
+          <p className="text-soft">{kitSentence(kit, who, unknown)}</p>
+          <UnknownAges unknown={unknown} of={strings.length} />
         </div>
         <div className="flex flex-wrap gap-3 print:hidden">
           <Selection
@@ -169,11 +168,12 @@ function namesOf(served: readonly MayCarry[]): string {
   return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ')
 }
 
-function kitSentence(kit: ReturnType<typeof smallestKit>, instrument: string): string {
+function kitSentence(kit: ReturnType<typeof smallestKit>, instrument: string, unknown: number): string {
   if (!kit)
     return `Even a spare for every string of ${instrument} would not be sure enough: a spare may break too.`
-  const left = 1 - kit.covers
+  const covers = statedHolds(kit.covers, unknown)
+  const left = 1 - covers
   return kit.pieces.size === 0
-    ? `No spare string: nothing breaks in ${chanceText(kit.covers)} of such times.`
-    : `The fewest cuts that cover every break in ${chanceText(kit.covers)} of such times; ${chanceText(left)} it leaves uncovered.`
+    ? `No spare string: nothing breaks in ${chanceText(covers)} of such times.`
+    : `The fewest cuts that cover every break in ${chanceText(covers)} of such times; ${chanceText(left)} it leaves uncovered.`
 }

@@ -3,11 +3,14 @@
 import { moneyText } from '@/core/stores/money'
 import { fineChanceText } from '@/ui/format/chance'
 import type { Change } from '@/core/wear/change-before'
+import { statedHolds } from '@/core/wear/on-since'
 
 interface StepsBoughtProps {
   /** Each with one string more than the one before it. */
   readonly steps: readonly Change[]
   readonly ticked: ReadonlySet<number>
+  /** Strings of which nobody knows since when they are on. */
+  readonly unknown: readonly number[]
   readonly sureChance: number
   readonly currency: string
   readonly nameOf: (number: number) => string
@@ -18,8 +21,19 @@ interface StepsBoughtProps {
 const SHOWN = 13
 
 /** What each string more buys: a bar for the chance that nothing breaks, and what it costs. */
-export function StepsBought({ steps, ticked, sureChance, currency, nameOf, onTake }: StepsBoughtProps) {
-  const shown = steps.slice(0, SHOWN)
+export function StepsBought({
+  steps,
+  ticked,
+  unknown,
+  sureChance,
+  currency,
+  nameOf,
+  onTake,
+}: StepsBoughtProps) {
+  const shown = steps.slice(0, SHOWN).map((step) => ({
+    ...step,
+    holds: statedHolds(step.holds, unknown.filter((number) => !step.ids.includes(number)).length),
+  }))
   const least = Math.min(0.9, ...shown.map(({ holds }) => holds)) - 0.02
   const width = (holds: number) => `${(100 * (holds - least)) / (1 - least)}%`
   return (

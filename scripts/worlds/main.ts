@@ -1,0 +1,43 @@
+/** `npm run worlds [count] [seed]`: instruments at random, every page of each; what is wrong is listed, and ends it with 1. */
+import { mkdtempSync, rmSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { prepare } from '@/data/demo/prepare'
+import { DEMO_DATE, end, freePort, serve } from '../serve'
+import { walkWorlds } from './walk'
+
+/** Pages of the shelf grow with it: after so many instruments another begins. */
+const A_SHELF = 50
+
+async function main(): Promise<void> {
+  const count = Number(process.argv[2] ?? 1000)
+  const seed = Number(process.argv[3] ?? 32)
+  const began = Date.now()
+  let [instruments, pages, refused] = [0, 0, 0]
+  const faults = new Set<string>()
+  for (let done = 0; done < count; done += A_SHELF) {
+    const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-worlds-'))
+    prepare(folder, path.resolve('demo'), DEMO_DATE)
+    const port = await freePort()
+    const server = await serve(port, folder)
+    const walked = await walkWorlds(
+      `http://127.0.0.1:${port}`,
+      Math.min(A_SHELF, count - done),
+      seed + done,
+      (n) => process.stdout.write(`\r${done + n} of ${count}`),
+    ).finally(() => end(server, 'SIGTERM'))
+    rmSync(folder, { recursive: true, force: true })
+    instruments += walked.instruments
+    pages += walked.pages
+    refused += walked.refused
+    for (const fault of walked.faults) faults.add(fault)
+  }
+  console.log(
+    `\r${instruments} instruments by seed ${seed}, ${pages} pages in ${Math.round((Date.now() - began) / 1000)} s; ${refused} requests refused.`,
+  )
+  for (const fault of faults) console.log(`! ${fault}`)
+  console.log(`${faults.size} kinds of fault.`)
+  process.exitCode = faults.size > 0 ? 1 : 0
+}
+
+void main()
