@@ -10,9 +10,10 @@ import {
   mapCatalogue,
   type CatalogueMapping,
 } from '@/data/buying/catalogue/catalogue-file'
-import { readTable, textOf, type TextTable } from '@/data/csv/read-table'
+import { readFile, type TextTable } from '@/data/csv/read-table'
 import { guessLogger, mapRoom, type LoggerColumn, type LoggerMapping } from '@/data/house/logger-csv'
 import { mapRows } from '@/data/instruments/charts/map-rows'
+import { joinOctaves } from '@/data/instruments/charts/as-written'
 import { guessMapping, type Mapping } from '@/data/instruments/charts/mapping'
 
 interface Taken<One> {
@@ -54,6 +55,8 @@ export interface FileRead<Kind extends ImportKind> {
 }
 
 interface Reader<Kind extends ImportKind> {
+  /** A table as people have it, made into one that can be mapped. */
+  readonly asWritten: (table: TextTable) => TextTable
   readonly guess: (table: TextTable) => ImportKinds[Kind]['mapping']
   readonly carryOut: (
     table: TextTable,
@@ -63,8 +66,11 @@ interface Reader<Kind extends ImportKind> {
   ) => ToldRows<ImportKinds[Kind]['column']> & Taken<ImportKinds[Kind]['taken']>
 }
 
+const asItIs = (one: TextTable) => one
+
 const READERS: { readonly [Kind in ImportKind]: Reader<Kind> } = {
   chart: {
+    asWritten: joinOctaves,
     guess: guessMapping,
     carryOut: (table, mapping, chart, onRow) => {
       const { lines, ...told } = mapRows(table, mapping, chart, onRow)
@@ -72,6 +78,7 @@ const READERS: { readonly [Kind in ImportKind]: Reader<Kind> } = {
     },
   },
   catalogue: {
+    asWritten: asItIs,
     guess: guessCatalogueMapping,
     carryOut: (table, mapping, _, onRow) => {
       const { preview, problems } = mapCatalogue(table, mapping, onRow)
@@ -79,6 +86,7 @@ const READERS: { readonly [Kind in ImportKind]: Reader<Kind> } = {
     },
   },
   logger: {
+    asWritten: asItIs,
     guess: guessLogger,
     carryOut: (table, mapping, timeZone, onRow) => {
       const { readings, ...told } = mapRoom(table, mapping, timeZone, onRow)
@@ -98,7 +106,7 @@ let table: TextTable | null = null
 const api = {
   /** @throws RangeError with a sentence when the file can't be read */
   read<Kind extends ImportKind>(kind: Kind, bytes: Uint8Array): FileRead<Kind> {
-    table = readTable(textOf(bytes))
+    table = READERS[kind].asWritten(readFile(bytes))
     return { header: table.header, rows: table.rows.length, mapping: READERS[kind].guess(table) }
   },
   /** Carries a mapping out on the file that was read last. */

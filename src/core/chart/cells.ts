@@ -11,6 +11,7 @@ import type { Bounded } from '../strings/bounds'
 import { lengthCell, readLengthCell } from '../strings/length-cells'
 import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
+import { inferWound } from './infer-wound'
 import { makeText, makeWords, readMake, type Make } from './material-text'
 
 export const CHART_COLUMNS = [
@@ -128,7 +129,7 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
       ? null
       : attempt(column, () => readLength(column, cells[column], units[column]))
   const number = attempt('number', () => readNumber(cells.number))
-  const note = attempt('note', () => readNote(cells.note))
+  const note = attempt('note', () => readNoteCell(cells.note))
   const colour = attempt('colour', () => readColour(cells.colour))
   const [speakingLength, freeLength] = [length('speaking'), length('free')]
   if (speakingLength !== null && freeLength !== null && freeLength <= speakingLength)
@@ -156,7 +157,7 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
 }
 
 /** A note in scientific pitch, or told by its harp octave: `4th-octave A`. */
-function readNote(text: string): Note {
+export function readNoteCell(text: string): Note {
   const named = readNamed(text)
   if (named?.is !== 'note' || named.counted !== 'harp') return parseNote(text)
   return note(named.letter, scientificOctaveOf(named.letter, harpOctave(named.octave)), named.accidental ?? 0)
@@ -181,6 +182,9 @@ function readLength(column: LengthColumn, text: string, unit: FileUnit): number 
   return readLengthCell(text, BOUNDED[column], unit, where)
 }
 
+/** A wound string is measured over its wrap, which yields: so far the sum may be off the gauge, as a share. */
+const GAUGE_DIFFERS = 0.05
+
 function readConstruction(
   make: Make,
   cells: Cells,
@@ -191,7 +195,17 @@ function readConstruction(
     const gauge = length('gauge')
     return gauge === null ? null : { kind: 'plain', material: make.material, gauge }
   }
-  const [core, thickness, wrap] = [length('core'), length('bedding'), length('wrap')]
+  const [gauge, core, thickness, wrap] = [length('gauge'), length('core'), length('bedding'), length('wrap')]
+  const isEmpty = (column: LengthColumn) => cells[column].trim() === ''
+  // A chart that has the outer gauge alone keeps it: what makes it up is inferred.
+  if (gauge !== null && isEmpty('core') && isEmpty('wrap')) return inferWound(make, gauge)
+  if (gauge !== null && core !== null && isEmpty('wrap') && gauge > core + 2 * (thickness ?? 0))
+    return {
+      kind: 'wound',
+      core: { material: make.core, diameter: core },
+      wrap: { material: make.wrap, diameter: (gauge - core) / 2 - (thickness ?? 0) },
+      bedding: make.bedding !== null && thickness !== null ? { material: make.bedding, thickness } : null,
+    }
   if (core === null || wrap === null) {
     if (problems.core === undefined && core === null && (wrap !== null || cells.gauge.trim() !== ''))
       problems.core = 'A wound string needs its core’s diameter.'
@@ -203,6 +217,9 @@ function readConstruction(
     problems.bedding ??= `The bedding of ${make.bedding} needs its thickness.`
     return null
   }
+  const outer = core + 2 * (wrap + (thickness ?? 0))
+  if (gauge !== null && Math.abs(outer / gauge - 1) > GAUGE_DIFFERS)
+    problems.gauge ??= `Core and wrap make ${Number((outer * 1000).toPrecision(4))} mm, the gauge says ${Number((gauge * 1000).toPrecision(4))} mm. Clear core and wrap to have them inferred.`
   return {
     kind: 'wound',
     core: { material: make.core, diameter: core },

@@ -45,13 +45,18 @@ describe('cells', () => {
   })
 
   test.each([
-    ['note', { note: 'H4' }, 'note'],
+    ['note', { note: 'J4' }, 'note'],
     ['number', { number: '4.5' }, 'number from the top|counted from the top'],
     ['colour', { colour: 'green' }, 'red, black, blue or natural'],
     ['material', { material: 'horsehair' }, 'such as “gut”'],
     ['gauge', { gauge: '86' }, 'can’t be right for a gauge'],
     ['free', { free: '90' }, 'longer than the speaking length'],
-    ['core', { material: 'copper on steel', gauge: '1.2', core: '', wrap: '' }, 'needs its core'],
+    ['core', { material: 'copper on steel', gauge: '', core: '', wrap: '0.3' }, 'needs its core'],
+    [
+      'gauge',
+      { material: 'copper on steel', gauge: '1.2', core: '0.4', wrap: '0.3' },
+      'make 1 mm, the gauge says 1.2 mm',
+    ],
     ['speaking', { speaking: 'long' }, 'long'],
   ])('a wrong %s gets its sentence at its own cell', (column, change, sentence) => {
     const { problems } = readCells({ ...cellsOf(lines('fennel')[0]!, 'mm'), ...change }, inUnit('mm'))

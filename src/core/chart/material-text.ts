@@ -3,7 +3,8 @@
  */
 import type { Construction } from '../strings/construction'
 import { cannotBe, carriesTension } from '../strings/bounds'
-import { MATERIALS, type Material } from '../strings/materials'
+import type { Material } from '../strings/materials'
+import { layersWritten } from './material-words'
 
 export type Make =
   | { readonly kind: 'plain'; readonly material: Material }
@@ -13,25 +14,6 @@ export type Make =
       readonly bedding: Material | null
       readonly core: Material
     }
-
-/** Other words for the materials; a plain “nylon” is taken as the commoner string nylon. */
-const ALSO: Readonly<Record<string, Material>> = {
-  nylon: 'nylon 6.12',
-  'nylon 612': 'nylon 6.12',
-  'nylon 6/12': 'nylon 6.12',
-  'nylon 66': 'nylon 6.6',
-  'nylon 6/6': 'nylon 6.6',
-  'nylon 6': 'nylon 6.6',
-  carbon: 'fluorocarbon',
-  'fluoro carbon': 'fluorocarbon',
-  pvdf: 'fluorocarbon',
-  'music wire': 'steel',
-  'plain steel': 'steel',
-  bronze: 'phosphor bronze',
-  wire: 'steel',
-  'sheep gut': 'gut',
-  'beef gut': 'gut',
-}
 
 /** A string's make as a chart writes it; {@link readMake} reads it back. */
 export function makeText(c: Construction): string {
@@ -53,29 +35,25 @@ export function makeWords(make: Make): string {
  * @throws RangeError with a sentence that can be shown, when a material is not known or there are more than three
  */
 export function readMake(text: string): Make {
-  const layers = text
-    .trim()
-    .toLowerCase()
-    .replace(/[-_]/g, ' ')
-    .replace(/\s+/g, ' ')
-    .split(/ (?:on|over) /)
-    .map((layer) => materialCalled(layer, text))
-  const [outer, middle, inner] = layers
-  const carrier = layers.at(-1)
-  if (carrier && !carriesTension(carrier))
-    throw new RangeError(cannotBe({ kind: 'plain', material: carrier, gauge: 1 }) ?? '')
-  if (layers.length > 3 || !outer)
-    throw new RangeError(`Expected a material such as “gut” or “copper on nylon”, got “${text.trim()}”.`)
-  if (!middle) return { kind: 'plain', material: outer }
-  return inner
-    ? { kind: 'wound', wrap: outer, bedding: middle, core: inner }
-    : { kind: 'wound', wrap: outer, bedding: null, core: middle }
+  const written = layersWritten(text)
+  if (!written || written.layers.length > 3)
+    throw new RangeError(
+      `Expected a material such as “gut” or “copper on nylon”, got “${text.trim().slice(0, 60)}”.`,
+    )
+  const core = written.layers.at(-1) as Material
+  if (!carriesTension(core)) throw new RangeError(cannotBe({ kind: 'plain', material: core, gauge: 1 }) ?? '')
+  if (written.layers.length === 1) return { kind: 'plain', material: core }
+  const [outer, middle] = written.layers
+  return {
+    kind: 'wound',
+    wrap: outer ?? usualWrap(core),
+    bedding: written.layers.length === 3 ? (middle ?? null) : null,
+    core,
+  }
 }
 
-function materialCalled(layer: string, text: string): Material {
-  const found =
-    MATERIALS.find((material) => material === layer) ?? (Object.hasOwn(ALSO, layer) ? ALSO[layer] : undefined)
-  if (!found)
-    throw new RangeError(`Expected a material such as “gut” or “copper on nylon”, got “${text.trim()}”.`)
-  return found
+/** What a core is usually wound with, where a chart says “wound” and no more; an estimate. */
+function usualWrap(core: Material): Material {
+  if (core === 'steel') return 'phosphor bronze'
+  return core === 'silk' || core === 'gut' ? 'copper' : 'nylon 6.12'
 }

@@ -96,18 +96,23 @@ export function proposeChart(
       construction: rebuilt.strings[i]!,
       make: makeText(rebuilt.strings[i]!),
       speakingLength: lengths[i] as number,
-      freeLength:
-        line.freeLength ?? Math.round((lengths[i] as number) * (1 + (beyond[i] as number)) * 1e4) / 1e4,
+      freeLength: isBeyond(line, lengths[i] as number)
+        ? (line.freeLength as number)
+        : Math.round((lengths[i] as number) * (1 + (beyond[i] as number)) * 1e4) / 1e4,
     })),
     strings: sorted.filter((line) => line.construction === null).map(({ number }) => number),
     lengths: sorted.filter((line) => line.speakingLength === null).map(({ number }) => number),
   }
 }
 
+/** Whether a free length is known that goes with the speaking length; one that is shorter was supposed, and gives way. */
+const isBeyond = ({ freeLength }: ChartLine, speaking: number): boolean =>
+  freeLength !== null && freeLength > speaking
+
 /** What lies beyond the speaking length, as a share of it, from the nearest line that knows both. */
 function beyondShares(sorted: readonly ChartLine[], lengths: readonly number[]): readonly number[] {
-  const shares = sorted.map(({ freeLength }, i) =>
-    freeLength === null ? null : freeLength / (lengths[i] as number) - 1,
+  const shares = sorted.map((line, i) =>
+    isBeyond(line, lengths[i] as number) ? (line.freeLength as number) / (lengths[i] as number) - 1 : null,
   )
   return shares.map((share, i) => {
     if (share !== null) return share

@@ -46,7 +46,7 @@ export interface InstrumentDesign {
     Partial<Calling & Pick<Instrument, 'strung'>>
   /** What the players call the strings by, shortest first; left out where they have no roles. */
   readonly roles?: readonly string[]
-  /** The letter and octave of each piece, shortest first; the rest tuning gives the accidentals. */
+  /** The letter and octave of each piece, shortest first; the rest tuning gives the accidental of a bare letter. */
   readonly notes: readonly Note[]
   /** How many neighbouring positions one piece serves, all at one note. */
   readonly stringsPerPiece: 1 | 2
@@ -105,7 +105,8 @@ export function designInstrument(design: InstrumentDesign): Instrument {
   for (let number = 1; number <= total; number += 1) {
     const piece = pieceOf(number)
     const natural = design.notes[piece - 1] as Note
-    const note: Note = { ...natural, accidental: accidentals[natural.letter] }
+    const note: Note =
+      natural.accidental === 0 ? { ...natural, accidental: accidentals[natural.letter] } : natural
     const speakingLength = tenth(Math.exp(length(piece)))
     const section = design.sections.find((s) => piece <= s.upTo)
     if (!section)

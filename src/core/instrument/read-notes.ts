@@ -8,7 +8,7 @@ const MOST = 120
 
 /**
  * Reads the notes of an instrument: a range such as `C2 to C7`, which runs by the scale, or the notes one by one from
- * the shortest.
+ * the shortest. What is written with a sharp or a flat keeps it; a bare letter follows the rest tuning.
  *
  * @throws RangeError with a sentence that can be shown
  */
@@ -17,10 +17,10 @@ export function readNotes(text: string): readonly Note[] {
     .trim()
     .split(/\s*(?:,|;|\s)\s*/)
     .filter((word) => word !== '')
-  const range = /^([a-g]-?\d)\s*(?:to|-|–|…|\.\.)\s*([a-g]-?\d)$/i.exec(text.trim())
+  const range = /^(\p{L}{1,3}-?\d)\s*(?:to|bis|à|a|-|–|…|\.\.)\s*(\p{L}{1,3}-?\d)$/iu.exec(text.trim())
   const notes = range
     ? inOrder(parseNote(range[1] as string), parseNote(range[2] as string))
-    : words.map((word) => ({ ...parseNote(word), accidental: 0 as const }))
+    : words.map((word) => parseNote(word))
   if (notes.length === 0)
     throw new RangeError('Expected the notes, such as “C2 to C7”, or one by one from the shortest.')
   if (notes.length > MOST)

@@ -2,6 +2,7 @@
  * A file of any make as a table of text: its encoding, its separator and its header found out.
  */
 import Papa from 'papaparse'
+import { isZip, readSpreadsheet } from './read-spreadsheet'
 
 export interface TextTable {
   readonly header: readonly string[]
@@ -20,10 +21,7 @@ const MOST_BYTES = 8_000_000
  */
 export function textOf(bytes: Uint8Array): string {
   if (bytes.length === 0) throw new RangeError('The file is empty.')
-  if (bytes.length > MOST_BYTES)
-    throw new RangeError(
-      `The file has ${Math.round(bytes.length / 1e6)} MB; a table of strings has a few kilobytes.`,
-    )
+  if (bytes.length > MOST_BYTES) throw tooLarge(bytes)
   const wide =
     bytes[0] === 0xff && bytes[1] === 0xfe
       ? 'utf-16le'
@@ -36,6 +34,9 @@ export function textOf(bytes: Uint8Array): string {
   if (text.trim() === '') throw new RangeError('The file is empty.')
   return text
 }
+
+const tooLarge = (bytes: Uint8Array) =>
+  new RangeError(`The file has ${Math.round(bytes.length / 1e6)} MB; a table of strings has a few kilobytes.`)
 
 function utf8Or1252(bytes: Uint8Array): string {
   try {
@@ -64,6 +65,17 @@ function separatorOf(text: string): string {
   return ['\t', ';', '|'].find((separator) => names.includes(separator)) ?? ','
 }
 
+/**
+ * A file of any make as a table: a spreadsheet by what it begins with, else text.
+ *
+ * @throws RangeError with a sentence that can be shown
+ */
+export function readFile(bytes: Uint8Array): TextTable {
+  if (!isZip(bytes)) return readTable(textOf(bytes))
+  if (bytes.length > MOST_BYTES) throw tooLarge(bytes)
+  return tableOf(readSpreadsheet(bytes))
+}
+
 /** Told of each row before it is carried out, counted from 0. */
 export type OnRow = (index: number) => void
 
@@ -78,6 +90,11 @@ export function readTable(text: string): TextTable {
   const unclosed = errors.find(({ code }) => code === 'MissingQuotes')
   if (unclosed)
     throw new RangeError(`Line ${(unclosed.row ?? 0) + 1}: a quotation mark is opened and never closed.`)
+  return tableOf(data)
+}
+
+/** A header and the rows below it, out of rows of cells. */
+function tableOf(data: readonly (readonly string[])[]): TextTable {
   const numbered = data
     .map((row, i) => ({ row: row.map((cell) => cell.trim()), line: i + 1 }))
     .filter(({ row }) => row.some((cell) => cell !== ''))

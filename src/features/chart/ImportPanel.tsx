@@ -33,7 +33,7 @@ export function ImportPanel({ chart, onTake, onClose }: ImportPanelProps) {
   return (
     <TableImport<ChartColumn, Mapping, ChartLine>
       title="A chart from a file"
-      lead="CSV with any column names and units. Nothing is written until you take the rows over, and keep the chart after that."
+      lead="CSV, .xlsx or .ods, with any column names and units. Nothing is written until you take the rows over, and keep the chart after that."
       columns={CHART_COLUMNS}
       words={WORDS}
       units={FILE_UNITS}
@@ -48,7 +48,7 @@ export function ImportPanel({ chart, onTake, onClose }: ImportPanelProps) {
 
 function remainder(taken: number, rows: number, strings: number): string {
   const left = rows - taken
-  return `${left === 0 ? 'Every row can be read.' : `${left.toLocaleString('en-GB')} can’t be taken as they are; they are told above.`} ${taken < strings ? `${strings - taken} strings stay as they are.` : ''}`
+  return `${left === 0 ? 'Every row can be read.' : `${left.toLocaleString('en-GB')} can’t be used. See why above.`} ${taken < strings ? `${strings - taken} strings stay as they are.` : ''}`
 }
 
 function MoreOfIt({

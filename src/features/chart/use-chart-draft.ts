@@ -11,6 +11,7 @@ import {
   type Problems,
 } from '@/core/chart/cells'
 import { chartLine, type ChartLine } from '@/core/chart/chart-line'
+import { freeFollowing } from '@/core/chart/free-follows'
 import type { Instrument } from '@/core/instrument/instrument'
 import type { LengthUnit } from '@/core/units/length'
 import { useKept } from '@/ui/kept/use-kept'
@@ -123,7 +124,11 @@ function draftRow(
   edits: Partial<Cells> | undefined,
   units: ColumnUnits,
 ): DraftRow {
-  const now = { ...cells, ...edits }
+  const typed = { ...cells, ...edits }
+  const now =
+    edits?.speaking !== undefined && edits.speaking !== cells.speaking && edits.free === undefined
+      ? { ...typed, free: freeFollowing(typed, line, units) }
+      : typed
   const edited = CHART_COLUMNS.filter((column) => now[column] !== cells[column])
   if (edited.length === 0) return { number: line.number, cells, line, problems: {}, toKeep: null }
   const { line: read, problems } = readCells(now, units)
@@ -133,6 +138,11 @@ function draftRow(
     cells: now,
     line: shown,
     problems,
-    toKeep: typedOver(cellsOf(line, 'mm'), cellsOf(shown, 'mm'), edited),
+    // Core and wrap that were inferred come with the gauge that they make up.
+    toKeep: typedOver(
+      cellsOf(line, 'mm'),
+      cellsOf(shown, 'mm'),
+      now.core === '' && now.wrap === '' ? [...edited, 'gauge', 'core', 'bedding', 'wrap'] : edited,
+    ),
   }
 }

@@ -87,7 +87,7 @@ export function TableImport<Column extends string, Mapping extends ImportMapping
           Choose a file
           <input
             type="file"
-            accept=".csv,.txt,.tsv,text/csv,text/plain"
+            accept=".csv,.txt,.tsv,.xlsx,.ods,text/csv,text/plain"
             className="sr-only"
             onChange={choose}
           />

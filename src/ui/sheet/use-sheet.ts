@@ -74,6 +74,12 @@ export function useSheet<Column extends string>(
       setMarked({ column: name, at: row, to: Math.min(rows - 1, Math.max(0, to)) })
       return
     }
+    const isClearing = event.key === 'Delete' || event.key === 'Backspace'
+    if (isClearing && name !== undefined && marked?.at === row && marked.column === name) {
+      event.preventDefault()
+      onSet(rowsOf(marked, row, name).map((one) => ({ row: one, column: name, text: '' })))
+      return
+    }
     if (event.key === 'Escape' && marked) {
       event.preventDefault()
       setMarked(null)

@@ -4,10 +4,14 @@
 import { eq } from 'drizzle-orm'
 import { chartLine, withLine, type WholeLine } from '@/core/chart/chart-line'
 import { cellsOf } from '@/core/chart/cells'
+import type { StringPosition } from '@/core/instrument/instrument'
+import { sectionsOf, type Measured } from '@/core/measuring/quantity'
+import { outerGauge } from '@/core/strings/construction'
 import type { Store } from '../../store/database'
 import { positionRow, positionId, type StoredInstrument } from '../instruments'
 import { Refusal } from '@/boundary/refusal'
-import { positions } from '../../store/schema'
+import { instruments, positions } from '../../store/schema'
+import { measuredJson } from '../measured-json'
 
 /**
  * @param store - open
@@ -48,9 +52,53 @@ export function changeChart(
           .where(eq(positions.id, positionId(stored, line.number)))
           .run()
       }
+      if (stored.chartMeasured !== null) keepWhatIsKnown(store, stored, changed, stored.chartMeasured)
     },
   )
   return { actionId, changed: changed.length }
+}
+
+/** Lengths and gauges of charts are told to the millimetre and to two hundredths of one: one standard deviation each, m. */
+const TOLD = { speaking: 1e-3, gauge: 1e-5 } as const
+
+/** What a chart tells of an instrument from a preset is known from then on, and no longer assumed. */
+function keepWhatIsKnown(
+  store: Store,
+  { id, instrument }: StoredInstrument,
+  changed: readonly WholeLine[],
+  measured: readonly Measured[],
+): void {
+  const lines = new Map(changed.map((line) => [line.number, line]))
+  const now = instrument.positions.map((p) => {
+    const line = lines.get(p.number)
+    return line ? drawn(p, line) : p
+  })
+  const isNew = (number: number, differs: (line: WholeLine, had: StringPosition) => boolean) => {
+    const line = lines.get(number)
+    const had = instrument.positions[number - 1]
+    return line !== undefined && had !== undefined && differs(line, had)
+  }
+  const lengths = instrument.positions
+    .filter(({ number }) => isNew(number, (line, had) => line.speakingLength !== had.speakingLength))
+    .map(({ number }): Measured => ({ key: `speaking ${number}`, error: TOLD.speaking }))
+  // A section’s gauges are one quantity: it is known where the chart tells most of them.
+  const gauges = sectionsOf(now)
+    .filter(({ from, to }) => {
+      const all = now.slice(from - 1, to)
+      const told = all.filter(({ number }) =>
+        isNew(number, (line, had) => outerGauge(line.construction) !== outerGauge(had.construction)),
+      )
+      return told.length > all.length / 2
+    })
+    .map(({ from }): Measured => ({ key: `gauge ${from}`, error: TOLD.gauge }))
+  const fresh = [...lengths, ...gauges]
+  if (fresh.length === 0) return
+  const again = new Set(fresh.map(({ key }) => key))
+  store.rows
+    .update(instruments)
+    .set({ measured: measuredJson([...measured.filter(({ key }) => !again.has(key)), ...fresh]) })
+    .where(eq(instruments.id, id))
+    .run()
 }
 
 function drawn(position: Parameters<typeof withLine>[0], line: WholeLine) {

@@ -106,11 +106,16 @@ test('without a column of numbers the rows count from whichever end is said', ()
   ])
 })
 
-test('every wrong row is told by its line and column, the others can be taken', () => {
+test('every wrong cell is told by its line and column; its row keeps the good ones', () => {
   const { lines, problems } = imported(
-    'no,note,gauge mm,material\n1,G6,0.76,nylon\n2,H6,0.76,nylon\n1,G6,0.77,nylon\n44,A2,1,nylon\n3,E6,thick,nylon\nx,G6,,\n4,D6,0.78,horsehair\n',
+    'no,note,gauge mm,material\n1,G6,0.76,nylon\n2,J6,0.76,nylon\n1,G6,0.77,nylon\n44,A2,1,nylon\n3,E6,thick,nylon\nx,G6,,\n4,D6,0.78,horsehair\n',
   )
-  expect(lines.map(({ number }) => number)).toEqual([1])
+  expect(lines.map(({ number }) => number)).toEqual([1, 2, 3, 4])
+  const had = chart
+  // What can’t be read is as the chart has it.
+  expect(lines[1]?.note).toEqual(had[1]?.note)
+  expect(lines[1]?.construction).toMatchObject({ gauge: 0.00076 })
+  expect(lines[2]?.construction).toEqual(had[2]?.construction)
   expect(problems.map(({ line, column }) => `${line} ${column}`)).toEqual([
     '3 note',
     '4 number',

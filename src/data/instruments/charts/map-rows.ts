@@ -10,6 +10,7 @@ import {
   type ReadLine,
 } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
+import { freeFollowing } from '@/core/chart/free-follows'
 import type { RowProblem, ToldRows } from '@/core/list/told-rows'
 import { unguarded } from '../../csv/formula-guard'
 import type { Mapping } from './mapping'
@@ -40,7 +41,12 @@ export function mapRows(
     const line = table.lines[i] as number
     const number = numberOf(row, i, table.rows.length, mapping)
     const base = byNumber.get(Number(number))
-    const cells = cellsFrom(row, number, mapping, base)
+    const told = cellsFrom(row, number, mapping, base)
+    const hasNoFree = mapping.columns.free === null || (row[mapping.columns.free] ?? '').trim() === ''
+    const cells =
+      base && hasNoFree && mapping.columns.speaking !== null
+        ? { ...told, free: freeFollowing(told, base, mapping.units) }
+        : told
     const read = atRest(readCells(cells, mapping.units), mapping, base)
     const wrong: RowProblem<ChartColumn>[] = isElsewhere(number, base)
       ? [
@@ -61,14 +67,42 @@ export function mapRows(
         column: 'number',
         sentence: `String ${read.line.number} stands on line ${taken.get(read.line.number)} already.`,
       })
-    if (read.line && wrong.length === 0) {
-      taken.set(read.line.number, line)
-      lines.push(read.line)
+    // A row with a bad cell keeps its good ones: where the chart has something to put in its place.
+    const kept =
+      wrong.length === 0
+        ? read.line
+        : base && !isElsewhere(number, base)
+          ? mended(cells, read, base, mapping)
+          : null
+    if (kept && !taken.has(kept.number)) {
+      taken.set(kept.number, line)
+      lines.push(kept)
     }
     problems.push(...wrong)
     return { line, cells, wrong: wrong.length > 0 }
   })
   return { lines: lines.sort((a, b) => a.number - b.number), problems, preview }
+}
+
+/** A row with what can’t be read of it as the chart has it; null where even then it can’t be. */
+function mended(cells: Cells, { problems }: ReadLine, base: ChartLine, mapping: Mapping): ChartLine | null {
+  const had = cellsOf(base, 'mm')
+  const bad = Object.keys(problems) as ChartColumn[]
+  if (bad.includes('number')) return null
+  // Core, wrap and gauge are one string: where one of them is bad, the chart keeps all three.
+  const one: readonly ChartColumn[] = ['material', 'gauge', 'core', 'bedding', 'wrap']
+  const replaced = bad.some((column) => one.includes(column)) ? [...bad, ...one] : bad
+  const again = {
+    ...cells,
+    ...Object.fromEntries(
+      replaced.map((column) => [
+        column,
+        had[column] === '' || !(column in mapping.units) ? had[column] : `${had[column]} mm`,
+      ]),
+    ),
+  }
+  const read = atRest(readCells(again, mapping.units), mapping, base)
+  return Object.keys(read.problems).length === 0 ? read.line : null
 }
 
 /** A row of a string that the chart doesn't have: that alone is told of it, for the rest could only be wrong too. */
@@ -108,12 +142,21 @@ function cellsFrom(
   base: ChartLine | undefined,
 ): Cells {
   const had = base ? cellsOf(base, 'mm') : null
+  const saysOf = (column: ChartColumn) => {
+    const index = columns[column]
+    return index !== null && (row[index] ?? '').trim() !== ''
+  }
+  // A gauge in the file is the string’s: core and wrap of another one are not put to it.
+  const ofAnother: ReadonlySet<ChartColumn> = new Set(
+    saysOf('gauge') ? (['core', 'bedding', 'wrap'] as const) : [],
+  )
   return Object.fromEntries(
     CHART_COLUMNS.map((column) => {
       if (column === 'number') return [column, number]
       const index = columns[column]
       const text = index === null ? '' : unguarded(row[index] ?? '')
       if (text !== '' || ((column === 'label' || column === 'asked') && index !== null)) return [column, text]
+      if (ofAnother.has(column)) return [column, '']
       return [column, had && had[column] !== '' ? `${had[column]}${column in units ? ' mm' : ''}` : '']
     }),
   ) as unknown as Cells

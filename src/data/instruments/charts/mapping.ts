@@ -3,6 +3,7 @@
  * then the person's to change.
  */
 import { CHART_COLUMNS, LENGTH_COLUMNS, type ChartColumn, type LengthColumn } from '@/core/chart/cells'
+import { startsAt } from './as-written'
 import { HEADERS } from './chart-csv'
 import type { FileUnit } from '@/core/units/file-unit'
 import { guessColumns, guessUnit } from '../../csv/guess'
@@ -19,17 +20,18 @@ export interface Mapping {
 }
 
 const WORDS: Record<ChartColumn, RegExp> = {
-  number: /^(?:no\.?|nr\.?|num(?:ber)?|string|string n(?:o\.?|umber)|#|pos(?:ition)?|n°|saite|corde)$|number/,
+  number:
+    /^(?:nº|n[úu]mero|numéro|numero|no\.?|nr\.?|num(?:ber)?|string|string n(?:o\.?|umber)|#|pos(?:ition)?|n°|saite|corde)$|number/,
   asked: /make and line|brand|string maker/,
   label: /label|maker.?s|code|name/,
-  note: /note|pitch|tone|ton$/,
-  colour: /colou?r|dye|farbe|couleur/,
-  material: /material|made of|type|stuff|stoff|matière/,
-  gauge: /gauge|diam|thick|ø|calib|stärke|durchmesser/,
-  core: /core/,
+  note: /^nota$|note|pitch|tone|ton$/,
+  colour: /colou?r|dye|farbe|couleur|colore/,
+  material: /material|made of|type|stuff|stoff|matière|matériau|materiale/,
+  gauge: /gauge|diam|diám|thick|ø|calib|stärke|durchmesser|grosor|spessore|épaisseur/,
+  core: /core|kern|âme|anima|alma/,
   bedding: /bedding|under.?lay/,
-  wrap: /wrap|wind|cover/,
-  speaking: /speaking|sounding|vibrating|scale|^length|length$|mensur|länge|longueur/,
+  wrap: /wrap|wind|cover|umspinn|filage|entorch|rivest/,
+  speaking: /speaking|sounding|vibrating|scale|^length|length$|mensur|länge|longueur|lunghezza|longitud/,
   free: /free|overall|total|pin.?to|full/,
 }
 
@@ -74,7 +76,7 @@ export function guessMapping({ header, rows }: TextTable): Mapping {
   return {
     columns,
     units,
-    startsAt: 'the shortest',
+    startsAt: startsAt({ header, rows, lines: [] }, { columns }),
     letters:
       columns.note !== null && header[columns.note] === HEADERS.note ? 'as written' : 'as tuned at rest',
   }
