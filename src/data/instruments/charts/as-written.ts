@@ -26,10 +26,11 @@ export function joinOctaves(table: TextTable): TextTable {
   const octaves = table.rows.map((row) => Number(/-?\d/.exec(row[octaveAt] ?? '')?.[0] ?? NaN))
   const known = octaves.filter(Number.isFinite)
   const [first, last] = [known[0], known.at(-1)]
-  if (first === undefined || last === undefined) return table
+  // Within one octave nothing tells how it is counted: the notes are then asked for, cell by cell.
+  if (first === undefined || last === undefined || first === last) return table
   const shortestFirst = isShortestFirst(table) ?? true
   // Harp octaves are counted from the treble: they rise toward the long strings.
-  const isHarp = first === last || last > first === shortestFirst
+  const isHarp = last > first === shortestFirst
   const rows = table.rows.map((row, i) =>
     Number.isFinite(octaves[i])
       ? row.with(
