@@ -102,7 +102,7 @@ test('a chart leaves as CSV, comes back through the mapping, and nothing is writ
   const problems = page.getByRole('alert').filter({ hasText: 'can’t be read' })
   await expect(problems).toContainText('Line 3, gauge')
   await expect(problems).toContainText('there is no string 77')
-  await page.getByRole('button', { name: 'Take over one row' }).click()
+  await page.getByRole('button', { name: 'Take over 2 rows' }).click()
   await expect(cell(page, 'Gauge', 1)).toHaveValue('0.66')
   await page.getByRole('button', { name: 'Put back' }).click()
 
@@ -135,7 +135,7 @@ test('a new instrument draws itself while it is described, and stands on the she
   await page.getByRole('link', { name: 'A new instrument' }).click()
   const drawn = page.getByRole('region', { name: 'As it comes out' })
   await expect(drawn).toContainText('lever harp, 36 strings')
-  await page.getByRole('textbox', { name: 'Notes' }).fill('C3 to H6')
+  await page.getByRole('textbox', { name: 'Notes' }).fill('C3 to J6')
   await expect(drawn).toContainText('It is drawn here as soon as')
   await page.getByRole('combobox', { name: 'Family' }).selectOption('lyre')
   await page.getByRole('textbox', { name: 'Notes' }).fill('G3 to G4')

@@ -239,6 +239,7 @@ test('no stored value makes a page fail', async ({ request, served }) => {
     postage: '9999999.99',
     freeOver: '',
     leadDays: 365,
+    simulated: true,
   })
   await kept('/api/supplies', {
     kind: 'bead',

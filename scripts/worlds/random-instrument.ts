@@ -49,6 +49,7 @@ export function newInstrument(random: Random, name: string): object {
     tensionClass: random() < 0.7 ? begins.tensionClass : pick(random, TENSION_CLASSES),
     strung: pick(random, STRUNG),
     lengths: '',
+    chart: [],
     maker: random() < 0.3 ? '' : 'A workshop',
     model: random() < 0.3 ? '' : 'Small one',
     owner: random() < 0.3 ? '' : 'A school',

@@ -60,6 +60,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           }}
         >
           <AtHandProvider>
+            <a
+              href="#main"
+              className="button sr-only focus:not-sr-only focus:absolute focus:top-2 focus:left-2 focus:z-50"
+            >
+              Skip to the page
+            </a>
             {isVisiting() && <VisitBar />}
             <LeftOut rows={countOf(store().unreadable)} />
             <Navigation
@@ -75,7 +81,11 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             />
             <DoneBar>
               <WaitingPlace />
-              <main className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0">
+              <main
+                id="main"
+                tabIndex={-1}
+                className="mx-auto max-w-[100rem] px-3 pt-4 pb-28 md:px-6 md:pb-10 print:p-0"
+              >
                 {children}
               </main>
               <KeyList />

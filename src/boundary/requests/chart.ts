@@ -12,7 +12,8 @@ import type { Cells } from '@/core/chart/cells'
 
 const LONGEST = 60
 
-class CellsRequest implements Cells {
+/** A line of a chart as cells, lengths in millimetres. */
+export class CellsRequest implements Cells {
   @MaxLength(LONGEST) @IsString() number!: string
   @MaxLength(LONGEST) @IsString() label!: string
   @MaxLength(LONGEST) @IsString() note!: string

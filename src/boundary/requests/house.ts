@@ -36,12 +36,12 @@ export class BeginRequest {
 
   @IsTimeZone({ message: 'There is no such time zone.' })
   timeZone!: string
+
+  @IsBoolean({ message: 'Say whether gauges are in thousandths.' })
+  gaugesInThou!: boolean
 }
 
 export class HouseRequest extends BeginRequest {
-  @IsBoolean({ message: 'Say whether gauges are in thousandths.' })
-  gaugesInThou!: boolean
-
   @Max(20, { message: 'More than 20 of each string is a shop.' })
   @Min(0, { message: 'There can’t be fewer than none.' })
   @IsInt({ message: 'Spares: expected a whole number.' })

@@ -1,4 +1,17 @@
-import { IsIn, IsInt, IsNotEmpty, IsString, MaxLength, ValidateIf } from 'class-validator'
+import { Type } from 'class-transformer'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsObject,
+  IsString,
+  MaxLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator'
+import { CellsRequest } from './chart'
 import { FAMILIES, type Family } from '@/core/instrument/family'
 import { TENSION_CLASSES, STRUNG, type Strung, type TensionClass } from '@/core/instrument/instrument'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
@@ -46,6 +59,14 @@ export class NewInstrumentRequest extends StringsOnRequest {
   @MaxLength(4000, { message: 'That is more lengths than an instrument has.' })
   @IsString()
   lengths!: string
+
+  /** Lines of its maker’s chart, lengths in millimetres; empty where there is none. */
+  @ValidateNested({ each: true })
+  @IsObject({ each: true })
+  @Type(() => CellsRequest)
+  @ArrayMaxSize(200, { message: 'A chart has at most 200 lines.' })
+  @IsArray()
+  chart!: CellsRequest[]
 
   @MaxLength(80)
   @IsString()

@@ -2,6 +2,7 @@
  * One grammar of all that people call a string by; what it yields knows no instrument.
  */
 import type { Letter } from '../pitch/note'
+import { noteInWords } from '../pitch/note-words'
 import { wordsOf, type Word } from './words'
 
 /** Which strings are counted: of a letter, of a colour, or all. */
@@ -45,6 +46,10 @@ const MIDDLE_C: Named = { is: 'note', letter: 'C', accidental: null, octave: 4, 
  * @returns what was said; null when it is no name in any scheme
  */
 export function readNamed(text: string): Named | null {
+  // A note as another language writes it: `Es4`, `La6`.
+  const foreign = noteInWords(text)
+  // A bare name is the string’s letter, whatever it sounds at rest.
+  if (foreign) return { is: 'note', ...foreign, accidental: foreign.accidental || null, counted: 'unsaid' }
   const words = wordsOf(text)
   return words === null || words.length === 0 ? null : named(words)
 }

@@ -54,3 +54,13 @@ test('nineteen names in twenty are read as they are meant', () => {
 test('nothing that is no name here is taken for one', () => {
   for (const { expected, got } of cases) if (expected.length === 0) expect(got).toEqual([])
 })
+
+test.each([
+  ['H4', 'B4'],
+  ['Es4', 'Eb4'],
+  ['La3', 'A3'],
+  ['do#5', 'C#5'],
+])('“%s” is read as “%s” is', (foreign, english) => {
+  expect(read(foreign, 'lovage')).toEqual(read(english, 'lovage'))
+  expect(read('La3', 'lovage').length).toBeGreaterThan(0)
+})

@@ -120,7 +120,10 @@ export function isBegun(store: Store): boolean {
  *
  * @throws Refusal 409 when it has been begun
  */
-export function beginHouse(store: Store, begun: Pick<House, 'name' | 'unit' | 'currency' | 'timeZone'>) {
+export function beginHouse(
+  store: Store,
+  begun: Pick<House, 'name' | 'unit' | 'currency' | 'timeZone'> & Partial<Pick<House, 'gaugesInThou'>>,
+) {
   if (isBegun(store))
     throw new Refusal(409, 'The house has been begun already; change its settings under House.')
   return changeHouse(store, begun, `${begun.name} begun`)

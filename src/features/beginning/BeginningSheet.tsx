@@ -4,7 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState, type ReactNode } from 'react'
-import { useForm } from 'react-hook-form'
+import { useForm, useWatch } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { BeginRequest } from '@/boundary/requests/house'
@@ -27,11 +27,13 @@ export function BeginningSheet({ moveIn }: { readonly moveIn: ReactNode }) {
     handleSubmit,
     setError,
     setValue,
+    control,
     formState: { errors, isSubmitting },
   } = useForm<BeginRequest>({
     resolver: classValidatorResolver(BeginRequest),
-    defaultValues: { name: '', unit: 'mm', currency: 'EUR', timeZone: 'UTC' },
+    defaultValues: { name: '', unit: 'mm', currency: 'EUR', timeZone: 'UTC', gaugesInThou: false },
   })
+  const unit = useWatch({ control, name: 'unit' })
   useEffect(() => {
     setValue('timeZone', Intl.DateTimeFormat().resolvedOptions().timeZone)
   }, [setValue])
@@ -72,6 +74,16 @@ export function BeginningSheet({ moveIn }: { readonly moveIn: ReactNode }) {
               {...register('currency')}
             />
           </div>
+          {unit === 'in' && (
+            <label className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5 shrink-0 accent-verdigris"
+                {...register('gaugesInThou')}
+              />
+              Gauges in thousandths: 41 thou instead of .041 in
+            </label>
+          )}
         </div>
         <button
           type="submit"

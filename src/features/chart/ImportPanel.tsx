@@ -33,7 +33,7 @@ export function ImportPanel({ chart, onTake, onClose }: ImportPanelProps) {
   return (
     <TableImport<ChartColumn, Mapping, ChartLine>
       title="A chart from a file"
-      lead="CSV, .xlsx or .ods, with any column names and units. Nothing is written until you take the rows over, and keep the chart after that."
+      lead="CSV, .xlsx or .ods, with any column names and units. Nothing is saved until you save the chart or the instrument."
       columns={CHART_COLUMNS}
       words={WORDS}
       units={FILE_UNITS}

@@ -1,13 +1,15 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent } from 'react'
+import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent, type ReactNode } from 'react'
 import { calls, type Call, type Sent, type Shelved } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
-import { chartLine } from '@/core/chart/chart-line'
+import { cellsOf } from '@/core/chart/cells'
+import { chartLine, type ChartLine } from '@/core/chart/chart-line'
 import { findings, sections } from '@/core/chart/findings'
 import { FAMILIES } from '@/core/instrument/family'
 import { TENSION_CLASSES, STRUNG, type Instrument } from '@/core/instrument/instrument'
+import { notesOfChart, withChart } from '@/core/instrument/with-chart'
 import { PRESETS } from '@/core/instrument/preset-families'
 import { fromPreset } from '@/core/instrument/presets'
 import { readNotes } from '@/core/instrument/read-notes'
@@ -24,7 +26,7 @@ import { useHouse, type HouseView } from '@/ui/units'
 import type { NewInstrumentRequest } from '@/boundary/requests/new-instrument'
 
 /** What is typed: the year is text until it is sent. */
-type Typed = Omit<NewInstrumentRequest, 'year'> & { readonly year: string }
+type Typed = Omit<NewInstrumentRequest, 'year' | 'chart'> & { readonly year: string }
 type Field = keyof Typed
 
 const ON_WORDS = [
@@ -46,16 +48,23 @@ const BEGIN: Typed = {
   year: '',
 }
 
+interface NewInstrumentFormProps {
+  /** The panel that reads a chart from a file; the page that composes this form gives it. */
+  readonly importChart: (onTake: (lines: readonly ChartLine[]) => void, onClose: () => void) => ReactNode
+}
+
 /** A new instrument from a preset: the field draws itself while it is described. */
-export function NewInstrumentForm() {
+export function NewInstrumentForm({ importChart }: NewInstrumentFormProps) {
   const house = useHouse()
   const { unit } = house
   const router = useRouter()
   const announce = useAnnounce()
   const [form, setForm] = useState(BEGIN)
+  const [chart, setChart] = useState<readonly ChartLine[]>([])
+  const [isImporting, setIsImporting] = useState(false)
   const [refused, setRefused] = useState<{ readonly field: string; readonly sentence: string } | null>(null)
   const described = useDeferredValue(form)
-  const drawn = useMemo(() => draw(described, house), [described, house])
+  const drawn = useMemo(() => draw(described, chart, house), [described, chart, house])
 
   const change =
     (field: Field) => (event: ChangeEvent<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>) => {
@@ -77,7 +86,7 @@ export function NewInstrumentForm() {
   const submit = (event: FormEvent) => {
     event.preventDefault()
     const year = form.on === 'about' ? Number(form.year.trim() || NaN) : null
-    void add(calls.newInstrument, { ...form, year })
+    void add(calls.newInstrument, { ...form, year, chart: chart.map((line) => cellsOf(line, 'mm')) })
   }
   const fromFile = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0]
@@ -91,6 +100,11 @@ export function NewInstrumentForm() {
         <p className="text-soft">
           Its family, its notes and two or three lengths are enough to begin; the chart can be corrected
           afterwards.
+        </p>
+        <p className="mt-3">
+          <button type="button" className="button" onClick={() => setIsImporting(true)}>
+            {chart.length === 0 ? 'I have the maker’s chart' : `Chart read: ${chart.length} strings`}
+          </button>
         </p>
         <div className="mt-4 grid grid-cols-2 gap-3">
           <div className="col-span-2">
@@ -164,6 +178,18 @@ export function NewInstrumentForm() {
         )}
       </form>
       <section className="sheet p-4 md:p-5" aria-label="As it comes out">
+        {isImporting && (
+          <div className="mb-4">
+            {importChart(
+              (lines) => {
+                setChart(lines)
+                setForm((had) => ({ ...had, notes: notesOfChart(lines) }))
+                setIsImporting(false)
+              },
+              () => setIsImporting(false),
+            )}
+          </div>
+        )}
         {drawn.instrument ? (
           <Drawn instrument={drawn.instrument} />
         ) : (
@@ -183,6 +209,7 @@ interface Drawing {
 /** The instrument as described so far, or the first field that can't be read. */
 function draw(
   { lengths, notes, on: _on, year: _year, ...about }: Typed,
+  chart: readonly ChartLine[],
   { unit, gutTop, referenceA }: HouseView,
 ): Drawing {
   let field: Field = 'notes'
@@ -190,13 +217,16 @@ function draw(
     const read = readNotes(notes)
     field = 'lengths'
     return {
-      instrument: fromPreset(
-        {
-          about: { ...about, slug: 'new', referenceA },
-          notes: read,
-          measured: readLengths(lengths, unit),
-        },
-        gutTop,
+      instrument: withChart(
+        fromPreset(
+          {
+            about: { ...about, slug: 'new', referenceA },
+            notes: read,
+            measured: readLengths(lengths, unit),
+          },
+          gutTop,
+        ),
+        chart,
       ),
       field: null,
       sentence: '',

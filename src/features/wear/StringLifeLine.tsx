@@ -25,9 +25,12 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
     .filter(({ number }) => number === position.number)
     .sort((a, b) => a.fittedAt - b.fittedAt)
     .slice(-MOST)
-  const strings: readonly DrawnString[] = [...past, ...(on ? [{ ...on, endedAt: null, site: null }] : [])]
+  const strings: readonly DrawnString[] = [
+    ...past.map((one) => ({ ...one, likelyFrom: null })),
+    ...(on ? [{ ...on, endedAt: null, site: null, likelyFrom: likelyFromOf(on) }] : []),
+  ]
   if (strings.length === 0) return null
-  const from = Math.min(now - YEAR, ...strings.map(({ fittedAt }) => fittedAt))
+  const from = Math.min(now - YEAR, ...strings.map(({ fittedAt, likelyFrom }) => likelyFrom ?? fittedAt))
   const x = (at: number) => LEFT + ((WIDTH - 2 * LEFT) * (at - from)) / (now - from)
   const height = TOP + strings.length * ROW + 22
   return (
@@ -61,7 +64,8 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
       </figcaption>
       <p className="text-sm text-soft" aria-hidden>
         Each line is a string, from the coil named over it: × where it gave way, a diamond where it was looked
-        at (full: worn or failing), a small tick where it was read, green the one that is on.
+        at (full: worn or failing), a small tick where it was read, green the one that is on, dotted where its
+        age is not known.
       </p>
     </figure>
   )
@@ -73,7 +77,12 @@ type DrawnString = Pick<
 > & {
   /** Null while it is on. */
   readonly endedAt: number | null
+  /** Since when it likely is on, of a string that was on when it was entered; null where the day is known. */
+  readonly likelyFrom: number | null
 }
+
+const likelyFromOf = ({ since, fittedAt, agedBefore }: InstrumentWear['strings'][number]): number | null =>
+  since === 'dated' ? null : fittedAt - agedBefore
 
 interface DrawnLifeProps {
   readonly string: DrawnString
@@ -83,12 +92,24 @@ interface DrawnLifeProps {
 }
 
 /** One string from when it was fitted to its end. */
-function DrawnLife({ string: { fittedAt, endedAt, site, looks, coil, readAt }, x, y, now }: DrawnLifeProps) {
+function DrawnLife({ string, x, y, now }: DrawnLifeProps) {
+  const { fittedAt, likelyFrom, endedAt, site, looks, coil, readAt } = string
   const [from, to] = [x(fittedAt), x(endedAt ?? now)]
   const isOn = endedAt === null
   return (
     <g>
       <path d={readAt.map((at) => `M${x(at)},${y + 2}v5`).join('')} stroke="var(--soft)" strokeWidth={1} />
+      {likelyFrom !== null && (
+        <line
+          x1={x(likelyFrom)}
+          x2={from}
+          y1={y}
+          y2={y}
+          stroke="var(--verdigris)"
+          strokeWidth={3}
+          strokeDasharray="2 5"
+        />
+      )}
       <line
         x1={from}
         x2={to}

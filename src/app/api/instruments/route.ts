@@ -1,23 +1,39 @@
+import { readCells, type ColumnUnits } from '@/core/chart/cells'
 import { fromPreset } from '@/core/instrument/presets'
+import { lengthsTold, withChart } from '@/core/instrument/with-chart'
 import { readNotes } from '@/core/instrument/read-notes'
 import { readLengths } from '@/core/instrument/read-lengths'
-import { measuredPieces } from '@/core/measuring/quantity'
+import { measuredPieces, type Measured } from '@/core/measuring/quantity'
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
 import { houseSettings } from '@/data/house/house'
 import { putOnShelf } from '@/data/instruments/put-on-shelf'
 import { NewInstrumentRequest, stringsOn } from '@/boundary/requests/new-instrument'
 
-/** Adds an instrument from its family's preset. */
+const IN_MM: ColumnUnits = { gauge: 'mm', core: 'mm', bedding: 'mm', wrap: 'mm', speaking: 'mm', free: 'mm' }
+/** Lengths of charts are told to the millimetre, m. */
+const CHART_ERROR = 1e-3
+
+/** Adds an instrument from its family's preset, with its maker’s chart laid over it where there is one. */
 export function POST(request: Request) {
-  return handle(request, NewInstrumentRequest, ({ notes, lengths, on, year, ...about }) => {
+  return handle(request, NewInstrumentRequest, ({ notes, lengths, chart, on, year, ...about }) => {
     const { unit, referenceA, habits } = houseSettings(store())
     const measured = readLengths(lengths, unit)
-    const instrument = fromPreset(
+    const lines = chart.flatMap((cells) => readCells(cells, IN_MM).line ?? [])
+    const drawn = fromPreset(
       { about: { ...about, slug: 'new', referenceA }, notes: readNotes(notes), measured },
       habits.gutTop,
     )
-    const known = { measured: measuredPieces(instrument, [...measured.keys()]), hardware: new Map() }
+    const instrument = withChart(drawn, lines)
+    const told = lengthsTold(lines).map((number): Measured => ({
+      key: `speaking ${number}`,
+      error: CHART_ERROR,
+    }))
+    const byTape = measuredPieces(instrument, [...measured.keys()])
+    const known = {
+      measured: [...told.filter(({ key }) => !byTape.some((one) => one.key === key)), ...byTape],
+      hardware: new Map(),
+    }
     return putOnShelf(store(), instrument, known, stringsOn({ on, year }))
   })
 }

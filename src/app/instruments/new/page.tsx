@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
-import { NewInstrumentForm } from '@/features/new-instrument/NewInstrumentForm'
+import { NewInstrumentPage } from './NewInstrumentPage'
 
 export const metadata: Metadata = { title: 'A new instrument' }
 
-export default function NewInstrumentPage() {
-  return <NewInstrumentForm />
+export default function Page() {
+  return <NewInstrumentPage />
 }

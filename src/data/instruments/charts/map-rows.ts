@@ -48,19 +48,20 @@ export function mapRows(
         ? { ...told, free: freeFollowing(told, base, mapping.units) }
         : told
     const read = atRest(readCells(cells, mapping.units), mapping, base)
-    const wrong: RowProblem<ChartColumn>[] = isElsewhere(number, base)
-      ? [
-          {
+    const wrong: RowProblem<ChartColumn>[] =
+      chart.length > 0 && isElsewhere(number, base)
+        ? [
+            {
+              line,
+              column: 'number',
+              sentence: `The chart has strings 1 to ${chart.length}; there is no string ${number.trim()}.`,
+            },
+          ]
+        : Object.entries(read.problems).map(([column, sentence]) => ({
             line,
-            column: 'number',
-            sentence: `The chart has strings 1 to ${chart.length}; there is no string ${number.trim()}.`,
-          },
-        ]
-      : Object.entries(read.problems).map(([column, sentence]) => ({
-          line,
-          column: column as ChartColumn,
-          sentence,
-        }))
+            column: column as ChartColumn,
+            sentence,
+          }))
     if (wrong.length === 0 && read.line && taken.has(read.line.number))
       wrong.push({
         line,
