@@ -8,6 +8,7 @@ import {
   agesWhenEntered,
   chanceBetween,
   onAlready,
+  statedHolds,
   usualAge,
   yearsOn,
   type OnSince,
@@ -84,6 +85,12 @@ test('a year that is remembered is off by one; one that lived long tells of a sl
   const byHand = 1 - ((beta + 11 ** shape) / (beta + 12 ** shape)) ** alpha
   expect(old).toBeGreaterThan(byHand * 0.85)
   expect(old).toBeLessThan(byHand * 1.15)
+})
+
+test('nobody is surer than 99 % of strings of which nothing is known; of others as sure as the figures are', () => {
+  expect(statedHolds(0.9999, 0)).toBe(0.9999)
+  expect(statedHolds(0.9999, 1)).toBe(0.99)
+  expect(statedHolds(0.98, 12)).toBe(0.98)
 })
 
 test('the years since it was entered are known, and count', () => {

@@ -41,12 +41,12 @@ export function mapRows(
     const line = table.lines[i] as number
     const number = numberOf(row, i, table.rows.length, mapping)
     const base = byNumber.get(Number(number))
-    const told = cellsFrom(row, number, mapping, base)
+    const written = cellsFrom(row, number, mapping, base)
     const hasNoFree = mapping.columns.free === null || (row[mapping.columns.free] ?? '').trim() === ''
     const cells =
       base && hasNoFree && mapping.columns.speaking !== null
-        ? { ...told, free: freeFollowing(told, base, mapping.units) }
-        : told
+        ? { ...written, free: freeFollowing(written, base, mapping.units) }
+        : written
     const read = atRest(readCells(cells, mapping.units), mapping, base)
     const wrong: RowProblem<ChartColumn>[] =
       chart.length > 0 && isElsewhere(number, base)
@@ -68,13 +68,10 @@ export function mapRows(
         column: 'number',
         sentence: `String ${read.line.number} stands on line ${taken.get(read.line.number)} already.`,
       })
-    // A row with a bad cell keeps its good ones: where the chart has something to put in its place.
+    const isOfChart = chart.length === 0 || !isElsewhere(number, base)
+    // A row with a bad cell keeps its good ones.
     const kept =
-      wrong.length === 0
-        ? read.line
-        : base && !isElsewhere(number, base)
-          ? mended(cells, read, base, mapping)
-          : null
+      wrong.length === 0 ? read.line : isOfChart ? withoutBadCells(cells, read, base, mapping) : null
     if (kept && !taken.has(kept.number)) {
       taken.set(kept.number, line)
       lines.push(kept)
@@ -85,9 +82,14 @@ export function mapRows(
   return { lines: lines.sort((a, b) => a.number - b.number), problems, preview }
 }
 
-/** A row with what can’t be read of it as the chart has it; null where even then it can’t be. */
-function mended(cells: Cells, { problems }: ReadLine, base: ChartLine, mapping: Mapping): ChartLine | null {
-  const had = cellsOf(base, 'mm')
+/** A row with what can’t be read of it as the chart has it, or open where there is none; null where even then it can’t be. */
+function withoutBadCells(
+  cells: Cells,
+  { problems }: ReadLine,
+  base: ChartLine | undefined,
+  mapping: Mapping,
+): ChartLine | null {
+  const had = base ? cellsOf(base, 'mm') : null
   const bad = Object.keys(problems) as ChartColumn[]
   if (bad.includes('number')) return null
   // Core, wrap and gauge are one string: where one of them is bad, the chart keeps all three.
@@ -98,7 +100,9 @@ function mended(cells: Cells, { problems }: ReadLine, base: ChartLine, mapping: 
     ...Object.fromEntries(
       replaced.map((column) => [
         column,
-        had[column] === '' || !(column in mapping.units) ? had[column] : `${had[column]} mm`,
+        !had || had[column] === '' || !(column in mapping.units)
+          ? (had?.[column] ?? '')
+          : `${had[column]} mm`,
       ]),
     ),
   }
