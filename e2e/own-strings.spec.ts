@@ -51,6 +51,9 @@ test('a harp is entered from its maker’s spreadsheet, and keeps the maker’s 
   await page.getByRole('button', { name: 'Put it on the shelf' }).click()
   await page.waitForURL('**/instruments/rowan*')
 
+  // Its wound strings have an outer gauge alone: what makes it up is said to be inferred.
+  await page.goto('/instruments/rowan?string=34')
+  await expect(page.getByText('core and wrap inferred')).toBeVisible()
   await page.goto('/instruments/rowan/chart')
   const gauge = (row: number) => page.locator(`#line-${row}`).getByLabel(/gauge/i)
   // .078 in and .025 in, to the nanometre.

@@ -4,6 +4,7 @@ import { differenceInDays } from 'date-fns'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
+import { isInferred } from '@/core/chart/infer-wound'
 import { restFigures } from '@/core/fitting/figures'
 import { marginWorking, tensionWorking } from '@/core/fitting/workings'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
@@ -88,7 +89,7 @@ export function Plate({ instrument, position, view, unknown, now, spare, folded,
           <Figure
             label="Gauge"
             measure={measure('gauge', figures.gauge)}
-            note={materialWord(position.construction)}
+            note={`${materialWord(position.construction)}${isInferred(position.construction) ? ', core and wrap inferred' : ''}`}
           />
           <Figure
             label="Speaking length"
