@@ -136,7 +136,7 @@ describe('reading what is typed', () => {
     expect(numbers('48')).toEqual([])
     expect(numbers('9A')).toEqual([])
     expect(numbers('C1', 'teasel')).toEqual([])
-    expect(() => readName('H4', on('lovage'))).toThrow("“H4” is not a string's name.")
+    expect(() => readName('J4', on('lovage'))).toThrow("“J4” is not a string's name.")
   })
   describe('a place told from another string', () => {
     test.each([
