@@ -238,9 +238,9 @@ test('finding a string by name: two readings, an unknown note, a note that is no
     return [response.status(), await response.json()] as const
   }
   expect((await find('A3'))[1]).toMatchObject({ readings: [{ number: 28 }, { number: 21 }] })
-  const [status, said] = await find('H4')
+  const [status, said] = await find('J4')
   expect(status).toBe(400)
-  expect((said as { sentence: string }).sentence).toContain("“H4” is not a string's name.")
+  expect((said as { sentence: string }).sentence).toContain("“J4” is not a string's name.")
   expect(await find('C9')).toMatchObject([
     404,
     { sentence: 'Lovage has no string called “C9”; the nearest is its 1st-octave C.' },

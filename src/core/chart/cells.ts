@@ -3,7 +3,8 @@
  */
 import { readNamed } from '../names/grammar'
 import { harpOctave, scientificOctaveOf } from '../pitch/harp-octave'
-import { note, noteWord, parseNote, type Note } from '../pitch/note'
+import { note, noteWord, type Note } from '../pitch/note'
+import { parseNote } from '../pitch/parse-note'
 import { outerGauge, type Construction } from '../strings/construction'
 import type { FileUnit } from '../units/file-unit'
 import type { LengthUnit } from '../units/length'

@@ -2,7 +2,8 @@
  * Reads clues out of what a person types: `thin, clear, two below a blue one, springs back`.
  */
 import { readNamed } from '../names/grammar'
-import { parseNote, frequency } from '../pitch/note'
+import { frequency } from '../pitch/note'
+import { parseNote } from '../pitch/parse-note'
 import { parseLength, type LengthUnit } from '../units/length'
 import type { Clue, NeighbourSeen, Side } from './clue'
 

@@ -1,14 +1,7 @@
 import { readShelf } from '@/data/demo/shelf-files'
 import { harpOctaveOf, scientificOctaveOf, ordinal } from '../pitch/harp-octave'
-import {
-  frequency,
-  letterStep,
-  note,
-  noteAtStep,
-  parseNote,
-  scientificWord,
-  semitoneNumber,
-} from '../pitch/note'
+import { frequency, letterStep, note, noteAtStep, scientificWord, semitoneNumber } from '../pitch/note'
+import { parseNote } from '../pitch/parse-note'
 import { restTuning } from '../pitch/rest-tuning'
 import { positionAt, type Instrument } from './instrument'
 import { leadingNames, shortestFNotice, stringNames } from './names'

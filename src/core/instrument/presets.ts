@@ -1,7 +1,8 @@
 /**
  * A new instrument from its family, its notes and what is measured of it.
  */
-import { letterStep, note, parseNote, semitoneNumber, type Note } from '../pitch/note'
+import { letterStep, note, semitoneNumber, type Note } from '../pitch/note'
+import { parseNote } from '../pitch/parse-note'
 import { designInstrument, type InstrumentDesign, type SectionDesign } from './design'
 import { FINE_WRAP_GAUGES, PLAIN_GAUGES, WRAP_GAUGES } from './gauges-on-offer'
 import type { Covering, Instrument } from './instrument'

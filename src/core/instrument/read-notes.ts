@@ -1,7 +1,8 @@
 /**
  * The range of an instrument as people write it.
  */
-import { parseNote, scaleDown, semitoneNumber, type Note } from '../pitch/note'
+import { scaleDown, semitoneNumber, type Note } from '../pitch/note'
+import { parseNote } from '../pitch/parse-note'
 
 /** The most strings an instrument here can have. */
 const MOST = 120

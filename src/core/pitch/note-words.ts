@@ -2,7 +2,7 @@
  * Notes as players of other languages write them: `H5`, `Es4`, `fis3`, `La6`, `do#5`, `si bémol 4`. Octaves count as in scientific
  * pitch: A4, La4 and a′ are one.
  */
-import type { Accidental, Letter } from './note'
+import type { Accidental, Letter } from './letters'
 
 export interface WrittenNote {
   readonly letter: Letter

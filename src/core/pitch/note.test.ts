@@ -7,13 +7,13 @@ import {
   note,
   noteAtStep,
   noteWord,
-  parseNote,
   scientificOctave,
   scientificWord,
   semitoneNumber,
   type Accidental,
   type Note,
 } from './note'
+import { parseNote } from './parse-note'
 import { nearestNote } from './nearest-note'
 import { restTuning } from './rest-tuning'
 

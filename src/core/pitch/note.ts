@@ -2,11 +2,9 @@
  * Notes in scientific pitch. The octave belongs to the letter: C-flat 4 sounds a semitone below C4.
  */
 
-import { noteInWords } from './note-words'
+import { LETTERS, type Accidental, type Letter } from './letters'
 
-export const LETTERS = ['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const
-export type Letter = (typeof LETTERS)[number]
-export type Accidental = -1 | 0 | 1
+export { LETTERS, type Accidental, type Letter }
 
 declare const scientific: unique symbol
 /** An octave number of scientific pitch, where 4 begins at middle C. */
@@ -79,21 +77,4 @@ export function noteWord({ letter, accidental }: Pick<Note, 'letter' | 'accident
 /** Scientific pitch without the label that must stand beside it: `G4`, `C-flat 4`. */
 export function scientificWord(n: Note): string {
   return n.accidental === 0 ? `${n.letter}${n.octave}` : `${noteWord(n)} ${n.octave}`
-}
-
-/**
- * Reads scientific pitch: `G4`, `Cb4`, `C-flat 4`, `F#5`, `f sharp 5`; and as other languages write it, see {@link noteInWords}.
- *
- * @throws RangeError with a sentence that can be shown, when the text is not a note
- */
-export function parseNote(text: string): Note {
-  const found = /^([a-g])\s*-?\s*(flat|b|♭|sharp|#|♯|natural)?\s*(-?\d)$/i.exec(text.trim())
-  if (!found) {
-    const other = noteInWords(text)
-    if (other) return note(other.letter, other.octave, other.accidental)
-    throw new RangeError(`Expected a note such as “G4” or “C-flat 4”, got “${text.trim().slice(0, 60)}”.`)
-  }
-  const sign = (found[2] ?? '').toLowerCase()
-  const accidental = ['flat', 'b', '♭'].includes(sign) ? -1 : ['sharp', '#', '♯'].includes(sign) ? 1 : 0
-  return note((found[1] as string).toUpperCase() as Letter, Number(found[3]), accidental)
 }

@@ -5,7 +5,7 @@
 import type Database from 'better-sqlite3'
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm'
 import { HouseTrouble } from '@/boundary/house-trouble'
-import { parseNote } from '@/core/pitch/note'
+import { parseNote } from '@/core/pitch/parse-note'
 import { house, instruments, journaled, positions } from './schema'
 import { RESTORE } from './trouble'
 

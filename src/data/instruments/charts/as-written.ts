@@ -6,7 +6,6 @@ import { semitoneNumber } from '@/core/pitch/note'
 import { parseLength } from '@/core/units/length'
 import { readNoteCell } from '@/core/chart/cells'
 import type { TextTable } from '../../csv/read-table'
-import type { Mapping } from './mapping'
 
 const OCTAVE = /octave|oktave|ottava|octava|^oct\.?$|^okt\.?$/i
 const NOTE = /note|pitch|tone|^ton$|nota|^string$|saite|corde|corda|cuerda/i
@@ -70,14 +69,13 @@ function figureOf(text: string): readonly number[] {
 }
 
 /** Which end the first row is, where the file numbers no strings. */
-export function startsAt(table: TextTable, { columns }: Pick<Mapping, 'columns'>): Mapping['startsAt'] {
+export function startsAt(table: TextTable, noteAt: number | null): 'the shortest' | 'the longest' {
   const byLength = isShortestFirst(table)
   if (byLength !== null) return byLength ? 'the shortest' : 'the longest'
-  const at = columns.note
-  if (at === null) return 'the shortest'
+  if (noteAt === null) return 'the shortest'
   const pitches = table.rows.flatMap((row) => {
     try {
-      return [semitoneNumber(readNoteCell(row[at] ?? ''))]
+      return [semitoneNumber(readNoteCell(row[noteAt] ?? ''))]
     } catch {
       return []
     }

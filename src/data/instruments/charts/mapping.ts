@@ -76,7 +76,7 @@ export function guessMapping({ header, rows }: TextTable): Mapping {
   return {
     columns,
     units,
-    startsAt: startsAt({ header, rows, lines: [] }, { columns }),
+    startsAt: startsAt({ header, rows, lines: [] }, columns.note),
     letters:
       columns.note !== null && header[columns.note] === HEADERS.note ? 'as written' : 'as tuned at rest',
   }
