@@ -112,7 +112,7 @@ test('a house of one’s own begins empty in the user’s data directory, and go
   await page.goto(first.url)
   await expect(page.getByRole('heading', { name: /^Three questions/ })).toBeVisible()
   const begun = await request.post(`${first.url}/api/house`, {
-    data: { name: 'Alder Yard', unit: 'in', currency: 'GBP', timeZone: 'Europe/London' },
+    data: { name: 'Alder Yard', unit: 'in', currency: 'GBP', timeZone: 'Europe/London', gaugesInThou: true },
   })
   expect(begun.ok()).toBe(true)
   await end(first.process, 'SIGTERM')

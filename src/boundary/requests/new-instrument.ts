@@ -23,7 +23,7 @@ export class StringsOnRequest {
   on!: OnAlready
 
   /** Of the calendar; null where nobody knows, or none is on. */
-  @IsInt({ message: 'The year must be a whole number, such as 2019.' })
+  @IsInt({ message: 'Expected a year, such as 2019.' })
   @ValidateIf((one: StringsOnRequest) => one.on === 'about')
   year!: number | null
 }

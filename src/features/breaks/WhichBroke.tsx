@@ -99,8 +99,10 @@ export function WhichBroke({ instrument, broken, jobs }: WhichBrokeProps) {
         <p className="text-soft">
           {numberName(position) === name ? '' : `${numberName(position)}, `}
           {materialWord(position.construction)}
-          {samePiece(instrument, position).length > 1 ? '; one wire is two strings here' : ''}
         </p>
+        {samePiece(instrument, position).length > 1 && (
+          <p className="text-sm text-soft">One wire is two strings here: breaking one takes both.</p>
+        )}
         {jobId !== undefined && (
           <Link href={pages.job(jobId)} className="button button-main mt-3 w-full">
             Continue its job

@@ -143,15 +143,6 @@ export function TodaySheet({ today, tolerance, beside, retuneRow, tailRow }: Tod
                   <span className={`block text-sm ${date.isReady ? 'text-verdigris' : 'text-ochre'}`}>
                     {date.says}
                   </span>
-                  {date.unknown !== '' && (
-                    <Link
-                      href={pages.beforeDate(date.id)}
-                      prefetch={false}
-                      className="block min-h-6 text-sm text-ochre hover:underline"
-                    >
-                      {date.unknown}
-                    </Link>
-                  )}
                 </span>
               </li>
             ))}

@@ -37,8 +37,6 @@ export interface ToldToday {
     readonly when: string
     readonly isReady: boolean
     readonly says: string
-    /** Empty where every age is known. */
-    readonly unknown: string
   }[]
 }
 
@@ -89,17 +87,11 @@ export function toldToday(view: TodayView, now: number, timeZone: string, units:
       name,
       days: daysAhead(at, now, timeZone),
       when: nearText(at, now, timeZone),
-      isReady: notReady.all === 0,
+      isReady: notReady.all === 0 && unknown === 0,
       says:
-        notReady.all === 0
+        (notReady.all === 0
           ? 'Every settling string will hold by then.'
-          : `Not ready by then: ${notReadyWords(notReady)}`,
-      unknown:
-        unknown === 0
-          ? ''
-          : unknown === 1
-            ? 'The age of 1 string is not known.'
-            : `The age of ${unknown} strings is not known.`,
+          : `Not ready by then: ${notReadyWords(notReady)}.`) + unknownWords(unknown),
     })),
   }
 }
@@ -108,6 +100,10 @@ const told = <From, To>({ shown, all }: Shown<From>, line: (one: From) => To): S
   shown: shown.map(line),
   all,
 })
+
+/** Strings of which nobody knows since when they are on; empty where there are none. */
+const unknownWords = (strings: number): string =>
+  strings === 0 ? '' : ` The age of ${strings === 1 ? '1 string' : `${strings} strings`} is not known.`
 
 /** `the one, the other and 12 more` */
 function notReadyWords({ shown, all }: Shown<string>): string {
