@@ -5,9 +5,9 @@ import { lazy, Suspense, useEffect, useId, useRef, useState, type FormEvent, typ
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { ShelfReading } from '@/core/names/find-on-shelf'
+import type { Instrument } from '@/core/instrument/instrument'
 import { send } from '../shell/send'
 import { useAtHand } from './at-hand'
-import { exampleOf, readHere } from './read-here'
 import { FIND_FIELD } from './find-field'
 
 /** Fetched with the first name that can be two. */
@@ -102,4 +102,29 @@ export function FindBox({ glass }: { readonly glass: ReactNode }) {
       </div>
     </form>
   )
+}
+
+/**
+ * Strings of the instrument at hand that a text can mean; none when it is no name here. The reader of names is fetched with the
+ * first name, so that no page waits for it.
+ */
+export async function readHere(text: string, instrument: Instrument): Promise<readonly ShelfReading[]> {
+  const { findOnShelf } = await import('@/core/names/find-on-shelf')
+  try {
+    return findOnShelf(text, [instrument])
+  } catch {
+    return []
+  }
+}
+
+/** Names as the players of an instrument say them. */
+export function exampleOf({ calledBy, positions }: Instrument): string {
+  switch (calledBy) {
+    case 'harp octave':
+      return '4A, A3, 25'
+    case 'number':
+      return '4, last, A4'
+    case 'role':
+      return `${positions.at(-1)?.called.role ?? 'bass'}, 2`
+  }
 }
