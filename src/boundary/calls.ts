@@ -29,12 +29,10 @@ import type { KnotMeasuredRequest } from './requests/knots'
 import type { InstrumentMeasureRequest } from './requests/measuring'
 import type { InstrumentFileRequest, NewInstrumentRequest } from './requests/new-instrument'
 import type {
-  AnsweredRequest,
   DecideRequest,
   NeedsRequest,
   PlaceRequest,
   ReceiveRequest,
-  SentRequest,
   WantRequest,
 } from './requests/orders'
 import type { OccasionRequest, OccasionsRequest } from './requests/occasions'
@@ -62,7 +60,7 @@ import type {
 import type { TrimRequest } from './requests/tails'
 import type { RestoreRequest } from './requests/backups'
 import type { RestringRequest } from './requests/restring'
-import type { AgesRequest, LookRequest, PolishRequest, ReplaceRequest } from './requests/wear'
+import type { LookRequest, PolishRequest, ReplaceRequest } from './requests/wear'
 import type { StringRequest } from './string-request'
 import type { Taken } from './taken'
 
@@ -164,7 +162,6 @@ export const calls = {
   takeTemperament: post<TemperamentRequest>('/api/temperaments'),
   dropTemperament: (id: number) => post<Nothing>(`/api/temperaments/${id}/drop`),
 
-  sayOnSince: (slug: string) => post<AgesRequest>(`/api/instruments/${slug}/ages`),
   logLook: (slug: string) => post<LookRequest>(`/api/instruments/${slug}/looks`),
   logPolish: (slug: string) => post<PolishRequest>(`/api/instruments/${slug}/polishes`),
 
@@ -221,8 +218,6 @@ export const calls = {
   dropNeed: (id: number) => post<Nothing>(`/api/needs/${id}/drop`),
   placeOrders: post<PlaceRequest, Acted & { readonly result: readonly number[] }>('/api/orders'),
   sendOrder: (id: number) => post<Nothing>(`/api/orders/${id}/send`),
-  markSent: (id: number) => post<SentRequest>(`/api/orders/${id}/sent`),
-  keepAnswer: (id: number) => post<AnsweredRequest>(`/api/orders/${id}/answered`),
   takeAnswer: (id: number) => post<Nothing>(`/api/orders/${id}/answer`),
   decide: (id: number) => post<DecideRequest>(`/api/orders/${id}/decide`),
   receive: (id: number) => post<ReceiveRequest>(`/api/orders/${id}/receive`),

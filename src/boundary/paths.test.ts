@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { calls, type Call } from './calls'
+import { callsByHand } from './calls-by-hand'
 import { files, pages, withQuery } from './paths'
 
 const APP = 'src/app'
@@ -63,7 +64,9 @@ describe('addresses', () => {
   it('of calls and files lead to handlers that answer to the method, and every handler but the desk’s is told', () => {
     const all = routes('route.ts')
     const asked = [
-      ...every<Call<object, object>>(calls).map(({ path, method }) => [path, method] as const),
+      ...every<Call<object, object>>({ ...calls, ...callsByHand }).map(
+        ({ path, method }) => [path, method] as const,
+      ),
       ...every<string>(files).map((path) => [path, 'GET'] as const),
     ]
     const answers = ([path, method]: readonly [string, string]) => {

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { callsByHand } from '@/boundary/calls-by-hand'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { OLDEST } from '@/core/wear/on-since'
 import type { PositionView } from '@/data/views/instrument-view'
@@ -73,7 +73,7 @@ function SinceForm({ slug, number, unknown, isOn, now, onDone }: SinceFormProps)
     const which = numbers.length === 1 ? `String ${number}` : `${numbers.length} strings`
     const what = on === 'about' ? `on since about ${year}` : on === 'none' ? 'not on' : 'on, age unknown'
     const body = { numbers, on, year: on === 'about' ? Number(year) : null }
-    if (await act(calls.sayOnSince(slug), body, `${which}: ${what}.`)) onDone()
+    if (await act(callsByHand.sayOnSince(slug), body, `${which}: ${what}.`)) onDone()
   }
   const submit = (event: FormEvent) => {
     event.preventDefault()

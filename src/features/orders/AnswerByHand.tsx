@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { callsByHand } from '@/boundary/calls-by-hand'
 import type { LineAnswer } from '@/core/stores/order-way'
 import type { OrderView } from '@/data/views/orders-view'
 import { Selection } from '@/ui/form/Selection'
@@ -41,7 +41,7 @@ export function AnswerByHand({ order, parts, act, problem }: AnswerByHandProps) 
   const keep = (event: FormEvent) => {
     event.preventDefault()
     void act(
-      calls.keepAnswer(order.id),
+      callsByHand.keepAnswer(order.id),
       { lines: answered },
       `The answer of ${order.supplier.name} is saved.`,
     )

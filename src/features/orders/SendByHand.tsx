@@ -1,7 +1,7 @@
 'use client'
 
 import { Mail } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { callsByHand } from '@/boundary/calls-by-hand'
 import { SENT_BY_HAND, type SentBy } from '@/core/stores/order-way'
 import type { OrderView } from '@/data/views/orders-view'
 import type { useAct } from '@/ui/shell/use-act'
@@ -48,7 +48,9 @@ export function SendByHand({ order, text, act }: SendByHandProps) {
             key={by}
             type="button"
             className={`button ${i === 0 ? 'button-main' : ''}`}
-            onClick={() => act(calls.markSent(order.id), { by }, `Order ${order.id} sent ${SENT_WORDS[by]}.`)}
+            onClick={() =>
+              act(callsByHand.markSent(order.id), { by }, `Order ${order.id} sent ${SENT_WORDS[by]}.`)
+            }
           >
             {DID[by]}
           </button>
