@@ -72,7 +72,6 @@ export function TodaySheet({ today, tolerance, beside, retuneRow, tailRow }: Tod
                       fill="none"
                       stroke="var(--ochre)"
                       strokeWidth={2.5}
-                      strokeLinecap="round"
                     />
                   </svg>
                   <span>
