@@ -78,7 +78,7 @@ const BODIES: readonly unknown[] = [
 ]
 
 test('every handler answers every body, and writes nothing that it refuses', async ({ request, served }) => {
-  test.setTimeout(600_000)
+  test.setTimeout(300_000)
   expect(HANDLERS.length).toBeGreaterThanOrEqual(35)
   expect(FIELDS.length).toBeGreaterThan(40)
   const actions = () => {
