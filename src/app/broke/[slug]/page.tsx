@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { instrumentBySlug } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
-import { instrumentView } from '@/data/views/instrument-view'
+import { openJobNumbers } from '@/data/views/instrument-view'
 import { WhichBroke } from '@/features/breaks/WhichBroke'
 import { NamesAs } from '@/ui/units'
 import { orNotFound } from '../../or-not-found'
@@ -16,13 +16,10 @@ interface Props {
 export default async function WhichBrokePage({ params }: Props) {
   const { slug } = await params
   const stored = orNotFound(() => instrumentBySlug(store(), slug))
-  const { instrument, positions, broken } = instrumentView(store(), stored)
-  const jobs = Object.fromEntries(
-    Object.entries(positions).flatMap(([number, { jobId }]) => (jobId === null ? [] : [[number, jobId]])),
-  )
+  const jobs = openJobNumbers(store(), stored)
   return (
     <NamesAs scheme={stored.habits.octaveNames}>
-      <WhichBroke instrument={instrument} broken={broken} jobs={jobs} />
+      <WhichBroke instrument={stored.instrument} broken={[...jobs.keys()]} jobs={Object.fromEntries(jobs)} />
     </NamesAs>
   )
 }
