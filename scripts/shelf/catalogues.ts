@@ -151,6 +151,7 @@ function packet(
     name: `${materialWord(spec.construction)} ${(outerGauge(spec.construction) * 1000).toFixed(2)}${spec.colour === 'natural' ? '' : `, ${spec.colour}`}`,
     maker,
     line,
+    soldAs: 'one string',
     length,
     pieces: 1,
     priceMinor,

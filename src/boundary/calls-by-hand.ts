@@ -1,11 +1,15 @@
 /** What is asked on few pages only, kept apart so that no other page fetches it: orders that a person sends, ages that one remembers. */
 import type { Call } from './calls'
-import type { AnsweredRequest, SentRequest } from './requests/orders'
+import type { AnsweredRequest, OtherGaugeRequest, SentRequest } from './requests/orders'
 import type { AgesRequest } from './requests/wear'
 
 export const callsByHand = {
   markSent: (id: number): Call<SentRequest> => ({ path: `/api/orders/${id}/sent`, method: 'POST' }),
   keepAnswer: (id: number): Call<AnsweredRequest> => ({ path: `/api/orders/${id}/answered`, method: 'POST' }),
+  takeOtherGauge: (id: number): Call<OtherGaugeRequest> => ({
+    path: `/api/needs/${id}/gauge`,
+    method: 'POST',
+  }),
   sayOnSince: (slug: string): Call<AgesRequest> => ({
     path: `/api/instruments/${slug}/ages`,
     method: 'POST',

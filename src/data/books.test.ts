@@ -21,7 +21,7 @@ import { placeOrders } from './buying/place-orders'
 import { receive } from './buying/receive'
 import { openTails, trimTail } from './fitted/parked-tails'
 import { answeredRequests, jobs } from './store/schema'
-import { logReading, settlingStrings } from './fitted/settling'
+import { holdsFrom, logReading, settlingStrings } from './fitted/settling'
 import { catalogue, replaceCatalogue } from './buying/suppliers'
 import { allSupplies, moveSupply, shortSupplies, wantSupply } from './stores/supplies'
 import { todayView } from './views/today'
@@ -309,7 +309,7 @@ describe('settling', () => {
       logReading(store, { fittedId: wire.fitted.id, positionId: wire.positionId, cents, broughtBack: true })
     const after = settlingStrings(store).find((s) => s.positionId === wire.positionId)!
     expect(after.readings.map(({ kind }) => kind).slice(-4)).toEqual(['rise', 'rise', 'slip', 'rise'])
-    for (const at of [after.nextAt ?? 0, after.readyAt, ...after.planAt])
+    for (const at of [after.nextAt ?? 0, holdsFrom(after, 5, 2) ?? 0, ...after.planAt])
       expect(Number.isNaN(new Date(at).getTime())).toBe(false)
   })
   test('cents when it was left are no slip, and settling is counted from there', () => {

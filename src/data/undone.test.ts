@@ -59,7 +59,7 @@ import { putOnShelf } from './instruments/put-on-shelf'
 import { keepPicture, picturesOf, throwPictureAway } from './pictures/pictures'
 import { coils as coilTable, journaled } from './store/schema'
 import { keepRest, takeInHand } from './stores/in-hand'
-import { logReading, settlingStrings } from './fitted/settling'
+import { holdsFrom, logReading, settlingStrings } from './fitted/settling'
 import {
   allSuppliers,
   catalogue,
@@ -499,7 +499,7 @@ function keptNow() {
     openNeeds(store),
     buyingBench(store).offers,
     allInstruments(store).map((stored) => sparesOf(store, stored)),
-    settlingStrings(store).map(({ name, nextAt, readyAt }) => [name, nextAt, readyAt]),
+    settlingStrings(store).map((one) => [one.name, one.nextAt, holdsFrom(one, 5, 2)]),
   ])
 }
 

@@ -17,6 +17,7 @@ const TINTS: Record<CutSum['parts'][number]['what'], string> = {
   tail: 'var(--line)',
   'round the posts': 'var(--wood-line)',
   'stopper loop': 'var(--ochre)',
+  'twisted loop': 'var(--ochre)',
   'round the foot': 'var(--wood-line)',
 }
 

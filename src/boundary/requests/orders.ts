@@ -43,6 +43,11 @@ export class NeedsRequest {
   wanted!: WantedRequest[]
 }
 
+/** A part to be bought in place of a gauge that nobody sells. */
+export class OtherGaugeRequest {
+  @IsInt({ message: 'Choose the part to buy instead.' }) itemId!: number
+}
+
 class FillRequest {
   @IsInt() needId!: number
   @Max(200) @Min(1) @IsInt() strings!: number

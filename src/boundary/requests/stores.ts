@@ -1,11 +1,7 @@
 import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
-import {
-  STRING_COLOURS,
-  TENSION_CLASSES,
-  type StringColour,
-  type TensionClass,
-} from '@/core/instrument/instrument'
-import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
+import { STRING_COLOURS, type StringColour } from '@/core/instrument/instrument'
+import { STRING_ENDS, type StringEnd } from '@/core/knots/string-ends'
+import { SOLD_CLASSES, type SoldClass } from '@/core/stores/string-spec'
 import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
 import { MATERIALS, type Material } from '@/core/strings/materials'
 import { COIL, GAUGE, IsLengthText } from '../length-text'
@@ -33,8 +29,8 @@ export class BookInRequest {
   @IsIn(STRING_COLOURS, { message: 'The colour is natural, red, black or blue.' })
   colour!: StringColour
 
-  @IsIn(TENSION_CLASSES, { message: `The tension class is one of ${TENSION_CLASSES.join(', ')}.` })
-  tensionClass!: TensionClass
+  @IsIn(SOLD_CLASSES, { message: `Choose the tension class on the packet, or “not given”.` })
+  tensionClass!: SoldClass
 
   @IsIn(STRING_ENDS, { message: 'The end is plain, a loop or a ball.' })
   end: StringEnd = 'plain'

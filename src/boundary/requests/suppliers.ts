@@ -71,6 +71,7 @@ class CatalogueCellsRequest implements CatalogueCells {
   @MaxLength(LONGEST) @IsString() end!: string
   @MaxLength(LONGEST) @IsString() maker!: string
   @MaxLength(LONGEST) @IsString() line!: string
+  @MaxLength(LONGEST) @IsString() sold!: string
   @MaxLength(LONGEST) @IsString() length!: string
   @MaxLength(LONGEST) @IsString() pieces!: string
   @MaxLength(LONGEST) @IsString() price!: string

@@ -2,7 +2,9 @@
  * All figures of one fitting, from the pin’s slack to the cut.
  */
 import { gaugeOf, samePiece, spanOf, type Instrument, type StringPosition } from '../instrument/instrument'
-import { isKnotted, isOnFoot, knotConsumption, type HeadFastening } from '../knots/fastenings'
+import { isKnotted, isOnFoot, knotConsumption, tailFacts, type HeadFastening } from '../knots/fastenings'
+import type { StringEnd } from '../knots/string-ends'
+import { twistedEnd, type TwistedEnd } from '../knots/twisted-end'
 import { driftCents, FIRST_TUNED, newLaw } from '../settle/drift'
 import { helped } from '../settle/stretching'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
@@ -18,6 +20,7 @@ import {
   corrected,
   cutForFoot,
   cutForKnottedString,
+  cutForLoopedString,
   cutForPairedWire,
   wayRoundPosts,
   type CutSum,
@@ -99,6 +102,8 @@ export interface FittingFigures {
   readonly construction: Construction
   readonly cut: CutSum
   readonly needsAnchor: boolean
+  /** The loop that is twisted at its end; null where it needs none or has one. */
+  readonly twist: TwistedEnd | null
   /** Why it gets an anchor; null where it gets none. */
   readonly anchor: AnchorReason | null
   /** Left past the hole to hold while winding, m; zero where the end is cut flush. */
@@ -120,6 +125,7 @@ const SETTLING_HOURS = 336
  * @param habits - the house's
  * @param construction - of the coil chosen; the charted string when left out
  * @param corrections - what the house's own fittings have taught
+ * @param end - of the string in hand; the end that its place asks for when left out
  */
 export function fittingFigures(
   instrument: Instrument,
@@ -127,6 +133,7 @@ export function fittingFigures(
   habits: Habits,
   construction = charted.construction,
   corrections = NO_CORRECTIONS,
+  end?: StringEnd,
 ): FittingFigures {
   const position = withHouseKnot(instrument, charted, habits, construction)
   const anchor = anchorReason(instrument, charted, position.tail.fastening, construction, habits)
@@ -138,13 +145,15 @@ export function fittingFigures(
   const all = second
     ? [first, { ...second, pair: pulledAside(instrument, first.position, second.slack.length) }]
     : strings
+  const twist = twistFor(first, strings.length, end)
   return {
     strings: all,
+    twist,
     construction,
     corrections,
     anchor,
     tail,
-    cut: corrected(cutOf(strings, habits, tail), corrections.cut.by),
+    cut: corrected(cutOf(strings, habits, tail, twist), corrections.cut.by),
     needsAnchor: anchor !== null,
     againstChart: first.tension / tension(position.construction, position.speakingLength, first.pitch) - 1,
   }
@@ -232,7 +241,24 @@ function stringFigures(
   }
 }
 
-function cutOf(strings: readonly StringFigures[], habits: Habits, tailLength: number): CutSum {
+/** The loop that has to be made at a string's end: a wire for a hitch pin that came without one, or one alone on a post. */
+function twistFor(
+  { position: { tail }, gauge }: StringFigures,
+  strings: number,
+  end: StringEnd | undefined,
+): TwistedEnd | null {
+  const { hold } = tailFacts(tail.fastening)
+  const isMissing = hold === 'loop' ? end === 'plain' : hold === 'posts' && strings === 1 && end !== 'loop'
+  if (!isMissing) return null
+  return twistedEnd(gauge, tail.fastening === 'loop through itself' ? null : tail.postDiameter)
+}
+
+function cutOf(
+  strings: readonly StringFigures[],
+  habits: Habits,
+  tailLength: number,
+  twist: TwistedEnd | null,
+): CutSum {
   const [first, second] = strings as readonly [StringFigures, StringFigures?]
   const {
     gauge,
@@ -246,6 +272,7 @@ function cutOf(strings: readonly StringFigures[], habits: Habits, tailLength: nu
       wayRoundPosts(spacing, tail.postDiameter ?? 0, gauge),
     )
   }
+  if (twist) return cutForLoopedString(runOf(first, tailLength), twist.takes)
   const knot = knotConsumption(tail.fastening, gauge, habits.knots)
   if (isOnFoot(first.position))
     return cutForFoot(runOf(first, tailLength), knot, tail.postDiameter ?? 0, gauge)

@@ -16,12 +16,14 @@ import { inspect, makeReady, moveAside, prove, takeOff } from './step-makers/tak
 import { toHalf } from './step-makers/to-half'
 import { log, lookInside, putBack, stretch, toPitch, trim } from './step-makers/to-pitch'
 import { cutAgain, cutAtPin, setPin, threadPin, wind } from './step-makers/upper-end'
+import { twistLoop } from './step-makers/twist-loop'
 import { withHouseKnot } from './house-knot'
 
 /** Every step there is, in the order of the work; each leaves itself out where it does not apply. */
 const before: readonly StepMaker[] = [makeReady, moveAside, takeOff, inspect, prove, setPin, cutWire]
 const after: readonly StepMaker[] = [
   seat,
+  twistLoop,
   hookLoop,
   windFirst,
   roundPosts,

@@ -47,7 +47,9 @@ const start = (context: FittingContext): StepKey =>
   inBox(context)
     ? 'seat'
     : holdOf(context) === 'loop'
-      ? 'hook-loop'
+      ? context.figures.twist
+        ? 'twist-loop'
+        : 'hook-loop'
       : holdOf(context) === 'posts'
         ? 'round-posts'
         : 'peg-cord'

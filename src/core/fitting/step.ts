@@ -15,6 +15,7 @@ export const STEP_KEYS = [
   'tie-knot',
   'through-board',
   'seat',
+  'twist-loop',
   'hook-loop',
   'mark',
   'wind-first',
@@ -48,6 +49,7 @@ export type StepPicture =
   | 'knot'
   | 'through'
   | 'seat'
+  | 'twist'
   | 'loop'
   | 'posts'
   | 'cord'

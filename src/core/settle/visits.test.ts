@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { decadesBetween } from './drift'
 import { isOpen, openSlots, whenOpen, type OpenHours } from './open-hours'
-import { planVisits, type VisitedString } from './visits'
+import { planVisits, planWithFewer, type VisitedString } from './visits'
 
 const HOUR = 3_600_000
 const string = (perDecade: number, fittedAt: number, id = `${perDecade} ${fittedAt}`): VisitedString => ({
@@ -34,6 +34,34 @@ function costOf(
   }
   return cost
 }
+
+test('of two visits no other choice strays less, and as many as the plan needs stray no more than it', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.constantFrom(8, 45, 110), { minLength: 1, maxLength: 3 }),
+      fc.uniqueArray(fc.integer({ min: 1, max: 90 }), { minLength: 3, maxLength: 9 }),
+      (drifts, hours) => {
+        const strings = drifts.map((perDecade, i) => string(perDecade, -HOUR, `s${i}`))
+        const slots = hours.sort((a, b) => a - b).map((hour) => hour * HOUR)
+        const asked = { strings, slots, until: 100 * HOUR, hours: 2, keepWithin: 10, holdWithin: 5 }
+        const strayed = (chosen: readonly number[]) =>
+          costOf(strings, chosen, 102 * HOUR, 10, 5) - chosen.length
+        const two = planWithFewer(asked, 2)
+        expect(two.visits.length).toBeLessThanOrEqual(2)
+        const ours = strayed(two.visits.map(({ at }) => at))
+        for (const a of slots)
+          for (const b of slots.filter((at) => at >= a))
+            expect(ours).toBeLessThanOrEqual(strayed(a === b ? [a] : [a, b]) + 1e-6)
+        const plan = planVisits(asked)
+        const asMany = planWithFewer(asked, plan.visits.length)
+        expect(strayed(asMany.visits.map(({ at }) => at))).toBeLessThanOrEqual(
+          strayed(plan.visits.map(({ at }) => at)) + 1e-6,
+        )
+      },
+    ),
+    { numRuns: 60 },
+  )
+})
 
 test('no other choice of visits is better than the plan', () => {
   fc.assert(

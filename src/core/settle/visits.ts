@@ -35,6 +35,8 @@ export interface VisitPlan {
   readonly visits: readonly Visit[]
   /** What the strings are out of tolerance by at the worst, cents, because nobody is there in time; zero where all are kept. */
   readonly over: number
+  /** How far any string stands from its pitch at the worst, cents, from the first visit on. */
+  readonly worst: number
 }
 
 interface VisitsAsked {
@@ -62,9 +64,79 @@ const OVER_COSTS = 0.5
  * @returns the visits; of plans with as many, the one whose last visit is the nearest to the date
  */
 export function planVisits(asked: VisitsAsked): VisitPlan {
-  const { strings, until, hours, keepWithin, holdWithin } = asked
+  const { until, hours } = asked
   const slots = asked.slots.filter((at) => at < until)
   const end = until + hours * HOUR
+  const last = slots.length
+  const { over, overNow } = strays(asked, slots, end)
+  const cost: number[] = []
+  const before: (number | null)[] = []
+  // From this slot on nothing strays until the one that is looked at; it only moves on, for strings only fall.
+  let free = 0
+  for (let to = 0; to <= last; to += 1) {
+    while (free < to && over(free, to, 1e-9) > 0) free += 1
+    let best = overNow(to)
+    let from: number | null = null
+    for (let i = to - 1; i >= 0; i -= 1) {
+      const strayed = i >= free ? 0 : over(i, to, best)
+      // From an earlier visit they stray further, and that visit costs one as well.
+      if (strayed + 1 >= best) break
+      const way = (cost[i] as number) + strayed
+      if (way < best - 1e-9) [best, from] = [way, i]
+    }
+    cost.push(best + (to === last ? 0 : 1))
+    before.push(from)
+  }
+  const chosen: number[] = []
+  for (let at = before[last] ?? null; at !== null; at = before[at] ?? null) chosen.unshift(at)
+  return touched(
+    asked,
+    chosen.map((i) => slots[i] as number),
+    end,
+  )
+}
+
+/** Slots that a plan of few visits is chosen from: more of them would not be told apart by ear. */
+const TRIED = 96
+
+/**
+ * The best that so many visits and no more can do: what strings stray by beyond the tolerances is the least.
+ *
+ * @param most - visits
+ */
+export function planWithFewer(asked: VisitsAsked, most: number): VisitPlan {
+  const { until, hours } = asked
+  const open = asked.slots.filter((at) => at < until)
+  const every = Math.max(1, Math.ceil(open.length / TRIED))
+  // Counted back from the last: the visit before the date is the one that must not move.
+  const slots = open.filter((_, i) => (open.length - 1 - i) % every === 0)
+  const end = until + hours * HOUR
+  const last = slots.length
+  const { over, overNow } = strays(asked, slots, end)
+  let cost = Array.from({ length: last + 1 }, (_, to) => overNow(to))
+  let way: readonly (readonly number[])[] = cost.map(() => [])
+  for (let visits = 1; visits <= most; visits += 1) {
+    const [costBefore, wayBefore] = [cost, way]
+    const best = costBefore.map((none, to) => {
+      let [least, through] = [none, wayBefore[to] as readonly number[]]
+      for (let from = to - 1; from >= 0; from -= 1) {
+        const so = (costBefore[from] as number) + over(from, to, least)
+        if (so < least - 1e-9) [least, through] = [so, [...(wayBefore[from] as readonly number[]), from]]
+      }
+      return { least, through }
+    })
+    cost = best.map(({ least }) => least)
+    way = best.map(({ through }) => through)
+  }
+  return touched(
+    asked,
+    (way[last] as readonly number[]).map((i) => slots[i] as number),
+    end,
+  )
+}
+
+/** What strings stray by beyond the tolerances between slots, weighed in visits; the last slot's next is the end. */
+function strays({ strings, keepWithin, holdWithin }: VisitsAsked, slots: readonly number[], end: number) {
   const last = slots.length
   // Falls between slots are differences of what a string has fallen by each: worked out once, for there are many pairs.
   const fallen = strings
@@ -95,31 +167,7 @@ export function planVisits(asked: VisitsAsked): VisitPlan {
       (sum, { left, by }) => sum + Math.max(0, Math.abs(left - (by[to] as number)) - allowed(to)),
       0,
     )
-  const cost: number[] = []
-  const before: (number | null)[] = []
-  // From this slot on nothing strays until the one that is looked at; it only moves on, for strings only fall.
-  let free = 0
-  for (let to = 0; to <= last; to += 1) {
-    while (free < to && over(free, to, 1e-9) > 0) free += 1
-    let best = overNow(to)
-    let from: number | null = null
-    for (let i = to - 1; i >= 0; i -= 1) {
-      const strays = i >= free ? 0 : over(i, to, best)
-      // From an earlier visit they stray further, and that visit costs one as well.
-      if (strays + 1 >= best) break
-      const way = (cost[i] as number) + strays
-      if (way < best - 1e-9) [best, from] = [way, i]
-    }
-    cost.push(best + (to === last ? 0 : 1))
-    before.push(from)
-  }
-  const chosen: number[] = []
-  for (let at = before[last] ?? null; at !== null; at = before[at] ?? null) chosen.unshift(at)
-  return touched(
-    asked,
-    chosen.map((i) => slots[i] as number),
-    end,
-  )
+  return { over, overNow }
 }
 
 /** What a string falls by between two times, cents. */
@@ -138,12 +186,14 @@ function touched(
   const stops = [...visits, end]
   const within = (stop: number) => (stop === end ? Math.min(keepWithin, holdWithin) : keepWithin)
   let over = 0
+  let worst = 0
   for (const string of strings) {
     let { tunedAt, left } = string
     let isTouched = false
     const standsAt = (at: number) => left - fallBetween(string, tunedAt, at)
     for (const [i, at] of visits.entries()) {
       const found = standsAt(at)
+      worst = Math.max(worst, Math.abs(found))
       const next = stops[i + 1] as number
       const otherwise = standsAt(next)
       // Nobody was there in time. Where it stands before anyone came is not the plan's doing.
@@ -156,6 +206,7 @@ function touched(
       ;[tunedAt, left, isTouched] = [at, leave, true]
     }
     over = Math.max(over, Math.abs(standsAt(end)) - holdWithin)
+    worst = Math.max(worst, Math.abs(standsAt(end)))
   }
   return {
     visits: visits.flatMap((at, i): Visit[] => {
@@ -163,5 +214,6 @@ function touched(
       return here.length === 0 ? [] : [{ at, touches: here }]
     }),
     over: Math.max(0, over),
+    worst,
   }
 }

@@ -3,8 +3,10 @@
  */
 import { readMake } from '@/core/chart/material-text'
 import { TENSION_CLASSES, type StringColour } from '@/core/instrument/instrument'
+import { readSoldAs, type SoldAs } from './sold-as'
 import { parseMoney } from './money'
-import { STRING_ENDS, type SoldSpec, type StringEnd } from './string-spec'
+import { STRING_ENDS, type StringEnd } from '../knots/string-ends'
+import { SOLD_CLASSES, type SoldSpec } from './string-spec'
 import type { Bounded } from '@/core/strings/bounds'
 import type { Construction } from '@/core/strings/construction'
 import { readLengthCell } from '@/core/strings/length-cells'
@@ -23,6 +25,7 @@ export const CATALOGUE_COLUMNS = [
   'end',
   'maker',
   'line',
+  'sold',
   'length',
   'pieces',
   'price',
@@ -46,6 +49,7 @@ export interface SoldPacket extends SoldSpec {
   readonly name: string
   readonly maker: string
   readonly line: string
+  readonly soldAs: SoldAs
   /** Of each piece, m. */
   readonly length: number
   readonly pieces: number
@@ -136,8 +140,8 @@ export function readCatalogueCells(
   )
   const tensionClass = read('class', () =>
     oneOf(
-      TENSION_CLASSES.find((one) => one === cells.class.trim().toLowerCase()),
-      'a tension class (concert, lever, folk or wire): without it a string can’t be ordered',
+      SOLD_CLASSES.find((one) => one === (cells.class.trim().toLowerCase() || 'not given')),
+      `a tension class (${TENSION_CLASSES.join(', ')}) or nothing`,
       cells.class,
     ),
   )
@@ -162,6 +166,10 @@ export function readCatalogueCells(
       )
     return parseMoney(cells.price)
   })
+  const soldAs =
+    metres !== null && pieces !== null && end !== null
+      ? read('sold', () => readSoldAs(cells.sold, { length: metres, pieces, end }))
+      : null
   const setOf = read('contents', () => readContents(cells.contents))
   if (
     Object.keys(problems).length > 0 ||
@@ -170,6 +178,7 @@ export function readCatalogueCells(
     !colour ||
     !tensionClass ||
     !end ||
+    !soldAs ||
     metres === null ||
     pieces === null ||
     stock === null ||
@@ -186,6 +195,7 @@ export function readCatalogueCells(
       end,
       maker: cells.maker.trim(),
       line: cells.line.trim(),
+      soldAs,
       length: metres,
       pieces,
       stock,

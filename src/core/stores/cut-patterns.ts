@@ -1,7 +1,7 @@
 /**
  * The ways to cut one length into strings that are needed.
  */
-import type { StringEnd } from './string-spec'
+import type { StringEnd } from '../knots/string-ends'
 
 export interface Wanted {
   readonly id: number
@@ -13,8 +13,43 @@ export interface Wanted {
 /** How many strings of each need come out of one piece. */
 export type CutPattern = ReadonlyMap<number, number>
 
-/** Beyond this many ways the longest strings are cut first and the rest not tried: no packet comes near it. */
+/** Beyond this many ways a piece is planned by its length instead. */
 const MOST = 2000
+
+/**
+ * Whether a piece has few enough ways to be cut that each can be a column of its own. A packet has; a reel that many
+ * different strings are cut from has not.
+ */
+export function hasFewPatterns(wanted: readonly Wanted[], piece: number, kerf: number): boolean {
+  let ways = 1
+  for (const { length, quantity } of wanted) {
+    ways *= 1 + Math.min(quantity, Math.floor((piece + 1e-9) / (length + kerf)))
+    if (ways > MOST) return holdsAll(wanted, piece, kerf)
+  }
+  return true
+}
+
+function holdsAll(wanted: readonly Wanted[], piece: number, kerf: number): boolean {
+  const all = wanted.reduce((sum, { length, quantity }) => sum + quantity * (length + kerf), 0)
+  return all <= piece + 1e-9
+}
+
+/**
+ * As many pieces as any plan can use: what cutting the longest first into the first piece that has room comes to. All
+ * that is wanted fits in so many, and so does any part of it.
+ */
+export function piecesEnough(wanted: readonly Wanted[], piece: number, kerf: number): number {
+  const left: number[] = []
+  for (const { length, quantity } of [...wanted].sort((a, b) => b.length - a.length)) {
+    if (length + kerf > piece + 1e-9) continue
+    for (let i = 0; i < quantity; i += 1) {
+      const has = left.findIndex((rest) => length + kerf <= rest + 1e-9)
+      if (has < 0) left.push(piece - length - kerf)
+      else left[has] = (left[has] as number) - length - kerf
+    }
+  }
+  return left.length
+}
 
 /**
  * Every way that leaves no room for another string that is needed: ways that cut less are never better.
@@ -34,9 +69,10 @@ export function cutPatterns(
     .filter(({ length }) => length + kerf <= piece + 1e-9)
     .sort((a, b) => b.length - a.length)
   if (end !== 'plain') return fitting.map(({ id }) => new Map([[id, 1]]))
+  if (fitting.length > 0 && holdsAll(fitting, piece, kerf))
+    return [new Map(fitting.map(({ id, quantity }) => [id, quantity]))]
   const found: CutPattern[] = []
   const extend = (from: number, left: number, so: readonly (readonly [id: number, count: number])[]) => {
-    if (found.length >= MOST) return
     const need = fitting[from]
     if (!need) {
       // Whole only when nothing that was cut fewer times than wanted would still fit.

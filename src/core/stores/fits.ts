@@ -4,7 +4,8 @@
 import type { StringPosition, TensionClass } from '../instrument/instrument'
 import { coreDiameter, materialWord, outerGauge, sameMake, type Construction } from '../strings/construction'
 import { tension } from '../strings/tension'
-import { specAt, type StringEnd, type StringSpec } from './string-spec'
+import type { StringEnd } from '../knots/string-ends'
+import { specAt, twistable, type StringSpec } from './string-spec'
 
 /** Best first. */
 export const FIT_GRADES = ['exact', 'other end', 'other colour', 'next gauge', 'refused'] as const
@@ -36,7 +37,7 @@ export function fitOf(coil: StringSpec, position: StringPosition, wanted: Tensio
   if (!sameMake(coil.construction, charted)) {
     return refused(`It is ${materialWord(coil.construction)}; the chart asks for ${materialWord(charted)}.`)
   }
-  if (wanted !== null && coil.tensionClass !== wanted)
+  if (wanted !== null && coil.tensionClass !== wanted && coil.tensionClass !== 'not given')
     return refused(
       `It is made for ${coil.tensionClass ?? 'no stated'} tension; this instrument is strung to ${wanted} tension.`,
     )
@@ -51,8 +52,8 @@ export function fitOf(coil: StringSpec, position: StringPosition, wanted: Tensio
         because: `Right but for its colour: it is ${coil.colour}, the chart has ${position.colour}.`,
       }
     return coil.end === end
-      ? { grade: 'exact', tensionChange: 0, because: null }
-      : { grade: 'other end', tensionChange: 0, because: endSentence(coil.end, end) }
+      ? { grade: 'exact', tensionChange: 0, because: unknownClass(coil, wanted) }
+      : { grade: 'other end', tensionChange: 0, because: endSentence(coil, end) }
   }
   if (Math.abs(change) > STAND_IN) return refused('Its gauge is too far from the chart’s.')
   return {
@@ -62,10 +63,23 @@ export function fitOf(coil: StringSpec, position: StringPosition, wanted: Tensio
   }
 }
 
-function endSentence(has: StringEnd, wanted: StringEnd): string {
-  return has === 'plain'
-    ? `Its end is plain: a ${wanted} has to be made at it first.`
-    : `It comes with a ${has}, which is cut off first.`
+function endSentence(coil: StringSpec, wanted: StringEnd): string {
+  if (coil.end !== 'plain') return `It comes with a ${coil.end}. Cut that off first.`
+  return wanted === 'loop' && twistable(coil)
+    ? 'Its end is plain. Twist a loop at it first.'
+    : `Its end is plain. It needs a ${wanted}.`
+}
+
+/** A packet that gives no class may be another one: gauge and material are right, and that is said. */
+function unknownClass({ tensionClass }: StringSpec, wanted: TensionClass | null): string | null {
+  return wanted !== null && tensionClass === 'not given'
+    ? `Its packet gives no tension class. This instrument has ${wanted} tension.`
+    : null
+}
+
+/** Right as it is, or once a loop is twisted at its end. */
+export function isRight(grade: FitGrade, coil: Pick<StringSpec, 'construction' | 'end'>): boolean {
+  return grade === 'exact' || (grade === 'other end' && twistable(coil))
 }
 
 function sameGauges(a: Construction, b: Construction): boolean {

@@ -3,9 +3,10 @@
  */
 import type { StringPosition, TensionClass } from '../instrument/instrument'
 import { makeText } from '../chart/material-text'
-import { massPerLength, type Construction } from '../strings/construction'
+import { massPerLength } from '../strings/construction'
 import { FIT_GRADES, fitOf, STAND_IN, type Fit } from './fits'
-import { specAt, specKey, type SoldSpec, type StringEnd } from './string-spec'
+import type { StringEnd } from '../knots/string-ends'
+import { specAt, specKey, type SoldSpec } from './string-spec'
 
 export interface StoredCoil extends SoldSpec {
   readonly id: number
@@ -25,6 +26,9 @@ export interface Offer<Coil extends StoredCoil> {
   /** How many such cuts the coil holds. */
   readonly yields: number
 }
+
+/** What a cut goes by: a gauge has its knot, and wire without a loop has one to be twisted. */
+export type StringCut = Pick<SoldSpec, 'construction' | 'end'>
 
 /** How many strings of a length a coil holds; a packet with a ready-made end has that end once. */
 export function cutsIn(coil: Pick<StoredCoil, 'lengthLeft' | 'end'>, cut: number, end: StringEnd): number {
@@ -76,7 +80,7 @@ export function offersFor<Coil extends StoredCoil>(
   coils: SortedOut<Coil>,
   position: StringPosition,
   wanted: TensionClass | null,
-  cutFor: (construction: Construction) => number,
+  cutFor: (string: StringCut) => number,
 ): readonly Offer<Coil>[] {
   return inOrder(fitting(coils, position, wanted), position, wanted, cutFor)
 }
@@ -86,7 +90,7 @@ export function bestOffer<Coil extends StoredCoil>(
   coils: SortedOut<Coil>,
   position: StringPosition,
   wanted: TensionClass | null,
-  cutFor: (construction: Construction) => number,
+  cutFor: (string: StringCut) => number,
 ): Offer<Coil> | null {
   const kinds = fitting(coils, position, wanted)
   for (const grade of FIT_GRADES) {
@@ -137,12 +141,12 @@ function inOrder<Coil extends StoredCoil>(
   kinds: readonly (Alike<Coil> & { readonly fit: Fit })[],
   position: StringPosition,
   wanted: TensionClass | null,
-  cutFor: (construction: Construction) => number,
+  cutFor: (string: StringCut) => number,
 ): readonly Offer<Coil>[] {
   const { end } = specAt(position, wanted)
   return kinds
     .flatMap(({ spec, coils: alike, fit }) => {
-      const cut = cutFor(spec.construction)
+      const cut = cutFor(spec)
       return alike.map((coil) => ({
         coil,
         fit,

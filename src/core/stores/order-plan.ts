@@ -12,12 +12,12 @@ import {
   type SupplierPart,
   postageOf,
 } from './buying'
-import { cutPatterns, type CutPattern } from './cut-patterns'
+import { cutPatterns, hasFewPatterns, piecesEnough, type CutPattern, type Wanted } from './cut-patterns'
 import { KERF } from './cut-plan'
 import { reduceBuying } from './reduce-buying'
-import { keysFilledBy, specKey } from './string-spec'
+import { fillings, specKey, twistToFill } from './string-spec'
 
-/** A way to cut pieces of an offer, with the column that says how many are cut so. */
+/** A way to cut pieces of an offer, with the column that says how often. */
 interface CutWay {
   readonly pattern: CutPattern
   readonly column: number
@@ -28,6 +28,8 @@ const UNMET = 1e7
 
 /** Breaks ties toward fewer packs. */
 const PACK = 0.01
+/** Of what costs the same, the string that has its loop comes before the one whose loop must be twisted. */
+const TWIST = 0.001
 
 /**
  * @param needs - what is needed; strings of one kind and length may be needed more than once
@@ -69,28 +71,25 @@ export async function planUnreduced(
     const useful = offer.contents
       .map((content) => ({
         content,
-        patterns: cutPatterns(
-          keysFilledBy(content.spec)
-            .flatMap((key) => byKey.get(key) ?? [])
-            .filter(({ by }) => by === null || by >= supplier.arrivesAt),
-          content.length,
-          KERF,
-          content.spec.end,
+        wanted: fillings(content.spec).flatMap(({ key, twist }) =>
+          (byKey.get(key) ?? [])
+            .filter(({ by }) => by === null || by >= supplier.arrivesAt)
+            .map(({ id, length, quantity }): Cut => ({ id, quantity, length: length + twist, twist })),
         ),
       }))
-      .filter(({ patterns }) => patterns.length > 0)
+      .filter(({ content, wanted }) => wanted.some(({ length }) => length + KERF <= content.length + 1e-9))
     if (useful.length === 0) return []
     // No more packs than there are strings they could fill: the tighter the bound, the sooner the proof.
-    const most = Math.min(
-      offer.stock,
-      wantedOf(useful.flatMap(({ patterns }) => patterns.flatMap((pattern) => [...pattern.keys()]))),
-    )
+    const most = Math.min(offer.stock, wantedOf(useful.flatMap(({ wanted }) => wanted.map(({ id }) => id))))
     const column = mip.whole(offer.priceMinor * supplier.rate + PACK, most)
     const ways: CutWay[] = []
-    for (const { content, patterns } of useful) {
-      const cut = patterns.map((pattern) => ({ pattern, column: mip.whole(0, most * content.pieces) }))
+    for (const { content, wanted } of useful) {
+      const { length, pieces, spec } = content
+      const cut =
+        spec.end !== 'plain' || hasFewPatterns(wanted, length, KERF)
+          ? byPattern(mip, column, content, wanted, most * pieces)
+          : byLength(mip, column, content, wanted, most * pieces)
       ways.push(...cut)
-      mip.atMost(0, [...cut.map((way) => [way.column, 1] as const), [column, -content.pieces] as const])
       for (const way of cut)
         for (const [id, strings] of way.pattern) filled.get(id)?.push([way.column, strings])
     }
@@ -164,6 +163,69 @@ export async function planUnreduced(
   }
 }
 
+/** A need as a piece of one offer can fill it: the loop that may have to be twisted is in its length. */
+interface Cut extends Wanted {
+  readonly twist: number
+}
+type PieceOf = CatalogueOffer['contents'][number]
+
+/** Each way to cut a piece is a column: it says how many pieces are cut so. */
+function byPattern(
+  mip: MipBuilder,
+  packs: number,
+  { length, pieces, spec }: PieceOf,
+  wanted: readonly Cut[],
+  most: number,
+): readonly CutWay[] {
+  const twisted = new Set(wanted.filter(({ twist }) => twist > 0).map(({ id }) => id))
+  const ways = cutPatterns(wanted, length, KERF, spec.end).map((pattern) => {
+    const loops = [...pattern].reduce((sum, [id, strings]) => sum + (twisted.has(id) ? strings : 0), 0)
+    return { pattern, column: mip.whole(TWIST * loops, most) }
+  })
+  mip.atMost(0, [...ways.map(({ column }) => [column, 1] as const), [packs, -pieces] as const])
+  return ways
+}
+
+/**
+ * Each piece has its length, and a column for each string that may be cut from it: a reel has too many ways to be cut to
+ * list them. The pieces are alike, so they are used in their order.
+ */
+function byLength(
+  mip: MipBuilder,
+  packs: number,
+  { length, pieces }: PieceOf,
+  wanted: readonly Cut[],
+  most: number,
+): readonly CutWay[] {
+  const fitting = wanted.filter((one) => one.length + KERF <= length + 1e-9)
+  const used: number[] = []
+  const ways: CutWay[] = []
+  for (let piece = 0; piece < Math.min(most, piecesEnough(fitting, length, KERF)); piece += 1) {
+    const use = mip.whole(0, 1)
+    const before = used.at(-1)
+    if (before !== undefined)
+      mip.atMost(0, [
+        [use, 1],
+        [before, -1],
+      ])
+    used.push(use)
+    const cut = fitting.map((one) => ({
+      one,
+      column: mip.whole(
+        one.twist > 0 ? TWIST : 0,
+        Math.min(one.quantity, Math.floor((length + 1e-9) / (one.length + KERF))),
+      ),
+    }))
+    mip.atMost(0, [
+      ...cut.map(({ one, column }) => [column, one.length + KERF] as const),
+      [use, -length] as const,
+    ])
+    ways.push(...cut.map(({ one, column }) => ({ pattern: new Map([[one.id, 1]]), column })))
+  }
+  mip.atMost(0, [...used.map((use) => [use, 1] as const), [packs, -pieces] as const])
+  return ways
+}
+
 /**
  * The best plan that buys from one supplier only: the one that leaves the least out, and of those the cheapest.
  *
@@ -209,11 +271,13 @@ export function unmetBecause(
   const arrives = new Map(suppliers.map(({ id, arrivesAt }) => [id, arrivesAt]))
   return unmet.map(({ needId, quantity }): Unmet => {
     const need = needs.find(({ id }) => id === needId) as BuyNeed
-    const key = specKey(need.spec)
     const serving = offers.filter(
       ({ stock, contents }) =>
         stock > 0 &&
-        contents.some((c) => keysFilledBy(c.spec).includes(key) && c.length >= need.length + KERF),
+        contents.some(({ spec, length }) => {
+          const twist = twistToFill(spec, need.spec)
+          return twist !== null && length >= need.length + twist + KERF
+        }),
     )
     const times = serving.map(({ supplierId }) => arrives.get(supplierId) ?? Infinity).sort((a, b) => a - b)
     const inTime = times.some((at) => need.by === null || at <= need.by)

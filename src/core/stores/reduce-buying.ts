@@ -4,7 +4,7 @@
  */
 import { grouped } from '../list/grouped'
 import type { BuyNeed, CatalogueOffer, Fill, OrderPlan, SupplierTerms } from './buying'
-import { keysFilledBy, specKey } from './string-spec'
+import { fillings, specKey } from './string-spec'
 
 export interface ReducedBuying {
   /** Needs alike in string, length and date are one, under the first one's number. */
@@ -44,7 +44,7 @@ export function worthAsking<Offer extends CatalogueOffer>(
     wanted.set(specKey(spec), (wanted.get(specKey(spec)) ?? 0) + quantity)
   const wantedOf = (offer: CatalogueOffer) =>
     offer.contents.reduce(
-      (sum, { spec }) => sum + keysFilledBy(spec).reduce((all, key) => all + (wanted.get(key) ?? 0), 0),
+      (sum, { spec }) => sum + fillings(spec).reduce((all, { key }) => all + (wanted.get(key) ?? 0), 0),
       0,
     )
   const useful = offers.filter(

@@ -4,7 +4,7 @@
 
 /** One kind of piece in a set. */
 export interface Pieces {
-  /** Of all that it can fill, see `keysFilledBy`. */
+  /** Of all that it can fill, see `fillings`. */
   readonly keys: readonly string[]
   readonly pieces: number
 }

@@ -1,25 +1,33 @@
 /**
  * What tells one string that is sold from another: what it is made of, its colour, its class and its end.
  */
-import type { StringColour, StringPosition, TensionClass } from '../instrument/instrument'
+import {
+  TENSION_CLASSES,
+  type StringColour,
+  type StringPosition,
+  type TensionClass,
+} from '../instrument/instrument'
 import { endToOrder } from '../knots/fastenings'
-import { coreDiameter, outerGauge, type Construction } from '../strings/construction'
+import type { StringEnd } from '../knots/string-ends'
+import { canTwist, twistedEnd } from '../knots/twisted-end'
+import { coreDiameter, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
 import { makeText } from '../chart/material-text'
 
-export const STRING_ENDS = ['plain', 'loop', 'ball'] as const
-export type StringEnd = (typeof STRING_ENDS)[number]
+/** What a packet says of its class; many say nothing. */
+export const SOLD_CLASSES = [...TENSION_CLASSES, 'not given'] as const
+export type SoldClass = (typeof SOLD_CLASSES)[number]
 
 export interface StringSpec {
   readonly construction: Construction
   readonly colour: StringColour
   /** Null where it goes by gauge, length and end alone, as strings of zithers and lyres do. */
-  readonly tensionClass: TensionClass | null
+  readonly tensionClass: SoldClass | null
   readonly end: StringEnd
 }
 
-/** A string on sale or in the stores: its packet names a class. */
+/** A string on sale or in the stores. */
 export interface SoldSpec extends StringSpec {
-  readonly tensionClass: TensionClass
+  readonly tensionClass: SoldClass
 }
 
 /** The string that the chart asks for at a position. */
@@ -45,9 +53,49 @@ export function specKey({ construction, colour, tensionClass, end }: StringSpec)
   ].join('|')
 }
 
-/** The keys of all that a string on sale can fill: what asks for its class, and what asks for none. */
-export function keysFilledBy(spec: StringSpec): readonly string[] {
-  return spec.tensionClass === null
-    ? [specKey(spec)]
-    : [specKey(spec), specKey({ ...spec, tensionClass: null })]
+/** One kind of need that a string on sale can fill. */
+export interface Filling {
+  readonly key: string
+  /** String for a loop that has to be twisted at its end first, m; 0 where it is right as it comes. */
+  readonly twist: number
+}
+
+/**
+ * All that a string on sale can fill: what asks for its class, what asks for none, every class where its packet gives
+ * none, and what asks for a loop where one can be twisted at its end.
+ */
+export function fillings(spec: StringSpec): readonly Filling[] {
+  const asItComes = classesFilled(spec.tensionClass).map((tensionClass) => ({
+    key: specKey({ ...spec, tensionClass }),
+    twist: 0,
+  }))
+  if (!twistable(spec)) return asItComes
+  const { takes } = twistedEnd(outerGauge(spec.construction), HITCH_PIN)
+  return [
+    ...asItComes,
+    ...classesFilled(spec.tensionClass).map((tensionClass) => ({
+      key: specKey({ ...spec, tensionClass, end: 'loop' }),
+      twist: takes,
+    })),
+  ]
+}
+
+/** The widest hitch pin that is usual, m: what is bought must do for any. */
+const HITCH_PIN = 0.004
+
+/** Whether a loop can be twisted at the end of a string that has none. */
+export function twistable({ construction, end }: Pick<StringSpec, 'construction' | 'end'>): boolean {
+  const isWire = construction.kind === 'plain' && surfaceMaterial(construction).wire
+  return canTwist(isWire, outerGauge(construction), end)
+}
+
+function classesFilled(sold: SoldClass | null): readonly (SoldClass | null)[] {
+  if (sold === null) return [null]
+  return sold === 'not given' ? [...SOLD_CLASSES, null] : [sold, null]
+}
+
+/** String for a loop that must be twisted before a need is filled, m; null where it can't fill it. */
+export function twistToFill(sold: StringSpec, wanted: StringSpec): number | null {
+  const key = specKey(wanted)
+  return fillings(sold).find((one) => one.key === key)?.twist ?? null
 }

@@ -14,6 +14,7 @@ export interface CutPart {
     | 'tail'
     | 'round the posts'
     | 'stopper loop'
+    | 'twisted loop'
     | 'round the foot'
   readonly length: number
 }
@@ -52,6 +53,20 @@ export function cutForKnottedString(run: Run, knot: number): CutSum {
     { what: 'tag and knot', length: knot },
     { what: 'through the board', length: run.boardThickness },
     { what: 'up to the pin', length: run.freeLength - run.boardThickness },
+    ...pinEnd(run),
+  ])
+}
+
+/**
+ * The cut for a string that hangs in a loop at one end and is wound at the other.
+ *
+ * @param run - the lengths along the string
+ * @param loop - what a loop that is twisted by hand takes, m; 0 where the string has one
+ */
+export function cutForLoopedString(run: Run, loop: number): CutSum {
+  return sum([
+    { what: 'twisted loop', length: loop },
+    { what: 'up to the pin', length: run.freeLength },
     ...pinEnd(run),
   ])
 }

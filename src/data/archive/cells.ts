@@ -7,7 +7,7 @@ import { MISHAPS } from '@/core/fitting/mishaps'
 import { ASKED, STEP_KEYS } from '@/core/fitting/step'
 import { CALLED_BY, COUNTED_FROM } from '@/core/instrument/called'
 import { FAMILIES } from '@/core/instrument/family'
-import { BEARINGS, STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { BEARINGS, STRING_COLOURS, STRUNG } from '@/core/instrument/instrument'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
@@ -17,7 +17,9 @@ import { ROUND_ORDERS } from '@/core/rounds/tuning-round'
 import { AIR_BOUNDS } from '@/core/settle/room'
 import { READING_KINDS } from '@/core/settle/readings'
 import { CURRENCIES } from '@/core/stores/money'
-import { STRING_ENDS } from '@/core/stores/string-spec'
+import { STRING_ENDS } from '@/core/knots/string-ends'
+import { SOLD_AS } from '@/core/stores/sold-as'
+import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { SENT_BY } from '@/core/stores/order-way'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
@@ -138,7 +140,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   unit: ['mm', 'in'],
   currency: CURRENCIES,
   family: FAMILIES,
-  tension_class: TENSION_CLASSES,
+  tension_class: SOLD_CLASSES,
   rest_tuning: REST_TUNINGS,
   called_by: CALLED_BY,
   counted_from: COUNTED_FROM,
@@ -156,6 +158,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   tightens: ['clockwise', 'anticlockwise'],
   height_datum: ['top of pin', 'string hole'],
   end: STRING_ENDS,
+  sold_as: SOLD_AS,
   site: BREAK_SITES,
   step: STEP_KEYS,
   what: ASKED,

@@ -28,6 +28,7 @@ import { orderDetailsFor, type OrderDetail } from './order-details'
 export interface Need {
   readonly id: number
   readonly jobId: number | null
+  readonly positionId: number
   readonly string: string
   /** The instrument's name. */
   readonly instrument: string
@@ -77,6 +78,7 @@ function readNeeds(store: Store): readonly Need[] {
       return {
         id: row.id,
         jobId: row.jobId,
+        positionId: row.positionId,
         openedAt: row.openedAt,
         spec: {
           construction: constructionFrom(row),
@@ -92,7 +94,13 @@ function readNeeds(store: Store): readonly Need[] {
         orderId: coming.orderId,
         string: stringOf(stored, stored.position),
         instrument: stored.instrument.name,
-        lines: orderDetailsFor(stored.instrument, stored.position, stored.habits, settings),
+        // What is bought, which may be a neighbour of what the chart asks for.
+        lines: orderDetailsFor(
+          stored.instrument,
+          { ...stored.position, construction: constructionFrom(row) },
+          stored.habits,
+          settings,
+        ),
       }
     })
 }

@@ -5,7 +5,7 @@ import { eq } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import { cutsIn } from '@/core/stores/offers'
 import { postageOf, type Fill } from '@/core/stores/buying'
-import { keysFilledBy, specKey } from '@/core/stores/string-spec'
+import { twistToFill } from '@/core/stores/string-spec'
 import type { Done, Store } from '../store/database'
 import { orderedNeeds, orders, suppliers } from '../store/schema'
 import { openNeeds, type Need } from './need-list'
@@ -107,14 +107,12 @@ function refuseUncut(
   need: Need,
   item: StoredItem,
 ): void {
-  const most = holds
-    .filter(({ packet }) => keysFilledBy(packet).includes(specKey(need.spec)))
-    .reduce(
-      (sum, { packet, pieces }) =>
-        sum +
-        pieces * packs * cutsIn({ lengthLeft: packet.length, end: packet.end }, need.length, need.spec.end),
-      0,
-    )
+  const most = holds.reduce((sum, { packet, pieces }) => {
+    const twist = twistToFill(packet, need.spec)
+    if (twist === null) return sum
+    const { length, end } = packet
+    return sum + pieces * packs * cutsIn({ lengthLeft: length, end }, need.length + twist, need.spec.end)
+  }, 0)
   if (strings > most)
     throw new Refusal(
       409,

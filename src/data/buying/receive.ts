@@ -1,7 +1,7 @@
 /**
  * A delivery booked in: a packet in the stores for each piece, and the needs that it fills closed.
  */
-import { eq, like, sql } from 'drizzle-orm'
+import { eq, like, or, sql } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import { supplierName } from '@/core/stores/order-way'
 import { addCoil } from '../stores/coils'
@@ -81,7 +81,7 @@ export function receive(
           .run()
         const made = (line.holds ?? contentsOf(line, byPart)).flatMap(({ packet, pieces }) =>
           Array.from({ length: pieces * packs }, () => {
-            const label = `Packet ${(nextPacket += 1)}`
+            const label = `${packet.soldAs === 'reel' ? 'Reel' : 'Packet'} ${(nextPacket += 1)}`
             return addCoil(store, {
               ...packet,
               label,
@@ -133,12 +133,14 @@ function meetNeeds(store: Store, line: OrderLine, received: number): void {
   }
 }
 
-/** The highest number of a packet that there ever was. */
+/** The highest number of a packet or reel that there ever was. */
 function highestPacket(store: Store): number {
   const [row] = store.rows
-    .select({ most: sql<number | null>`max(cast(substr(${coils.label}, 8) as integer))` })
+    .select({
+      most: sql<number | null>`max(cast(substr(${coils.label}, instr(${coils.label}, ' ') + 1) as integer))`,
+    })
     .from(coils)
-    .where(like(coils.label, 'Packet %'))
+    .where(or(like(coils.label, 'Packet %'), like(coils.label, 'Reel %')))
     .all()
   return row?.most ?? 0
 }

@@ -6,7 +6,8 @@ import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { hasLainTooLong } from '@/core/stores/keeps'
 import { bestOffer, cutsIn, fitting, type SortedOut } from '@/core/stores/offers'
-import { specAt, specKey } from '@/core/stores/string-spec'
+import { isRight } from '@/core/stores/fits'
+import { specAt, specKey, twistToFill } from '@/core/stores/string-spec'
 import { YEAR } from '@/core/wear/period'
 import { AGEING_FROM } from '../fitted/lives'
 import { houseSettings } from '../house/house'
@@ -50,7 +51,8 @@ function workedOut(store: Store): readonly SuggestedNeed[] {
       stores,
       position,
       soldByClass(instrument),
-      (construction) => fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+      ({ construction, end }) =>
+        fittingFigures(instrument, position, habits, construction, corrections, end).cut.total,
     )
     if (keepsStores && best && best.leaves >= 0) return []
     return [
@@ -130,12 +132,13 @@ function cutsThere(
   { stored: { instrument }, position, cut }: Longest,
   now: number,
 ): number {
-  const { end } = specAt(position, soldByClass(instrument))
+  const wanted = specAt(position, soldByClass(instrument))
+  const { end } = wanted
   return fitting(stores, position, soldByClass(instrument))
-    .filter(({ fit }) => fit.grade === 'exact')
+    .filter(({ fit, spec }) => isRight(fit.grade, spec))
     .flatMap(({ coils }) => coils)
     .filter(({ construction, boughtAt }) => !hasLainTooLong(construction, (now - boughtAt) / YEAR))
-    .reduce((sum, coil) => sum + cutsIn(coil, cut, end), 0)
+    .reduce((sum, coil) => sum + cutsIn(coil, cut + (twistToFill(coil, wanted) ?? 0), end), 0)
 }
 
 /**

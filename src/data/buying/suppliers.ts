@@ -67,6 +67,7 @@ type PacketColumns = Pick<
   | 'end'
   | 'maker'
   | 'line'
+  | 'soldAs'
   | 'lengthMm'
   | 'pieces'
   | 'priceMinor'
@@ -77,6 +78,8 @@ type PacketColumns = Pick<
 /** The packet that columns hold. */
 export function packetFrom(row: PacketColumns): SoldPacket {
   const { part, name, colour, tensionClass, end, maker, line, pieces, priceMinor } = row
+  // What an order's line holds was written down before lines said how they are sold.
+  const soldAs = row.soldAs ?? 'one string'
   return {
     part,
     name,
@@ -86,6 +89,7 @@ export function packetFrom(row: PacketColumns): SoldPacket {
     end,
     maker,
     line,
+    soldAs,
     length: metres(row.lengthMm),
     pieces,
     priceMinor,
@@ -95,13 +99,14 @@ export function packetFrom(row: PacketColumns): SoldPacket {
 
 /** A packet's columns. */
 export function packetColumns(item: SoldPacket): PacketColumns {
-  const { part, name, maker, line, pieces, priceMinor, setOf } = item
+  const { part, name, maker, line, soldAs, pieces, priceMinor, setOf } = item
   return {
     part,
     name,
     ...specColumns(item),
     maker,
     line,
+    soldAs,
     lengthMm: inMm(item.length),
     pieces,
     priceMinor,

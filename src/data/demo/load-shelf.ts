@@ -177,7 +177,7 @@ function mend(
     sortedOut(openCoils(store)),
     job.position,
     soldByClass(job.instrument),
-    (construction) => cutOf(construction),
+    ({ construction }) => cutOf(construction),
   )
   const coilId =
     best && best.leaves >= 0 && best.fit.grade === 'exact'

@@ -26,7 +26,7 @@ import {
   type TensionClass,
 } from '@/core/instrument/instrument'
 import { CURRENCIES } from '@/core/stores/money'
-import { STRING_ENDS, type StringEnd } from '@/core/stores/string-spec'
+import { STRING_ENDS, type StringEnd } from '@/core/knots/string-ends'
 import { SUPPLY_KINDS, type SupplyKind } from '@/core/stores/supplies'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES, type BreakSite } from '@/core/wear/break-sites'

@@ -8,12 +8,12 @@ import {
   moved,
   newLaw,
   nextRetune,
-  readyFrom,
+  FOR_EVER,
   retunePlan,
   SETTLED,
   type DriftLaw,
 } from '@/core/settle/drift'
-import type { Known } from '@/core/settle/band'
+import { chanceItHolds, holdsFromAge, SURE, type Known } from '@/core/settle/band'
 import { ANY_STRING, lawAt, SettlingBeliefs, type Evidence } from '@/core/settle/belief'
 import { judgeReading, type Verdict } from '@/core/settle/readings'
 import { helped } from '@/core/settle/stretching'
@@ -70,7 +70,6 @@ export interface Settling {
   /** Null where it is settled before it falls so far. */
   readonly nextAt: number | null
   readonly planAt: readonly number[]
-  readonly readyAt: number
   /** The last reading was a slip and the string has not been seen to since. */
   readonly slipping: boolean
 }
@@ -221,15 +220,38 @@ function lawFrom(
       next > SETTLED
         ? []
         : [next, ...retunePlan(law, next, settings.retuneAtCents, SETTLED, PLANNED_RETUNES - 1)].map(time),
-    readyAt: time(readyFrom(law, settings.holdsWithinCents, settings.concertHours)),
     slipping: logged.at(-1)?.kind === 'slip',
   }
 }
 
-/** From when a string holds within so many cents through so many hours, ms. */
-export function holdsFrom({ fitted, law }: Settling, withinCents: number, hours: number): number {
-  return fitted.fittedAt + readyFrom(law, withinCents, hours) * HOUR
+/**
+ * From when a string, tuned just before, holds within so many cents through so many hours, nine times of ten. The one
+ * answer: every page that states it asks here.
+ *
+ * @returns ms; null where it slips, or never holds so well
+ */
+export function holdsFrom(
+  { fitted, known, slipping }: HeldString,
+  withinCents: number,
+  hours: number,
+): number | null {
+  if (slipping) return null
+  const age = holdsFromAge(known, hours, withinCents)
+  return age >= FOR_EVER ? null : fitted.fittedAt + age * HOUR
 }
+
+/** Whether {@link holdsFrom} is no later than a time: one sum, where the time itself takes forty. */
+export function holdsBy(
+  { fitted, known, slipping }: HeldString,
+  at: number,
+  withinCents: number,
+  hours: number,
+): boolean {
+  const age = (at - fitted.fittedAt) / HOUR
+  return !slipping && age >= 0 && chanceItHolds(known, age, hours, withinCents) >= SURE
+}
+
+type HeldString = Pick<Settling, 'fitted' | 'known' | 'slipping'>
 
 export interface NewReading {
   readonly fittedId: number

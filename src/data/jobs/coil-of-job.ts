@@ -40,6 +40,7 @@ export function chooseCoil(store: Store, jobId: number, coilId: number): Done<vo
     job.habits,
     coil.construction,
     job.corrections,
+    coil.end,
   ).cut
   if (coil.lengthLeft < total - DUST) {
     throw new Refusal(

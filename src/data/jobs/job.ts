@@ -169,6 +169,7 @@ export function jobById(store: Store, jobId: number): Job {
     habits,
     coil?.construction ?? (row.sameString ? old?.construction : undefined),
     corrections,
+    coil?.end,
   )
   const site = broken?.site ?? null
   const measured = measuredIn(store, jobId)
@@ -184,6 +185,7 @@ export function jobById(store: Store, jobId: number): Job {
     classDiffers:
       coil !== null &&
       soldByClass(stored.instrument) !== null &&
+      coil.tensionClass !== 'not given' &&
       coil.tensionClass !== stored.instrument.tensionClass,
     redoesAbove:
       (chosenPlan(

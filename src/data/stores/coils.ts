@@ -3,7 +3,8 @@
  */
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { StoredCoil } from '@/core/stores/offers'
-import { specKey, type StringEnd } from '@/core/stores/string-spec'
+import type { StringEnd } from '@/core/knots/string-ends'
+import { specKey } from '@/core/stores/string-spec'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
 import { grouped } from '@/core/list/grouped'

@@ -5,10 +5,9 @@ import { positionAt, soldByClass } from '@/core/instrument/instrument'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { CoilLeft } from '@/core/stores/cut-plan'
 import type { CuttingBench } from '@/core/stores/cutting-bench'
-import type { Fit, FitGrade } from '@/core/stores/fits'
-import { fitting } from '@/core/stores/offers'
+import { isRight, type Fit, type FitGrade } from '@/core/stores/fits'
+import { fitting, type StringCut } from '@/core/stores/offers'
 import { specAt, specKey } from '@/core/stores/string-spec'
-import type { Construction } from '@/core/strings/construction'
 import { worthCutting } from '@/core/stores/worth-cutting'
 import { withCuts, type Coil } from './coils'
 import type { Done, Store } from '../store/database'
@@ -67,8 +66,8 @@ function readBench(store: Store): CuttingBench {
         coilId: row.coilId,
         takesEnd: specAt(position, soldByClass(instrument)).end !== 'plain',
         coils,
-        cutFor: (construction: Construction) =>
-          fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+        cutFor: ({ construction, end }: StringCut) =>
+          fittingFigures(instrument, position, habits, construction, corrections, end).cut.total,
       }
     }),
   )
@@ -81,7 +80,7 @@ interface Waiting {
   readonly coilId: number | null
   readonly takesEnd: boolean
   readonly coils: readonly { readonly coil: Coil; readonly fit: Fit }[]
-  readonly cutFor: (construction: Construction) => number
+  readonly cutFor: (string: StringCut) => number
 }
 
 function benchOf(store: Store, strings: readonly Waiting[]): CuttingBench {
@@ -90,7 +89,7 @@ function benchOf(store: Store, strings: readonly Waiting[]): CuttingBench {
     const lengths = new Map<string, number>()
     const options = coils.map(({ coil, fit }) => {
       const kind = coil.key ?? specKey(coil)
-      const length = lengths.get(kind) ?? cutFor(coil.construction)
+      const length = lengths.get(kind) ?? cutFor(coil)
       lengths.set(kind, length)
       useful.set(coil.id, coil)
       return { coilId: coil.id, length, grade: fit.grade as Exclude<FitGrade, 'refused'> }
@@ -147,11 +146,11 @@ export function cuttingBenchFor(
         string: stringOf(stored, position),
         coilId: null,
         takesEnd: specAt(position, sold).end !== 'plain',
-        coils: fitting(stores, position, sold).flatMap(({ coils, fit }) =>
-          fit.grade === 'exact' ? coils.map((coil) => ({ coil, fit })) : [],
+        coils: fitting(stores, position, sold).flatMap(({ spec, coils, fit }) =>
+          isRight(fit.grade, spec) ? coils.map((coil) => ({ coil, fit })) : [],
         ),
-        cutFor: (construction) =>
-          fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+        cutFor: ({ construction, end }) =>
+          fittingFigures(instrument, position, habits, construction, corrections, end).cut.total,
       }
     }),
   )

@@ -2,7 +2,7 @@
  * Which positions each string in the stores is exactly right for.
  */
 import { soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
-import { keysFilledBy, specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
+import { fillings, specAt, specKey, type StringSpec } from '@/core/stores/string-spec'
 import type { Store } from '../store/database'
 import { allInstruments } from '../instruments/instruments'
 import { instruments, positions } from '../store/schema'
@@ -15,7 +15,7 @@ export interface Served {
 /** Positions by what they ask for. */
 export function positionsBySpec(store: Store): (spec: StringSpec) => readonly Served[] {
   const bySpec = store.kept.get('positions by spec', [instruments, positions], () => sorted(store))
-  return (spec) => keysFilledBy(spec).flatMap((key) => bySpec.get(key) ?? [])
+  return (spec) => fillings(spec).flatMap(({ key }) => bySpec.get(key) ?? [])
 }
 
 function sorted(store: Store): ReadonlyMap<string, readonly Served[]> {

@@ -55,11 +55,11 @@ export function setAside(store: Store): ReadonlyMap<number, readonly SetAside[]>
     const byCoil = new Map<number, SetAside[]>()
     const put = (coilId: number, jobId: number | null, on: Omit<OpenJob, 'row'>) => {
       const { instrument, position, habits, corrections } = on
-      const { construction } = coilById(store, coilId)
+      const { construction, end } = coilById(store, coilId)
       const aside = {
         jobId,
         string: stringOf(on, position),
-        length: fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+        length: fittingFigures(instrument, position, habits, construction, corrections, end).cut.total,
         takesEnd: specAt(position, null).end !== 'plain',
       }
       byCoil.set(coilId, [...(byCoil.get(coilId) ?? []), aside])

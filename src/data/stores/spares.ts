@@ -24,7 +24,8 @@ export function offersAt(
     coils,
     position,
     soldByClass(instrument),
-    (construction) => fittingFigures(instrument, position, habits, construction, corrections).cut.total,
+    ({ construction, end }) =>
+      fittingFigures(instrument, position, habits, construction, corrections, end).cut.total,
   )
 }
 
@@ -60,7 +61,8 @@ export function sparesIn(coils: SortedOut<Coil>, instrument: Instrument, habits:
         coils,
         position,
         soldByClass(instrument),
-        (construction) => fittingFigures(instrument, position, habits, construction).cut.total,
+        ({ construction, end }) =>
+          fittingFigures(instrument, position, habits, construction, NO_CORRECTIONS, end).cut.total,
       )
       if (!best || best.leaves < 0) return [position.number, 'nothing long enough that fits']
       const cuts = best.yields === 1 ? 'one cut' : `${best.yields} cuts`

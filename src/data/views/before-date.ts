@@ -230,7 +230,7 @@ function stringsBefore(
       look: conditions.at(-1) ?? null,
       risk: chanceItBreaks(rates[toward.lifeClass], round.agesIfLeft),
       ...fit,
-      price: priceOf(spec),
+      price: priceOf(spec, figures.cut.total),
       minutes: PER_STRING,
       jobId: jobAt.get(positionId) ?? null,
       kind: specKey(spec),

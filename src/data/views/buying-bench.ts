@@ -2,9 +2,14 @@
  * What the order plan needs to know: the open needs, the catalogues, the terms, and by when things must be here.
  */
 import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/buying'
-import { FIRST_TUNED, newLaw, readyFrom } from '@/core/settle/drift'
+import { holdsFromAge } from '@/core/settle/band'
+import { newString } from '@/core/settle/belief'
+import { FIRST_TUNED, SETTLED } from '@/core/settle/drift'
 import { worthAsking } from '@/core/stores/reduce-buying'
+import { fillings, specKey } from '@/core/stores/string-spec'
 import { coreMaterial } from '@/core/strings/construction'
+import { nearGauges, type NearGauge } from '@/core/stores/near-gauges'
+import { byPositionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { catalogueItems } from '../store/schema'
 import { houseSettings } from '../house/house'
@@ -24,9 +29,23 @@ export interface BuyingDate {
 
 type NamedOffer = CatalogueOffer & { readonly part: string; readonly name: string }
 
+/** A neighbouring gauge that somebody sells. */
+export interface SoldNear extends NearGauge {
+  readonly name: string
+  readonly part: string
+  readonly supplier: string
+}
+
+interface NeedToBuy extends BuyNeed {
+  readonly string: string
+  readonly settlesHours: number
+  /** The next thinner and thicker gauges on sale where nobody sells this one. */
+  readonly nearest: readonly SoldNear[]
+}
+
 export interface BuyingBench {
   /** On the list and not on order. */
-  readonly needs: readonly (BuyNeed & { readonly string: string; readonly settlesHours: number })[]
+  readonly needs: readonly NeedToBuy[]
   /** What could serve any of them; the plan leaves the rest out in any case. */
   readonly offers: readonly NamedOffer[]
   /** In all catalogues. */
@@ -37,22 +56,28 @@ export interface BuyingBench {
 }
 
 /** A string to be bought, on the list or only asked after. */
-export type ToBuy = Pick<Need, 'id' | 'spec' | 'length' | 'toOrder' | 'string'>
+export type ToBuy = Pick<Need, 'id' | 'positionId' | 'spec' | 'length' | 'toOrder' | 'string'>
 
 /** Everything the plan is reckoned from, as it stands now. */
 export function buyingBench(store: Store, onList: readonly ToBuy[] = openNeeds(store)): BuyingBench {
   const { holdsWithinCents, concertHours, currency } = houseSettings(store)
   const offers = namedOffers(store)
+  const suppliers = allSuppliers(store)
+    .filter(({ retiredAt }) => retiredAt === null)
+    .map((supplier) => ({ ...supplier, arrivesAt: store.now() + supplier.leadDays * DAY }))
+  const sold = new Set(
+    offers
+      .filter(({ stock }) => stock > 0)
+      .flatMap(({ contents }) => contents.flatMap(({ spec }) => fillings(spec).map(({ key }) => key))),
+  )
   const needs = onList
     .filter(({ toOrder }) => toOrder > 0)
     .map((need) => ({
       ...buyNeed(need),
       string: need.string,
       settlesHours: settlesHours(need, holdsWithinCents, concertHours),
+      nearest: sold.has(specKey(need.spec)) ? [] : nearTo(store, need, offers, suppliers),
     }))
-  const suppliers = allSuppliers(store)
-    .filter(({ retiredAt }) => retiredAt === null)
-    .map((supplier) => ({ ...supplier, arrivesAt: store.now() + supplier.leadDays * DAY }))
   return {
     needs,
     offers: worthAsking(offers, needs, suppliers),
@@ -75,12 +100,31 @@ function namedOffers(store: Store): readonly NamedOffer[] {
   })
 }
 
+/** The neighbours on sale of a gauge that nobody sells. */
+function nearTo(
+  store: Store,
+  { positionId, spec, length }: ToBuy,
+  offers: readonly NamedOffer[],
+  suppliers: readonly Supplier[],
+): readonly SoldNear[] {
+  const { instrument, position } = byPositionId(store, positionId)
+  const names = new Map(suppliers.map(({ id, name }) => [id, name]))
+  const selling = offers.filter(({ supplierId }) => names.has(supplierId))
+  return nearGauges(instrument, position, spec, length, selling).flatMap((near) => {
+    const offer = selling.find(({ id }) => id === near.offerId)
+    if (!offer) return []
+    return [{ ...near, name: offer.name, part: offer.part, supplier: names.get(offer.supplierId) ?? '' }]
+  })
+}
+
 function buyNeed({ id, spec, length, toOrder }: ToBuy): BuyNeed {
   return { id, spec, length, quantity: toOrder, by: null }
 }
 
 /** From its arrival until it holds through a concert, h: a day to fit it, then its settling. */
 function settlesHours({ spec }: ToBuy, tolerance: number, concertHours: number): number {
-  const { drift } = coreMaterial(spec.construction)
-  return TO_FIT + Math.max(FIRST_TUNED, readyFrom(newLaw(drift), tolerance, concertHours))
+  const { name } = coreMaterial(spec.construction)
+  // Where the weather alone moves it more, waiting longer than it settles would not help.
+  const age = Math.min(SETTLED, holdsFromAge(newString(name), concertHours, tolerance))
+  return TO_FIT + Math.max(FIRST_TUNED, age)
 }

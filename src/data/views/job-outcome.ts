@@ -7,7 +7,8 @@ import { fittedById } from '../fitted/fitted'
 import { toOpenHours } from '../house/open-hours'
 import { jobById, type Job } from '../jobs/job'
 import { fittings } from '../store/schema'
-import { settlingOf, type Settling } from '../fitted/settling'
+import { houseSettings } from '../house/house'
+import { holdsFrom, settlingOf, type Settling } from '../fitted/settling'
 
 export interface JobOutcome {
   readonly job: Job
@@ -16,7 +17,13 @@ export interface JobOutcome {
   readonly predictedCutMm: number | null
   readonly predictedWraps: number | null
   /** One for each position the string serves; empty when it has ended since. */
-  readonly settling: readonly Settling[]
+  readonly settling: readonly SettlingAfter[]
+}
+
+/** How a string settles after its job, and from when it holds. */
+export interface SettlingAfter extends Settling {
+  /** Null where it slips, or never holds so well. */
+  readonly readyAt: number | null
 }
 
 /** The outcome of a job; null while it is not finished. */
@@ -39,8 +46,14 @@ export function jobOutcome(store: Store, jobId: number): JobOutcome | null {
 }
 
 /** Its retunes at hours when someone is there, each once. */
-function planned(store: Store, settling: Settling): Settling {
+function planned(store: Store, settling: Settling): SettlingAfter {
   const toOpen = toOpenHours(store)
   const planAt = [...new Set(settling.planAt.map(toOpen))]
-  return { ...settling, planAt, nextAt: settling.nextAt === null ? null : toOpen(settling.nextAt) }
+  const { holdsWithinCents, concertHours } = houseSettings(store)
+  return {
+    ...settling,
+    planAt,
+    nextAt: settling.nextAt === null ? null : toOpen(settling.nextAt),
+    readyAt: holdsFrom(settling, holdsWithinCents, concertHours),
+  }
 }

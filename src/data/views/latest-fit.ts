@@ -1,10 +1,9 @@
 /** The latest hour to fit a string so that it holds through a date. */
-import { holdsFromAge, type Known } from '@/core/settle/band'
-import { ANY_STRING } from '@/core/settle/belief'
-import { FIRST_TUNED, newLaw } from '@/core/settle/drift'
-import { weatherOf } from '@/core/settle/weather'
+import { holdsFromAge } from '@/core/settle/band'
+import { newString } from '@/core/settle/belief'
+import { FIRST_TUNED } from '@/core/settle/drift'
 import type { Evening } from '@/core/wear/around-date'
-import { propertiesOf, type Material } from '@/core/strings/materials'
+import type { Material } from '@/core/strings/materials'
 import { houseSettings } from '../house/house'
 import { toOpenHours } from '../house/open-hours'
 import type { Store } from '../store/database'
@@ -29,13 +28,4 @@ export function latestToFit(store: Store, material: Material, { at: begins, hour
   const at = due - (due % HALF_HOUR)
   const open = toOpenHours(store)(at)
   return { latest: open > now && open <= at ? open : null, lead }
-}
-
-/** A new string of a material, of which nothing is known yet. */
-function newString(material: Material): Known {
-  return {
-    start: newLaw(propertiesOf(material).drift),
-    weather: weatherOf(material),
-    share: ANY_STRING,
-  }
 }

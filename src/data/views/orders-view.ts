@@ -4,7 +4,7 @@
 import { eq, inArray } from 'drizzle-orm'
 import { leadingNames } from '@/core/instrument/names'
 import { shareOut, type SharedOut } from '@/core/stores/share-out'
-import { keysFilledBy, specKey } from '@/core/stores/string-spec'
+import { fillings, specKey } from '@/core/stores/string-spec'
 import { byPositionId } from '../instruments/instruments'
 import { constructionFrom } from '../store/construction-columns'
 import { positionsBySpec, servedWords } from '../stores/served'
@@ -109,7 +109,10 @@ function heldViews(store: Store, line: OrderLine): readonly HeldView[] | null {
     })
   const servedBy = positionsBySpec(store)
   const shared = shareOut(
-    contents.map(({ packet, pieces }) => ({ keys: keysFilledBy(packet), pieces: pieces * line.packs })),
+    contents.map(({ packet, pieces }) => ({
+      keys: fillings(packet).map(({ key }) => key),
+      pieces: pieces * line.packs,
+    })),
     wanted,
   )
   return contents.map(({ packet, pieces }, i) => ({

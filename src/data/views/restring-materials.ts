@@ -34,6 +34,7 @@ export function buyingFor(store: Store, stored: StoredInstrument, ids: readonly 
       const position = positionAt(instrument, id)
       return {
         id,
+        positionId: positionId(stored, id),
         spec: specAt(position, soldByClass(instrument)),
         length: fittingFigures(instrument, position, habits).cut.total,
         toOrder: 1,

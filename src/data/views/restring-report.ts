@@ -15,11 +15,12 @@ import { grouped } from '@/core/list/grouped'
 import { materialWord, outerGauge, type Construction } from '@/core/strings/construction'
 import { tension } from '@/core/strings/tension'
 import { gaugeText } from '@/core/units/length'
+import { fittingFigures } from '@/core/fitting/figures'
 import { specAt } from '@/core/stores/string-spec'
 import { stringPrices } from '../buying/string-prices'
 import { guarded } from '../csv/formula-guard'
-import { settlingStrings } from '../fitted/settling'
-import { gaugeUnitOf, houseSettings } from '../house/house'
+import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
+import { gaugeUnitOf, houseSettings, type House } from '../house/house'
 import type { StoredInstrument } from '../instruments/instruments'
 import { lastRestring } from '../jobs/restrings'
 import { constructionFrom } from '../store/construction-columns'
@@ -54,7 +55,10 @@ export interface RestringReport {
   /** Retunes in each of the next weeks, all new strings together. */
   readonly retunes: readonly number[]
   /** From when every new string holds through a concert, ms; null where none is followed. */
+  /** From when every new string holds; null where none settles or some slips or never holds so well. */
   readonly holdsFrom: number | null
+  /** Strings that slip. */
+  readonly slipping: readonly string[]
   /** When the first is to be tuned again, ms. */
   readonly comeBack: number | null
   readonly holdsWithin: number
@@ -115,7 +119,7 @@ export function restringReport(store: Store, stored: StoredInstrument): Restring
         0,
       ),
     ),
-    holdsFrom: settling.length === 0 ? null : Math.max(now, ...settling.map(({ readyAt }) => readyAt)),
+    ...heldFrom(settling, settings, now),
     comeBack: settling.reduce<number | null>(
       (first, { nextAt }) => (nextAt !== null && (first === null || nextAt < first) ? nextAt : first),
       null,
@@ -125,6 +129,20 @@ export function restringReport(store: Store, stored: StoredInstrument): Restring
 }
 
 const INVOICE_COLUMNS = ['What', 'Count', 'Each', 'Amount', 'Money'] as const
+
+/** From when every new string holds, and which slip. */
+function heldFrom(
+  settling: readonly Settling[],
+  { holdsWithinCents, concertHours }: House,
+  now: number,
+): Pick<RestringReport, 'holdsFrom' | 'slipping'> {
+  const from = settling.map((one) => holdsFrom(one, holdsWithinCents, concertHours))
+  return {
+    holdsFrom:
+      settling.length === 0 || from.includes(null) ? null : Math.max(now, ...from.map((at) => at ?? now)),
+    slipping: settling.flatMap(({ slipping, name }) => (slipping ? [name] : [])),
+  }
+}
 
 /** The lines of an invoice: strings by kind at the suppliers’ price, and the work as it is estimated. */
 export function invoiceCsv(store: Store, stored: StoredInstrument): string {
@@ -140,7 +158,10 @@ export function invoiceCsv(store: Store, stored: StoredInstrument): string {
     pieces.add(position.piece)
     const kind = kinds.get(after.what) ?? {
       count: 0,
-      price: priceOf(specAt(position, soldByClass(instrument))),
+      price: priceOf(
+        specAt(position, soldByClass(instrument)),
+        fittingFigures(instrument, position, stored.habits).cut.total,
+      ),
     }
     kinds.set(after.what, { ...kind, count: kind.count + 1 })
   }

@@ -34,6 +34,8 @@ export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaug
     anchor: figures.needsAnchor,
     finishedAt: job.finishedAt ?? 0,
     nextAt: settling[0]?.nextAt ?? null,
+    isFollowed: settling.length > 0,
+    slipping: settling.some(({ slipping }) => slipping),
     readyAt: settling[0]?.readyAt ?? null,
     mishaps: job.mishaps.map(({ mishap, lost }): { mishap: Mishap; lost: number | null } => ({
       mishap,

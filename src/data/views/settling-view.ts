@@ -2,15 +2,15 @@
  * What settles, as its place shows it: every string on one sheet, one string with its band, and the visits until a date.
  */
 import { found } from '@/boundary/refusal'
-import { bandAt, chanceItHolds, expectedAt, holdsFromAge, type Known } from '@/core/settle/band'
-import { FOR_EVER, SETTLED } from '@/core/settle/drift'
+import { bandAt, chanceItHolds, expectedAt, type Known } from '@/core/settle/band'
+import { SETTLED } from '@/core/settle/drift'
 import { oddsOf, type Odds } from '@/core/settle/odds'
 import { openSlots } from '@/core/settle/open-hours'
-import { planVisits, type VisitPlan } from '@/core/settle/visits'
+import { planVisits, planWithFewer, type VisitPlan } from '@/core/settle/visits'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Material } from '@/core/strings/materials'
 import type { LoggedReading } from '../fitted/logged-readings'
-import { settlingStrings, type Settling } from '../fitted/settling'
+import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
 import { houseSettings } from '../house/house'
 import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
 import { busyTimes, openHours, toOpenHours } from '../house/open-hours'
@@ -78,7 +78,6 @@ function curveOf(
   const age = ageOf(s, now)
   const { tuned, left } = s
   const [low, high] = bandAt(s.known, tuned, left, Math.max(tuned, age))
-  const holdsFrom = holdsFromAge(s.known, concertHours, holdsWithin)
   const points = pointsOf(s.readings)
   return {
     fittedId: s.fitted.id,
@@ -96,7 +95,7 @@ function curveOf(
     stands: s.expectedNow,
     off: (high - low) / 2,
     nextAt: s.nextAt === null ? null : toOpen(s.nextAt),
-    holdsAt: holdsFrom >= FOR_EVER ? null : s.fitted.fittedAt + holdsFrom * HOUR,
+    holdsAt: holdsFrom(s, holdsWithin, concertHours),
     slipping: s.slipping,
   }
 }
@@ -216,6 +215,8 @@ export interface LatestFit {
 export interface VisitsUntil {
   readonly date: Pick<Occasion, 'id' | 'name' | 'at'> & { readonly hours: number }
   readonly plan: VisitPlan
+  /** The best that two visits can do, where the plan has more; null where it has not. */
+  readonly fewer: VisitPlan | null
   /** What each string of the plan is called, and where it is. */
   readonly strings: Readonly<
     Record<string, { readonly name: string; readonly slug: string; readonly number: number }>
@@ -227,6 +228,8 @@ export interface VisitsUntil {
   readonly holdWithin: number
 }
 
+/** Visits that anybody can make. */
+const FEW = 2
 /** Materials that strings are fitted new of, as people ask for them. */
 const FITTED_NEW: readonly Material[] = ['gut', 'nylon 6.12', 'steel']
 /** Further ahead nobody plans visits: what settles now has settled by then, ms. */
@@ -246,7 +249,7 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
   const settling = concerned.filter((s) => !s.slipping)
   const nameOf = (s: Settling) => `${s.name} of ${s.instrumentName}`
   const idOf = (s: Settling) => `${s.fitted.id} ${s.positionId}`
-  const plan = planVisits({
+  const asked = {
     strings: settling.map((s) => ({
       id: idOf(s),
       law: s.law,
@@ -259,10 +262,12 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
     hours,
     keepWithin: retuneAtCents,
     holdWithin: holdsWithinCents,
-  })
+  }
+  const plan = planVisits(asked)
   return {
     date: { id: date.id, name: date.name, at: date.at, hours },
     plan,
+    fewer: plan.visits.length > FEW ? planWithFewer(asked, FEW) : null,
     keepWithin: retuneAtCents,
     holdWithin: holdsWithinCents,
     strings: Object.fromEntries(

@@ -1,7 +1,7 @@
 /** What the stores' and the orders' sheets show, over the whole demo. */
 import { KERF } from '@/core/stores/cut-plan'
 import { soldByClass } from '@/core/instrument/instrument'
-import { keysFilledBy, specKey } from '@/core/stores/string-spec'
+import { fillings, specKey } from '@/core/stores/string-spec'
 import { buyingBench } from './buying-bench'
 import { openCoils, type Coil } from '../stores/coils'
 import { cuttingBench, takeCuttingPlan } from '../stores/cutting'
@@ -120,7 +120,9 @@ test('what must be ready for a date must come sooner by its settling: nylon soon
     suppliers.map(({ arrivesAt, leadDays }) => Math.round((arrivesAt - store.now()) / 86_400_000) - leadDays),
   ).toEqual([0, 0, 0])
   // Every need on the list can be had from somebody.
-  const sold = new Set(offers.flatMap(({ contents }) => contents.flatMap(({ spec }) => keysFilledBy(spec))))
+  const sold = new Set(
+    offers.flatMap(({ contents }) => contents.flatMap(({ spec }) => fillings(spec).map(({ key }) => key))),
+  )
   expect(needs.every(({ spec }) => sold.has(specKey(spec)))).toBe(true)
 })
 
@@ -130,12 +132,16 @@ test('an order on its way is on Today with what to do next, and off the plan', (
   const need = needs.find(({ spec }) =>
     offers.some(
       ({ stock, contents }) =>
-        stock > 0 && contents.length === 1 && keysFilledBy(contents[0]!.spec).includes(specKey(spec)),
+        stock > 0 &&
+        contents.length === 1 &&
+        fillings(contents[0]!.spec).some(({ key }) => key === specKey(spec)),
     ),
   )!
   const offer = offers.find(
     ({ stock, contents }) =>
-      stock > 0 && contents.length === 1 && keysFilledBy(contents[0]!.spec).includes(specKey(need.spec)),
+      stock > 0 &&
+      contents.length === 1 &&
+      fillings(contents[0]!.spec).some(({ key }) => key === specKey(need.spec)),
   )!
   const [id] = placeOrders(store, [
     {

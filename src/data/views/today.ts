@@ -20,7 +20,7 @@ import { houseSettings } from '../house/house'
 import { isFor, occasionsAhead } from '../house/occasions'
 import { toOpenHours } from '../house/open-hours'
 import { breaks } from '../store/schema'
-import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
+import { holdsBy, settlingStrings, type Settling } from '../fitted/settling'
 
 export interface OpenJobLine {
   readonly jobId: number
@@ -130,9 +130,7 @@ export function todayView(store: Store, whole = false): TodayView {
         .reduce((sum, { id: of }) => sum + (unknown.get(of) ?? 0), 0),
       notReady: first(
         settling.filter(
-          (s) =>
-            (holdsFrom(s, holdsWithinCents, hours ?? concertHours) > at || s.slipping) &&
-            isFor({ instruments }, s.slug),
+          (s) => !holdsBy(s, at, holdsWithinCents, hours ?? concertHours) && isFor({ instruments }, s.slug),
         ),
         SHOWN.notReady,
         (s) => `${s.name} of ${s.instrumentName}`,

@@ -148,9 +148,9 @@ test('a date ahead names the string that slips, and no other', () => {
 test('a date that lasts longer asks that strings hold for longer', () => {
   const { holdsWithinCents } = houseSettings(store)
   const fresh = settlingStrings(store).find(
-    (s) => !s.slipping && holdsFrom(s, holdsWithinCents, 24) > store.now(),
+    (s) => !s.slipping && (holdsFrom(s, holdsWithinCents, 24) ?? 0) > store.now(),
   )!
-  const at = holdsFrom(fresh, holdsWithinCents, 24) - HOUR
+  const at = holdsFrom(fresh, holdsWithinCents, 24)! - HOUR
   const notReadyFor = (hours: number) => {
     const { actionId } = addOccasions(store, [{ name: 'A date', at, hours, instruments: [fresh.slug] }])
     const ahead = todayView(store, true).ahead.find(({ name }) => name === 'A date')!

@@ -4,6 +4,7 @@
  */
 import { soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { grouped } from '@/core/list/grouped'
+import { fittingFigures } from '@/core/fitting/figures'
 import { specAt } from '@/core/stores/string-spec'
 import { chanceAllHold, expectedBreaks } from '@/core/wear/breaks-ahead'
 import { chanceItBreaks } from '@/core/wear/life'
@@ -174,7 +175,10 @@ export function wearOf(store: Store, stored: StoredInstrument, within: Period = 
     prices: Object.fromEntries(
       stored.instrument.positions.map((position) => [
         position.number,
-        priceOf(specAt(position, soldByClass(stored.instrument))),
+        priceOf(
+          specAt(position, soldByClass(stored.instrument)),
+          fittingFigures(stored.instrument, position, stored.habits).cut.total,
+        ),
       ]),
     ),
     rates: Object.fromEntries([...classes].map((one) => [one, rates[one]])),

@@ -11,6 +11,7 @@ import { BoardStep } from './BoardStep'
 import { GaugeStep } from './GaugeStep'
 import { KnotStep } from './KnotStep'
 import { LiesStep } from './LiesStep'
+import { TwistStep } from './TwistStep'
 import { LowerEndStep } from './LowerEndStep'
 import { PinStep } from './PinStep'
 import { RunStep } from './RunStep'
@@ -60,6 +61,8 @@ export function StepDrawing({
     case 'seat':
     case 'inside':
       return <BoardStep figures={figures} habits={habits} stage={step.picture} />
+    case 'twist':
+      return <TwistStep context={context} />
     case 'loop':
     case 'posts':
     case 'cord':

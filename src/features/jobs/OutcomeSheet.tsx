@@ -98,8 +98,13 @@ export function OutcomeSheet({
             at hours when someone is there.
           </p>
           <ol className="ruled mt-2">
-            {first.nextAt === null && (
-              <li className="py-1.5 text-lg font-semibold">It holds from here on.</li>
+            {first.slipping && (
+              <li className="py-1.5 text-lg font-semibold text-ochre">
+                The string slipped. Check its knot and pin first.
+              </li>
+            )}
+            {!first.slipping && first.nextAt === null && (
+              <li className="py-1.5 text-lg font-semibold">The string is stable.</li>
             )}
             {first.planAt.map((at, i) => (
               <li
@@ -115,7 +120,13 @@ export function OutcomeSheet({
                 Holds within {holdsWithin} cents through a concert of {concertHours}{' '}
                 {concertHours === 1 ? 'hour' : 'hours'}
               </span>
-              <time>from {nearText(first.readyAt, now, timeZone)}</time>
+              <time>
+                {first.slipping
+                  ? 'not while it slips'
+                  : first.readyAt === null
+                    ? 'not in this room'
+                    : `from ${nearText(first.readyAt, now, timeZone)}`}
+              </time>
             </li>
           </ol>
           <DriftCurve

@@ -27,6 +27,10 @@ export interface ReportedString {
   readonly anchor: boolean
   readonly finishedAt: number
   readonly nextAt: number | null
+  /** Whether it is still on and settles. */
+  readonly isFollowed: boolean
+  readonly slipping: boolean
+  /** From when it holds; null where it slips, or never holds so well. */
   readonly readyAt: number | null
   readonly mishaps: readonly { readonly mishap: Mishap; readonly lost: number | null }[]
 }
@@ -43,6 +47,24 @@ interface ServiceReportProps {
   readonly minutes: number | null
   readonly now: number
   readonly holdsWithin: number
+}
+
+/** A string's retuning and from when it holds, in an owner's words. */
+function toComeWords(
+  s: ReportedString,
+  {
+    now,
+    timeZone,
+    holdsWithin,
+  }: { readonly now: number; readonly timeZone: string; readonly holdsWithin: number },
+): string {
+  if (!s.isFollowed) return 'no longer followed'
+  if (s.slipping) return 'it slipped: its knot and pin are to be checked first'
+  const retune =
+    s.nextAt === null ? 'needs no more retuning' : `tune again ${nearText(s.nextAt, now, timeZone)}`
+  return s.readyAt === null
+    ? retune
+    : `${retune}; holds within ${holdsWithin} cents through a concert from ${nearText(s.readyAt, now, timeZone)}`
 }
 
 /** What an owner is told afterwards: what was done, with which parts, in what time, and what is to come. */
@@ -121,9 +143,7 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
       <dl className="ruled">
         {strings.map((s) => (
           <Row key={s.number} what={s.name}>
-            {s.readyAt === null
-              ? 'no longer followed'
-              : `${s.nextAt === null ? 'needs no more retuning' : `tune again ${nearText(s.nextAt, now, timeZone)}`}; holds within ${holdsWithin} cents through a concert from ${nearText(s.readyAt, now, timeZone)}`}
+            {toComeWords(s, { now, timeZone, holdsWithin })}
           </Row>
         ))}
       </dl>

@@ -1,8 +1,9 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { calls } from '@/boundary/calls'
+import { callsByHand } from '@/boundary/calls-by-hand'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import type { OrderPlan } from '@/core/stores/buying'
@@ -11,6 +12,7 @@ import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
+import { NearestGauges } from './NearestGauges'
 import { PlanTable } from './PlanTable'
 import { getReady, startOrderPlan, type Planning } from '@/workers/plans'
 import type { OrderPlans } from '@/workers/plans.worker'
@@ -159,7 +161,21 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
               unmet={one}
               string={bench.needs.find(({ id }) => id === one.needId)?.string ?? ''}
               text={(at) => dayText(at, timeZone)}
-            />
+            >
+              {one.why === 'nobody sells it' && (
+                <NearestGauges
+                  string={bench.needs.find(({ id }) => id === one.needId)?.string ?? ''}
+                  near={bench.needs.find(({ id }) => id === one.needId)?.nearest ?? []}
+                  onTake={(near) =>
+                    act(
+                      callsByHand.takeOtherGauge(one.needId),
+                      { itemId: near.offerId },
+                      `${near.name} is on the need list instead.`,
+                    )
+                  }
+                />
+              )}
+            </UnmetSentence>
           ))}
           {made.best.lines.length > 0 && (
             <PlanTable
@@ -221,10 +237,12 @@ function UnmetSentence({
   unmet,
   string,
   text,
+  children,
 }: {
   readonly unmet: Unmet
   readonly string: string
   readonly text: (at: number) => string
+  readonly children: ReactNode
 }) {
   const why = {
     'nobody sells it': 'no supplier has it in a catalogue',
@@ -232,9 +250,12 @@ function UnmetSentence({
     'too few in stock': 'too few are in stock',
   }[unmet.why]
   return (
-    <p className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
-      <strong>{string}:</strong> {why}
-      {unmet.soonest === null ? '.' : `; the soonest is ${text(unmet.soonest)}.`}
-    </p>
+    <div className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
+      <p>
+        <strong>{string}:</strong> {why}
+        {unmet.soonest === null ? '.' : `; the soonest is ${text(unmet.soonest)}.`}
+      </p>
+      {children}
+    </div>
   )
 }

@@ -1,5 +1,6 @@
 import { moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
+import { twistToFill } from '@/core/stores/string-spec'
 import type { OrderPlan } from '@/core/stores/buying'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
@@ -22,6 +23,14 @@ export function PlanTable({
   const { timeZone } = useHouse()
   const offers = new Map(bench.offers.map((offer) => [offer.id, offer]))
   const stringOf = (id: number) => bench.needs.find((need) => need.id === id)?.string ?? ''
+  const isTwisted = (offerId: number, needId: number) => {
+    const wanted = bench.needs.find(({ id }) => id === needId)?.spec
+    const contents = offers.get(offerId)?.contents ?? []
+    return (
+      wanted?.end === 'loop' &&
+      contents.some(({ spec }) => spec.end === 'plain' && twistToFill(spec, wanted) !== null)
+    )
+  }
   return (
     <div className="mt-4 border-t border-ink pt-2">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
@@ -64,6 +73,8 @@ export function PlanTable({
                                 `${strings > 1 ? `${strings} × ` : ''}${stringOf(needId)}`,
                             )
                             .join(', ')}
+                          {fills.some(({ needId }) => isTwisted(offerId, needId)) &&
+                            '. Plain wire: twist its loops yourself'}
                         </span>
                       </span>
                       <span className="whitespace-nowrap">

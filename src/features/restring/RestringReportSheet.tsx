@@ -67,6 +67,12 @@ export function RestringReportSheet({ report }: { readonly report: RestringRepor
               <strong>{dateText(report.holdsFrom, timeZone)}</strong>
             </>
           )}
+          {report.slipping.length > 0 && (
+            <>
+              . <strong>These slipped: {report.slipping.join(', ')}.</strong> Their knots and pins are to be
+              checked first
+            </>
+          )}
           . In the first week some {first} single retunes fall due, in the following ones{' '}
           {retunes.slice(1).join(', ')}: a short visit does many at once.
         </p>

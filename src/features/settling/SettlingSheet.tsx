@@ -89,7 +89,9 @@ export function SettlingSheet({ curves, all, now, timeZone, units }: SettlingShe
                     </td>
                     <td className="py-2 text-sm">
                       {s.holdsAt === null
-                        ? 'the weather alone moves it more'
+                        ? s.slipping
+                          ? 'not while it slips'
+                          : 'the weather alone moves it more'
                         : s.holdsAt <= now
                           ? 'now on'
                           : nearText(s.holdsAt, now, timeZone)}

@@ -38,7 +38,7 @@ export function VisitsSheet({ until, dates }: VisitsSheetProps) {
         </Link>
       </section>
     )
-  const { date, plan, strings, slipping, latest, keepWithin, holdWithin } = until
+  const { date, plan, fewer, strings, slipping, latest, keepWithin, holdWithin } = until
   return (
     <section
       className="sheet max-w-4xl p-4 md:p-5 print:border-0 print:p-0 print:shadow-none"
@@ -65,6 +65,13 @@ export function VisitsSheet({ until, dates }: VisitsSheetProps) {
         </div>
       </header>
       <p className="mt-3">{planSentence(until)}</p>
+      {fewer && (
+        <p className="mt-1 text-sm text-soft">
+          {fewer.visits.length === 1 ? 'With one visit' : 'With two visits'},{' '}
+          {fewer.visits.map(({ at }) => momentText(at, timeZone)).join(' and ')}, strings stray up to{' '}
+          {fewer.worst.toFixed(0)} cents.
+        </p>
+      )}
       {slipping.length > 0 && (
         <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
           Look at knot and pin first, before any visit: {slipping.join(', ')}. What slips is not in the plan.
@@ -163,6 +170,8 @@ function planSentence({ plan, strings, keepWithin, holdWithin, date }: VisitsUnt
   if (plan.visits.length === 0)
     return `All ${count} settling strings hold within ${holdWithin} cents until then as they stand: no visit is needed.`
   const visits = plan.visits.length === 1 ? 'One visit keeps' : `${plan.visits.length} visits keep`
+  const many =
+    count === 1 && plan.visits.length > 2 ? ` That is ${plan.visits.length} visits for one string.` : ''
   const of = count === 1 ? 'the one settling string' : `all ${count} settling strings`
-  return `${visits} ${of} within ${keepWithin} cents until then and within ${holdWithin} through ${date.hours === 1 ? 'the hour' : `the ${date.hours} hours`} of it.${plan.over < 1 ? ' No fewer do.' : ''}`
+  return `${visits} ${of} within ${keepWithin} cents until then and within ${holdWithin} through ${date.hours === 1 ? 'the hour' : `the ${date.hours} hours`} of it.${plan.over < 1 ? ' No fewer do.' : ''}${many}`
 }

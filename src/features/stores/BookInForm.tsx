@@ -4,9 +4,10 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm, type FieldPath } from 'react-hook-form'
-import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { STRING_COLOURS } from '@/core/instrument/instrument'
 import { calls } from '@/boundary/calls'
-import { STRING_ENDS } from '@/core/stores/string-spec'
+import { STRING_ENDS } from '@/core/knots/string-ends'
+import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { withUnit } from '@/ui/format/gauge-typed'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
@@ -75,7 +76,7 @@ export function BookInForm() {
       />
       <Choice
         label="Tension class"
-        options={TENSION_CLASSES}
+        options={SOLD_CLASSES}
         problem={errors.tensionClass?.message}
         {...register('tensionClass')}
       />

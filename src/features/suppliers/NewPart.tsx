@@ -2,14 +2,24 @@
 
 import { useState, type FormEvent } from 'react'
 import { calls } from '@/boundary/calls'
-import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { STRING_COLOURS } from '@/core/instrument/instrument'
 import { CATALOGUE_COLUMNS, type CatalogueCells } from '@/core/stores/catalogue-cells'
-import { STRING_ENDS } from '@/core/stores/string-spec'
+import { STRING_ENDS } from '@/core/knots/string-ends'
+import { SOLD_AS, type SoldAs } from '@/core/stores/sold-as'
+import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { useAct } from '@/ui/shell/use-act'
 import { useHouse } from '@/ui/units'
+
+const LENGTH_WORDS: Readonly<Record<SoldAs, string>> = {
+  'one string': 'Length',
+  packet: 'Length of each',
+  reel: 'Length on the reel',
+}
+/** What a price list says least often comes first here: nothing is supposed. */
+const CLASSES = ['not given', ...SOLD_CLASSES.filter((one) => one !== 'not given')]
 
 /** One part of a supplier's, typed in where there is no price list to import. */
 export function NewPart({ slug, currency }: { readonly slug: string; readonly currency: string }) {
@@ -17,6 +27,7 @@ export function NewPart({ slug, currency }: { readonly slug: string; readonly cu
   const { act, refused } = useAct()
   const [isOpen, setIsOpen] = useState(false)
   const [material, setMaterial] = useState('nylon 6.12')
+  const [soldAs, setSoldAs] = useState<SoldAs>('one string')
   const isWound = / on /.test(material)
   if (!isOpen)
     return (
@@ -69,11 +80,20 @@ export function NewPart({ slug, currency }: { readonly slug: string; readonly cu
       ) : (
         <Entry label="Gauge" {...bind('gauge')} />
       )}
-      <Entry label="Length" {...bind('length')} />
-      <Entry label="Pieces in a pack" inputMode="numeric" defaultValue="1" {...bind('pieces')} />
+      <Choice
+        label="Sold as"
+        options={SOLD_AS}
+        value={soldAs}
+        onChange={(event) => setSoldAs(event.target.value as SoldAs)}
+        {...bind('sold')}
+      />
+      {soldAs === 'packet' && (
+        <Entry label="Strings in a packet" inputMode="numeric" defaultValue="2" {...bind('pieces')} />
+      )}
+      <Entry label={LENGTH_WORDS[soldAs]} {...bind('length')} />
       <Entry label={`Price, ${currency}`} inputMode="decimal" {...bind('price')} />
       <Entry label="In stock" inputMode="numeric" defaultValue="10" {...bind('stock')} />
-      <Choice label="Tension class" options={TENSION_CLASSES} {...bind('class')} />
+      <Choice label="Tension class" options={CLASSES} {...bind('class')} />
       <Choice label="End" options={STRING_ENDS} {...bind('end')} />
       <Choice label="Colour" options={STRING_COLOURS} {...bind('colour')} />
       <div className="col-span-2 flex items-end gap-2 md:col-span-4">

@@ -7,6 +7,8 @@ import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
 import { lengthFigure } from '@/core/units/length'
+import { soldText } from '@/core/stores/sold-as'
+import { SOLD_CLASSES, type SoldClass } from '@/core/stores/string-spec'
 import { CATALOGUE_COLUMNS, type CatalogueCells, type CatalogueColumn } from '@/core/stores/catalogue-cells'
 import type { CatalogueMapping } from '@/data/buying/catalogue/catalogue-file'
 import { FILE_UNITS } from '@/core/units/file-unit'
@@ -32,6 +34,7 @@ const WORDS: Record<CatalogueColumn, string> = {
   end: 'End',
   maker: 'Maker',
   line: 'Line',
+  sold: 'Sold as',
   length: 'Length',
   pieces: 'Pieces in a pack',
   price: 'Price',
@@ -78,11 +81,27 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
         {isImporting && (
           <TableImport<CatalogueColumn, CatalogueMapping, CatalogueCells>
             title={`A catalogue of ${supplier.name}`}
-            lead="CSV with any column names and units. It takes the place of the old catalogue when you take it over; orders keep what they were made from."
+            lead="A CSV or spreadsheet with any column names and units. It replaces the old catalogue. Orders keep the lines they were made from."
             columns={CATALOGUE_COLUMNS}
             words={WORDS}
             units={FILE_UNITS}
             start={() => startImport('catalogue', null)}
+            more={(mapping, changeMapping) => (
+              <label className="grid gap-1 text-sm">
+                Tension class where a row gives none
+                <select
+                  className="entry min-h-10 py-1"
+                  value={mapping.classForAll}
+                  onChange={(event) =>
+                    changeMapping({ ...mapping, classForAll: event.target.value as SoldClass })
+                  }
+                >
+                  {SOLD_CLASSES.map((one) => (
+                    <option key={one}>{one}</option>
+                  ))}
+                </select>
+              </label>
+            )}
             remainder={({ taken }, rows) =>
               taken.length === rows
                 ? 'Every row can be read.'
@@ -143,7 +162,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
                     Class, end
                   </th>
                   <th scope="col" className="text-right font-normal">
-                    Length
+                    Sold as
                   </th>
                   <th scope="col" className="text-right font-normal">
                     Price
@@ -168,12 +187,15 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
                       </span>
                     </td>
                     <td className="pr-2">
-                      {item.tensionClass}, {item.end}
+                      {item.tensionClass === 'not given' ? 'no class given' : item.tensionClass}, {item.end}
                     </td>
                     <td className="pr-2 text-right whitespace-nowrap">
                       {item.setOf
                         ? 'a set'
-                        : `${lengthFigure(item.length, { unit, digits: unit === 'mm' ? 0 : 1 })} ${unit}`}
+                        : soldText(
+                            item,
+                            `${lengthFigure(item.length, { unit, digits: unit === 'mm' ? 0 : 1 })} ${unit}`,
+                          )}
                     </td>
                     <td className="pr-2 text-right whitespace-nowrap">
                       {moneyText(item.priceMinor, supplier.currency)}

@@ -9,6 +9,7 @@ import { guarded } from '../../csv/formula-guard'
 import type { FileUnit } from '@/core/units/file-unit'
 import { guessColumns, guessUnit } from '../../csv/guess'
 import type { OnRow, TextTable } from '../../csv/read-table'
+import type { SoldClass } from '@/core/stores/string-spec'
 import { inMm } from '../../store/millimetres'
 import {
   CATALOGUE_COLUMNS,
@@ -23,6 +24,8 @@ import {
 export interface CatalogueMapping {
   readonly columns: Readonly<Record<CatalogueColumn, number | null>>
   readonly units: Readonly<Record<CatalogueLength, FileUnit>>
+  /** The tension class of every row that gives none. */
+  readonly classForAll: SoldClass
 }
 
 const HEADERS: Record<CatalogueColumn, string> = {
@@ -38,6 +41,7 @@ const HEADERS: Record<CatalogueColumn, string> = {
   end: 'end',
   maker: 'maker',
   line: 'line',
+  sold: 'sold as',
   length: 'length mm',
   pieces: 'pieces',
   price: 'price',
@@ -57,6 +61,7 @@ const WORDS: Record<CatalogueColumn, RegExp> = {
   end: /^end|loop|ball/,
   maker: /maker|make|brand/,
   line: /^line|range|series/,
+  sold: /sold|unit|form|reel|spool/,
   length: /length|long|länge/,
   pieces: /piece|pack|per|qty/,
   price: /price|cost|preis|prix|€|£/,
@@ -81,6 +86,7 @@ const BY_SURENESS: readonly CatalogueColumn[] = [
   'maker',
   'line',
   'name',
+  'sold',
 ]
 
 /** A mapping to begin with. */
@@ -105,7 +111,7 @@ export function guessCatalogueMapping({ header, rows }: TextTable): CatalogueMap
       ]
     }),
   ) as Record<CatalogueLength, FileUnit>
-  return { columns, units }
+  return { columns, units, classForAll: 'not given' }
 }
 
 interface MappedCatalogue extends ToldRows<CatalogueColumn> {
@@ -115,7 +121,7 @@ interface MappedCatalogue extends ToldRows<CatalogueColumn> {
 /** Carries a mapping out: items that can be taken, and what is wrong, row by row. */
 export function mapCatalogue(
   table: TextTable,
-  { columns, units }: CatalogueMapping,
+  { columns, units, classForAll }: CatalogueMapping,
   onRow: OnRow = () => {},
 ): MappedCatalogue {
   const problems: RowProblem<CatalogueColumn>[] = []
@@ -124,12 +130,16 @@ export function mapCatalogue(
   const preview = table.rows.map((row, i) => {
     onRow(i)
     const line = table.lines[i] as number
-    const cells = Object.fromEntries(
+    const written = Object.fromEntries(
       CATALOGUE_COLUMNS.map((column) => [
         column,
         columns[column] === null ? '' : (row[columns[column] as number] ?? ''),
       ]),
     ) as unknown as CatalogueCells
+    const cells = {
+      ...written,
+      class: written.class.trim() || (classForAll === 'not given' ? '' : classForAll),
+    }
     const { item, problems: wrong } = readCatalogueCells(cells, units)
     const told = Object.entries(wrong).map(([column, sentence]) => ({
       line,
@@ -183,7 +193,7 @@ export function fromRows(
   const {
     items,
     problems: [problem],
-  } = mapCatalogue(table, { columns, units })
+  } = mapCatalogue(table, { columns, units, classForAll: 'not given' })
   if (problem) throw new RangeError(`Row ${problem.line}, ${problem.column}: ${problem.sentence}`)
   return items
 }
@@ -200,10 +210,11 @@ export function catalogueCsv(items: readonly CatalogueItem[]): string {
       c.kind === 'wound' && c.bedding ? inMm(c.bedding.thickness) : '',
       c.kind === 'wound' ? inMm(c.wrap.diameter) : '',
       item.colour,
-      item.tensionClass,
+      item.tensionClass === 'not given' ? '' : item.tensionClass,
       item.end,
       item.maker,
       item.line,
+      item.soldAs,
       inMm(item.length),
       item.pieces,
       (item.priceMinor / 100).toFixed(2),

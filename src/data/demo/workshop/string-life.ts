@@ -83,16 +83,14 @@ export function stringLife({
     else if (random() < 0.5) later(at + HOUR, () => begin(place, jobId, name))
   }
 
-  function need({ stored, position, ids, cut, spec }: Place, jobId: number, name: string): void {
+  function need({ stored, position, ids, cut }: Place, jobId: number, name: string): void {
     store.act({ kind: 'need', summary: `${name} put on the need list`, instrumentId: stored.id }, () => {
       store.rows
         .insert(needs)
         .values({
           jobId,
           positionId: ids[0] as number,
-          ...specColumns(
-            specAt(position, soldByClass(stored.instrument) === null ? null : spec.tensionClass),
-          ),
+          ...specColumns(specAt(position, soldByClass(stored.instrument))),
           lengthMm: Math.ceil(inMm(cut)),
           openedAt: store.now(),
         })

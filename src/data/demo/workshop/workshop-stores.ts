@@ -153,6 +153,7 @@ function packetFor({ spec, cut, position }: Place): SoldPacket {
     name: `String of ${inMm(outerGauge(spec.construction)).toFixed(2)} mm`,
     maker: 'Fold & Fell',
     line: 'Singles',
+    soldAs: 'one string',
     length: Math.ceil(cut * 20) / 20,
     pieces: 1,
     priceMinor: 450,

@@ -1,6 +1,8 @@
 /** Columns that several tables have. */
-import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
-import { STRING_ENDS } from '@/core/stores/string-spec'
+import { STRING_COLOURS } from '@/core/instrument/instrument'
+import { STRING_ENDS } from '@/core/knots/string-ends'
+import { SOLD_AS } from '@/core/stores/sold-as'
+import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { MATERIALS } from '@/core/strings/materials'
 import { integer, real, text } from 'drizzle-orm/sqlite-core'
 
@@ -27,10 +29,11 @@ export const packet = () => ({
   name: text('name').notNull(),
   ...construction(),
   colour: text('colour', { enum: STRING_COLOURS }).notNull(),
-  tensionClass: text('tension_class', { enum: TENSION_CLASSES }).notNull(),
+  tensionClass: text('tension_class', { enum: SOLD_CLASSES }).notNull(),
   end: text('end', { enum: STRING_ENDS }).notNull(),
   maker: text('maker').notNull(),
   line: text('line').notNull(),
+  soldAs: text('sold_as', { enum: SOLD_AS }).notNull().default('one string'),
   lengthMm: real('length_mm').notNull(),
   pieces: integer('pieces').notNull(),
   priceMinor: integer('price_minor').notNull(),

@@ -1,6 +1,7 @@
 /** What must be bought, and which order line fills it. */
-import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
-import { STRING_ENDS } from '@/core/stores/string-spec'
+import { STRING_COLOURS } from '@/core/instrument/instrument'
+import { STRING_ENDS } from '@/core/knots/string-ends'
+import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import { construction, id } from './columns'
@@ -20,7 +21,7 @@ export const needs = sqliteTable(
     ...construction(),
     colour: text('colour', { enum: STRING_COLOURS }).notNull(),
     /** Null where it is bought by gauge, length and end alone. */
-    tensionClass: text('tension_class', { enum: TENSION_CLASSES }),
+    tensionClass: text('tension_class', { enum: SOLD_CLASSES }),
     end: text('end', { enum: STRING_ENDS }).notNull(),
     lengthMm: real('length_mm').notNull(),
     quantity: integer('quantity').notNull().default(1),

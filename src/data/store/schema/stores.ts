@@ -1,6 +1,7 @@
 /** What the stores hold: strings, and small things. */
-import { STRING_COLOURS, TENSION_CLASSES } from '@/core/instrument/instrument'
-import { STRING_ENDS } from '@/core/stores/string-spec'
+import { STRING_COLOURS } from '@/core/instrument/instrument'
+import { STRING_ENDS } from '@/core/knots/string-ends'
+import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
@@ -15,7 +16,7 @@ export const coils = sqliteTable(
     label: text('label').notNull(),
     ...construction(),
     colour: text('colour', { enum: STRING_COLOURS }).notNull(),
-    tensionClass: text('tension_class', { enum: TENSION_CLASSES }).notNull(),
+    tensionClass: text('tension_class', { enum: SOLD_CLASSES }).notNull(),
     maker: text('maker').notNull(),
     line: text('line').notNull(),
     place: text('place').notNull(),
