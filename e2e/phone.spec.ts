@@ -38,6 +38,8 @@ test('the chart can be typed in and scrolled sideways without the page moving', 
 
 test('the list is filled, planned and written as orders by the keyboard alone', async ({ page }) => {
   await page.goto('/orders')
+  await page.getByText(/^\d+ suggestions? for stock$/).focus()
+  await page.keyboard.press('Enter')
   await page.getByRole('button', { name: /^Put all/ }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText(/entries of the list/)).toBeVisible()

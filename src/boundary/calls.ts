@@ -31,6 +31,7 @@ import type { InstrumentFileRequest, NewInstrumentRequest } from './requests/new
 import type {
   DecideRequest,
   NeedsRequest,
+  SuggestedRequest,
   PlaceRequest,
   ReceiveRequest,
   WantRequest,
@@ -214,7 +215,7 @@ export const calls = {
   wantSupply: (id: number) => post<WantRequest>(`/api/supplies/${id}/want`),
 
   addNeeds: post<NeedsRequest>('/api/needs'),
-  addSuggestedNeeds: post<Nothing>('/api/needs/suggested'),
+  addSuggestedNeeds: post<SuggestedRequest>('/api/needs/suggested'),
   dropNeed: (id: number) => post<Nothing>(`/api/needs/${id}/drop`),
   placeOrders: post<PlaceRequest, Acted & { readonly result: readonly number[] }>('/api/orders'),
   sendOrder: (id: number) => post<Nothing>(`/api/orders/${id}/send`),

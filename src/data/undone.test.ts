@@ -366,6 +366,7 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
       const about = { name, owner, maker, model, tensionClass, referenceA, lies, strung, notes, chartLink }
       changeAbout(store, instrument.slug, {
         ...about,
+        stocked: r() < 0.5,
         notes: `seen ${r().toFixed(3)}`,
         restTuning: one(r, REST_TUNINGS)!,
       })

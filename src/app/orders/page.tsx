@@ -24,16 +24,19 @@ export default async function OrdersPage({ searchParams }: { readonly searchPara
   const supplies = allSupplies(store())
   const needs = openNeeds(store())
   const suggested = suggestedNeeds(store())
+  const shown = (of: typeof suggested) => ({
+    shown: textOf(params, 'suggested') === 'all' ? of : of.slice(0, LISTED),
+    count: of.length,
+  })
   return (
     <OrdersSheet
       needs={{
         shown: textOf(params, 'listed') === 'all' ? needs : needs.slice(0, LISTED),
         count: needs.length,
       }}
-      suggested={{
-        shown: textOf(params, 'suggested') === 'all' ? suggested : suggested.slice(0, LISTED),
-        count: suggested.length,
-      }}
+      needed={shown(suggested.filter(({ jobId }) => jobId !== null))}
+      isAllShown={textOf(params, 'suggested') === 'all'}
+      forStock={shown(suggested.filter(({ jobId }) => jobId === null))}
       bench={buyingBench(store(), needs)}
       orders={openInList(store())}
       closed={closed.slice(0, SHOWN)}

@@ -1,4 +1,15 @@
-import { IsIn, IsNotEmpty, IsNumber, IsString, IsUrl, Max, MaxLength, Min, ValidateIf } from 'class-validator'
+import {
+  IsBoolean,
+  IsIn,
+  IsNotEmpty,
+  IsNumber,
+  IsString,
+  IsUrl,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+} from 'class-validator'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { STRUNG, TENSION_CLASSES, type Strung, type TensionClass } from '@/core/instrument/instrument'
 
@@ -48,6 +59,9 @@ export class AboutRequest {
   @MaxLength(300, { message: 'That address is too long.' })
   @IsString()
   chartLink!: string
+
+  @IsBoolean({ message: 'Say whether you stock strings for it.' })
+  stocked!: boolean
 
   @MaxLength(2000, { message: 'At most 2,000 letters.' })
   @IsString()

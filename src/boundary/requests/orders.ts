@@ -15,6 +15,7 @@ import {
   ValidateNested,
 } from 'class-validator'
 import { LINE_ANSWERS, SENT_BY_HAND, type LineAnswer, type SentByHand } from '@/core/stores/order-way'
+import { SUGGESTED_OF, type SuggestedOf } from '@/core/stores/suggested-of'
 
 /** How many of a small thing are to be got. */
 export class WantRequest {
@@ -41,6 +42,11 @@ export class NeedsRequest {
   @ArrayMinSize(1, { message: 'There is nothing to put on the list.' })
   @IsArray()
   wanted!: WantedRequest[]
+}
+
+/** Which suggestions are put on the list. */
+export class SuggestedRequest {
+  @IsIn(SUGGESTED_OF, { message: 'Say which suggestions to put on the list.' }) of!: SuggestedOf
 }
 
 /** A part to be bought in place of a gauge that nobody sells. */

@@ -4,7 +4,7 @@
 import { BOUNDS, canBe, type Bounded } from '../strings/bounds'
 import { lengthCell, readLengthCell } from '../strings/length-cells'
 import type { TuningPin } from '../winding/pin'
-import { HARDWARE, HARDWARE_COLUMNS, type HardwareColumn, type HardwareLine } from './columns'
+import { acceptedText, HARDWARE, HARDWARE_COLUMNS, type HardwareColumn, type HardwareLine } from './columns'
 
 export type HardwareCells = Readonly<Record<HardwareColumn, string>>
 export type HardwareProblems = Readonly<Partial<Record<HardwareColumn, string>>>
@@ -124,7 +124,11 @@ function readCell(column: HardwareColumn, text: string, unit: 'mm' | 'in'): Valu
   const kind = HARDWARE[column]
   if (text === '' || text === '–') {
     if (kind.is !== 'ratio' && kind.none) return null
-    throw new RangeError('This one can’t stay empty.')
+    throw new RangeError(
+      kind.is === 'word'
+        ? `Choose one of: ${kind.words.join('; ')}.`
+        : `Enter a value. ${acceptedText(column, unit)}`,
+    )
   }
   switch (kind.is) {
     case 'word':

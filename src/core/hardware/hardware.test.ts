@@ -72,7 +72,9 @@ test.each([
 
 test.each([
   [{ diameter: '70' }, 'diameter', /70 mm can’t be right here; expected 1 to 30 mm/],
-  [{ diameter: '' }, 'diameter', /can’t stay empty/],
+  [{ diameter: '' }, 'diameter', /Enter a value. From 1 to 30 mm/],
+  [{ tail: '' }, 'tail', /Choose one of: .*loop on a hitch pin/],
+  [{ board: '' }, 'board', /Enter a value. From 0 to/],
   [{ tail: 'two-loop' }, 'tail', /Expected one of: .*Got “two-loop”/],
   [{ gear: '0.2' }, 'gear', /turns of the key/],
   [{ gear: '1:0' }, 'gear', /turns of the key/],

@@ -4,11 +4,9 @@
  * one of the material at large. Readings of one string so teach the next, the more the nearer it is; messages up and down the
  * tree give the exact posterior, without sampling.
  */
-import type { Known } from './band'
-import { driftCents, newLaw, type DriftLaw } from './drift'
+import { driftCents, type DriftLaw } from './drift'
 import type { CentsReading } from './cents-reading'
-import { LAW_OFF, READING_OFF, weatherOf, weatherOff, type Weather } from './weather'
-import { propertiesOf, type Material } from '../strings/materials'
+import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
 
 /** How far shares differ, as standard deviations: estimates that `npm run science` holds against simulated houses. */
 export const SPREAD = {
@@ -126,11 +124,6 @@ export class SettlingBeliefs {
 export const ANY_STRING: Share = {
   mean: 1,
   off: Math.hypot(SPREAD.string, SPREAD.instrument, SPREAD.house),
-}
-
-/** A new string of a material, of which nothing is known yet. */
-export function newString(material: Material): Known {
-  return { start: newLaw(propertiesOf(material).drift), weather: weatherOf(material), share: ANY_STRING }
 }
 
 /** No string's drift is taken to be less or more than its like's by more than these, whatever was typed. */

@@ -72,9 +72,21 @@ test('the demo moves into an empty house and is there row for row; undone, the h
 test('its own house takes back what was lost and changed, says so first, and loses nothing since', () => {
   const zip = zippedArchive(store)
   const before = rows(store)
-  const { instrument, notes, chartLink } = instrumentBySlug(store, 'lovage')
+  const { instrument, notes, chartLink, stocked } = instrumentBySlug(store, 'lovage')
   const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
-  const about = { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung, chartLink }
+  const about = {
+    name,
+    owner,
+    maker,
+    model,
+    tensionClass,
+    restTuning,
+    referenceA,
+    lies,
+    strung,
+    chartLink,
+    stocked,
+  }
   changeAbout(store, 'lovage', { ...about, notes: `${notes} Since then.` })
   store.act({ kind: 'test', summary: 'A date lost' }, () =>
     store.rows.$client.prepare('DELETE FROM occasion WHERE id = 1').run(),

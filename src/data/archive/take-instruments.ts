@@ -37,7 +37,12 @@ export function takeInstruments(store: Store, archive: Archive): Pick<Taken, 'in
   const stringsOf = grouped(strings, (row) => row.instrument_id)
   for (const instrument of fresh) {
     const row = rows.get(instrument.slug)
-    const id = addInstrument(store, instrument, row ? knownOf(row, stringsOf.get(row.id) ?? []) : null)
+    const id = addInstrument(
+      store,
+      instrument,
+      row ? knownOf(row, stringsOf.get(row.id) ?? []) : null,
+      Boolean(row?.stocked),
+    )
     if (row)
       store.rows
         .update(instruments)

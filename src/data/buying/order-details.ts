@@ -1,6 +1,7 @@
 /**
  * All that an order must say of a string, line by line.
  */
+import { makeLine } from '@/core/instrument/about-line'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { Habits } from '@/core/fitting/habits'
 import { gaugeOf, soldByClass, type Instrument, type StringPosition } from '@/core/instrument/instrument'
@@ -53,7 +54,7 @@ export function orderDetailsFor(
     ['Length', `at least ${formatLength(cut, { unit, digits: unit === 'mm' ? 0 : 1 })}`],
     [
       'Instrument',
-      `${instrument.maker}, ${instrument.model}, as its owner wrote them${instrument.strung === 'as usual' ? '' : '; strung the other way round'}`,
+      `${makeLine(instrument) || instrument.family}${makeLine(instrument) ? ', as its owner wrote them' : ''}${instrument.strung === 'as usual' ? '' : '; strung the other way round'}`,
     ],
   ]
 }

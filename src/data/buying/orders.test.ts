@@ -7,6 +7,7 @@ import { highsSolver } from '@/workers/solver'
 import { buyingBench } from '../views/buying-bench'
 import { catalogueCsv, guessCatalogueMapping, mapCatalogue } from './catalogue/catalogue-file'
 import { coilById, correctCoil, cutCoil, discardCoil, openCoils } from '../stores/coils'
+import { setAside } from '../stores/set-aside'
 import { readTable } from '../csv/read-table'
 import { openStore, type Store } from '../store/database'
 import { eachOnDemo } from '../demo/each-on-demo'
@@ -17,6 +18,8 @@ import { chooseCoil } from '../jobs/coil-of-job'
 import { logBreak } from '../jobs/log-break'
 import { openJobs } from '../jobs/open-jobs'
 import { addNeeds, dropNeed, openNeeds } from './need-list'
+import { changeAbout } from '../instruments/about-instrument'
+import type { Instrument } from '@/core/instrument/instrument'
 import { addSuggestedNeeds, suggestedNeeds } from './suggested-needs'
 import { orderCsv, orderText } from './order-sheet'
 import { cancelOrder, decideSubstitution, markSent, takeDeskAnswer } from './answer-order'
@@ -91,6 +94,40 @@ test('what belongs on the list is told until it is on it, and again when it is t
   expect(suggestedNeeds(store)).toHaveLength(1)
   expect(() => dropNeed(store, need.id)).toThrow('off the list already')
 })
+
+test('stock is suggested only for instruments that the workshop stocks strings for; a broken string is needed either way', () => {
+  const isFor = (name: string) => (one: { readonly string: string }) => one.string.endsWith(` of ${name}`)
+  const forStock = () => suggestedNeeds(store).filter(({ jobId }) => jobId === null)
+  const broken = () => suggestedNeeds(store).filter(({ jobId }) => jobId !== null).length
+  for (const { id } of openCoils(store)) if (!setAside(store).has(id)) discardCoil(store, id)
+  logBreak(store, instrumentBySlug(store, 'fennel'), 3, 'wraps')
+  const [of, needed] = [forStock().filter(isFor('Fennel')).length, broken()]
+  expect(of).toBeGreaterThan(0)
+  expect(needed).toBeGreaterThan(0)
+  const { instrument, notes, chartLink } = instrumentBySlug(store, 'fennel')
+  changeAbout(store, 'fennel', { ...aboutOf(instrument), notes, chartLink, stocked: false })
+  expect(forStock().filter(isFor('Fennel'))).toEqual([])
+  expect(broken()).toBe(needed)
+  addSuggestedNeeds(store, 'broken')
+  expect(openNeeds(store).every(({ jobId }) => jobId !== null)).toBe(true)
+  addSuggestedNeeds(store, 'stock')
+  expect(suggestedNeeds(store)).toEqual([])
+})
+
+/** What a form about an instrument holds. */
+function aboutOf({
+  name,
+  owner,
+  maker,
+  model,
+  tensionClass,
+  restTuning,
+  referenceA,
+  lies,
+  strung,
+}: Instrument) {
+  return { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung }
+}
 
 test('every line of every order says material, class, end, length, octave and scientific pitch, in CSV and in words', async () => {
   for (const id of await order()) {

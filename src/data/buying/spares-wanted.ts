@@ -48,7 +48,7 @@ function risksByKind(store: Store, rates: Rates): ReadonlyMap<string, readonly A
   const now = store.now()
   const until = now + Math.max(...(leads.length === 0 ? [LEAD] : leads)) * DAY
   const seen = conditionsSeen(store)
-  const shelf = new Set(allInstruments(store).map(({ id }) => id))
+  const shelf = new Set(allInstruments(store).flatMap(({ id, stocked }) => (stocked ? [id] : [])))
   const risks = new Map<string, AtRisk[]>()
   for (const life of stringLives(store).values()) {
     if (life.endedAt !== null || !shelf.has(life.instrumentId)) continue

@@ -7,6 +7,7 @@ import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { hasLainTooLong } from '@/core/stores/keeps'
 import { bestOffer, cutsIn, fitting, type SortedOut } from '@/core/stores/offers'
 import { isRight } from '@/core/stores/fits'
+import type { SuggestedOf } from '@/core/stores/suggested-of'
 import { specAt, specKey, twistToFill } from '@/core/stores/string-spec'
 import { YEAR } from '@/core/wear/period'
 import { AGEING_FROM } from '../fitted/lives'
@@ -98,11 +99,11 @@ interface Longest {
   readonly cut: number
 }
 
-/** For each string that a chart asks for the longest place where it goes, with its cut. Charts and habits alone decide it. */
+/** For each string that the chart of an instrument in stock asks for the longest place where it goes, with its cut. Charts and habits alone decide it. */
 function longestOfEach(store: Store): readonly Longest[] {
   return store.kept.get('longest of each', [instruments, positions, coverings, house], () => {
     const longest = new Map<string, Omit<Longest, 'cut'>>()
-    for (const stored of allInstruments(store)) {
+    for (const stored of allInstruments(store).filter(({ stocked }) => stocked)) {
       for (const position of stored.instrument.positions) {
         const key = specKey(specAt(position, soldByClass(stored.instrument)))
         const had = longest.get(key)
@@ -144,10 +145,14 @@ function cutsThere(
 /**
  * Puts on the list what belongs there, however long it is.
  *
+ * @param of - all of it, what is broken, or what stock is short of
+ *
  * @throws Refusal 409 when nothing is missing any more
  */
-export function addSuggestedNeeds(store: Store): Done<void> {
-  const suggested = suggestedNeeds(store)
+export function addSuggestedNeeds(store: Store, of: SuggestedOf = 'all'): Done<void> {
+  const suggested = suggestedNeeds(store).filter(
+    ({ jobId }) => of === 'all' || (of === 'stock') === (jobId === null),
+  )
   if (suggested.length === 0) throw new Refusal(409, 'All that belongs on the list is on it.')
   return addNeeds(store, suggested)
 }

@@ -1,6 +1,7 @@
 /**
  * Suppliers, their terms and their catalogues.
  */
+import { counted } from '@/core/list/counted'
 import { and, asc, eq } from 'drizzle-orm'
 import type { CatalogueOffer } from '@/core/stores/buying'
 import type { CatalogueItem, SoldPacket } from '@/core/stores/catalogue-cells'
@@ -234,7 +235,7 @@ export function replaceCatalogue(store: Store, slug: string, items: readonly Cat
   const supplier = supplierBySlug(store, slug)
   if (items.length === 0) throw new Refusal(400, 'There is no row in it that can be taken.')
   return store.act(
-    { kind: 'supplier', summary: `A catalogue of ${items.length} parts from ${supplier.name}` },
+    { kind: 'supplier', summary: `A catalogue of ${counted(items.length, 'part')} from ${supplier.name}` },
     () => {
       store.rows.delete(catalogueItems).where(eq(catalogueItems.supplierId, supplier.id)).run()
       insertItems(store, supplier.id, items)

@@ -53,7 +53,7 @@ export function loadShelf(
 ): void {
   setClock(today - 760 * DAY)
   store.act({ kind: 'shelf', summary: 'The Lantern Shelf’s instruments put on the shelf' }, () => {
-    for (const instrument of files.instruments) addInstrument(store, instrument)
+    for (const instrument of files.instruments) addInstrument(store, instrument, null, true)
   })
   store.act(
     { kind: 'supplier', summary: 'Three suppliers with their catalogues, and the small things on the bench' },

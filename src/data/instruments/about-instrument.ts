@@ -15,7 +15,7 @@ export type About = Pick<
   Instrument,
   'name' | 'owner' | 'maker' | 'model' | 'tensionClass' | 'restTuning' | 'referenceA' | 'lies' | 'strung'
 > &
-  Pick<StoredInstrument, 'notes' | 'chartLink'>
+  Pick<StoredInstrument, 'notes' | 'chartLink' | 'stocked'>
 
 /**
  * Changes what is said of an instrument; another rest tuning changes what its strings sound. Its address stays, so that

@@ -33,6 +33,8 @@ export interface StoredInstrument {
   readonly notes: string
   /** Where the maker's string chart is to be found; empty where nobody said. */
   readonly chartLink: string
+  /** Whether the workshop stocks strings for it. */
+  readonly stocked: boolean
   /** What was measured of an instrument that came from a preset; null where its chart came whole. */
   readonly chartMeasured: readonly Measured[] | null
   /** What of its hardware was measured or looked at, by position number. */
@@ -137,12 +139,18 @@ export function positionId({ instrument, positionIds }: StoredInstrument, number
  * Adds an instrument with all its positions; belongs inside an action. Returns its row id.
  *
  * @param known - what was measured of it; null where nothing was
+ * @param stocked - whether the workshop stocks strings for it
  */
-export function addInstrument(store: Store, instrument: Instrument, known: Known | null = null): number {
+export function addInstrument(
+  store: Store,
+  instrument: Instrument,
+  known: Known | null = null,
+  stocked = false,
+): number {
   const { positions: strings, coverings: layers, ...about } = instrument
   const { id } = store.rows
     .insert(instruments)
-    .values({ ...about, measured: known?.measured ? measuredJson(known.measured) : null })
+    .values({ ...about, stocked, measured: known?.measured ? measuredJson(known.measured) : null })
     .returning({ id: instruments.id })
     .get()
   const ids = new Map(
@@ -187,7 +195,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
       .orderBy(asc(instruments.id))
       .all()
       .map((row) => {
-        const { id, habits, notes, chartLink, measured, retiredAt, ...about } = row
+        const { id, habits, notes, chartLink, measured, stocked, retiredAt, ...about } = row
         const rows = strings.get(id) ?? []
         const number = (position: number) => owner.get(position)?.number as number
         return {
@@ -203,6 +211,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
           ownHabits: habitChange(habits),
           notes,
           chartLink,
+          stocked,
           chartMeasured: measured === null ? null : readMeasured(measured),
           hardwareMeasured: new Map(rows.map((p) => [p.number, readHardwareMeasured(p.hardwareMeasured)])),
           retiredAt,

@@ -1,4 +1,5 @@
 /** Whole restrings: begun by a plan, gone through go by go, each go a job of several strings; ended when all are on. */
+import { counted } from '@/core/list/counted'
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import type { StringPosition } from '@/core/instrument/instrument'
@@ -163,7 +164,7 @@ export function beginRestring(
     {
       kind: 'job',
       instrumentId: stored.id,
-      summary: `${fromBare ? 'Stringing' : 'Restring'} of ${instrument.name} begun: ${ids.length} strings in ${goes.length} goes`,
+      summary: `${fromBare ? 'Stringing' : 'Restring'} of ${instrument.name} begun: ${counted(ids.length, 'string')} in ${counted(goes.length, 'stage')}`,
     },
     () => {
       const { id } = store.rows
@@ -213,7 +214,7 @@ export function nextGo(store: Store, stored: StoredInstrument): Done<{ readonly 
     {
       kind: 'job',
       instrumentId: stored.id,
-      summary: `Go ${next.go + 1} of the restring of ${stored.instrument.name} begun: ${ids.length} strings`,
+      summary: `Go ${next.go + 1} of the restring of ${stored.instrument.name} begun: ${counted(ids.length, 'string')}`,
     },
     () => ({ jobId: opened(store, restring.id, open_()) }),
   )

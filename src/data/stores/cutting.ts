@@ -1,6 +1,7 @@
 /**
  * All open jobs and the stores, as the cutting plan takes them; and the plan carried out.
  */
+import { counted } from '@/core/list/counted'
 import { positionAt, soldByClass } from '@/core/instrument/instrument'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { CoilLeft } from '@/core/stores/cut-plan'
@@ -203,7 +204,7 @@ export function takeCuttingPlan(
       summary:
         planned.length === 1
           ? 'A coil set aside by the cutting plan'
-          : `Coils set aside for ${planned.length} strings by the cutting plan`,
+          : `Coils set aside for ${counted(planned.length, 'string')} by the cutting plan`,
     },
     () => {
       for (const { jobId, coilId } of planned) chooseCoilOf(store, jobId, coilId)

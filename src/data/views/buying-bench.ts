@@ -3,7 +3,7 @@
  */
 import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/buying'
 import { holdsFromAge } from '@/core/settle/band'
-import { newString } from '@/core/settle/belief'
+import { newString } from '@/core/settle/new-string'
 import { FIRST_TUNED, SETTLED } from '@/core/settle/drift'
 import { worthAsking } from '@/core/stores/reduce-buying'
 import { fillings, specKey } from '@/core/stores/string-spec'

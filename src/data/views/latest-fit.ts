@@ -1,6 +1,6 @@
 /** The latest hour to fit a string so that it holds through a date. */
 import { holdsFromAge } from '@/core/settle/band'
-import { newString } from '@/core/settle/belief'
+import { newString } from '@/core/settle/new-string'
 import { FIRST_TUNED } from '@/core/settle/drift'
 import type { Evening } from '@/core/wear/around-date'
 import type { Material } from '@/core/strings/materials'

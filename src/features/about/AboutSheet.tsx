@@ -89,6 +89,13 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
           problem={errors.chartLink?.message}
           {...register('chartLink')}
         />
+        <label className="flex items-start gap-3 sm:col-span-2">
+          <input type="checkbox" className="mt-1" {...register('stocked')} />
+          <span>
+            <span className="font-semibold">Stock strings for this instrument</span>
+            <span className="block text-sm text-soft">Orders then suggests strings when spares run low.</span>
+          </span>
+        </label>
         <div className="sm:col-span-2">
           <Labelled
             label="Notes"

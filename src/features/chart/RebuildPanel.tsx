@@ -1,5 +1,6 @@
 'use client'
 
+import { counted } from '@/core/list/counted'
 import { useEffect, useRef, useState } from 'react'
 import type { ChartLine } from '@/core/chart/chart-line'
 import type { Proposal } from '@/core/chart/propose'
@@ -117,8 +118,4 @@ export function RebuildPanel({ lines, referenceA, usual, onTake, onForget, onClo
       )}
     </section>
   )
-}
-
-function counted(n: number, word: string): string {
-  return n === 1 ? `one ${word}` : `${n === 0 ? 'no' : n} ${word}s`
 }

@@ -1,5 +1,6 @@
 'use client'
 
+import { aboutLine } from '@/core/instrument/about-line'
 import { pages } from '@/boundary/paths'
 import type { FittingContext } from '@/core/fitting/context'
 import type { Step } from '@/core/fitting/step'
@@ -107,8 +108,8 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
             {name} of {instrument.name}
           </h1>
           <p className="text-soft">
-            {beside}, number {position.called.number} {countedFromWord(instrument)} · {instrument.maker},{' '}
-            {instrument.model} · {instrument.owner}
+            {beside}, number {position.called.number} {countedFromWord(instrument)}
+            {aboutLine(instrument) && ` · ${aboutLine(instrument)}`}
           </p>
         </div>
         <p className="text-right text-soft">

@@ -1,10 +1,11 @@
 'use client'
 
+import { aboutLine } from '@/core/instrument/about-line'
 import type { ReactNode } from 'react'
 import { mishapWord, type Mishap } from '@/core/fitting/mishaps'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { dayText, nearText } from '@/ui/format/time'
+import { dateText, nearText } from '@/ui/format/time'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useHouse } from '@/ui/units'
 
@@ -85,14 +86,12 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
       <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
         <div>
           <h1 className="text-2xl font-semibold">Service report: {instrument.name}</h1>
-          <p className="text-soft">
-            {instrument.maker}, {instrument.model} · {instrument.owner}
-          </p>
+          <p className="text-soft">{aboutLine(instrument)}</p>
         </div>
         <p className="text-right text-sm text-soft">
           {house}
           <br />
-          {dayText(last, timeZone)}
+          {dateText(last, timeZone)}
           <span className="print:hidden">
             <br />
             <PrintButton />

@@ -1,5 +1,6 @@
 'use client'
 
+import { counted } from '@/core/list/counted'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent, type ReactNode } from 'react'
 import { calls, type Call, type Sent, type Shelved } from '@/boundary/calls'
@@ -103,7 +104,9 @@ export function NewInstrumentForm({ importChart }: NewInstrumentFormProps) {
         </p>
         <p className="mt-3">
           <button type="button" className="button" onClick={() => setIsImporting(true)}>
-            {chart.length === 0 ? 'I have the maker’s chart' : `Chart read: ${chart.length} strings`}
+            {chart.length === 0
+              ? 'I have the maker’s chart'
+              : `Chart read: ${counted(chart.length, 'string')}`}
           </button>
         </p>
         <div className="mt-4 grid grid-cols-2 gap-3">

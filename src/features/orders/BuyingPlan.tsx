@@ -5,6 +5,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { calls } from '@/boundary/calls'
 import { callsByHand } from '@/boundary/calls-by-hand'
 import { pages } from '@/boundary/paths'
+import { counted } from '@/core/list/counted'
 import { moneyText } from '@/core/stores/money'
 import type { OrderPlan } from '@/core/stores/buying'
 import type { Unmet } from '@/core/stores/order-plan'
@@ -93,7 +94,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
       <p className="text-sm text-soft">
         {bench.needs.length === 0
           ? 'Nothing on the list waits to be bought.'
-          : `${bench.needs.length} ${bench.needs.length === 1 ? 'entry' : 'entries'} of the list, ${bench.parts} parts of ${bench.suppliers.length} suppliers.`}
+          : `${counted(bench.needs.length, 'entry', 'entries')} of the list, ${counted(bench.parts, 'part')} of ${counted(bench.suppliers.length, 'supplier')}.`}
       </p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <label className="block text-sm">

@@ -12,13 +12,21 @@ import type { Supply } from '@/data/stores/supplies'
 import { useAct } from '@/ui/shell/use-act'
 import { BuyingPlan } from './BuyingPlan'
 import { OrderList } from './OrderList'
-import { Suggestions } from './Suggestions'
+import { NeededNow, StockSuggestions } from './Suggestions'
+
+interface Shown {
+  readonly shown: readonly SuggestedNeed[]
+  readonly count: number
+}
 
 interface OrdersSheetProps {
   /** The list: the first of it told, and how much is on it. */
   readonly needs: { readonly shown: readonly Need[]; readonly count: number }
-  /** What belongs on the list: the first of it told, and all of it to be put on. */
-  readonly suggested: { readonly shown: readonly SuggestedNeed[]; readonly count: number }
+  /** Broken strings that are not on the list, and what stock is short of: the first of each, and how many there are. */
+  readonly needed: Shown
+  readonly forStock: Shown
+  /** All suggestions were asked for. */
+  readonly isAllShown: boolean
   readonly bench: BuyingBench
   readonly orders: readonly OrderInList[]
   /** Some of the closed ones, the number of the last of them where there are earlier ones, and whether there are later ones. */
@@ -33,7 +41,9 @@ interface OrdersSheetProps {
 /** What must be bought, the cheapest way to buy it, and the orders there are. */
 export function OrdersSheet({
   needs,
-  suggested,
+  needed,
+  forStock,
+  isAllShown,
   bench,
   orders,
   closed,
@@ -45,11 +55,11 @@ export function OrdersSheet({
   const { act, refused } = useAct()
   const put = ({ positionId, jobId, quantity }: SuggestedNeed) =>
     act(calls.addNeeds, { wanted: [{ positionId, jobId, quantity }] }, 'Put on the need list.')
-  const putAll = () =>
+  const putAll = (of: 'broken' | 'stock', { count }: Shown) =>
     act(
       calls.addSuggestedNeeds,
-      {},
-      suggested.count === 1 ? 'Put on the need list.' : `${suggested.count} strings put on the need list.`,
+      { of },
+      count === 1 ? 'Put on the need list.' : `${count} strings put on the need list.`,
     )
 
   return (
@@ -200,7 +210,18 @@ export function OrdersSheet({
               </ul>
             </div>
           )}
-          <Suggestions {...suggested} first={needs.count === 0} put={put} putAll={putAll} />
+          <NeededNow
+            {...needed}
+            first={needs.count === 0}
+            put={put}
+            putAll={() => putAll('broken', needed)}
+          />
+          <StockSuggestions
+            {...forStock}
+            isOpen={isAllShown}
+            put={put}
+            putAll={() => putAll('stock', forStock)}
+          />
         </section>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">

@@ -1,3 +1,4 @@
+import { counted } from '@/core/list/counted'
 import { listed } from '@/core/fitting/context'
 import type { BringingUp } from '@/core/restring/bringing-up'
 import type { StopBlock } from '@/core/restring/stop-block'
@@ -95,5 +96,5 @@ function afterText(hours: number): string {
   if (hours < 1) return 'at once'
   if (hours < 36) return `${Math.ceil(hours)} ${Math.ceil(hours) === 1 ? 'hour' : 'hours'}`
   const days = Math.ceil(hours / 24)
-  return days < 21 ? `${days} days` : `${Math.ceil(days / 7)} weeks`
+  return days < 21 ? counted(days, 'day') : `${Math.ceil(days / 7)} weeks`
 }

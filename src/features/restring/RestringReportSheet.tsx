@@ -1,5 +1,6 @@
 'use client'
 
+import { aboutLine } from '@/core/instrument/about-line'
 import { files, pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { RestringReport } from '@/data/views/restring-report'
@@ -30,9 +31,7 @@ export function RestringReportSheet({ report }: { readonly report: RestringRepor
       <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
         <div>
           <h1 className="text-2xl font-semibold">{instrument.name}, restrung</h1>
-          <p className="text-soft">
-            {instrument.maker}, {instrument.model} · {instrument.owner}
-          </p>
+          <p className="text-soft">{aboutLine(instrument)}</p>
         </div>
         <p className="text-right text-sm text-soft">
           {house}

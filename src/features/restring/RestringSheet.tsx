@@ -1,5 +1,6 @@
 'use client'
 
+import { counted } from '@/core/list/counted'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
@@ -174,7 +175,7 @@ export function RestringSheet({ view, origin }: RestringSheetProps) {
             <summary className="min-h-8 font-semibold">
               {chosen.size === pieces.length
                 ? 'All strings are changed'
-                : `${chosen.size} of ${pieces.length} strings are changed`}
+                : `${chosen.size} of ${counted(pieces.length, 'string')} ${chosen.size === 1 ? 'is' : 'are'} changed`}
               : choose others
             </summary>
             <ChooseStrings view={view} chosen={chosen} onChoose={setChosen} />

@@ -8,7 +8,7 @@ const read = (csv: string) => {
   return mapCatalogue(table, guessCatalogueMapping(table))
 }
 const HEAD =
-  'part,name,material,gauge mm,core mm,bedding mm,wrap mm,colour,tension class,end,maker,line,length mm,pieces,price,stock,set of'
+  'part,name,material,gauge mm,core mm,bedding mm,wrap mm,colour,tension class,end,maker,line,sold as,length mm,pieces,price,stock,set of'
 const row = (change: Partial<Record<string, string>>) => {
   const cells: Record<string, string> = {
     part: 'A1',
@@ -34,7 +34,7 @@ const row = (change: Partial<Record<string, string>>) => {
 }
 const one = (change: Partial<Record<string, string>>) => read(`${HEAD}\n${row(change)}\n`)
 
-test('a plain row is a packet; what it leaves empty is one piece, none in stock, natural, with a plain end', () => {
+test('a plain row is one string; what it leaves empty is one piece, none in stock, natural, with a plain end', () => {
   expect(one({ colour: '', end: '', pieces: '', stock: '' }).items).toEqual([
     {
       part: 'A1',
@@ -45,6 +45,7 @@ test('a plain row is a packet; what it leaves empty is one piece, none in stock,
       end: 'plain',
       maker: '',
       line: '',
+      soldAs: 'one string',
       length: 1.2,
       pieces: 1,
       stock: 0,
@@ -83,7 +84,8 @@ test.each([
   ['a length below nothing', { 'length mm': '-5' }, 'length', '-5'],
   ['a price to be asked for', { price: 'call us' }, 'price', 'ask for it and write it in'],
   ['a price that is none', { price: 'cheap' }, 'price', 'Expected a price'],
-  ['no class', { 'tension class': '' }, 'class', 'without it a string can’t be ordered'],
+  ['an unknown class', { 'tension class': 'heavy' }, 'class', 'concert, lever, folk, wire'],
+  ['an unknown way to sell', { 'sold as': 'by weight' }, 'sold', 'one string, packet, reel'],
   ['an unknown end', { end: 'hook' }, 'end', 'plain, loop or ball'],
   ['an unknown material', { material: 'horsehair' }, 'material', 'Expected a material'],
   ['half a piece', { pieces: '0.5' }, 'pieces', 'whole number'],
@@ -95,6 +97,29 @@ test.each([
   const { items, problems } = one(change)
   expect(items).toEqual([])
   expect(problems).toEqual([{ line: 2, column, sentence: expect.stringMatching(new RegExp(sentence)) }])
+})
+
+test.each([
+  ['', '1200', '1', 'plain', 'one string'],
+  ['', '1200', '3', 'plain', 'packet'],
+  ['', '5000', '1', 'plain', 'reel'],
+  ['', '4999', '1', 'plain', 'one string'],
+  ['', '5000', '1', 'loop', 'one string'],
+  ['Spule', '900', '1', 'plain', 'reel'],
+  ['paquet de 5', '900', '5', 'plain', 'packet'],
+  ['pièce', '9000', '1', 'plain', 'one string'],
+])('“%s”, %s mm, %s in a pack with a %s end is sold as %s of them', (sold, length, pieces, end, expected) => {
+  const { items } = one({ 'sold as': sold, 'length mm': length, pieces, end })
+  expect(items.map(({ soldAs }) => soldAs)).toEqual([expected])
+})
+
+test('a class is asked once for a file, and kept where a row gives its own', () => {
+  const table = readTable(`${HEAD}\n${row({ 'tension class': '' })}\n${row({ part: 'A2' })}\n`)
+  const mapping = guessCatalogueMapping(table)
+  const classes = (classForAll: 'lever' | 'not given') =>
+    mapCatalogue(table, { ...mapping, classForAll }).items.map(({ tensionClass }) => tensionClass)
+  expect(classes('lever')).toEqual(['lever', 'concert'])
+  expect(classes('not given')).toEqual(['not given', 'concert'])
 })
 
 test('a part that stands twice is told, and the first is kept', () => {

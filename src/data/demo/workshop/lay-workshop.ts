@@ -45,7 +45,7 @@ export function layWorkshop(
   const start = today - years * 365 * DAY
   setClock(start)
   store.act({ kind: 'shelf', summary: `${instruments} instruments put on the shelf` }, () => {
-    for (let i = 0; i < instruments; i += 1) addInstrument(store, madeUp(files.instruments, i))
+    for (let i = 0; i < instruments; i += 1) addInstrument(store, madeUp(files.instruments, i), null, true)
   })
   const supplierIds = store.act(
     { kind: 'supplier', summary: 'Three suppliers with their catalogues' },

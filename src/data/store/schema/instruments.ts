@@ -31,6 +31,8 @@ export const instruments = sqliteTable('instrument', {
   notes: text('notes').notNull().default(''),
   /** Where the maker's string chart is to be found. */
   chartLink: text('chart_link').notNull().default(''),
+  /** Whether the workshop stocks strings for it, and is told when they run low. */
+  stocked: integer('stocked', { mode: 'boolean' }).notNull().default(false),
   /** Since when it is no longer on the shelf; its history stays. */
   retiredAt: integer('retired_at'),
 })

@@ -11,7 +11,9 @@ export const metadata: Metadata = { title: 'About it' }
 
 export default async function AboutPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  const { id, instrument, notes, chartLink, retiredAt } = orNotFound(() => instrumentBySlug(store(), slug))
+  const { id, instrument, notes, chartLink, stocked, retiredAt } = orNotFound(() =>
+    instrumentBySlug(store(), slug),
+  )
   const nameOf = (positionId: number | null) =>
     positionId === null ? null : leadingNames(byPositionId(store(), positionId).position).name
   const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
@@ -27,6 +29,7 @@ export default async function AboutPage({ params }: { params: Promise<{ slug: st
     strung,
     notes,
     chartLink,
+    stocked,
   }
   return (
     <>

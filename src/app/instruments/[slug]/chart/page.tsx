@@ -8,5 +8,6 @@ export const metadata: Metadata = { title: 'String chart' }
 
 export default async function ChartPage({ params }: { readonly params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  return <ChartDesk instrument={orNotFound(() => instrumentBySlug(store(), slug)).instrument} />
+  const { instrument, habits } = orNotFound(() => instrumentBySlug(store(), slug))
+  return <ChartDesk instrument={instrument} octaveNames={habits.octaveNames} now={store().now()} />
 }
