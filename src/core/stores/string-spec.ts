@@ -25,6 +25,11 @@ export interface StringSpec {
   readonly end: StringEnd
 }
 
+/** What a packet says of its class, as one of several facts: `lever tension`; nothing where it says nothing. */
+export function classWords(sold: SoldClass): readonly string[] {
+  return sold === 'not given' ? [] : [`${sold} tension`]
+}
+
 /** A string on sale or in the stores. */
 export interface SoldSpec extends StringSpec {
   readonly tensionClass: SoldClass

@@ -4,6 +4,8 @@
 import Papa from 'papaparse'
 import { makeText } from '@/core/chart/material-text'
 import { moneyText } from '@/core/stores/money'
+import { soldText } from '@/core/stores/sold-as'
+import { classWords } from '@/core/stores/string-spec'
 import { outerGauge } from '@/core/strings/construction'
 import { formatLength } from '@/core/units/length'
 import { guarded } from '../csv/formula-guard'
@@ -42,7 +44,7 @@ export function orderCsv(order: Order): string {
       line.construction.kind === 'wound' ? inMm(line.construction.core.diameter) : '',
       line.construction.kind === 'wound' ? inMm(line.construction.wrap.diameter) : '',
       line.colour,
-      line.tensionClass,
+      line.tensionClass === 'not given' ? '' : line.tensionClass,
       line.end,
       inMm(line.length),
       (line.priceMinor / 100).toFixed(2),
@@ -59,6 +61,7 @@ export function lineWords({
   tensionClass,
   end,
   length,
+  soldAs,
   pieces,
   setOf,
 }: OrderLine): string {
@@ -69,7 +72,13 @@ export function lineWords({
     c.kind === 'plain'
       ? mm(outerGauge(c))
       : `${mm(outerGauge(c))} (core ${mm(c.core.diameter)}, wrap ${mm(c.wrap.diameter)})`
-  return `${makeText(c)} ${gauge}, ${colour}, ${tensionClass} tension, ${end} end, ${pieces === 1 ? '' : `${pieces} pieces of `}${formatLength(length, { unit: 'mm', digits: 0 })}`
+  return [
+    `${makeText(c)} ${gauge}`,
+    colour,
+    ...classWords(tensionClass),
+    `${end} end`,
+    soldText({ soldAs, pieces }, formatLength(length, { unit: 'mm', digits: 0 })),
+  ].join(', ')
 }
 
 /** The order as text to paste into a mail. */

@@ -64,7 +64,8 @@ export function orderView(store: Store, id: number): OrderView {
       ...line,
       words: lineWords(line),
       outstanding: outstanding(line),
-      sent: line.answer === 'confirmed' ? outstanding(line) : 0,
+      // A person's supplier often answers by sending it.
+      sent: line.answer === 'confirmed' || !order.supplier.simulated ? outstanding(line) : 0,
       holdsWhat: heldViews(store, line),
       inPlaceOf: asked ? { part: asked.part, name: asked.name, ...substitutionChange(asked, line) } : null,
     }

@@ -86,7 +86,7 @@ export function TwistStep({ context: { figures } }: { readonly context: FittingC
         )
       })}
       <Label at={[LEFT + 16, 30]} to={[from - eye - thick / 2, MIDDLE - eye / 2]}>
-        rod, {measureText(measure('width', twist.eye), units)}
+        rod, {measureText(measure('length', twist.eye), units)}
       </Label>
       <Dimension from={[from, 150]} to={[to, 150]} text={`${twist.openTurns} open turns`} />
       <Dimension

@@ -8,6 +8,7 @@ import type { Habits } from '@/core/fitting/habits'
 import { fittingContext, fittingSteps } from '@/core/fitting/fitting-steps'
 import type { Asked, StepKey } from '@/core/fitting/step'
 import type { Member } from '@/core/fitting/together'
+import type { StringEnd } from '@/core/knots/string-ends'
 import { positionAt, type Instrument } from '@/core/instrument/instrument'
 import type { Construction } from '@/core/strings/construction'
 import type { Job } from '@/data/jobs/job'
@@ -17,6 +18,8 @@ export interface JobView {
   /** Of its position. */
   readonly number: number
   readonly construction: Construction
+  /** Of the coil set aside; null while none is. */
+  readonly end: StringEnd | null
   readonly habits: Habits
   readonly corrections: Corrections
   readonly state: FittingState
@@ -35,6 +38,7 @@ export function jobView(job: Job): JobView {
     jobId: job.jobId,
     number: job.position.number,
     construction: job.figures.construction,
+    end: job.coil?.end ?? null,
     habits: job.habits,
     corrections: job.corrections,
     state: job.context.state,
@@ -48,14 +52,14 @@ export function jobView(job: Job): JobView {
 /** The job with its figures and steps worked out, as it is told with others. */
 export function memberOf(
   instrument: Instrument,
-  { jobId, number, construction, habits, corrections, state }: JobView,
+  { jobId, number, construction, end, habits, corrections, state }: JobView,
   turnsGiven = state.turnsGiven,
 ): Member {
   const position = positionAt(instrument, number)
   const context = fittingContext(
     instrument,
     position,
-    fittingFigures(instrument, position, habits, construction, corrections),
+    fittingFigures(instrument, position, habits, construction, corrections, end ?? undefined),
     habits,
     { ...state, turnsGiven },
   )

@@ -2,7 +2,7 @@ import { pages } from '@/boundary/paths'
 import { countedFromWord, leadingNames, stringNames } from '@/core/instrument/names'
 import { isHarp, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
-import { specAt } from '@/core/stores/string-spec'
+import { classWords, specAt } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import type { LabelsPage } from '@/data/views/stores-view'
 import { LABELS_LAID_OUT, PacketLabel } from '@/drawings/PacketLabel'
@@ -67,7 +67,7 @@ export function LabelSheet({
                 title={coil.label}
                 lines={[
                   `${materialWord(coil.construction)} ${measureText(measure('gauge', outerGauge(coil.construction)), units)}`,
-                  `${coil.colour}, ${coil.tensionClass} tension, ${coil.end} end`,
+                  [coil.colour, ...classWords(coil.tensionClass), `${coil.end} end`].join(', '),
                   `${coil.maker} ${coil.line}; ${measureText(measure('length', coil.lengthLeft), units)}`,
                   serves === '' ? 'for no charted position' : `for ${serves}`,
                 ]}

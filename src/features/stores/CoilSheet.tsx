@@ -2,6 +2,7 @@
 
 import Link from 'next/link'
 import type { FormEvent } from 'react'
+import { classWords } from '@/core/stores/string-spec'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
@@ -80,9 +81,7 @@ export function CoilSheet({
           />
           <div>
             <div className="label">Class and colour</div>
-            <p className="mt-1">
-              {coil.tensionClass}, {coil.colour}
-            </p>
+            <p className="mt-1">{[...classWords(coil.tensionClass), coil.colour].join(', ')}</p>
           </div>
           <div>
             <div className="label">End</div>

@@ -1,5 +1,6 @@
 'use client'
 
+import { classWords } from '@/core/stores/string-spec'
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
@@ -87,7 +88,7 @@ export function CoilsTable({
               <td className="py-2 pr-2">
                 {materialWord(coil.construction)}
                 <div className="text-soft">
-                  {coil.colour}, {coil.tensionClass}
+                  {[coil.colour, ...classWords(coil.tensionClass)].join(', ')}
                   {coil.end === 'plain' ? '' : `, ${coil.end}`}
                 </div>
               </td>

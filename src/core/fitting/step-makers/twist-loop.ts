@@ -10,7 +10,7 @@ export const twistLoop: StepMaker = ({ figures: { twist }, state }) => {
     title: 'Twist the loop',
     todo: [
       say`Put on eye protection.`,
-      say`Bend the wire back ${measure('length', twist.bendAt)} from its end, round a rod ${measure('width', twist.eye)} thick.`,
+      say`Bend the wire back ${measure('length', twist.bendAt)} from its end, round a rod ${measure('length', twist.eye)} thick.`,
       say`Hold the two legs apart with pliers, at a right angle.`,
       say`Turn the rod ${measure('turns', twist.openTurns)}. Both legs must cross at the same slope.`,
       say`Wind the short leg round the string ${measure('turns', twist.closeTurns)}, each turn close to the last.`,
@@ -18,7 +18,7 @@ export const twistLoop: StepMaker = ({ figures: { twist }, state }) => {
     ],
     figures: [
       { label: 'Bend it at', measure: measure('length', twist.bendAt) },
-      { label: 'Rod', measure: measure('width', twist.eye) },
+      { label: 'Rod', measure: measure('length', twist.eye) },
     ],
     right: say`Both legs wind round each other alike, like a rope.`,
     mistake: say`Winding one leg round a straight one: the eye draws shut under tension.`,
