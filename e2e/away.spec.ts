@@ -98,9 +98,9 @@ test('what another did meanwhile stays, and whoever was away is told', async ({ 
   })
   expect(measured.status()).toBe(200)
   await page.context().setOffline(false)
-  const told = page.getByRole('alert').filter({ hasText: 'Not taken' })
+  const told = page.getByRole('alert').filter({ hasText: 'Not saved' })
   await expect(told).toContainText(
-    'Not taken: Gauge as measured: 0.99 mm. Meanwhile 1.02 mm was measured for it. Look which is right, and type it again.',
+    'Not saved: Gauge as measured: 0.99 mm. Meanwhile 1.02 mm was measured for it. Look which is right, and type it again.',
   )
   await expect.poll(() => rows(served, 'SELECT * FROM job_step WHERE job_id = ?', jobId).length).toBe(4)
   await page.reload()

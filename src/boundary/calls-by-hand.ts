@@ -1,6 +1,7 @@
 /** What is asked on few pages only, kept apart so that no other page fetches it: orders that a person sends, ages that one remembers. */
 import type { Call } from './calls'
 import type { AnsweredRequest, OtherGaugeRequest, SentRequest } from './requests/orders'
+import type { PairStringsRequest } from './requests/shelf'
 import type { AgesRequest } from './requests/wear'
 
 export const callsByHand = {
@@ -8,6 +9,10 @@ export const callsByHand = {
   keepAnswer: (id: number): Call<AnsweredRequest> => ({ path: `/api/orders/${id}/answered`, method: 'POST' }),
   takeOtherGauge: (id: number): Call<OtherGaugeRequest> => ({
     path: `/api/needs/${id}/gauge`,
+    method: 'POST',
+  }),
+  pairStrings: (slug: string): Call<PairStringsRequest> => ({
+    path: `/api/instruments/${slug}/strings/pair`,
     method: 'POST',
   }),
   sayOnSince: (slug: string): Call<AgesRequest> => ({

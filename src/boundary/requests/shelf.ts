@@ -16,6 +16,17 @@ export class RemoveStringRequest {
   string!: number
 }
 
+/** A string and the next one as one wire, or the two strings of a wire apart. */
+export class PairStringsRequest {
+  @Max(MOST_STRINGS)
+  @Min(1)
+  @IsInt({ message: 'Say the number of the string.' })
+  string!: number
+
+  @IsBoolean({ message: 'Say whether they are one wire.' })
+  asOne!: boolean
+}
+
 export class CopyRequest {
   @MaxLength(60, { message: 'A name of at most 60 letters.' })
   @IsNotEmpty({ message: 'The copy needs a name of its own.' })

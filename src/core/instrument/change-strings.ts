@@ -120,7 +120,7 @@ function between(a: StringPosition, b: StringPosition, share: number): StringPos
 }
 
 /** Numbers strings and pieces from the top anew, and what lies over what with them. */
-function renumbered(
+export function renumbered(
   instrument: Instrument,
   strings: readonly (readonly [position: StringPosition, was: number | null])[],
 ): ChangedStrings {

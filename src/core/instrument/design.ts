@@ -46,13 +46,15 @@ export interface InstrumentDesign {
     Partial<Calling & Pick<Instrument, 'strung'>>
   /** What the players call the strings by, shortest first; left out where they have no roles. */
   readonly roles?: readonly string[]
-  /** The letter and octave of each piece, shortest first; the rest tuning gives the accidental of a bare letter. */
+  /** The letter and octave of each piece, shortest first; the rest tuning gives the accidentals where none is written. */
   readonly notes: readonly Note[]
   /** How many neighbouring positions one piece serves, all at one note. */
   readonly stringsPerPiece: 1 | 2
   readonly lengths: readonly Control[]
   readonly tensions: readonly Control[]
   readonly sections: readonly SectionDesign[]
+  /** Gauges need not grow from string to string: its notes go up and down. */
+  readonly eachGaugeAlone?: boolean
   readonly coloured: boolean
   readonly mechanism: Mechanism | null
   /** Gap to the next longer piece, m. */
@@ -96,6 +98,8 @@ export function designInstrument(design: InstrumentDesign): Instrument {
     beyond: monotoneCurve(design.beyondBridge),
     bore: design.eyeletBores && monotoneCurve(design.eyeletBores),
   }
+  // Whoever writes one sharp or flat writes all of them: a bare letter beside it is natural.
+  const isAsWritten = design.notes.some(({ accidental }) => accidental !== 0)
   const total = design.notes.length * design.stringsPerPiece
   const pieceOf = (number: number) => Math.ceil(number / design.stringsPerPiece)
   const across = acrossFromBass(total, (number) =>
@@ -106,13 +110,17 @@ export function designInstrument(design: InstrumentDesign): Instrument {
     const piece = pieceOf(number)
     const natural = design.notes[piece - 1] as Note
     const note: Note =
-      natural.accidental === 0 ? { ...natural, accidental: accidentals[natural.letter] } : natural
+      natural.accidental === 0 && !isAsWritten
+        ? { ...natural, accidental: accidentals[natural.letter] }
+        : natural
     const speakingLength = tenth(Math.exp(length(piece)))
     const section = design.sections.find((s) => piece <= s.upTo)
     if (!section)
       throw new RangeError(`design of ${design.about.name}: expected a section that holds string ${number}.`)
     const thinner =
-      design.sections.find((s) => piece - 1 <= s.upTo) === section ? positions.at(-1) : undefined
+      !design.eachGaugeAlone && design.sections.find((s) => piece - 1 <= s.upTo) === section
+        ? positions.at(-1)
+        : undefined
     const beyond = tenth(curves.beyond(piece) + (piece % 2 === 0 ? design.stagger : 0))
     const tail = { x: tenth(across[number - 1] as number), y: tenth(curves.lower(piece)) }
     positions.push({

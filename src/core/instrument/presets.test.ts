@@ -5,6 +5,7 @@ import { findings } from '../chart/findings'
 import { FAMILIES, type Family } from './family'
 import { PRESETS } from './preset-families'
 import { fromPreset } from './presets'
+import { scientificWord } from '../pitch/note'
 import { readNotes } from './read-notes'
 import { readLengths } from './read-lengths'
 
@@ -66,6 +67,32 @@ test('measured lengths are gone through to the tenth of a millimetre, and the ot
   expect([0, 19, 35].map((i) => positions[i]!.speakingLength)).toEqual([0.07, 0.41, 1.2])
   for (let i = 1; i < positions.length; i += 1)
     expect(positions[i]!.speakingLength).toBeGreaterThan(positions[i - 1]!.speakingLength)
+})
+
+test('notes that go up and down have lengths that run from short to long, and a melody string may be longer', () => {
+  const { positions } = make('loop-end zither', 'A4 A4 D4 G3 C3 F4 F4 C4 E4')
+  const lengths = positions.map(({ speakingLength }) => speakingLength)
+  expect(lengths).toEqual([...lengths].sort((a, b) => a - b))
+  const fretted = make(
+    'loop-end zither',
+    'A4 A4 D4 G3 C3 F4 F4 C4 E4',
+    '1: 430\n5: 430\n6: 330\n9: 380',
+  ).positions
+  expect([1, 5, 6, 9].map((n) => Math.round(fretted[n - 1]!.speakingLength * 1000))).toEqual([
+    430, 430, 330, 380,
+  ])
+  // Where notes only fall, the same is a slip of the tape.
+  expect(() => make('loop-end zither', 'A4 G4 F4 E4 D4 C4', '1: 430\n3: 330')).toThrow(
+    'would come out shorter',
+  )
+})
+
+test('where one sharp or flat is written all are as written; bare letters alone follow the rest tuning', () => {
+  const notes = (text: string) =>
+    make('loop-end zither', text).positions.map(({ note }) => scientificWord(note))
+  // It rests in D major, with F and C sharp.
+  expect(notes('D5 C5 F4')).toEqual(['D5', 'C-sharp 5', 'F-sharp 4'])
+  expect(notes('D5 C5 Bb4 F4')).toEqual(['D5', 'C5', 'B-flat 4', 'F4'])
 })
 
 test('one string is an instrument too', () => {

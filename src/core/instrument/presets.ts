@@ -44,6 +44,7 @@ export function fromPreset(
     lengths: [...lengths, ...(count === 1 ? lengths : [])].map((length, i): Control => [i + 1, length]),
     tensions: numbered(preset.tension.treble, preset.tension.bass),
     sections: sectionsOf(preset, notes, top),
+    eachGaugeAlone: goesUpAndDown(notes),
     coloured: preset.coloured,
     mechanism: preset.mechanism,
     spacing: numbered(preset.spacing, preset.spacing * 1.1),
@@ -91,9 +92,12 @@ function lengthsOf(
   // A smaller instrument has the part of its family's curve that its notes lie on.
   const place = (n: Note) => Math.min(1, Math.max(0, (top - letterStep(n)) / (top - bottom)))
   const curve = 'alike' in pace ? null : monotoneCurve(pace.map(([at, p]) => [at, Math.log(p)] as const))
-  const usual = notes.map((n, i) =>
+  const byPitch = notes.map((n, i) =>
     'alike' in pace ? pace.alike + i * 0.5 * mm : Math.exp(curve!(place(n))) / evenPitch(n, referenceA),
   )
+  // Where notes go up and down across the board, its shape decides the lengths: they still run from short to long.
+  const isMixed = goesUpAndDown(notes)
+  const usual = isMixed ? [...byPitch].sort((a, b) => a - b) : byPitch
   const ratios = [...measured]
     .sort(([a], [b]) => a - b)
     .map(([number, length]): Control => {
@@ -105,12 +109,20 @@ function lengthsOf(
   const [only] = ratios
   const ratio = ratios.length > 1 ? monotoneCurve(ratios) : () => only?.[1] ?? 0
   const lengths = usual.map((length, i) => length * Math.exp(ratio(i + 1)))
-  const falls = lengths.findIndex((length, i) => i > 0 && length < (lengths[i - 1] as number) * 0.9999)
+  // A melody string over frets is longer than the open strings beside it: what was measured there is no slip.
+  const falls = isMixed
+    ? -1
+    : lengths.findIndex((length, i) => i > 0 && length < (lengths[i - 1] as number) * 0.9999)
   if (falls > 0)
     throw new RangeError(
       `String ${falls + 1} would come out shorter than string ${falls}: look at the lengths measured near it.`,
     )
   return lengths
+}
+
+/** Whether a string sounds higher than the shorter one before it: melody strings beside open ones, courses out of order. */
+function goesUpAndDown(notes: readonly Note[]): boolean {
+  return notes.some((n, i) => i > 0 && semitoneNumber(n) > semitoneNumber(notes[i - 1] as Note))
 }
 
 function sectionsOf({ sections }: Preset, notes: readonly Note[], top: HarpTop): readonly SectionDesign[] {

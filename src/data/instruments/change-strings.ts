@@ -76,7 +76,8 @@ const OF_POSITIONS = Object.values(journaled).filter(
   (table): table is typeof fittedPositions => 'positionId' in getTableColumns(table as Table),
 )
 
-function hasHistory(store: Store, ids: readonly number[]): boolean {
+/** Whether anything is on record of strings on these positions, but that they were on. */
+export function hasHistory(store: Store, ids: readonly number[]): boolean {
   return OF_POSITIONS.some((table) => {
     const of = store.rows
       .select({ id: table.id })
@@ -101,8 +102,12 @@ function wasSeenPutOn(store: Store, ids: readonly number[]) {
     .get()
 }
 
-/** Numbers are unique on an instrument at every moment, so that they first step out of each other's way. */
-function writeStrings(store: Store, stored: StoredInstrument, { instrument, was }: ChangedStrings): void {
+/** Writes numbers and pieces; belongs inside an action. Numbers are unique at every moment, so that they first step out of each other's way. */
+export function writeStrings(
+  store: Store,
+  stored: StoredInstrument,
+  { instrument, was }: ChangedStrings,
+): void {
   const placed = instrument.positions.map((position, i) => {
     const before = was[i]
     return { position, id: before === null || before === undefined ? null : positionId(stored, before) }
@@ -143,7 +148,8 @@ function renumberedKey(key: QuantityKey, now: ReadonlyMap<number | null, number>
   return to === undefined ? [] : [`${kind} ${to}` as QuantityKey]
 }
 
-function orRefused<T>(work: () => T): T {
+/** Carries a change out, with what the core says against it as a refusal. */
+export function orRefused<T>(work: () => T): T {
   try {
     return work()
   } catch (error) {

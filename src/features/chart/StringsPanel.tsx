@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { calls } from '@/boundary/calls'
+import { callsByHand } from '@/boundary/calls-by-hand'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { useAct } from '@/ui/shell/use-act'
 import { useLeadingNames } from '@/ui/use-leading-names'
@@ -66,6 +67,37 @@ export function StringsPanel({ instrument, isTyped, onClose }: StringsPanelProps
           >
             Take it away
           </button>
+          {isPair ? (
+            <button
+              type="button"
+              className="button"
+              onClick={() =>
+                act(
+                  callsByHand.pairStrings(slug),
+                  { string: number, asOne: false },
+                  'They are two wires now.',
+                )
+              }
+            >
+              Make it two wires
+            </button>
+          ) : (
+            number < positions.length && (
+              <button
+                type="button"
+                className="button"
+                onClick={() =>
+                  act(
+                    callsByHand.pairStrings(slug),
+                    { string: number, asOne: true },
+                    `Strings ${number} and ${number + 1} are one wire now.`,
+                  )
+                }
+              >
+                Pair with string {number + 1}
+              </button>
+            )
+          )}
         </div>
       )}
       {refused && (

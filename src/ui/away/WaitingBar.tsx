@@ -55,20 +55,28 @@ export function WaitingBar() {
           </button>
         </div>
       )}
-      {notTaken.map(({ key, said, sentence }) => (
+      {notTaken.length > 0 && (
         <div
-          key={key}
           role="alert"
           className="flex flex-wrap items-center justify-center gap-x-4 bg-ochre-wash px-4 py-1"
         >
-          <span className="min-w-0">
-            <strong>Not taken: {said}.</strong> {sentence}
-          </span>
-          <button type="button" className="button" onClick={() => putAway(key)}>
+          <div className="min-w-0">
+            {notTaken.length > 1 && (
+              <strong>{notTaken.length} things that you did offline were not saved.</strong>
+            )}
+            <ul>
+              {notTaken.map(({ key, said, sentence }) => (
+                <li key={key}>
+                  <strong>Not saved: {said}.</strong> {sentence}
+                </li>
+              ))}
+            </ul>
+          </div>
+          <button type="button" className="button" onClick={() => putAway(notTaken.map(({ key }) => key))}>
             I have read it
           </button>
         </div>
-      ))}
+      )}
     </div>
   )
 }

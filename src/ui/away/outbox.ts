@@ -121,10 +121,10 @@ export function sendWaiting(): Promise<void> {
 }
 
 /** What the house did not take was read. */
-export function putAway(key: string): void {
+export function putAway(keys: readonly string[]): void {
   write(
     NOT_TAKEN,
-    read<NotTaken>(NOT_TAKEN).filter((one) => one.key !== key),
+    read<NotTaken>(NOT_TAKEN).filter((one) => !keys.includes(one.key)),
   )
 }
 
