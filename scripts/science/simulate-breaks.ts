@@ -2,7 +2,7 @@
  * Broken strings with clues as people give them: miscounted, worn, misheard. The noise is made the way it comes about
  * and not from the likelihoods that the weighing uses, so that the calibration means something.
  */
-import type { Clue, ClueKind } from '@/core/identify/clue'
+import type { Clue, AskedKind } from '@/core/identify/clue'
 import { BENDS, LOOKS, NAILS } from '@/core/identify/clue'
 import { dyeOf, lengthOn, neighbourOf } from '@/core/identify/likelihood'
 import { materialClass } from '@/core/identify/material-class'
@@ -15,7 +15,7 @@ export interface SimulatedBreak {
   readonly clues: readonly Clue[]
 }
 
-const KINDS: readonly ClueKind[] = [
+const KINDS: readonly AskedKind[] = [
   'counted',
   'colour',
   'coloured neighbour',
@@ -40,14 +40,14 @@ export function simulateBreak(instrument: Instrument, random: () => number): Sim
   const left = [...KINDS]
   while (clues.length < wanted && left.length > 0) {
     const [kind] = left.splice(Math.floor(random() * left.length), 1)
-    const clue = noticed(kind as ClueKind, truth, instrument, random)
+    const clue = noticed(kind as AskedKind, truth, instrument, random)
     if (clue) clues.push(clue)
   }
   return { instrument, truth, clues }
 }
 
 function noticed(
-  kind: ClueKind,
+  kind: AskedKind,
   truth: StringPosition,
   instrument: Instrument,
   random: () => number,

@@ -23,6 +23,15 @@ export type Clue =
   | { readonly kind: 'colour'; readonly seen: SeenColour }
   /** A coloured string near by: the string lies `away` places on its longer side, or its shorter one where negative. */
   | { readonly kind: 'coloured neighbour'; readonly seen: 'red' | 'dark'; readonly away: number }
+  /** A coloured string is next to it, nobody said on which side. */
+  | { readonly kind: 'beside colour'; readonly seen: 'red' | 'dark' }
+  /** It is itself the nth of its colour from an end. */
+  | {
+      readonly kind: 'colour counted'
+      readonly seen: 'red' | 'dark'
+      readonly from: 'top' | 'bottom'
+      readonly nth: number
+    }
   /** Of the old string, m; `error` is the standard error of the instrument it was measured with, m. */
   | { readonly kind: 'gauge'; readonly measured: number; readonly error: number; readonly worn: boolean }
   | { readonly kind: 'thickness'; readonly seen: Thickness }
@@ -37,6 +46,9 @@ export type Clue =
   | { readonly kind: 'neighbour’s material'; readonly side: Side; readonly seen: NeighbourSeen }
 
 export type ClueKind = Clue['kind']
+/** Kinds that are asked for; the others people say of themselves. */
+export type AskedKind = Exclude<ClueKind, 'beside colour' | 'colour counted'>
+export type AskedClue = Extract<Clue, { readonly kind: AskedKind }>
 
 /** Two clues of one key answer the same question, so that the later one takes the place of the earlier. */
 export function clueKey(clue: Clue): string {
@@ -45,6 +57,8 @@ export function clueKey(clue: Clue): string {
       return `counted ${clue.from}`
     case 'coloured neighbour':
       return `coloured neighbour ${clue.away > 0 ? 'above' : 'below'}`
+    case 'colour counted':
+      return `${clue.kind} ${clue.from}`
     case 'neighbour’s pitch':
     case 'neighbour’s material':
       return `${clue.kind} ${clue.side}`

@@ -12,7 +12,7 @@ import { chartedWords, clueWords } from './tell'
 
 const { instruments } = readShelf('demo')
 const on = (slug: string) => instruments.find((i) => i.slug === slug)!
-const bench = { unit: 'mm', gaugeError: 1e-5, referenceA: 440 } as const
+const bench = { unit: 'mm', gaugeError: 1e-5, referenceA: 440, longestIsLeft: true } as const
 const read = (text: string) => readClues(text, bench)
 const first = (slug: string, text: string) => ranking(on(slug), read(text).clues)[0]!
 const text = (phrase: ReturnType<typeof clueWords>) =>
@@ -116,10 +116,46 @@ describe('typed clues', () => {
     ['the next longer sounds 196 Hz', ['neighbour’s pitch longer']],
     ['the one above is gut', ['neighbour’s material shorter']],
     ['not cold; rasps', ['cold', 'nail']],
+    ['the red one', ['colour']],
+    ['next to a red one', ['beside colour']],
+    ['second red from the left', ['colour counted bottom']],
+    ['second red from the right', ['colour counted top']],
+    ['nylon', ['look']],
+    ['wound nylon', ['look']],
+    ['die rote Saite', ['colour']],
+    ['neben einer roten', ['beside colour']],
+    ['Darm, dünn', ['look', 'thickness']],
+    ['la corde rouge', ['colour']],
+    ['à côté d’une noire', ['beside colour']],
+    ['la corda rossa, spessa', ['colour', 'thickness']],
+    ['junto a una roja', ['beside colour']],
+    ['accanto a una rossa', ['beside colour']],
+    ['cuerda negra; fría', ['colour', 'cold']],
   ])('%s', (typed, keys) => {
     const { clues, unread } = read(typed)
     expect(clues.map(clueKey)).toEqual(keys)
     expect(unread).toEqual([])
+  })
+
+  test('next to a red one is likelier for its two neighbours than for any other, and the second red is one string', () => {
+    const lovage = on('lovage')
+    const best = (typed: string) =>
+      posterior(lovage, read(typed).clues)
+        .map((chance, i) => ({ chance, number: i + 1 }))
+        .sort((a, b) => b.chance - a.chance)
+    const reds = lovage.positions.filter(({ colour }) => colour === 'red').map(({ number }) => number)
+    const beside = new Set(
+      reds.flatMap((n) => [n - 1, n + 1]).filter((n) => n >= 1 && n <= lovage.positions.length),
+    )
+    expect(
+      new Set(
+        best('next to a red one')
+          .slice(0, beside.size)
+          .map(({ number }) => number),
+      ),
+    ).toEqual(beside)
+    expect(best('second red from the top')[0]!.number).toBe(reds[1])
+    expect(best('second red from the left')[0]!.number).toBe(reds.at(-2))
   })
 
   test('what says nothing here is given back as it was typed', () => {

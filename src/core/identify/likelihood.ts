@@ -79,6 +79,10 @@ export function likelihood(clue: Clue, position: StringPosition, instrument: Ins
       return COLOURS[dyeOf(position.colour)][clue.seen]
     case 'coloured neighbour':
       return colouredNeighbour(clue.seen, clue.away, position, instrument)
+    case 'beside colour':
+      return besideColour(clue.seen, position, instrument)
+    case 'colour counted':
+      return colourCounted(clue, position, instrument)
     case 'gauge':
       return gauge(clue.measured, clue.error, clue.worn, position)
     case 'thickness':
@@ -135,6 +139,27 @@ function colouredNeighbour(
       return there ? sum + chance * COLOURS[dyeOf(there.colour)][seen] : sum
     }, 0)
   )
+}
+
+/** Either neighbour may be the one that was meant. */
+function besideColour(seen: 'red' | 'dark', position: StringPosition, instrument: Instrument): number {
+  const neither = (['shorter', 'longer'] as const).reduce((chance, side) => {
+    const there = neighbourOf(instrument, position, side)
+    return there ? chance * (1 - COLOURS[dyeOf(there.colour)][seen]) : chance
+  }, 1)
+  return SLIP + (1 - SLIP) * (1 - neither)
+}
+
+/** Its place among the strings of that colour, by which people lose count as they do among all. */
+function colourCounted(
+  { seen, from, nth }: Extract<Clue, { kind: 'colour counted' }>,
+  { number, colour }: StringPosition,
+  { positions }: Instrument,
+): number {
+  const alike = positions.filter((p) => dyeOf(p.colour) === seen).map((p) => p.number)
+  const rank = alike.indexOf(number)
+  if (dyeOf(colour) !== seen || rank < 0) return SLIP
+  return COLOURS[seen][seen] * counted(from === 'top' ? rank + 1 : alike.length - rank, nth)
 }
 
 function gauge(measured: number, error: number, worn: boolean, position: StringPosition): number {

@@ -10,6 +10,8 @@ import {
   NEIGHBOURS_SEEN,
   THICKNESSES,
   clueKey,
+  type AskedClue,
+  type AskedKind,
   type Clue,
   type SeenColour,
   type Side,
@@ -20,7 +22,7 @@ import { entropy, normalised, posterior } from './posterior'
 export interface NextClue {
   /** The question, as {@link clueKey} names it. */
   readonly key: string
-  readonly kind: Clue['kind']
+  readonly kind: AskedKind
   readonly side: Side | null
   /** Expected fall in entropy, bits. */
   readonly settles: number
@@ -55,7 +57,7 @@ export function nextClues(
     )
     .map((answers): NextClue => {
       const after = expectedEntropy(instrument, now, answers)
-      const first = answers[0] as Clue
+      const first = answers[0] as AskedClue
       return {
         key: clueKey(first),
         kind: first.kind,
@@ -76,45 +78,50 @@ function answeredByAnother(question: Clue, asked: ReadonlySet<string>): boolean 
 }
 
 /** Every question with all the answers it can get here. */
-function questionsOn(instrument: Instrument, gaugeError: number): readonly (readonly Clue[])[] {
+function questionsOn(instrument: Instrument, gaugeError: number): readonly (readonly AskedClue[])[] {
   const { positions } = instrument
   const dyed = positions.some((p) => p.colour !== 'natural')
   const gauges = positions.map(gaugeOf)
   const lengths = positions.map(lengthOn)
   return [
     ...(['top', 'bottom'] as const).map((from) =>
-      positions.map((p): Clue => ({ kind: 'counted', from, number: p.number })),
+      positions.map((p): AskedClue => ({ kind: 'counted', from, number: p.number })),
     ),
     ...(dyed
-      ? [(['red', 'dark', 'natural'] as const).map((seen: SeenColour): Clue => ({ kind: 'colour', seen }))]
+      ? [
+          (['red', 'dark', 'natural'] as const).map((seen: SeenColour): AskedClue => ({
+            kind: 'colour',
+            seen,
+          })),
+        ]
       : []),
     ...(dyed
       ? [1, -1].map((sign) =>
           [1, 2, 3].flatMap((away) =>
-            COLOURED.map((seen): Clue => ({ kind: 'coloured neighbour', seen, away: sign * away })),
+            COLOURED.map((seen): AskedClue => ({ kind: 'coloured neighbour', seen, away: sign * away })),
           ),
         )
       : []),
-    between(0.95 * Math.min(...gauges), 1.03 * Math.max(...gauges)).map((measured): Clue => ({
+    between(0.95 * Math.min(...gauges), 1.03 * Math.max(...gauges)).map((measured): AskedClue => ({
       kind: 'gauge',
       measured,
       error: gaugeError,
       worn: true,
     })),
-    THICKNESSES.map((seen): Clue => ({ kind: 'thickness', seen })),
-    between(0.3 * Math.min(...lengths), 1.1 * Math.max(...lengths)).map((length): Clue => ({
+    THICKNESSES.map((seen): AskedClue => ({ kind: 'thickness', seen })),
+    between(0.3 * Math.min(...lengths), 1.1 * Math.max(...lengths)).map((length): AskedClue => ({
       kind: 'pieces',
       length,
     })),
-    LOOKS.map((seen): Clue => ({ kind: 'look', seen })),
-    BENDS.map((seen): Clue => ({ kind: 'bend', seen })),
-    NAILS.map((seen): Clue => ({ kind: 'nail', seen })),
-    [true, false].map((seen): Clue => ({ kind: 'cold', seen })),
+    LOOKS.map((seen): AskedClue => ({ kind: 'look', seen })),
+    BENDS.map((seen): AskedClue => ({ kind: 'bend', seen })),
+    NAILS.map((seen): AskedClue => ({ kind: 'nail', seen })),
+    [true, false].map((seen): AskedClue => ({ kind: 'cold', seen })),
     ...SIDES.map((side) =>
-      positions.map((p): Clue => ({ kind: 'neighbour’s pitch', side, pitch: restPitch(instrument, p) })),
+      positions.map((p): AskedClue => ({ kind: 'neighbour’s pitch', side, pitch: restPitch(instrument, p) })),
     ),
     ...SIDES.map((side) =>
-      NEIGHBOURS_SEEN.map((seen): Clue => ({ kind: 'neighbour’s material', side, seen })),
+      NEIGHBOURS_SEEN.map((seen): AskedClue => ({ kind: 'neighbour’s material', side, seen })),
     ),
   ]
 }

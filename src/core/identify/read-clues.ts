@@ -2,10 +2,13 @@
  * Reads clues out of what a person types: `thin, clear, two below a blue one, springs back`.
  */
 import { readNamed } from '../names/grammar'
+import { layersWritten } from '../chart/material-words'
 import { frequency } from '../pitch/note'
 import { parseNote } from '../pitch/parse-note'
 import { parseLength, type LengthUnit } from '../units/length'
-import type { Clue, NeighbourSeen, Side } from './clue'
+import { materialClass, type MaterialClass } from './material-class'
+import type { Clue, Look, NeighbourSeen, Side } from './clue'
+import { bareWord, besideWhat, inEnglish, sidesAsEnds } from './in-languages'
 
 export interface ReadClues {
   readonly clues: readonly Clue[]
@@ -21,6 +24,8 @@ export interface BenchFacts {
   readonly gaugeError: number
   /** Frequency of A4, Hz. */
   readonly referenceA: number
+  /** Whether the longest string is drawn leftmost. */
+  readonly longestIsLeft: boolean
 }
 
 type Reader = (text: string, bench: BenchFacts) => readonly Clue[] | null
@@ -50,8 +55,9 @@ function readPiece(piece: string, bench: BenchFacts): readonly Clue[] | null {
     .replace(/[-–]/g, ' ')
     .replace(/\s+/g, ' ')
     .replace(/^(?:it (?:is|was|looks|feels) |looks |feels |quite |very |rather )+/, '')
+  const said = inEnglish(sidesAsEnds(plain, bench.longestIsLeft))
   for (const reader of READERS) {
-    const clues = reader(plain, bench)
+    const clues = reader(said, bench)
     if (clues) return clues
   }
   return null
@@ -74,6 +80,8 @@ const place: Reader = (text) => {
       },
     ]
   }
+  if (named?.is === 'nth' && (named.kind === 'red' || named.kind === 'dark'))
+    return [{ kind: 'colour counted', seen: named.kind, from: named.from, nth: named.nth }]
   if (named?.is !== 'number' || named.number < 1) return null
   // A bare number is a measure, not a count.
   if (named.from === 'own' && !/no|nr|number|string|#|st\b|nd\b|rd\b|th\b/.test(text)) return null
@@ -183,4 +191,38 @@ const WORDS: readonly (readonly [form: RegExp, clues: readonly Clue[]])[] = [
 
 const word: Reader = (text) => WORDS.find(([form]) => form.test(text))?.[1] ?? null
 
-const READERS: readonly Reader[] = [word, place, neighbourSound, neighbourMade, measured]
+/** `next to a red one`: on which side nobody said. */
+const beside: Reader = (text) => {
+  const what = besideWhat(text)
+  return what === 'red' || what === 'dark'
+    ? [{ kind: 'beside colour', seen: what }]
+    : what === 'blue' || what === 'black'
+      ? [{ kind: 'beside colour', seen: 'dark' }]
+      : null
+}
+
+/** What a string of each make looks like. */
+const LOOKS_OF: Readonly<Record<MaterialClass, Look>> = {
+  gut: 'grain',
+  silk: 'grain',
+  nylon: 'glassy',
+  fluorocarbon: 'grey-tinged',
+  wire: 'metallic',
+  wound: 'ribbed',
+}
+
+/** A material by its name in any of the five languages: it is what the string looks like. */
+const made: Reader = (text) => {
+  const written = layersWritten(bareWord(text))
+  if (!written) return null
+  const [outer, core] = written.layers
+  if (core !== undefined) return [{ kind: 'look', seen: LOOKS_OF.wound }]
+  return outer
+    ? [{ kind: 'look', seen: LOOKS_OF[materialClass({ kind: 'plain', material: outer, gauge: 0.001 })] }]
+    : null
+}
+
+/** A word with an article before it and “one” after it: `the red one`. */
+const bare: Reader = (text, bench) => word(inEnglish(bareWord(text)), bench)
+
+const READERS: readonly Reader[] = [word, beside, place, bare, made, neighbourSound, neighbourMade, measured]

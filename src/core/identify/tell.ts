@@ -26,6 +26,10 @@ export function clueWords(clue: Clue): Phrase {
       return say`${COLOUR_WORDS[clue.seen]}`
     case 'coloured neighbour':
       return say`${COUNTS[Math.abs(clue.away)] ?? String(Math.abs(clue.away))} ${clue.away > 0 ? 'below' : 'above'} a ${COLOUR_WORDS[clue.seen]} one`
+    case 'beside colour':
+      return say`next to a ${COLOUR_WORDS[clue.seen]} one`
+    case 'colour counted':
+      return say`number ${String(clue.nth)} of the ${COLOUR_WORDS[clue.seen]} ones from the ${clue.from}`
     case 'gauge':
       return say`measures ${measure('gauge', clue.measured)}${clue.worn ? ', worn' : ', hardly used'}`
     case 'thickness':
@@ -58,6 +62,10 @@ export function chartedWords(clue: Clue, position: StringPosition, instrument: I
       return say`it is ${COLOUR_WORDS[dyeOf(position.colour)]}`
     case 'coloured neighbour':
       return nearestColoured(clue.away > 0 ? 1 : -1, position, instrument)
+    case 'beside colour':
+      return besideWords(position, instrument)
+    case 'colour counted':
+      return say`it is ${COLOUR_WORDS[dyeOf(position.colour)]}`
     case 'gauge':
       return wornGauge(clue.worn, position)
     case 'thickness':
@@ -155,4 +163,13 @@ export function howToFind({ kind, side }: Pick<NextClue, 'kind' | 'side'>): {
     case 'neighbour’s material':
       return { title: `What ${there} is made of`, how: `Look at ${there} against the wood, up at its pin.` }
   }
+}
+
+/** The colours of its two neighbours. */
+function besideWords(position: StringPosition, instrument: Instrument): Phrase {
+  const colours = (['shorter', 'longer'] as const).flatMap((side) => {
+    const there = neighbourOf(instrument, position, side)
+    return there ? [COLOUR_WORDS[dyeOf(there.colour)]] : []
+  })
+  return say`beside it: ${colours.join(' and ')}`
 }

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, type FormEvent, type ReactNode } from 'react'
-import type { Clue, Side } from '@/core/identify/clue'
+import type { AskedKind, Clue, Side } from '@/core/identify/clue'
 import { readClues, type BenchFacts } from '@/core/identify/read-clues'
 import { howToFind } from '@/core/identify/tell'
 import { Choice } from '@/ui/form/Choice'
@@ -20,7 +20,7 @@ function ClueForm({
   read,
   onGive,
 }: {
-  readonly kind: Clue['kind']
+  readonly kind: AskedKind
   readonly side?: Side | null
   readonly children: (problem: string | undefined) => ReactNode
   readonly read: (form: FormData) => Clue | string

@@ -62,7 +62,12 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
     () => Object.fromEntries(posterior(instrument, weighed).map((chance, i) => [i + 1, chance])),
     [instrument, weighed],
   )
-  const bench: BenchFacts = { unit: gaugeUnit, gaugeError: error, referenceA: instrument.referenceA }
+  const bench: BenchFacts = {
+    unit: gaugeUnit,
+    gaugeError: error,
+    referenceA: instrument.referenceA,
+    longestIsLeft: instrument.strung === 'as usual',
+  }
 
   const give = (...given: readonly Clue[]) =>
     setClues((had) =>

@@ -8,7 +8,7 @@ import {
   NEIGHBOURS_SEEN,
   THICKNESSES,
   type Clue,
-  type ClueKind,
+  type AskedKind,
   type Side,
 } from '@/core/identify/clue'
 
@@ -18,7 +18,7 @@ export interface Answer {
 }
 
 export interface ChoiceQuestion {
-  readonly kind: ClueKind
+  readonly kind: AskedKind
   readonly side: Side | null
   readonly answers: readonly Answer[]
 }
