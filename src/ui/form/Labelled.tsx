@@ -1,6 +1,6 @@
 'use client'
 
-import { useId, type ReactNode } from 'react'
+import { useEffect, useId, useRef, type ReactNode } from 'react'
 
 export interface LabelledProps {
   readonly label: string
@@ -25,8 +25,13 @@ export function Labelled({
 }: LabelledProps & { readonly children: (wiring: Wiring) => ReactNode }) {
   const id = useId()
   const below = problem ?? hint
+  const frame = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    // While someone types, the page stays where it is.
+    if (problem !== undefined && !isTyping()) frame.current?.scrollIntoView({ block: 'nearest' })
+  }, [problem])
   return (
-    <div>
+    <div ref={frame} className="scroll-my-24">
       <label htmlFor={id} className="block font-semibold">
         {label}
       </label>
@@ -42,4 +47,8 @@ export function Labelled({
       )}
     </div>
   )
+}
+
+function isTyping(): boolean {
+  return document.activeElement?.matches('input, textarea, select') ?? false
 }

@@ -7,8 +7,8 @@ import { clockText, dateText, dayText, distanceText, nearText } from './time'
 
 test.each<[Quantity, number, string, string]>([
   ['length', 0.6188, '619 mm', '24 3/8 in'],
-  ['length', 0.0072, '7.2 mm', '0.28 in'],
-  ['length', -0.12, '-120 mm', '-4.72 in'],
+  ['length', 0.0072, '7.2 mm', '0.283 in'],
+  ['length', -0.12, '-120 mm', '-4 3/4 in'],
   ['gauge', 0.0010414, '1.04 mm', '.041 in'],
   ['frequency', 369.994, '370.0 Hz', '370.0 Hz'],
   ['force', 99.8, '100 N', '100 N'],

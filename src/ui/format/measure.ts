@@ -39,8 +39,8 @@ const SHOW: Record<Quantity, Show> = {
       ? { figure: lengthFigure(value, { unit: 'mm', digits: Math.abs(value) < 0.02 ? 1 : 0 }), unit: 'mm' }
       : {
           figure:
-            value < INCH / 2
-              ? lengthFigure(value, { unit: 'in', digits: 2 })
+            Math.abs(value) < INCH / 2
+              ? lengthFigure(value, { unit: 'in', digits: 3 })
               : lengthFigure(value, { unit: 'in', fractionOf: 16 }),
           unit: 'in',
         },
