@@ -49,9 +49,8 @@ async function keepPages(pages: readonly string[], drawnBy: readonly string[]): 
   }
   for (const address of drawnBy) if (DRAWS.test(address)) wanted.add(address)
   const had = new Set((await cache.keys()).map(({ url }) => pathOf(url)))
-  await Promise.all(
-    [...wanted].filter((one) => !had.has(one)).map((one) => cache.add(one).catch(() => undefined)),
-  )
+  const missing = [...wanted].filter((one) => !had.has(one))
+  await Promise.all(missing.map((one) => cache.add(one).catch(() => cache.add(one).catch(() => undefined))))
   for (const [address, answer] of answers) await cache.put(address, answer)
   for (const one of had) if (!wanted.has(one) && !answers.has(one)) await cache.delete(one)
 }

@@ -1,5 +1,5 @@
 /** What is asked on few pages only, kept apart so that no other page fetches it: orders that a person sends, ages that one remembers. */
-import type { Call } from './calls'
+import type { Call } from './call'
 import type { AnsweredRequest, OtherGaugeRequest, SentRequest } from './requests/orders'
 import type { PairStringsRequest } from './requests/shelf'
 import type { AgesRequest } from './requests/wear'

@@ -1,7 +1,9 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { calls, type Call } from './calls'
+import type { Call } from './call'
+import { calls } from './calls'
 import { callsByHand } from './calls-by-hand'
+import { setUpCalls } from './calls-set-up'
 import { files, pages, withQuery } from './paths'
 
 const APP = 'src/app'
@@ -64,7 +66,7 @@ describe('addresses', () => {
   it('of calls and files lead to handlers that answer to the method, and every handler but the desk’s is told', () => {
     const all = routes('route.ts')
     const asked = [
-      ...every<Call<object, object>>({ ...calls, ...callsByHand }).map(
+      ...every<Call<object, object>>({ ...calls, ...callsByHand, ...setUpCalls }).map(
         ({ path, method }) => [path, method] as const,
       ),
       ...every<string>(files).map((path) => [path, 'GET'] as const),

@@ -5,7 +5,7 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { AboutRequest } from '@/boundary/requests/about'
 import { STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
@@ -35,14 +35,14 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
   const [copyName, setCopyName] = useState(`${about.name}, a copy`)
   const copy = async () => {
     const made = await act(
-      calls.copyInstrument(slug),
+      setUpCalls.copyInstrument(slug),
       { name: copyName },
       `${copyName} is on the shelf, without the history of ${about.name}.`,
     )
     if (made) router.push(pages.instrumentSheet(made.slug, 'about'))
   }
   const keep = handleSubmit(async (form) => {
-    await act(calls.changeAbout(slug), form, `What is said of ${form.name} is kept.`)
+    await act(setUpCalls.changeAbout(slug), form, `What is said of ${form.name} is kept.`)
   })
   return (
     <form onSubmit={keep} noValidate className="sheet max-w-4xl p-5">
@@ -120,7 +120,7 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
           className="button"
           onClick={() =>
             act(
-              calls.retireInstrument(slug),
+              setUpCalls.retireInstrument(slug),
               { retired: !isRetired },
               isRetired ? `${about.name} is back on the shelf.` : `${about.name} is off the shelf.`,
             )

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import type { Taken } from '@/boundary/taken'
 import { dateText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
@@ -29,7 +29,7 @@ export function TakeArchive() {
     if (!file) return
     setBusy(true)
     const zip = await base64Of(file)
-    const answer = await send(calls.lookAtArchive, { zip })
+    const answer = await send(setUpCalls.lookAtArchive, { zip })
     setBusy(false)
     if (!answer.ok) return setProblem(answer.sentence)
     setLooked({ zip, taken: answer.value })
@@ -37,7 +37,7 @@ export function TakeArchive() {
   const take = async () => {
     if (!looked) return
     setBusy(true)
-    const answer = await send(calls.takeArchive, { zip: looked.zip })
+    const answer = await send(setUpCalls.takeArchive, { zip: looked.zip })
     setBusy(false)
     if (!answer.ok) return setProblem(answer.sentence)
     setLooked(null)

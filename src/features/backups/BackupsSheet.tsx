@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import type { BackupsView } from '@/data/views/backups-view'
 import { momentText } from '@/ui/format/time'
 import { send } from '@/ui/shell/send'
@@ -17,7 +17,7 @@ export function BackupsSheet({ view: { folder, also, backups } }: { readonly vie
   const [said, setSaid] = useState<{ readonly sentence: string; readonly isWrong: boolean } | null>(null)
   const take = async () => {
     setIsBusy(true)
-    const answer = await send(calls.takeBackup, {})
+    const answer = await send(setUpCalls.takeBackup, {})
     setIsBusy(false)
     setSaid(
       answer.ok
@@ -28,7 +28,7 @@ export function BackupsSheet({ view: { folder, also, backups } }: { readonly vie
   }
   const restore = async (name: string) => {
     setIsBusy(true)
-    const answer = await send(calls.restoreBackup, { name })
+    const answer = await send(setUpCalls.restoreBackup, { name })
     setIsBusy(false)
     setChosen(null)
     setSaid(

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { Download } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { files, pages } from '@/boundary/paths'
 import { chartLine } from '@/core/chart/chart-line'
 import { findings } from '@/core/chart/findings'
@@ -66,7 +66,7 @@ export function ChartDesk({
   useLayAtHand(instrument, goTo)
   const keep = async () => {
     setProblem(null)
-    const answer = await send(calls.changeChart(instrument.slug), {
+    const answer = await send(setUpCalls.changeChart(instrument.slug), {
       lines: draft.changed.flatMap(({ toKeep }) => toKeep ?? []),
     })
     if (!answer.ok) return setProblem(answer.sentence)

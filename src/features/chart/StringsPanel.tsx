@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { callsByHand } from '@/boundary/calls-by-hand'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { useAct } from '@/ui/shell/use-act'
@@ -24,7 +24,7 @@ export function StringsPanel({ instrument, isTyped, onClose }: StringsPanelProps
   const position = positions[number - 1]
   const isPair = position !== undefined && samePiece(instrument, position).length > 1
   const what = isPair ? 'wire' : 'string'
-  const add = (after: number) => act(calls.addString(slug), { after }, `A ${what} is added to ${name}.`)
+  const add = (after: number) => act(setUpCalls.addString(slug), { after }, `A ${what} is added to ${name}.`)
   return (
     <section className="sheet p-4 md:p-5" aria-label="Add or take away strings">
       <h2 className="text-lg font-semibold">Add or take away strings</h2>
@@ -62,7 +62,11 @@ export function StringsPanel({ instrument, isTyped, onClose }: StringsPanelProps
             type="button"
             className="button"
             onClick={() =>
-              act(calls.removeString(slug), { string: number }, `String ${number} of ${name} is taken away.`)
+              act(
+                setUpCalls.removeString(slug),
+                { string: number },
+                `String ${number} of ${name} is taken away.`,
+              )
             }
           >
             Take it away

@@ -2,7 +2,7 @@
 
 import type { FormEvent, ReactNode } from 'react'
 import { useState } from 'react'
-import type { Sent } from '@/boundary/calls'
+import type { Sent } from '@/boundary/call'
 import type { OccasionRequest } from '@/boundary/requests/occasions'
 import type { Occasion } from '@/data/house/occasions'
 import { Choice } from '@/ui/form/Choice'

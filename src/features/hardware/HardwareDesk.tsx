@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
 import { HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS, type HardwareColumn } from '@/core/hardware/columns'
@@ -70,7 +70,7 @@ export function HardwareDesk({ instrument, habits, measured }: HardwareDeskProps
     const lines = draft.changed.flatMap(({ toKeep, confirmed, number }) =>
       toKeep ? [{ number, ...toKeep, confirmed: [...confirmed] }] : [],
     )
-    const answer = await send(calls.changeHardware(instrument.slug), { lines })
+    const answer = await send(setUpCalls.changeHardware(instrument.slug), { lines })
     if (!answer.ok) return setProblem(answer.sentence)
     draft.putBack()
     announce(

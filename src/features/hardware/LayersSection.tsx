@@ -2,7 +2,7 @@
 
 import { useId, type FormEvent } from 'react'
 import { X } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { grouped } from '@/core/list/grouped'
 import type { Covering, Instrument } from '@/core/instrument/instrument'
 import { parseNumbers } from '@/core/instrument/read-numbers'
@@ -20,7 +20,7 @@ export function LayersSection({ instrument }: { readonly instrument: Instrument 
   const called = (number: number) => positions[number - 1]?.called.number ?? number
   const numbered = new Map(positions.map((p) => [p.called.number, p.number]))
   const lay = (layers: readonly Covering[], sentence: string) =>
-    act(calls.changeLayers(slug), { layers: [...layers] }, sentence)
+    act(setUpCalls.changeLayers(slug), { layers: [...layers] }, sentence)
 
   const add = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import type { FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
@@ -107,7 +107,7 @@ function Next({ slug, first: { quantity, words, takes, cutAfter }, text }: NextP
     event.preventDefault()
     const typed = textIn(new FormData(event.currentTarget), 'value')
     const value = isGauge ? withUnit(typed, gaugeUnit) : typed
-    void act(calls.measureInstrument(slug), { key: quantity.key, unit, value }, `${words.what}: kept.`)
+    void act(setUpCalls.measureInstrument(slug), { key: quantity.key, unit, value }, `${words.what}: kept.`)
   }
   return (
     <div className="mt-5 grid gap-5 border-t border-ink pt-4 md:grid-cols-[minmax(0,1fr)_16rem]">

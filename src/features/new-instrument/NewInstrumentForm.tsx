@@ -3,7 +3,8 @@
 import { counted } from '@/core/list/counted'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent, type ReactNode } from 'react'
-import { calls, type Call, type Sent, type Shelved } from '@/boundary/calls'
+import type { Call, Sent } from '@/boundary/call'
+import { setUpCalls, type Shelved } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { cellsOf } from '@/core/chart/cells'
 import { chartLine, type ChartLine } from '@/core/chart/chart-line'
@@ -87,11 +88,11 @@ export function NewInstrumentForm({ importChart }: NewInstrumentFormProps) {
   const submit = (event: FormEvent) => {
     event.preventDefault()
     const year = form.on === 'about' ? Number(form.year.trim() || NaN) : null
-    void add(calls.newInstrument, { ...form, year, chart: chart.map((line) => cellsOf(line, 'mm')) })
+    void add(setUpCalls.newInstrument, { ...form, year, chart: chart.map((line) => cellsOf(line, 'mm')) })
   }
   const fromFile = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0]
-    if (file) await add(calls.instrumentFromFile, { text: await file.text() })
+    if (file) await add(setUpCalls.instrumentFromFile, { text: await file.text() })
   }
 
   return (

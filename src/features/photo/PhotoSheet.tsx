@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
 import type { Measured } from '@/core/measuring/quantity'
@@ -109,7 +110,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
     if (!read?.reading) return
     const readings = read.reading.lengths.map((one) => ({ ...one }))
     const done = await act(
-      calls.measureByPicture(instrument.slug),
+      setUpCalls.measureByPicture(instrument.slug),
       { readings },
       `${readings.length === 1 ? 'One length is' : `${readings.length} lengths are`} kept; the others follow them.`,
     )

@@ -2,7 +2,8 @@
  * A go of practice that has begun, kept on this device until it is through: a drill that is left half way goes on where it
  * was, and what was answered is never lost.
  */
-import { calls, type Sent } from '@/boundary/calls'
+import { calls } from '@/boundary/calls'
+import type { Sent } from '@/boundary/call'
 import type { PracticeRequest } from '@/boundary/requests/practice'
 import type { Answer } from '@/core/practice/question'
 import { deliver } from '@/ui/away/deliver'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { STRING_COLOURS } from '@/core/instrument/instrument'
 import { CATALOGUE_COLUMNS, type CatalogueCells } from '@/core/stores/catalogue-cells'
 import { STRING_ENDS } from '@/core/knots/string-ends'
@@ -45,7 +45,7 @@ export function NewPart({ slug, currency }: { readonly slug: string; readonly cu
       CATALOGUE_COLUMNS.map((column) => [column, textIn(form, column)]),
     ) as unknown as CatalogueCells
     const added = await act(
-      calls.addCatalogueLine(slug),
+      setUpCalls.addCatalogueLine(slug),
       {
         row: { ...row, name: row.name || `${row.material} ${row.gauge}` },
         units: { gauge: gaugeUnit, core: gaugeUnit, bedding: gaugeUnit, wrap: gaugeUnit, length: unit },

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { CURRENCIES, moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
@@ -85,7 +85,7 @@ function NewSupplier({
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     const name = textIn(form, 'name')
-    const added = await act(calls.addSupplier, { name, currency, ...termsIn(form) }, `${name} is added.`)
+    const added = await act(setUpCalls.addSupplier, { name, currency, ...termsIn(form) }, `${name} is added.`)
     if (added) router.push(pages.supplier(added.slug))
   }
   return (

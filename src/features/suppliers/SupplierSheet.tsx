@@ -2,7 +2,7 @@
 
 import { Download } from 'lucide-react'
 import { useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { setUpCalls } from '@/boundary/calls-set-up'
 import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
@@ -58,11 +58,11 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
   const change = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
-    void act(calls.changeTerms(supplier.slug), termsIn(form), 'The terms are kept.')
+    void act(setUpCalls.changeTerms(supplier.slug), termsIn(form), 'The terms are kept.')
   }
   const take = async (rows: readonly CatalogueCells[], { units }: CatalogueMapping) => {
     const taken = await act(
-      calls.replaceCatalogue(supplier.slug),
+      setUpCalls.replaceCatalogue(supplier.slug),
       { rows, units },
       'The catalogue is taken over.',
     )
@@ -235,7 +235,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
           className="button mt-3 w-full"
           onClick={() =>
             act(
-              calls.retireSupplier(supplier.slug),
+              setUpCalls.retireSupplier(supplier.slug),
               { retired: supplier.retiredAt === null },
               supplier.retiredAt === null
                 ? `Nothing more is bought at ${supplier.name}.`

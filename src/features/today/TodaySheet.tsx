@@ -72,6 +72,7 @@ export function TodaySheet({ today, tolerance, beside, retuneRow, tailRow }: Tod
                       fill="none"
                       stroke="var(--ochre)"
                       strokeWidth={2.5}
+                      strokeLinecap="round"
                     />
                   </svg>
                   <span>

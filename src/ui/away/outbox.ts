@@ -2,7 +2,7 @@
  * What was done while the house did not answer: kept on this device, and sent in the order it was done when the house is
  * back. Nothing that was done is lost: what the house does not take is told until it is put away.
  */
-import type { Call, Sent } from '@/boundary/calls'
+import type { Call, Sent } from '@/boundary/call'
 import { benchIn } from '../shell/at-the-bench'
 import { sendDeed, type Answer, type Deed } from '../shell/send'
 

@@ -33,9 +33,10 @@ async function keepOpen(keep: readonly string[], fetchAhead: () => Promise<unkno
     const { active } = await navigator.serviceWorker.ready
     // What is fetched only when it is first wanted can't be fetched while the house is away.
     await Promise.all([fetchAhead(), import('../shell/DoneMessage'), import('../shell/KeyDialog')])
-    const drawnBy = performance
-      .getEntriesByType('resource')
-      .map(({ name }) => new URL(name))
+    // A script stands in the page as soon as it is asked for; the list of what was fetched can lag behind it.
+    const scripts = [...document.scripts].flatMap(({ src }) => (src ? [src] : []))
+    const drawnBy = [...performance.getEntriesByType('resource').map(({ name }) => name), ...scripts]
+      .map((address) => new URL(address))
       .filter(({ origin }) => origin === location.origin)
       .map(({ pathname, search }) => pathname + search)
     active?.postMessage({ keep, drawnBy })

@@ -84,6 +84,7 @@ export function FindBox({ glass }: { readonly glass: ReactNode }) {
           aria-describedby={problem || readings.length ? helpId : undefined}
           autoComplete="off"
           autoCapitalize="none"
+          spellCheck={false}
         />
         <button type="submit" className="button -ml-px min-h-10 shrink-0 px-3 py-1 text-sm">
           {glass} Find
@@ -91,7 +92,7 @@ export function FindBox({ glass }: { readonly glass: ReactNode }) {
       </label>
       <div id={helpId} aria-live="polite">
         {problem && (
-          <p className="sheet absolute inset-x-0 top-full z-40 mt-1 px-4 py-3 text-sm font-semibold text-ochre">
+          <p className="sheet absolute inset-x-0 top-full z-40 mt-1 px-4 py-3 text-sm font-semibold text-ochre shadow-lg">
             {problem}
           </p>
         )}

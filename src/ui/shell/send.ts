@@ -1,4 +1,4 @@
-import type { Call, Sent } from '@/boundary/calls'
+import type { Call, Sent } from '@/boundary/call'
 
 /**
  * Sends what a person did to the server and brings back what became of it. Each action has a key of its own: sent again, it

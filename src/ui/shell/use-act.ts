@@ -1,6 +1,6 @@
 'use client'
 
-import type { Call, Acted, Sent } from '@/boundary/calls'
+import type { Call, Acted, Sent } from '@/boundary/call'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
 import { deliver } from '../away/deliver'
