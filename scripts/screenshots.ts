@@ -40,6 +40,7 @@ void onDemo(async (browser, home) => {
   await shoot(wide, 'knots')
 
   await wide.goto(`${home}/orders`)
+  await wide.getByText(/suggestions? for stock$/).click()
   await wide.getByRole('button', { name: /^Put all/ }).click()
   await wide.getByText('entries of the list').waitFor()
   await wide.getByRole('button', { name: 'Put this message away' }).click()
@@ -106,6 +107,9 @@ void onDemo(async (browser, home) => {
       maker: '',
       model: '',
       owner: '',
+      on: 'unknown',
+      year: null,
+      chart: [],
     },
   })
   await shoot(wide, 'measuring', '/instruments/quince/measuring')
