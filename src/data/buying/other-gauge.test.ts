@@ -10,7 +10,8 @@ import { buyingBench } from '../views/buying-bench'
 import { openNeeds } from './need-list'
 import { takeOtherGauge } from './other-gauge'
 import { addSuggestedNeeds } from './suggested-needs'
-import { addItem, allSuppliers, catalogue } from './suppliers'
+import { addItem, allSuppliers, catalogue, retireSupplier } from './suppliers'
+import { eq, ne } from 'drizzle-orm'
 import type { CatalogueItem } from '@/core/stores/catalogue-cells'
 
 let store: Store
@@ -61,6 +62,27 @@ test('the next thinner and the next thicker are offered, with what each does; te
   // Stress goes with length and pitch alone: a thicker string of the same make breaks at the same pitch.
   expect(near[0]!.semitonesToBreaking).toBeCloseTo(near[1]!.semitonesToBreaking, 6)
   expect(near.every(({ standsIn }) => standsIn)).toBe(true)
+})
+
+test('what only a supplier sells that nothing is bought at any more, or too short, has neighbours too', () => {
+  const need = only(1, 1.04)
+  expect(nearest(need.id)).toEqual([])
+  const [selling, other] = allSuppliers(store)
+  const item = catalogue(store).find(({ name }) => name === 'near 1.04')!
+  store.act({ kind: 'supplier', summary: 'Moved' }, () => {
+    store.rows
+      .update(catalogueItems)
+      .set({ supplierId: other!.id })
+      .where(eq(catalogueItems.id, item.id))
+      .run()
+  })
+  retireSupplier(store, selling!.slug, true)
+  expect(nearest(need.id).map(({ name }) => name)).toEqual(['near 1.04'])
+  retireSupplier(store, selling!.slug, false)
+  store.act({ kind: 'supplier', summary: 'Shortened' }, () => {
+    store.rows.update(catalogueItems).set({ lengthMm: 50 }).where(ne(catalogueItems.id, item.id)).run()
+  })
+  expect(nearest(need.id).map(({ name }) => name)).toEqual(['near 1.04'])
 })
 
 test('a neighbour beyond 12 % of tension is shown, and said to be too far', () => {

@@ -15,7 +15,7 @@ import type { Done, Store } from '../store/database'
 import { inMm } from '../store/millimetres'
 import { needs } from '../store/schema'
 import { openNeeds } from './need-list'
-import { catalogue, offersOf } from './suppliers'
+import { allSuppliers, catalogue, offersOf } from './suppliers'
 
 /**
  * Asks for a neighbouring gauge in place of the one that nobody sells. Length and colour follow it; the chart stays.
@@ -28,10 +28,19 @@ export function takeOtherGauge(store: Store, id: number, itemId: number): Done<v
     `There is no need ${id} on the list.`,
   )
   if (need.onOrder > 0) throw new Refusal(409, `The ${need.string} is on order already.`)
+  const selling = new Set(
+    allSuppliers(store).flatMap(({ id: of, retiredAt }) => (retiredAt === null ? [of] : [])),
+  )
   const items = catalogue(store)
   const stored = byPositionId(store, need.positionId)
   const { instrument, position, habits } = stored
-  const near = nearGauges(instrument, position, need.spec, need.length, offersOf(items))
+  const near = nearGauges(
+    instrument,
+    position,
+    need.spec,
+    need.length,
+    offersOf(items).filter((one) => selling.has(one.supplierId)),
+  )
   const item = items.find((one) => one.id === itemId)
   if (!item || !near.some(({ offerId }) => offerId === itemId))
     throw new Refusal(409, 'That part is no longer the nearest gauge on sale. Plan again.', 'itemId')

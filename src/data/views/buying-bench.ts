@@ -5,6 +5,7 @@ import type { BuyNeed, CatalogueOffer, SupplierTerms } from '@/core/stores/buyin
 import { holdsFromAge } from '@/core/settle/band'
 import { newString } from '@/core/settle/new-string'
 import { FIRST_TUNED, SETTLED } from '@/core/settle/drift'
+import { KERF } from '@/core/stores/cut-plan'
 import { worthAsking } from '@/core/stores/reduce-buying'
 import { fillings, specKey } from '@/core/stores/string-spec'
 import { coreMaterial } from '@/core/strings/construction'
@@ -65,18 +66,16 @@ export function buyingBench(store: Store, onList: readonly ToBuy[] = openNeeds(s
   const suppliers = allSuppliers(store)
     .filter(({ retiredAt }) => retiredAt === null)
     .map((supplier) => ({ ...supplier, arrivesAt: store.now() + supplier.leadDays * DAY }))
-  const sold = new Set(
-    offers
-      .filter(({ stock }) => stock > 0)
-      .flatMap(({ contents }) => contents.flatMap(({ spec }) => fillings(spec).map(({ key }) => key))),
-  )
+  const sold = soldBySupplier(store)
+  const isSold = ({ spec, length }: ToBuy) =>
+    suppliers.some(({ id }) => (sold.get(id)?.get(specKey(spec)) ?? 0) >= length)
   const needs = onList
     .filter(({ toOrder }) => toOrder > 0)
     .map((need) => ({
       ...buyNeed(need),
       string: need.string,
       settlesHours: settlesHours(need, holdsWithinCents, concertHours),
-      nearest: sold.has(specKey(need.spec)) ? [] : nearTo(store, need, offers, suppliers),
+      nearest: isSold(need) ? [] : nearTo(store, need, offers, suppliers),
     }))
   return {
     needs,
@@ -114,6 +113,22 @@ function nearTo(
     const offer = selling.find(({ id }) => id === near.offerId)
     if (!offer) return []
     return [{ ...near, name: offer.name, part: offer.part, supplier: names.get(offer.supplierId) ?? '' }]
+  })
+}
+
+/** The longest string of each kind that each supplier has in stock, m, by the key of a need. Catalogues seldom change, and are long. */
+function soldBySupplier(store: Store): ReadonlyMap<number, ReadonlyMap<string, number>> {
+  return store.kept.get('sold by supplier', [catalogueItems], () => {
+    const sold = new Map<number, Map<string, number>>()
+    for (const { supplierId, stock, contents } of namedOffers(store)) {
+      if (stock === 0) continue
+      const longest = sold.get(supplierId) ?? new Map<string, number>()
+      sold.set(supplierId, longest)
+      for (const { spec, length } of contents)
+        for (const { key, twist } of fillings(spec))
+          longest.set(key, Math.max(longest.get(key) ?? 0, length - twist - KERF))
+    }
+    return sold
   })
 }
 
