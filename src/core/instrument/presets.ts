@@ -120,9 +120,10 @@ function lengthsOf(
   return lengths
 }
 
-/** Whether a string sounds higher than the shorter one before it: melody strings beside open ones, courses out of order. */
+/** Whether notes rise and fall across the board: melody strings beside open ones, courses out of order. */
 function goesUpAndDown(notes: readonly Note[]): boolean {
-  return notes.some((n, i) => i > 0 && semitoneNumber(n) > semitoneNumber(notes[i - 1] as Note))
+  const steps = notes.slice(1).map((n, i) => semitoneNumber(n) - semitoneNumber(notes[i] as Note))
+  return steps.some((step) => step > 0) && steps.some((step) => step < 0)
 }
 
 function sectionsOf({ sections }: Preset, notes: readonly Note[], top: HarpTop): readonly SectionDesign[] {
