@@ -205,6 +205,7 @@ test('no stored value makes a page fail', async ({ request, served }) => {
       referenceA: most ? 470 : 380,
       chartLink: most ? `https://a.example/${'w'.repeat(250)}` : '',
       notes: 'W'.repeat(most ? 2000 : 0),
+      stocked: most,
     })
     for (const { fittedId, positionId } of read)
       for (const cents of [12, 300, -1200, 0])
