@@ -110,11 +110,13 @@ test('the missing strings are ordered by the reel, by telephone', async ({ page 
   await page.goto('/orders')
   await page.getByRole('button', { name: 'Plan the buying' }).click()
   const near = page.getByRole('list', { name: /^Gauges near/ })
-  await expect(near).toContainText('more. It breaks')
+  await expect(near).toContainText('more. It breaks', { timeout: 30_000 })
   await near.getByRole('button', { name: 'Buy this gauge' }).click()
   await expect(page.getByText(/is on the need list instead/)).toBeVisible()
   await page.getByRole('button', { name: 'Plan the buying' }).click()
-  await expect(page.getByText('Plain wire: twist its loops yourself').first()).toBeVisible()
+  await expect(page.getByText('Plain wire: twist its loops yourself').first()).toBeVisible({
+    timeout: 30_000,
+  })
   await expect(page.getByText('28.50 EUR').first()).toBeVisible()
   await page.getByRole('button', { name: 'Write this order' }).click()
   await page.waitForURL('**/orders/1')
