@@ -12,7 +12,7 @@ const AFTER = / (?:ones?|strings?|saiten?|cordes?|corda|corde|cuerdas?)$/
 const WORDS: readonly (readonly [forms: RegExp, word: string])[] = [
   [/^(?:rot(?:e[nrs]?)?|rouges?|ross[oaei]|roj[oa]s?)$/, 'red'],
   [
-    /^(?:blau(?:e[nrs]?)?|schwarz(?:e[nrs]?)?|bleue?s?|noire?s?|blu|ner[oaei]|azul(?:es)?|negr[oa]s?)$/,
+    /^(?:blue|black|blau(?:e[nrs]?)?|schwarz(?:e[nrs]?)?|bleue?s?|noire?s?|blu|ner[oaei]|azul(?:es)?|negr[oa]s?)$/,
     'dark',
   ],
   [/^(?:natur(?:farben)?|ungefärbt|naturel(?:le)?|non teinte|naturale|sin teñir)$/, 'natural'],

@@ -194,11 +194,7 @@ const word: Reader = (text) => WORDS.find(([form]) => form.test(text))?.[1] ?? n
 /** `next to a red one`: on which side nobody said. */
 const beside: Reader = (text) => {
   const what = besideWhat(text)
-  return what === 'red' || what === 'dark'
-    ? [{ kind: 'beside colour', seen: what }]
-    : what === 'blue' || what === 'black'
-      ? [{ kind: 'beside colour', seen: 'dark' }]
-      : null
+  return what === 'red' || what === 'dark' ? [{ kind: 'beside colour', seen: what }] : null
 }
 
 /** What a string of each make looks like. */

@@ -1,12 +1,10 @@
 /**
  * Two neighbouring strings made one wire round two posts, and such a wire made two strings again.
  */
-import { coreDiameter, outerGauge, sameMake, surfaceMaterial } from '../strings/construction'
+import { sameGauges, sameMake, surfaceMaterial } from '../strings/construction'
 import { renumbered, type ChangedStrings } from './change-strings'
 import { positionAt, samePiece, type Instrument, type StringPosition } from './instrument'
 
-/** Gauges within this of each other are one gauge, m. */
-const SAME_GAUGE = 5e-6
 /** Of a post where nothing says how thick it is, m. */
 const POST = 0.0025
 
@@ -26,11 +24,7 @@ export function pairedWithNext(instrument: Instrument, number: number): ChangedS
   const [a, b] = [first.construction, second.construction]
   if (!surfaceMaterial(a).wire || !surfaceMaterial(b).wire)
     throw new RangeError('Only a wire goes round two posts. Change the material in the chart first.')
-  const isSame =
-    sameMake(a, b) &&
-    Math.abs(outerGauge(a) - outerGauge(b)) < SAME_GAUGE &&
-    Math.abs(coreDiameter(a) - coreDiameter(b)) < SAME_GAUGE
-  if (!isSame)
+  if (!sameMake(a, b) || !sameGauges(a, b))
     throw new RangeError(
       `Strings ${number} and ${number + 1} have different gauges. One wire has one gauge: correct the chart first.`,
     )

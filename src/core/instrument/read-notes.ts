@@ -9,8 +9,8 @@ const MOST = 120
 
 /**
  * Reads the notes of an instrument: a range such as `C2 to C7`, which runs by the scale, or the notes one by one from
- * the shortest. Where any is written with a sharp or a flat,
- * all are kept as written; bare letters alone follow the rest tuning.
+ * the shortest. Where any is written with a sharp or a flat, all are kept as written; bare letters alone follow the rest
+ * tuning.
  *
  * @throws RangeError with a sentence that can be shown
  */

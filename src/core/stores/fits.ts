@@ -2,7 +2,7 @@
  * Whether a coil can serve a string position, and how well.
  */
 import type { StringPosition, TensionClass } from '../instrument/instrument'
-import { coreDiameter, materialWord, outerGauge, sameMake, type Construction } from '../strings/construction'
+import { materialWord, sameGauges, sameMake } from '../strings/construction'
 import { tension } from '../strings/tension'
 import type { StringEnd } from '../knots/string-ends'
 import { specAt, twistable, type StringSpec } from './string-spec'
@@ -19,8 +19,6 @@ export interface Fit {
   readonly because: string | null
 }
 
-/** Gauges within this of each other are the same, m: half of the finest step that is sold. */
-const SAME_GAUGE = 5e-6
 /** The largest change in tension at which a neighbouring gauge may stand in. */
 export const STAND_IN = 0.12
 
@@ -80,13 +78,6 @@ function unknownClass({ tensionClass }: StringSpec, wanted: TensionClass | null)
 /** Right as it is, or once a loop is twisted at its end. */
 export function isRight(grade: FitGrade, coil: Pick<StringSpec, 'construction' | 'end'>): boolean {
   return grade === 'exact' || (grade === 'other end' && twistable(coil))
-}
-
-function sameGauges(a: Construction, b: Construction): boolean {
-  return (
-    Math.abs(outerGauge(a) - outerGauge(b)) < SAME_GAUGE &&
-    Math.abs(coreDiameter(a) - coreDiameter(b)) < SAME_GAUGE
-  )
 }
 
 function refused(because: string): Fit {

@@ -79,3 +79,14 @@ export function sameMake(a: Construction, b: Construction): boolean {
     return a.kind === b.kind && materialWord(a) === materialWord(b)
   return materialWord(a) === materialWord(b) && a.bedding?.material === b.bedding?.material
 }
+
+/** Gauges within this of each other are the same, m: half of the finest step that is sold. */
+const SAME_GAUGE = 5e-6
+
+/** Whether two strings are as thick, in all and at their cores. */
+export function sameGauges(a: Construction, b: Construction): boolean {
+  return (
+    Math.abs(outerGauge(a) - outerGauge(b)) < SAME_GAUGE &&
+    Math.abs(coreDiameter(a) - coreDiameter(b)) < SAME_GAUGE
+  )
+}

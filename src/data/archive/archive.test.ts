@@ -5,7 +5,7 @@ import path from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { getTableName, type Table } from 'drizzle-orm'
 import { eachOnDemo } from '../demo/each-on-demo'
-import { changeAbout } from '../instruments/about-instrument'
+import { aboutOf, changeAbout } from '../instruments/about-instrument'
 import { allInstruments, instrumentBySlug } from '../instruments/instruments'
 import { beginHouse } from '../house/house'
 import { keepPicture, picturesOf } from '../pictures/pictures'
@@ -72,22 +72,8 @@ test('the demo moves into an empty house and is there row for row; undone, the h
 test('its own house takes back what was lost and changed, says so first, and loses nothing since', () => {
   const zip = zippedArchive(store)
   const before = rows(store)
-  const { instrument, notes, chartLink, stocked } = instrumentBySlug(store, 'lovage')
-  const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
-  const about = {
-    name,
-    owner,
-    maker,
-    model,
-    tensionClass,
-    restTuning,
-    referenceA,
-    lies,
-    strung,
-    chartLink,
-    stocked,
-  }
-  changeAbout(store, 'lovage', { ...about, notes: `${notes} Since then.` })
+  const about = aboutOf(instrumentBySlug(store, 'lovage'))
+  changeAbout(store, 'lovage', { ...about, notes: `${about.notes} Since then.` })
   store.act({ kind: 'test', summary: 'A date lost' }, () =>
     store.rows.$client.prepare('DELETE FROM occasion WHERE id = 1').run(),
   )

@@ -18,8 +18,7 @@ import { chooseCoil } from '../jobs/coil-of-job'
 import { logBreak } from '../jobs/log-break'
 import { openJobs } from '../jobs/open-jobs'
 import { addNeeds, dropNeed, openNeeds } from './need-list'
-import { changeAbout } from '../instruments/about-instrument'
-import type { Instrument } from '@/core/instrument/instrument'
+import { aboutOf, changeAbout } from '../instruments/about-instrument'
 import { addSuggestedNeeds, suggestedNeeds } from './suggested-needs'
 import { orderCsv, orderText } from './order-sheet'
 import { cancelOrder, decideSubstitution, markSent, takeDeskAnswer } from './answer-order'
@@ -104,8 +103,7 @@ test('stock is suggested only for instruments that the workshop stocks strings f
   const [of, needed] = [forStock().filter(isFor('Fennel')).length, broken()]
   expect(of).toBeGreaterThan(0)
   expect(needed).toBeGreaterThan(0)
-  const { instrument, notes, chartLink } = instrumentBySlug(store, 'fennel')
-  changeAbout(store, 'fennel', { ...aboutOf(instrument), notes, chartLink, stocked: false })
+  changeAbout(store, 'fennel', { ...aboutOf(instrumentBySlug(store, 'fennel')), stocked: false })
   expect(forStock().filter(isFor('Fennel'))).toEqual([])
   expect(broken()).toBe(needed)
   addSuggestedNeeds(store, 'broken')
@@ -113,21 +111,6 @@ test('stock is suggested only for instruments that the workshop stocks strings f
   addSuggestedNeeds(store, 'stock')
   expect(suggestedNeeds(store)).toEqual([])
 })
-
-/** What a form about an instrument holds. */
-function aboutOf({
-  name,
-  owner,
-  maker,
-  model,
-  tensionClass,
-  restTuning,
-  referenceA,
-  lies,
-  strung,
-}: Instrument) {
-  return { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung }
-}
 
 test('every line of every order says material, class, end, length, octave and scientific pitch, in CSV and in words', async () => {
   for (const id of await order()) {

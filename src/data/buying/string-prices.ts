@@ -29,9 +29,10 @@ export function stringPrices(store: Store): (spec: StringSpec, cut: number) => n
         .filter(({ retiredAt }) => retiredAt === null)
         .map(({ id }) => id),
     )
-    const reels = new Set(catalogue(store).flatMap(({ id, soldAs }) => (soldAs === 'reel' ? [id] : [])))
+    const items = catalogue(store)
+    const reels = new Set(items.flatMap(({ id, soldAs }) => (soldAs === 'reel' ? [id] : [])))
     const byKey = new Map<string, Priced[]>()
-    for (const { id, supplierId, priceMinor, contents } of offersOf(catalogue(store))) {
+    for (const { id, supplierId, priceMinor, contents } of offersOf(items)) {
       const [only] = contents
       if (!only || contents.length > 1 || !selling.has(supplierId)) continue
       const { spec, length, pieces } = only

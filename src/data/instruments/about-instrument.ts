@@ -17,6 +17,25 @@ export type About = Pick<
 > &
   Pick<StoredInstrument, 'notes' | 'chartLink' | 'stocked'>
 
+/** What is said of an instrument now. */
+export function aboutOf({ instrument, notes, chartLink, stocked }: StoredInstrument): About {
+  const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
+  return {
+    name,
+    owner,
+    maker,
+    model,
+    tensionClass,
+    restTuning,
+    referenceA,
+    lies,
+    strung,
+    notes,
+    chartLink,
+    stocked,
+  }
+}
+
 /**
  * Changes what is said of an instrument; another rest tuning changes what its strings sound. Its address stays, so that
  * labels go on leading to it.

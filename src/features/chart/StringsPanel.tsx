@@ -25,6 +25,12 @@ export function StringsPanel({ instrument, isTyped, onClose }: StringsPanelProps
   const isPair = position !== undefined && samePiece(instrument, position).length > 1
   const what = isPair ? 'wire' : 'string'
   const add = (after: number) => act(setUpCalls.addString(slug), { after }, `A ${what} is added to ${name}.`)
+  const pair = () =>
+    act(
+      callsByHand.pairStrings(slug),
+      { string: number, asOne: !isPair },
+      isPair ? 'They are two wires now.' : `Strings ${number} and ${number + 1} are one wire now.`,
+    )
   return (
     <section className="sheet p-4 md:p-5" aria-label="Add or take away strings">
       <h2 className="text-lg font-semibold">Add or take away strings</h2>
@@ -71,36 +77,10 @@ export function StringsPanel({ instrument, isTyped, onClose }: StringsPanelProps
           >
             Take it away
           </button>
-          {isPair ? (
-            <button
-              type="button"
-              className="button"
-              onClick={() =>
-                act(
-                  callsByHand.pairStrings(slug),
-                  { string: number, asOne: false },
-                  'They are two wires now.',
-                )
-              }
-            >
-              Make it two wires
+          {(isPair || number < positions.length) && (
+            <button type="button" className="button" onClick={pair}>
+              {isPair ? 'Make it two wires' : `Pair with string ${number + 1}`}
             </button>
-          ) : (
-            number < positions.length && (
-              <button
-                type="button"
-                className="button"
-                onClick={() =>
-                  act(
-                    callsByHand.pairStrings(slug),
-                    { string: number, asOne: true },
-                    `Strings ${number} and ${number + 1} are one wire now.`,
-                  )
-                }
-              >
-                Pair with string {number + 1}
-              </button>
-            )
           )}
         </div>
       )}

@@ -156,28 +156,31 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
       )}
       {made && (
         <div aria-live="polite">
-          {made.unmet.map((one) => (
-            <UnmetSentence
-              key={one.needId}
-              unmet={one}
-              string={bench.needs.find(({ id }) => id === one.needId)?.string ?? ''}
-              text={(at) => dayText(at, timeZone)}
-            >
-              {one.why === 'nobody sells it' && (
-                <NearestGauges
-                  string={bench.needs.find(({ id }) => id === one.needId)?.string ?? ''}
-                  near={bench.needs.find(({ id }) => id === one.needId)?.nearest ?? []}
-                  onTake={(near) =>
-                    act(
-                      callsByHand.takeOtherGauge(one.needId),
-                      { itemId: near.offerId },
-                      `${near.name} is on the need list instead.`,
-                    )
-                  }
-                />
-              )}
-            </UnmetSentence>
-          ))}
+          {made.unmet.map((one) => {
+            const need = bench.needs.find(({ id }) => id === one.needId)
+            return (
+              <UnmetSentence
+                key={one.needId}
+                unmet={one}
+                string={need?.string ?? ''}
+                text={(at) => dayText(at, timeZone)}
+              >
+                {one.why === 'nobody sells it' && (
+                  <NearestGauges
+                    string={need?.string ?? ''}
+                    near={need?.nearest ?? []}
+                    onTake={(near) =>
+                      act(
+                        callsByHand.takeOtherGauge(one.needId),
+                        { itemId: near.offerId },
+                        `${near.name} is on the need list instead.`,
+                      )
+                    }
+                  />
+                )}
+              </UnmetSentence>
+            )
+          })}
           {made.best.lines.length > 0 && (
             <PlanTable
               title={

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { leadingNames } from '@/core/instrument/names'
+import { aboutOf } from '@/data/instruments/about-instrument'
 import { byPositionId, instrumentBySlug } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { picturesOf } from '@/data/pictures/pictures'
@@ -11,26 +12,11 @@ export const metadata: Metadata = { title: 'About it' }
 
 export default async function AboutPage({ params }: { params: Promise<{ slug: string }> }) {
   const { slug } = await params
-  const { id, instrument, notes, chartLink, stocked, retiredAt } = orNotFound(() =>
-    instrumentBySlug(store(), slug),
-  )
+  const stored = orNotFound(() => instrumentBySlug(store(), slug))
+  const { id, instrument, retiredAt } = stored
   const nameOf = (positionId: number | null) =>
     positionId === null ? null : leadingNames(byPositionId(store(), positionId).position).name
-  const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
-  const about = {
-    name,
-    owner,
-    maker,
-    model,
-    tensionClass,
-    restTuning,
-    referenceA,
-    lies,
-    strung,
-    notes,
-    chartLink,
-    stocked,
-  }
+  const about = aboutOf(stored)
   return (
     <>
       <AboutSheet key={JSON.stringify(about)} slug={slug} about={about} isRetired={retiredAt !== null} />
