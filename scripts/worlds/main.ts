@@ -1,4 +1,4 @@
-/** `npm run worlds [count] [seed]`: instruments at random, every page of each; what is wrong is listed, and ends it with 1. */
+/** `npm run worlds [count] [seed] [share]`: instruments at random, every page of each, or a share of them; what is wrong is listed, and ends it with 1. */
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
@@ -12,6 +12,7 @@ const A_SHELF = 50
 async function main(): Promise<void> {
   const count = Number(process.argv[2] ?? 1000)
   const seed = Number(process.argv[3] ?? 32)
+  const share = Number(process.argv[4] ?? 1)
   const began = Date.now()
   let [instruments, pages, refused] = [0, 0, 0]
   const faults = new Set<string>()
@@ -24,6 +25,7 @@ async function main(): Promise<void> {
       `http://127.0.0.1:${port}`,
       Math.min(A_SHELF, count - done),
       seed + done,
+      share,
       (n) => process.stdout.write(`\r${done + n} of ${count}`),
     ).finally(() => end(server, 'SIGTERM'))
     rmSync(folder, { recursive: true, force: true })

@@ -50,6 +50,9 @@ const OF_HOUSE = [
 ]
 const DRILLS = ['which', 'name', 'material', 'tie', 'slack', 'raise', 'hear', 'wrong']
 const NO_FIGURE = /\bNaN\b|\bundefined\b|\bInfinity\b|\[object/
+/** What is left of a sentence where a value was empty, and a plural for one. */
+const BAD_GRAMMAR =
+  /, ,|· ·|\( ?\)|(?:^|[^\d.,–−-])\b1 (?:strings|days|hours|weeks|months|years|minutes|turns|wraps|coils|reels|packets|needs|orders|jobs|knots|pieces|notes|pins|breaks|pictures|readings|instruments|visits|times)\b/
 /** Nobody can be so sure of strings of which nothing is known; once they are changed one may be. */
 const TOO_SURE =
   /as it is now\s*&gt;\s*99\.9|&gt;\s*99\.9 %\s+chance that nothing breaks too late to mend\s+Nothing is to be changed/
@@ -57,11 +60,13 @@ const TOO_SURE =
 /**
  * @param base - address of the server
  * @param count - instruments
+ * @param share - of the pages of each that are opened, drawn at random
  */
 export async function walkWorlds(
   base: string,
   count: number,
   seed: number,
+  share = 1,
   said: (done: number) => void = () => {},
 ): Promise<Walked> {
   const random = seeded(seed)
@@ -71,6 +76,7 @@ export async function walkWorlds(
   }
   let [pages, refused, entered] = [0, 0, 0]
   const open = async (address: string, how: string) => {
+    if (random() >= share) return
     pages += 1
     const response = await fetch(base + address)
     const html = await response.text()
@@ -80,9 +86,18 @@ export async function walkWorlds(
       .replace(/\?.*/, '')
     if (response.status >= 500 || html.includes('This page could not be drawn'))
       return fault(`${at}: ${response.status}`, `${address}: ${how}`)
-    const text = html.replace(/<script[\s\S]*?<\/script>/g, '').replace(/<[^>]+>/g, ' ')
+    const text = html
+      .replace(/<(script|style)[\s\S]*?<\/\1>/g, '')
+      .replace(/<!--.*?-->/g, '')
+      .replace(/<[^>]+>/g, ' ')
     const nonsense = NO_FIGURE.exec(text)
     if (nonsense) fault(`${at} shows ${nonsense[0]}`, `${address}: ${how}`)
+    const broken = BAD_GRAMMAR.exec(text)
+    if (broken)
+      fault(
+        `${at} reads “${text.slice(broken.index - 40, broken.index + 30).replace(/\s+/g, ' ')}”`,
+        `${address}: ${how}`,
+      )
     if (at === '/wear/before' && /nobody recorded the age of any/i.test(text) && TOO_SURE.test(text))
       fault(`${at} is too sure`, `${address}: ${how}`)
   }

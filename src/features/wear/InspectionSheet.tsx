@@ -124,7 +124,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
             <h1 className="text-2xl font-semibold">{instrument.name} looked over</h1>
             <p className="text-soft" aria-live="polite">
               {left === 0
-                ? `All ${onBoard.length} strings are looked at.`
+                ? `${onBoard.length === 1 ? 'The string is' : `All ${onBoard.length} strings are`} looked at.`
                 : `${looked.size} looked at, ${left} to go.`}
             </p>
             <UnknownAges unknown={wear.unknown} of={onBoard.length} />

@@ -5,6 +5,7 @@ import { useCallback, useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames, numberName } from '@/core/instrument/names'
+import { counted } from '@/core/list/counted'
 import { yearsOf } from '@/core/wear/period'
 import { lookWords } from '@/core/wear/signs'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
@@ -158,7 +159,8 @@ function StringNow({ wear, position, now }: OfString & { readonly now: number })
         <span className="text-lg">that it breaks within {wear.within}</span>
         {kind && kind.on > 1 && (
           <span className="block text-sm text-soft">
-            At least one of the {kind.on} strings of {CLASS_WORDS[lifeClass]} here: {chanceText(kind.any)}
+            At least one of {counted(kind.on, 'string')} of {CLASS_WORDS[lifeClass]} here:{' '}
+            {chanceText(kind.any)}
           </span>
         )}
       </p>

@@ -1,4 +1,5 @@
 import Link from 'next/link'
+import { counted } from '@/core/list/counted'
 import { pages } from '@/boundary/paths'
 import type { InstrumentYear, SharpLine, WearShelf } from '@/data/views/wear-shelf'
 import { UnknownAges } from '@/ui/figure/UnknownAges'
@@ -42,7 +43,7 @@ export function WearSheet({
               <p className="mt-1">
                 <span className="plate-figure text-4xl">{Math.round(expected)}</span>{' '}
                 <span className="text-lg">
-                  of {on} strings will break within {within}, by what is known.
+                  of {counted(on, 'string')} will break within {within}, by what is known.
                 </span>
               </p>
               <p className="text-soft">

@@ -1,5 +1,6 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
+import { counted } from '@/core/list/counted'
 import type { Period } from '@/core/wear/period'
 import type { InstrumentYear } from '@/data/views/wear-shelf'
 import { chanceText } from '@/ui/format/chance'
@@ -40,7 +41,7 @@ export function YearByInstrument({ instruments, all, within }: YearByInstrumentP
                 {one.name}
               </Link>
               <span className="block text-sm font-normal text-soft">
-                {one.strings === 0 ? 'no string on' : `${one.strings} strings`}
+                {one.strings === 0 ? 'no string on' : counted(one.strings, 'string')}
                 {one.unknown > 0 && `, ${one.unknown === one.strings ? 'all' : one.unknown} of unknown age`}
               </span>
             </th>
