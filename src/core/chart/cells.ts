@@ -14,6 +14,13 @@ import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
 import { inferWound } from './infer-wound'
 import { makeText, makeWords, readMake, type Make } from './material-text'
+import {
+  LENGTH_COLUMNS,
+  withUnit,
+  writtenCell,
+  type LengthColumn,
+  type Written,
+} from '../strings/written-lengths'
 
 export const CHART_COLUMNS = [
   'number',
@@ -30,17 +37,6 @@ export const CHART_COLUMNS = [
   'asked',
 ] as const
 export type ChartColumn = (typeof CHART_COLUMNS)[number]
-
-/** Columns that hold a length. */
-export const LENGTH_COLUMNS = [
-  'gauge',
-  'core',
-  'bedding',
-  'wrap',
-  'speaking',
-  'free',
-] as const satisfies readonly ChartColumn[]
-export type LengthColumn = (typeof LENGTH_COLUMNS)[number]
 
 export type Cells = Readonly<Record<ChartColumn, string>>
 export type Problems = Readonly<Partial<Record<ChartColumn, string>>>
@@ -69,19 +65,17 @@ const BOUNDED: Record<LengthColumn, Bounded> = {
 }
 
 /**
- * The cells of a line. In mm every length is written to the nanometre that it is kept to, so that it reads back the
- * same; in inches to a hundred-thousandth. Gauges have two decimals at least, but in thousandths of an inch none.
+ * The cells of a line. A length that somebody wrote in its own way stands as it was written, `.028 in`. Any other is in
+ * mm to the nanometre that it is kept to, so that it reads back the same; in inches to a hundred-thousandth. Gauges have
+ * two decimals at least, but in thousandths of an inch none.
  *
  * @param gaugeUnit - of gauges, where it is another
  */
 export function cellsOf(line: ChartLine, unit: 'mm' | 'in', gaugeUnit: LengthUnit = unit): Cells {
-  const length = (metres: number | null) => (metres === null ? '' : lengthCell(metres, unit))
-  const gauge = (metres: number) =>
-    gaugeUnit === 'thou'
-      ? lengthCell(metres, 'thou')
-      : lengthCell(metres, gaugeUnit)
-          .replace(/^(\d+)$/, '$1.')
-          .replace(/\.\d?$/, (end) => end.padEnd(3, '0'))
+  const length = (column: LengthColumn, metres: number | null) =>
+    metres === null ? '' : (writtenCell(line.written?.[column], metres, unit) ?? lengthCell(metres, unit))
+  const gauge = (column: LengthColumn, metres: number) =>
+    writtenCell(line.written?.[column], metres, gaugeUnit) ?? gaugeCell(metres, gaugeUnit)
   const c = line.construction
   return {
     number: String(line.number),
@@ -93,13 +87,20 @@ export function cellsOf(line: ChartLine, unit: 'mm' | 'in', gaugeUnit: LengthUni
         : `${noteWord(line.note)} ${line.note.octave}`,
     colour: line.colour,
     material: c ? makeText(c) : (line.make ?? ''),
-    gauge: c ? gauge(outerGauge(c)) : '',
-    core: c?.kind === 'wound' ? gauge(c.core.diameter) : '',
-    bedding: c?.kind === 'wound' && c.bedding ? gauge(c.bedding.thickness) : '',
-    wrap: c?.kind === 'wound' ? gauge(c.wrap.diameter) : '',
-    speaking: length(line.speakingLength),
-    free: length(line.freeLength),
+    gauge: c ? gauge('gauge', outerGauge(c)) : '',
+    core: c?.kind === 'wound' ? gauge('core', c.core.diameter) : '',
+    bedding: c?.kind === 'wound' && c.bedding ? gauge('bedding', c.bedding.thickness) : '',
+    wrap: c?.kind === 'wound' ? gauge('wrap', c.wrap.diameter) : '',
+    speaking: length('speaking', line.speakingLength),
+    free: length('free', line.freeLength),
   }
+}
+
+function gaugeCell(metres: number, unit: LengthUnit): string {
+  if (unit === 'thou') return lengthCell(metres, 'thou')
+  return lengthCell(metres, unit)
+    .replace(/^(\d+)$/, '$1.')
+    .replace(/\.\d?$/, (end) => end.padEnd(3, '0'))
 }
 
 export interface ReadLine {
@@ -153,8 +154,18 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
           make: make && makeWords(make),
           speakingLength,
           freeLength,
+          written: writtenIn(cells, units),
         }
   return { line, problems }
+}
+
+function writtenIn(cells: Cells, units: ColumnUnits): Written {
+  return Object.fromEntries(
+    LENGTH_COLUMNS.flatMap((column) => {
+      const text = cells[column].trim() === '' ? null : withUnit(cells[column], units[column])
+      return text === null ? [] : [[column, text]]
+    }),
+  )
 }
 
 /** A note in scientific pitch, or told by its harp octave: `4th-octave A`. */

@@ -6,6 +6,7 @@ import type { Note } from '../pitch/note'
 import { nearestPossible } from '../strings/bounds'
 import type { Construction } from '../strings/construction'
 import { makeText } from './material-text'
+import type { Written } from '../strings/written-lengths'
 
 export interface ChartLine {
   readonly number: number
@@ -22,6 +23,8 @@ export interface ChartLine {
   readonly speakingLength: number | null
   /** m; null while it is not known. */
   readonly freeLength: number | null
+  /** Its lengths as somebody wrote them, where that was not in millimetres. */
+  readonly written?: Written
 }
 
 /** A line with nothing left open. */
@@ -33,7 +36,17 @@ export interface WholeLine extends ChartLine {
 
 /** What the chart has of a position. */
 export function chartLine(p: StringPosition): WholeLine {
-  const { number, makerLabel, askedMake, note, colour, construction, speakingLength, freeLength } = p
+  const {
+    number,
+    makerLabel,
+    askedMake,
+    note,
+    colour,
+    construction,
+    speakingLength,
+    freeLength,
+    written = {},
+  } = p
   return {
     number,
     makerLabel,
@@ -44,6 +57,7 @@ export function chartLine(p: StringPosition): WholeLine {
     make: makeText(construction),
     speakingLength,
     freeLength,
+    written,
   }
 }
 
@@ -79,7 +93,7 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
     { x: bridge.x + step.x, y: bridge.y + step.y },
     Math.hypot(step.x, step.y) * (sameBeyond ? 1 : scale),
   )
-  const { note, colour, construction, makerLabel, askedMake } = line
+  const { note, colour, construction, makerLabel, askedMake, written = {} } = line
   return {
     ...position,
     note,
@@ -89,6 +103,7 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
     askedMake,
     speakingLength,
     freeLength,
+    ...(position.written || Object.keys(written).length > 0 ? { written } : {}),
     head: { ...position.head, pin: { ...position.head.pin, toBridge } },
     at: { tail, bridge: possible(bridge), pin: possible(pin) },
   }

@@ -6,6 +6,7 @@ import type { Note } from '../pitch/note'
 import type { HeadFastening, TailFastening } from '../knots/fastenings'
 import { outerGauge, type Construction } from '../strings/construction'
 import type { Span } from '../strings/stretch'
+import type { Written } from '../strings/written-lengths'
 import { frequency } from '../pitch/note'
 import type { TuningPin } from '../winding/pin'
 import type { Called, Calling } from './called'
@@ -55,6 +56,8 @@ export interface StringPosition {
   readonly note: Note
   readonly colour: StringColour
   readonly construction: Construction
+  /** Its lengths as somebody wrote them, where that was not in millimetres; left out where nobody did. */
+  readonly written?: Written
   /** With nothing engaged, m. */
   readonly speakingLength: number
   /** From end knot (or post) to tuning pin, m. */

@@ -27,6 +27,7 @@ export function withChart(instrument: Instrument, lines: readonly ChartLine[]): 
         speakingLength,
         // What lies beyond the bridge pin stays where the chart says nothing of it.
         freeLength: line.freeLength ?? speakingLength + had.freeLength - had.speakingLength,
+        written: { ...had.written, ...line.written },
       })
     }),
   }

@@ -23,6 +23,7 @@ import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { SENT_BY } from '@/core/stores/order-way'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import { BOUNDS, canBe, type Bounded } from '@/core/strings/bounds'
+import { isWritten } from '@/core/strings/written-lengths'
 import { PITCH_CLASSES } from '@/core/temper/temperament'
 import { MATERIALS } from '@/core/strings/materials'
 import { BREAK_SITES } from '@/core/wear/break-sites'
@@ -215,6 +216,8 @@ function textOf(text: string, name: string): string {
     const problem = habitsProblem(parsed(text))
     if (problem) throw new RangeError(problem)
   }
+  if (name === 'written' && !isWritten(parsed(text)))
+    throw new RangeError('expected lengths as they were written, by column')
   const entry = Object.hasOwn(LISTS, name) ? LISTS[name] : undefined
   if (entry) {
     const list = parsed(text)

@@ -49,6 +49,7 @@ import { parseNote } from '@/core/pitch/parse-note'
 import { MATERIALS } from '@/core/strings/materials'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { cannotBe } from '@/core/strings/bounds'
+import type { Written } from '@/core/strings/written-lengths'
 import { PIN_SETTINGS, TURNED_BY, type PinSetting, type TurnedBy } from '@/core/winding/pin'
 import {
   constructionColumns,
@@ -104,6 +105,15 @@ class PlaceFile {
   @IsObject() @ValidateNested() @Type(() => PointFile) pin!: PointFile
 }
 
+class WrittenFile implements Written {
+  @IsOptional() @MaxLength(60) @IsString() gauge?: string
+  @IsOptional() @MaxLength(60) @IsString() core?: string
+  @IsOptional() @MaxLength(60) @IsString() bedding?: string
+  @IsOptional() @MaxLength(60) @IsString() wrap?: string
+  @IsOptional() @MaxLength(60) @IsString() speaking?: string
+  @IsOptional() @MaxLength(60) @IsString() free?: string
+}
+
 class PositionFile {
   @IsInt() @Min(1) @Max(MOST_STRINGS) number!: number
   @IsOptional() @MaxLength(60) @IsString() makerLabel!: string | null
@@ -114,6 +124,8 @@ class PositionFile {
   @IsObject() @ValidateNested() @Type(() => ConstructionFile) string!: ConstructionFile
   @Within('speaking length') speakingMm!: number
   @Within('free length') freeMm!: number
+  /** Left out where nobody wrote a length in a way of their own. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => WrittenFile) written?: WrittenFile
   @IsOptional() @IsIn(['lever', 'disc']) mechanism!: StringPosition['mechanism']
   @IsInt() @Min(1) @Max(MOST_STRINGS) piece!: number
   @IsIn(HEAD_FASTENINGS) headFastening!: StringPosition['head']['fastening']
@@ -172,6 +184,7 @@ export function toInstrumentFile({ positions, ...about }: Instrument): Instrumen
       string: constructionColumns(p.construction),
       speakingMm: inMm(p.speakingLength),
       freeMm: inMm(p.freeLength),
+      ...(Object.keys(p.written ?? {}).length > 0 ? { written: { ...p.written } } : {}),
       mechanism: p.mechanism,
       piece: p.piece,
       headFastening: p.head.fastening,
@@ -238,6 +251,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
       construction: constructionFrom(p.string),
       speakingLength: metres(p.speakingMm),
       freeLength: metres(p.freeMm),
+      ...(p.written ? { written: told({ ...p.written }) } : {}),
       mechanism: p.mechanism ?? null,
       piece: p.piece,
       head: {

@@ -8,6 +8,7 @@ import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { calledAs, type Calling } from '@/core/instrument/called'
 import { found, Refusal } from '@/boundary/refusal'
+import type { Written } from '@/core/strings/written-lengths'
 import { scientificWord } from '@/core/pitch/note'
 import { parseNote } from '@/core/pitch/parse-note'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
@@ -234,6 +235,7 @@ export function positionRow(instrumentId: number, p: StringPosition): typeof pos
     ...constructionColumns(p.construction),
     speakingMm: inMm(p.speakingLength),
     freeMm: inMm(p.freeLength),
+    written: JSON.stringify(p.written ?? {}),
     mechanism: p.mechanism,
     piece: p.piece,
     headFastening: p.head.fastening,
@@ -262,6 +264,10 @@ export function positionRow(instrumentId: number, p: StringPosition): typeof pos
   }
 }
 
+/** Nothing where nobody wrote a length in a way of their own, as in most rows. */
+const writtenFrom = (json: string): { readonly written?: Written } =>
+  json === '{}' ? {} : { written: JSON.parse(json) as Written }
+
 function positionFrom(row: PositionRow, calling: Calling, strings: number): StringPosition {
   return {
     number: row.number,
@@ -273,6 +279,7 @@ function positionFrom(row: PositionRow, calling: Calling, strings: number): Stri
     construction: constructionFrom(row),
     speakingLength: metres(row.speakingMm),
     freeLength: metres(row.freeMm),
+    ...writtenFrom(row.written),
     mechanism: row.mechanism,
     piece: row.piece,
     head: {

@@ -2,9 +2,10 @@ import { aboutLine } from '@/core/instrument/about-line'
 import { counted } from '@/core/list/counted'
 import { leadingNames } from '@/core/instrument/names'
 import type { Habits } from '@/core/fitting/habits'
-import type { Instrument } from '@/core/instrument/instrument'
+import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { isInferred } from '@/core/chart/infer-wound'
-import { materialWord, outerGauge, type Construction } from '@/core/strings/construction'
+import { materialWord, outerGauge } from '@/core/strings/construction'
+import { stillWritten } from '@/core/strings/written-lengths'
 import { scientificWord } from '@/core/pitch/note'
 import { gaugeText, lengthFigure, type LengthUnit } from '@/core/units/length'
 import { dateText } from '@/ui/format/time'
@@ -77,7 +78,7 @@ export function PrintedChart({ instrument, octaveNames, now }: PrintedChartProps
                   <td>{scientificWord(position.note)}</td>
                   <td>{position.colour === 'natural' ? '' : position.colour}</td>
                   <td>{materialWord(position.construction)}</td>
-                  <td className="text-right">{gauges(position.construction, gaugeUnit)}</td>
+                  <td className="text-right">{gauges(position, gaugeUnit)}</td>
                   <td className="text-right">
                     {lengthFigure(position.speakingLength, { unit, digits: unit === 'mm' ? 0 : 2 })}
                   </td>
@@ -91,9 +92,10 @@ export function PrintedChart({ instrument, octaveNames, now }: PrintedChartProps
   )
 }
 
-/** The outer gauge, and of a wound string its core and wrap. */
-function gauges(construction: Construction, unit: LengthUnit): string {
-  const outer = gaugeText(outerGauge(construction), unit)
+/** The outer gauge, as the maker wrote it where that is known, and of a wound string its core and wrap. */
+function gauges({ construction, written }: StringPosition, unit: LengthUnit): string {
+  const metres = outerGauge(construction)
+  const outer = stillWritten(written?.gauge, metres) ?? gaugeText(metres, unit)
   if (construction.kind === 'plain') return outer
   const [core, wrap] = [construction.core.diameter, construction.wrap.diameter].map((metres) =>
     gaugeText(metres, unit).replace(/ \S+$/, ''),

@@ -17,6 +17,7 @@ import {
 } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
+import { stillWritten } from '@/core/strings/written-lengths'
 import type { PositionView } from '@/data/views/instrument-view'
 import { Figure } from '@/ui/figure/Figure'
 import { MarginBar } from '@/ui/figure/MarginBar'
@@ -52,6 +53,7 @@ export function Plate({ instrument, position, view, unknown, now, spare, folded,
   const figures = restFigures(instrument, position)
   const { timeZone, units, octaveNames } = useHouse()
   const leading = leadingNames(position, octaveNames)
+  const writtenGauge = stillWritten(position.written?.gauge, figures.gauge)
   const notice = shortestFNotice(instrument)
   const swatch =
     position.colour === 'red' ? 'bg-string-c' : position.colour === 'natural' ? 'bg-rule' : 'bg-string-f'
@@ -89,7 +91,11 @@ export function Plate({ instrument, position, view, unknown, now, spare, folded,
           <Figure
             label="Gauge"
             measure={measure('gauge', figures.gauge)}
-            note={`${materialWord(position.construction)}${isInferred(position.construction) ? ', core and wrap inferred' : ''}`}
+            note={[
+              materialWord(position.construction),
+              ...(isInferred(position.construction) ? ['core and wrap inferred'] : []),
+              ...(writtenGauge ? [`written ${writtenGauge}`] : []),
+            ].join(', ')}
           />
           <Figure
             label="Speaking length"

@@ -2,7 +2,8 @@
  * Which column of a file is which of the chart's, and what its bare numbers are counted in; guessed from the header and
  * then the person's to change.
  */
-import { CHART_COLUMNS, LENGTH_COLUMNS, type ChartColumn, type LengthColumn } from '@/core/chart/cells'
+import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
+import { LENGTH_COLUMNS, type LengthColumn } from '@/core/strings/written-lengths'
 import { startsAt } from './as-written'
 import { HEADERS } from './chart-csv'
 import type { FileUnit } from '@/core/units/file-unit'

@@ -54,6 +54,8 @@ export const positions = sqliteTable(
     ...construction(),
     speakingMm: real('speaking_mm').notNull(),
     freeMm: real('free_mm').notNull(),
+    /** Its lengths as somebody wrote them, by column of the chart: JSON. */
+    written: text('written').notNull().default('{}'),
     mechanism: text('mechanism', { enum: ['lever', 'disc'] }),
     piece: integer('piece').notNull(),
     headFastening: text('head_fastening', { enum: HEAD_FASTENINGS }).notNull(),

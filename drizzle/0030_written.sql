@@ -1,0 +1,1 @@
+ALTER TABLE `string_position` ADD `written` text DEFAULT '{}' NOT NULL;
