@@ -33,4 +33,11 @@ export class PhotoLengthsRequest {
   @ArrayMinSize(1, { message: 'Mark at least one string.' })
   @IsArray({ message: 'Expected lengths.' })
   readings!: ReadLengthRequest[]
+  /** Strings of which the reading counts beside what the chart says, by number. */
+  @Max(MOST_STRINGS, { each: true })
+  @Min(1, { each: true })
+  @IsInt({ each: true, message: 'Expected numbers of strings.' })
+  @ArrayMaxSize(MOST_STRINGS)
+  @IsArray({ message: 'Expected numbers of strings.' })
+  replaced!: number[]
 }

@@ -42,6 +42,14 @@ const WIDTHS = { speaking: 0.06, gauge: 0.08, beyond: 0.2, pin: 0.08, board: 0.2
 /** By tape, rule and calliper, m. */
 const ERRORS = { speaking: 1e-3, gauge: 1e-5, beyond: 2e-3, pin: 5e-5, board: 5e-4 } as const
 
+/** How exactly a chart tells a length and a gauge: to the millimetre, and to two hundredths of one. One standard deviation, m. */
+export const CHART_ERRORS = { speaking: 1e-3, gauge: 1e-5 } as const
+
+/** Whether somebody measured it by hand or a chart says it: nothing that is only inferred, from a preset or a picture, may change it. */
+export function isFirm({ key, error }: Measured): boolean {
+  return error === null || error <= (key.startsWith('gauge') ? CHART_ERRORS.gauge : CHART_ERRORS.speaking)
+}
+
 /** A section's gauges come from one preset, and one of them tells of the others; a chart of its own tells more. */
 export function quantitiesOf(instrument: Instrument): readonly Quantity[] {
   const { positions } = instrument

@@ -3,7 +3,7 @@
  */
 import type { Instrument } from '../instrument/instrument'
 import { afterMeasuring, beliefsOf } from './beliefs'
-import { longer, quantitiesOf, type Measured, type QuantityKey } from './quantity'
+import { isFirm, longer, quantitiesOf, type Measured, type QuantityKey } from './quantity'
 import { expectInOrder } from './take-measure'
 
 export interface ReadLength {
@@ -19,9 +19,10 @@ export interface ReadLength {
 const SLIP = 4.5
 
 /**
- * Takes readings over: what was measured by tape stays, and two pictures of a string count by how sure each
- * is; everything else follows as far as it is believed to.
+ * Takes readings over: what was measured by tape stays, and so does what the chart says but for the strings named; two
+ * pictures of a string count by how sure each is. Everything else follows as far as it is believed to.
  *
+ * @param replaced - strings of which the reading counts beside what the chart says, by number
  * @returns the instrument, and what is measured of it from now on
  * @throws RangeError with a sentence that can be shown, when a reading can’t be, or lengths come out of order
  */
@@ -29,6 +30,7 @@ export function takeLengths(
   instrument: Instrument,
   measured: readonly Measured[],
   readings: readonly ReadLength[],
+  replaced: readonly number[] = [],
 ): { readonly instrument: Instrument; readonly measured: readonly Measured[] } {
   const quantities = quantitiesOf(instrument)
   const keyOf = (number: number): QuantityKey => {
@@ -36,10 +38,11 @@ export function takeLengths(
     return `speaking ${instrument.positions.find((p) => p.piece === piece)?.number ?? number}`
   }
   const told = new Map(measured.map(({ key, error }) => [key, error]))
+  const firm = new Set(measured.filter(isFirm).map(({ key }) => key))
   const fresh = readings.flatMap((reading) => {
     const key = keyOf(reading.number)
     const before = told.get(key)
-    if (before === null) return []
+    if (before === null || (firm.has(key) && !replaced.includes(reading.number))) return []
     const length = quantities.find((quantity) => quantity.key === key)?.value
     return before === undefined || length === undefined
       ? reading
@@ -68,7 +71,7 @@ export function takeLengths(
   }
   const factors = new Map(
     quantities.flatMap(({ key, from }, i) =>
-      key.startsWith('speaking') && told.get(key) !== null
+      key.startsWith('speaking') && (!firm.has(key) || again.has(key))
         ? [[instrument.positions[from - 1]?.piece, Math.exp(off[i] as number)] as const]
         : [],
     ),

@@ -3,14 +3,14 @@
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { afterMeasuring, beliefsOf } from './beliefs'
-import { longer, quantitiesOf, scaled, type Measured, type QuantityKey } from './quantity'
+import { isFirm, longer, quantitiesOf, scaled, type Measured, type QuantityKey } from './quantity'
 
 /** Share by which a longer string may come out the shorter one before it is told. */
 const SLIP = 0.03
 
 /**
  * Takes a measured value over. Lengths that nobody measured follow it as far as they are believed to; those that were
- * measured stay.
+ * measured, or that a chart says, stay.
  *
  * @param measured - quantities that were measured before
  * @param value - m
@@ -42,7 +42,7 @@ export function takeMeasure(
   const factors = new Map(
     quantities.flatMap((other, i) => {
       if (!other.key.startsWith('speaking')) return []
-      const stays = other.key !== key && measured.some((one) => one.key === other.key && one.error === null)
+      const stays = other.key !== key && measured.some((one) => one.key === other.key && isFirm(one))
       const by = i === at ? told : stays ? 0 : (follows[i] ?? 0) * told
       return [[instrument.positions[other.from - 1]?.piece, Math.exp(by)] as const]
     }),

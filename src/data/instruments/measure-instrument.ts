@@ -52,12 +52,18 @@ export function measureInstrument(store: Store, slug: string, key: QuantityKey, 
  * Takes lengths over that a picture told, each with its own error.
  *
  * @param readings - m
+ * @param replaced - strings of which the reading counts beside what the chart says, by number
  * @throws Refusal 409 where the chart came whole, 400 when a reading can’t be
  */
-export function measureByPicture(store: Store, slug: string, readings: readonly ReadLength[]): Done<void> {
+export function measureByPicture(
+  store: Store,
+  slug: string,
+  readings: readonly ReadLength[],
+  replaced: readonly number[] = [],
+): Done<void> {
   const stored = instrumentBySlug(store, slug)
   const { id, instrument } = stored
-  const after = measuredOrRefused(() => takeLengths(instrument, assumedOf(stored), readings))
+  const after = measuredOrRefused(() => takeLengths(instrument, assumedOf(stored), readings, replaced))
   const summary = `${instrument.name} measured on a picture: ${readings.length === 1 ? 'one length' : `${readings.length} lengths`}`
   return store.act({ kind: 'chart', summary, instrumentId: id }, () => {
     writePositions(store, stored, after.instrument)

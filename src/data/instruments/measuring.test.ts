@@ -1,12 +1,15 @@
 /** What is measured of an instrument from a preset: kept with what follows from it, once, by what measured it; undone as one. */
 import { sentenceOf } from '@/boundary/sentence-of'
 import { hardwareOf } from '@/core/hardware/cells'
+import { chartLine } from '@/core/chart/chart-line'
 import { juniper } from '@/core/measuring/juniper'
+import { knownChanges } from '@/core/photo/known-changes'
 import { eachOnDemo } from '../demo/each-on-demo'
 import type { Store } from '../store/database'
 import { changeHardware } from './change-hardware'
 import { instrumentBySlug } from './instruments'
 import { measureByPicture, measureInstrument } from './measure-instrument'
+import { changeChart } from './charts/change-chart'
 import { putOnShelf } from './put-on-shelf'
 
 let store: Store
@@ -59,6 +62,30 @@ test('what a picture told keeps its own error, and gives way to a tape', () => {
   // Another picture says otherwise: the tape stays.
   measureByPicture(store, 'juniper', [{ number: 4, length: taped * 1.02, error: 4e-3 }])
   expect(at(4)).toBeCloseTo(taped, 9)
+})
+
+test('a length from the chart moves for no picture and no neighbour, unless it is named; then both count', () => {
+  const at = (number: number) => lengths()[number - 1]!
+  const stored = now()
+  const line = chartLine(stored.instrument.positions[9]!)
+  const charted = line.speakingLength + 0.004
+  changeChart(store, stored, [{ ...line, speakingLength: charted, freeLength: line.freeLength + 0.004 }])
+  measureInstrument(store, 'juniper', 'speaking 9', at(9) * 1.01)
+  expect(at(10)).toBe(charted)
+  const readings = [
+    { number: 10, length: charted * 1.02, error: 2e-3 },
+    { number: 14, length: at(14) * 1.01, error: 2e-3 },
+  ]
+  const [change, ...others] = knownChanges(now().instrument, now().chartMeasured!, readings)
+  expect(others).toEqual([])
+  expect(change).toMatchObject({ number: 10, old: charted, oldError: 1e-3, isSurer: false })
+  const assumed = at(15)
+  measureByPicture(store, 'juniper', readings)
+  expect(at(10)).toBe(charted)
+  expect(at(15)).not.toBe(assumed)
+  measureByPicture(store, 'juniper', readings, [10])
+  expect(at(10)).toBeCloseTo(change!.becomes, 6)
+  expect(at(10)).toBeGreaterThan(charted)
 })
 
 test('once every board is typed on the sheet of fittings it is no longer asked for', () => {

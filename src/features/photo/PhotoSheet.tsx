@@ -9,6 +9,7 @@ import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
 import type { Measured } from '@/core/measuring/quantity'
 import { takeLengths } from '@/core/measuring/take-lengths'
 import type { Spot } from '@/core/photo/homography'
+import { knownChanges, type KnownChange } from '@/core/photo/known-changes'
 import { laidOver } from '@/core/photo/lay-over'
 import { readPhoto, runSideBySide } from '@/core/photo/lengths'
 import { base64Of } from '@/ui/import/base64-of'
@@ -53,6 +54,8 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
     ),
   )
   const [marked, setMarked] = useState<Marked>({})
+  /** Figures that are known already: whether the picture may change them, by string, where somebody said so. */
+  const [ticks, setTicks] = useState<Readonly<Record<number, boolean>>>({})
   /** Where one begins depends on what tells the size, which may be changed while a picture is still being read. */
   const [chosen, setAsked] = useState<MarkKey | typeof FIRST | null>(FIRST)
   const asked = chosen === FIRST ? firstMark(kind) : chosen
@@ -77,16 +80,21 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
         picture,
         sideBySide: runSideBySide(instrument),
       })
-      const after = takeLengths(instrument, measured, reading.lengths).instrument
+      const numbers = reading.lengths.map(({ number }) => number)
+      const after = takeLengths(instrument, measured, reading.lengths, numbers).instrument
       return {
         reading,
+        changes: knownChanges(instrument, measured, reading.lengths),
         laid: ends.length > 1 ? laidOver(after, reading.placed.camera, ends) : [],
         sentence: null,
       }
     } catch (error) {
-      return { reading: null, laid: [], sentence: (error as Error).message }
+      return { reading: null, changes: [], laid: [], sentence: (error as Error).message }
     }
   }, [marked, strings, picture, kind, scaleName, ruler, unit, instrument, measured])
+
+  const changes = read?.changes ?? []
+  const isTaken = (change: KnownChange) => ticks[change.number] ?? change.isSurer
 
   const choose = async (file: File | undefined) => {
     if (!file) return
@@ -108,10 +116,12 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
   }
   const keep = async () => {
     if (!read?.reading) return
-    const readings = read.reading.lengths.map((one) => ({ ...one }))
+    const left = new Set(changes.filter((change) => !isTaken(change)).map(({ number }) => number))
+    const readings = read.reading.lengths.filter(({ number }) => !left.has(number)).map((one) => ({ ...one }))
+    const replaced = changes.filter(isTaken).map(({ number }) => number)
     const done = await act(
       setUpCalls.measureByPicture(instrument.slug),
-      { readings },
+      { readings, replaced },
       `${readings.length === 1 ? 'One length is' : `${readings.length} lengths are`} kept; the others follow them.`,
     )
     if (done && keepsPicture && picture)
@@ -206,6 +216,9 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
           setStrings([...strings, number].sort((a, b) => a - b))
           setAsked(`${number} upper`)
         }}
+        changes={changes}
+        isTaken={isTaken}
+        onTick={(number, taken) => setTicks((had) => ({ ...had, [number]: taken }))}
         onKeep={keep}
       />
     </div>

@@ -3,6 +3,7 @@
 import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import type { Measured } from '@/core/measuring/quantity'
+import type { KnownChange } from '@/core/photo/known-changes'
 import { shortOnes, type PhotoReading } from '@/core/photo/lengths'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
@@ -20,6 +21,10 @@ interface ReadLengthsProps {
   readonly nameOf: (number: number) => string
   readonly onAsk: (number: number) => void
   readonly onAdd: (number: number) => void
+  /** What the picture would change of lengths that are known. */
+  readonly changes: readonly KnownChange[]
+  readonly isTaken: (change: KnownChange) => boolean
+  readonly onTick: (number: number, taken: boolean) => void
   readonly onKeep: () => void
 }
 
@@ -35,16 +40,26 @@ export function ReadLengths({
   nameOf,
   onAsk,
   onAdd,
+  changes,
+  isTaken,
+  onTick,
   onKeep,
 }: ReadLengthsProps) {
   const { units } = useHouse()
   const text = (metres: number) => measureText(measure('length', metres), units)
   const byTape = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
   const short = shortOnes(reading?.lengths ?? []).filter(({ number }) => !byTape.has(`speaking ${number}`))
+  const isNothingTaken =
+    reading !== null && changes.filter((change) => !isTaken(change)).length === reading.lengths.length
   const others = firstOfPieces(instrument).filter(({ number }) => !strings.includes(number))
   return (
     <aside className="sheet p-4 lg:sticky lg:top-4" aria-label="What the picture tells">
-      <button type="button" className="button button-main w-full" disabled={!reading} onClick={onKeep}>
+      <button
+        type="button"
+        className="button button-main w-full"
+        disabled={!reading || isNothingTaken}
+        onClick={onKeep}
+      >
         Keep these lengths
       </button>
       {sentence && (
@@ -100,6 +115,28 @@ export function ReadLengths({
           })}
         </tbody>
       </table>
+      {changes.length > 0 && (
+        <fieldset className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
+          <legend className="float-left w-full font-semibold">
+            {changes.length === 1 ? 'This length is' : 'These lengths are'} known already. Tick what the photo
+            may change.
+          </legend>
+          {changes.map((change) => (
+            <label key={change.number} className="flex min-h-11 items-center gap-3 tabular-nums">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={isTaken(change)}
+                onChange={(event) => onTick(change.number, event.target.checked)}
+              />
+              <span>
+                {nameOf(change.number)}: {text(change.old)} ± {text(change.oldError)} →{' '}
+                <strong>{text(change.becomes)}</strong>
+              </span>
+            </label>
+          ))}
+        </fieldset>
+      )}
       {short.length > 0 && (
         <p className="mt-3 border-l-4 border-verdigris bg-verdigris-wash px-3 py-2 text-sm">
           {short.length === 1 ? 'One string is' : `${short.length} strings are`} only a few pixels long here,

@@ -3,7 +3,7 @@ import { fromPreset } from '@/core/instrument/presets'
 import { lengthsTold, withChart } from '@/core/instrument/with-chart'
 import { readNotes } from '@/core/instrument/read-notes'
 import { readLengths } from '@/core/instrument/read-lengths'
-import { measuredPieces, type Measured } from '@/core/measuring/quantity'
+import { CHART_ERRORS, measuredPieces, type Measured } from '@/core/measuring/quantity'
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
 import { houseSettings } from '@/data/house/house'
@@ -11,8 +11,6 @@ import { putOnShelf } from '@/data/instruments/put-on-shelf'
 import { NewInstrumentRequest, stringsOn } from '@/boundary/requests/new-instrument'
 
 const IN_MM: ColumnUnits = { gauge: 'mm', core: 'mm', bedding: 'mm', wrap: 'mm', speaking: 'mm', free: 'mm' }
-/** Lengths of charts are told to the millimetre, m. */
-const CHART_ERROR = 1e-3
 
 /** Adds an instrument from its family's preset, with its maker’s chart laid over it where there is one. */
 export function POST(request: Request) {
@@ -27,7 +25,7 @@ export function POST(request: Request) {
     const instrument = withChart(drawn, lines)
     const told = lengthsTold(lines).map((number): Measured => ({
       key: `speaking ${number}`,
-      error: CHART_ERROR,
+      error: CHART_ERRORS.speaking,
     }))
     const byTape = measuredPieces(instrument, [...measured.keys()])
     const known = {

@@ -5,7 +5,7 @@ import { eq } from 'drizzle-orm'
 import { chartLine, withLine, type WholeLine } from '@/core/chart/chart-line'
 import { cellsOf } from '@/core/chart/cells'
 import type { StringPosition } from '@/core/instrument/instrument'
-import { sectionsOf, type Measured } from '@/core/measuring/quantity'
+import { CHART_ERRORS, sectionsOf, type Measured } from '@/core/measuring/quantity'
 import { outerGauge } from '@/core/strings/construction'
 import type { Store } from '../../store/database'
 import { positionRow, positionId, type StoredInstrument } from '../instruments'
@@ -58,9 +58,6 @@ export function changeChart(
   return { actionId, changed: changed.length }
 }
 
-/** Lengths and gauges of charts are told to the millimetre and to two hundredths of one: one standard deviation each, m. */
-const TOLD = { speaking: 1e-3, gauge: 1e-5 } as const
-
 /** What a chart tells of an instrument from a preset is known from then on, and no longer assumed. */
 function keepWhatIsKnown(
   store: Store,
@@ -80,7 +77,7 @@ function keepWhatIsKnown(
   }
   const lengths = instrument.positions
     .filter(({ number }) => isNew(number, (line, had) => line.speakingLength !== had.speakingLength))
-    .map(({ number }): Measured => ({ key: `speaking ${number}`, error: TOLD.speaking }))
+    .map(({ number }): Measured => ({ key: `speaking ${number}`, error: CHART_ERRORS.speaking }))
   // A section’s gauges are one quantity: it is known where the chart tells most of them.
   const gauges = sectionsOf(now)
     .filter(({ from, to }) => {
@@ -90,7 +87,7 @@ function keepWhatIsKnown(
       )
       return told.length > all.length / 2
     })
-    .map(({ from }): Measured => ({ key: `gauge ${from}`, error: TOLD.gauge }))
+    .map(({ from }): Measured => ({ key: `gauge ${from}`, error: CHART_ERRORS.gauge }))
   const fresh = [...lengths, ...gauges]
   if (fresh.length === 0) return
   const again = new Set(fresh.map(({ key }) => key))

@@ -10,5 +10,7 @@ interface Path {
 /** Takes lengths over that a picture told; the picture itself stays in the browser. */
 export async function POST(request: Request, { params }: Path) {
   const { slug } = await params
-  return handle(request, PhotoLengthsRequest, ({ readings }) => measureByPicture(store(), slug, readings))
+  return handle(request, PhotoLengthsRequest, ({ readings, replaced }) =>
+    measureByPicture(store(), slug, readings, replaced),
+  )
 }
