@@ -177,6 +177,7 @@ test('no stored value makes a page fail', async ({ request, served }) => {
         closesAt: most ? '23:59' : '00:01',
         openDays: most ? [1, 2, 3, 4, 5, 6, 7] : [7],
         name: most ? 'M'.repeat(60) : 'm',
+        address: most ? 'W'.repeat(300) : '',
         timeZone: most ? 'Pacific/Kiritimati' : 'Pacific/Pago_Pago',
         referenceA: most ? 470 : 380,
         people: most ? Array.from({ length: 60 }, (_, i) => `${i} ${'W'.repeat(37)}`) : [],

@@ -42,6 +42,10 @@ export class BeginRequest {
 }
 
 export class HouseRequest extends BeginRequest {
+  @MaxLength(300, { message: 'An address of at most 300 letters.' })
+  @IsString()
+  address!: string
+
   @Max(20, { message: 'More than 20 of each string is a shop.' })
   @Min(0, { message: 'There can’t be fewer than none.' })
   @IsInt({ message: 'Spares: expected a whole number.' })

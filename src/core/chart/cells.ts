@@ -9,7 +9,7 @@ import { outerGauge, type Construction } from '../strings/construction'
 import type { FileUnit } from '../units/file-unit'
 import type { LengthUnit } from '../units/length'
 import type { Bounded } from '../strings/bounds'
-import { lengthCell, readLengthCell } from '../strings/length-cells'
+import { boundsText, lengthCell, readLengthCell } from '../strings/length-cells'
 import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
 import { inferWound } from './infer-wound'
@@ -62,6 +62,11 @@ const BOUNDED: Record<LengthColumn, Bounded> = {
   wrap: 'wrap',
   speaking: 'speaking length',
   free: 'free length',
+}
+
+/** From what to what a column’s lengths can be, as a hint tells it; null for a column of words. */
+export function boundsIn(column: ChartColumn, unit: 'mm' | 'in'): string | null {
+  return column in BOUNDED ? boundsText(BOUNDED[column as LengthColumn], unit) : null
 }
 
 /**

@@ -4,7 +4,8 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { note } from '../pitch/note'
 import { outerGauge, type Construction } from '../strings/construction'
 import { tension, utilisation } from '../strings/tension'
-import { cellsOf, readCells, type ColumnUnits } from './cells'
+import { LENGTH_COLUMNS } from '../strings/written-lengths'
+import { boundsIn, cellsOf, readCells, type ColumnUnits } from './cells'
 import { chartLine, withLine, type ChartLine } from './chart-line'
 import { findings } from './findings'
 import { fitLengths } from './fit-lengths'
@@ -35,6 +36,25 @@ describe('cells', () => {
         expect(readCells(cellsOf(line, 'mm'), inUnit('mm'))).toEqual({ line, problems: {} })
     },
   )
+
+  test.each(['mm', 'in'] as const)('what a column hints at in %s, its reader takes', (unit) => {
+    const [line] = lines('bryony') as [ChartLine]
+    const cells = cellsOf(line, unit)
+    for (const column of LENGTH_COLUMNS) {
+      const [, least, most] = /^(\S+) to (\S+) (mm|in)$/.exec(boundsIn(column, unit)!)!
+      for (const text of [least!, most!]) {
+        const { problems } = readCells(
+          { ...cells, material: 'copper on silk on steel', [column]: text },
+          inUnit(unit),
+        )
+        expect([column, text, problems[column] ?? '']).not.toEqual([
+          column,
+          text,
+          expect.stringContaining('can’t be right'),
+        ])
+      }
+    }
+  })
 
   test('in inches a length comes back to a hundred-thousandth of an inch', () => {
     for (const line of lines('lovage')) {

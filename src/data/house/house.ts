@@ -10,6 +10,8 @@ import { house } from '../store/schema'
 
 export interface House {
   readonly name: string
+  /** Under its name on papers: street, town, telephone, a line each. */
+  readonly address: string
   readonly unit: 'mm' | 'in'
   /** Whether gauges are in thousandths of an inch, whatever lengths are in. */
   readonly gaugesInThou: boolean
@@ -48,6 +50,7 @@ export interface House {
 
 const STARTING: House = {
   name: '',
+  address: '',
   unit: 'mm',
   gaugesInThou: false,
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
@@ -79,6 +82,7 @@ function readHouse(store: Store): House {
   if (!row) return STARTING
   return {
     name: row.name,
+    address: row.address,
     unit: row.unit,
     gaugesInThou: row.gaugesInThou,
     timeZone: row.timeZone,

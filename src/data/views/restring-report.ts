@@ -16,13 +16,14 @@ import { materialWord, outerGauge, type Construction } from '@/core/strings/cons
 import { tension } from '@/core/strings/tension'
 import { gaugeText } from '@/core/units/length'
 import { fittingFigures } from '@/core/fitting/figures'
+import type { Charge, Charges } from '@/core/stores/charges'
 import { specAt } from '@/core/stores/string-spec'
-import { stringPrices } from '../buying/string-prices'
 import { guarded } from '../csv/formula-guard'
 import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
 import { gaugeUnitOf, houseSettings, type House } from '../house/house'
 import type { StoredInstrument } from '../instruments/instruments'
 import { lastRestring } from '../jobs/restrings'
+import { chargesFor } from './charges'
 import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { coils, fittedPositions, fittedStrings } from '../store/schema'
@@ -54,7 +55,6 @@ export interface RestringReport {
   readonly loadAfter: number
   /** Retunes in each of the next weeks, all new strings together. */
   readonly retunes: readonly number[]
-  /** From when every new string holds through a concert, ms; null where none is followed. */
   /** From when every new string holds; null where none settles or some slips or never holds so well. */
   readonly holdsFrom: number | null
   /** Strings that slip. */
@@ -62,6 +62,9 @@ export interface RestringReport {
   /** When the first is to be tuned again, ms. */
   readonly comeBack: number | null
   readonly holdsWithin: number
+  readonly charges: Charges
+  /** The workshop’s, a line each. */
+  readonly address: string
 }
 
 const WEEK = 7 * 86_400_000
@@ -125,6 +128,8 @@ export function restringReport(store: Store, stored: StoredInstrument): Restring
       null,
     ),
     holdsWithin: settings.holdsWithinCents,
+    charges: charges(store, stored, changed),
+    address: settings.address,
   }
 }
 
@@ -146,38 +151,34 @@ function heldFrom(
 
 /** The lines of an invoice: strings by kind at the suppliers’ price, and the work as it is estimated. */
 export function invoiceCsv(store: Store, stored: StoredInstrument): string {
-  const { instrument } = stored
-  const { changed } = restringReport(store, stored)
-  const { hourMinor, currency } = houseSettings(store)
-  const priceOf = stringPrices(store)
-  const kinds = new Map<string, { count: number; price: number | null }>()
-  const pieces = new Set<number>()
-  for (const { number, after } of changed) {
-    const position = instrument.positions[number - 1] as StringPosition
-    if (pieces.has(position.piece)) continue
-    pieces.add(position.piece)
-    const kind = kinds.get(after.what) ?? {
-      count: 0,
-      price: priceOf(
-        specAt(position, soldByClass(instrument)),
-        fittingFigures(instrument, position, stored.habits).cut.total,
-      ),
-    }
-    kinds.set(after.what, { ...kind, count: kind.count + 1 })
-  }
-  const money = (minor: number) => (minor / 100).toFixed(2)
-  const hours = (pieces.size * TO_CHANGE.string) / 60
+  const { strings, work, currency } = restringReport(store, stored).charges
+  const money = (minor: number | null) => (minor === null ? '' : (minor / 100).toFixed(2))
+  const row = (what: string, count: string, { each, amount }: Charge) =>
+    [what, count, money(each), money(amount), currency].map(guarded)
   const rows = [
-    ...[...kinds].map(([what, { count, price }]) => [
-      what,
-      count,
-      price === null ? '' : money(price),
-      price === null ? '' : money(price * count),
-      currency,
-    ]),
-    ['work, h', hours.toFixed(2), money(hourMinor), money(hours * hourMinor), currency],
-  ].map((row) => row.map((cell) => guarded(String(cell))))
+    ...strings.map((one) => row(one.what, String(one.count), one)),
+    ...(work ? [row('work, h', work.count.toFixed(2), work)] : []),
+  ]
   return `${Papa.unparse({ fields: [...INVOICE_COLUMNS], data: rows }, { newline: '\n' })}\n`
+}
+
+/** Each string once, however many positions it serves. */
+function charges(store: Store, { instrument, habits }: StoredInstrument, changed: readonly ChangedString[]) {
+  const pieces = new Map(
+    changed.map(({ number, after }) => {
+      const position = instrument.positions[number - 1] as StringPosition
+      return [position.piece, { position, what: after.what }]
+    }),
+  )
+  return chargesFor(
+    store,
+    [...pieces.values()].map(({ position, what }) => ({
+      what,
+      spec: specAt(position, soldByClass(instrument)),
+      cut: fittingFigures(instrument, position, habits).cut.total,
+    })),
+    pieces.size * TO_CHANGE.string,
+  )
 }
 
 interface OnPosition {

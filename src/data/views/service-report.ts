@@ -6,6 +6,12 @@ import { leadingNames } from '@/core/instrument/names'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { gaugeText, type LengthUnit } from '@/core/units/length'
 import { siteFacts, siteWord } from '@/core/wear/break-sites'
+import { soldByClass } from '@/core/instrument/instrument'
+import type { ChargedString, Charges } from '@/core/stores/charges'
+import { specAt } from '@/core/stores/string-spec'
+import { gaugeUnitOf, houseSettings } from '../house/house'
+import type { Store } from '../store/database'
+import { chargesFor } from './charges'
 import type { JobOutcome } from './job-outcome'
 import type { Job } from '../jobs/job'
 import { metres } from '../store/millimetres'
@@ -15,7 +21,6 @@ const MINUTE = 60_000
 /** One string of a finished job, in the words of a report. */
 export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaugeUnit: LengthUnit) {
   const { position, site, coil, figures, habits } = job
-  const gauge = gaugeText(outerGauge(figures.construction), gaugeUnit)
   return {
     number: position.number,
     called: position.called.number,
@@ -27,7 +32,7 @@ export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaug
           ? `broke ${siteWord(site, position).toLowerCase()}`
           : siteWord(site, position).toLowerCase().replace(/^the /, ''),
     suspect: site === null ? null : `First suspect there: ${siteFacts(site).suspect.toLowerCase()}`,
-    string: `${materialWord(figures.construction)}, ${gauge}`,
+    string: stringWords(job, gaugeUnit),
     make: coil ? `${coil.maker} ${coil.line}`.trim() : '',
     cut: cutMm === null ? null : metres(cutMm),
     wraps,
@@ -43,6 +48,30 @@ export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaug
     })),
   }
 }
+
+/** What the work costs its owner: the strings that were put on, and the time. */
+export function serviceCharges(store: Store, done: readonly JobOutcome[]): Charges {
+  const gaugeUnit = gaugeUnitOf(houseSettings(store))
+  return chargesFor(
+    store,
+    done.flatMap(({ job, cutMm }): ChargedString[] =>
+      job.sameString
+        ? []
+        : [
+            {
+              what: stringWords(job, gaugeUnit),
+              spec: specAt(job.position, soldByClass(job.instrument)),
+              cut: cutMm === null ? job.figures.cut.total : metres(cutMm),
+            },
+          ],
+    ),
+    serviceMinutes(done.map(({ job }) => job)),
+  )
+}
+
+/** `gut, 1.10 mm` */
+const stringWords = ({ figures: { construction } }: Job, unit: LengthUnit) =>
+  `${materialWord(construction)}, ${gaugeText(outerGauge(construction), unit)}`
 
 /** Minutes from the first step marked to the last fitting logged; null where no step was marked. */
 export function serviceMinutes(jobs: readonly Job[]): number | null {

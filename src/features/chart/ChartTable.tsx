@@ -1,7 +1,7 @@
 'use client'
 
 import { memo, useCallback } from 'react'
-import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
+import { boundsIn, CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
 import { isWhole } from '@/core/chart/chart-line'
 import { frequency } from '@/core/pitch/note'
 import { MARGIN_BOUNDS, tension, utilisation } from '@/core/strings/tension'
@@ -72,9 +72,9 @@ export function ChartTable({ rows, referenceA, unit, gaugeUnit, marked, called, 
       <table className="w-full min-w-[56rem] border-collapse text-sm" aria-label="String chart">
         <thead>
           <tr className="border-b border-ink text-left text-xs text-soft">
-            <Head column="number" />
+            <Head column="number" unit={unit} />
             {BEFORE_RECKONED.map((column) => (
-              <Head key={column} column={column} />
+              <Head key={column} column={column} unit={unit} />
             ))}
             <th scope="col" className="w-10 px-1 pb-1 text-right font-normal">
               N
@@ -82,7 +82,7 @@ export function ChartTable({ rows, referenceA, unit, gaugeUnit, marked, called, 
             <th scope="col" className="w-12 px-1 pb-1 text-right font-normal">
               % of strength
             </th>
-            <Head column="asked" />
+            <Head column="asked" unit={unit} />
           </tr>
         </thead>
         <tbody ref={body} {...handlers}>
@@ -115,10 +115,11 @@ export function ChartTable({ rows, referenceA, unit, gaugeUnit, marked, called, 
   )
 }
 
-function Head({ column }: { readonly column: ChartColumn }) {
+function Head({ column, unit }: { readonly column: ChartColumn; readonly unit: 'mm' | 'in' }) {
   return (
     <th
       scope="col"
+      title={boundsIn(column, unit) ?? undefined}
       className={`px-1 pb-1 font-normal ${IN_WORDS.has(column) ? '' : 'text-right'} ${WIDTHS[column]}`}
     >
       {HEADS[column]}

@@ -40,6 +40,7 @@ export function HouseForm({ house }: { house: House }) {
     resolver: classValidatorResolver(HouseRequest),
     defaultValues: {
       name: house.name,
+      address: house.address,
       timeZone: house.timeZone,
       referenceA: house.referenceA,
       people: [...house.people],
@@ -86,6 +87,13 @@ export function HouseForm({ house }: { house: House }) {
           problem={errors.timeZone?.message}
           {...register('timeZone')}
         />
+        <Labelled
+          label="Address"
+          hint="Printed on reports. Street, town, telephone, mail: one a line."
+          problem={errors.address?.message}
+        >
+          {(wiring) => <textarea className="entry mt-1 min-h-24" {...wiring} {...register('address')} />}
+        </Labelled>
         <div className="sm:col-span-2">
           <Labelled
             label="People who work here"

@@ -3,6 +3,7 @@
 import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
+import { useEffect } from 'react'
 import { useForm } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
@@ -12,15 +13,21 @@ import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
+import { deliver } from '@/ui/away/outbox'
 import { letGo } from '@/ui/away/use-keep-open'
+import { useOutbox } from '@/ui/away/use-outbox'
+import { useBrowserHas } from '@/ui/hands-free/use-browser-has'
+import { useKept } from '@/ui/kept/use-kept'
 import { useAnnounce } from '@/ui/shell/DoneBar'
-import { send } from '@/ui/shell/send'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
 import { FinishRequest } from '@/boundary/requests/jobs'
+import { measuredWith } from './with-waiting'
 
 interface LogFormProps {
   readonly jobId: number
+  /** What the string is called: `the 3rd-octave A of Lovage`. */
+  readonly name: string
   readonly predictedCut: number
   /** Null where the string is caught in a cord, and nothing is wound. */
   readonly predictedWraps: number | null
@@ -33,42 +40,72 @@ interface LogFormProps {
   readonly parks: boolean
 }
 
-/** What was really cut and wound; logging it cuts the coil and starts the settling. */
-export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, coil, parks }: LogFormProps) {
+type Typed = Partial<Omit<FinishRequest, 'unit'>>
+const NOTHING: Typed = {}
+const always = () => true
+
+/** What was really cut and wound; logging it cuts the coil and starts the settling. What is typed stays until it is logged, offline too. */
+export function LogForm(props: LogFormProps) {
+  // What this device has is read in the browser: the form begins anew with it.
+  const isInBrowser = useBrowserHas(always)
+  return <LogFields key={String(isInBrowser)} {...props} />
+}
+
+function LogFields({
+  jobId,
+  name,
+  predictedCut,
+  predictedWraps,
+  gauge,
+  measured,
+  coil,
+  parks,
+}: LogFormProps) {
   const { unit, gaugeUnit, units } = useHouse()
   const router = useRouter()
   const announce = useAnnounce()
+  const { waits } = useOutbox()
+  const known = measuredWith(measured, jobId, waits)
+  const [typed, setTyped] = useKept(`log of job ${jobId}`, NOTHING)
   const {
     register,
     handleSubmit,
     setError,
+    watch,
     formState: { errors, isSubmitting },
   } = useForm<FinishRequest>({
     resolver: classValidatorResolver(FinishRequest),
     defaultValues: {
       unit,
-      ...(coil
-        ? {
-            cut: lengthFigure(measured.cut ?? Math.ceil(predictedCut * 1000) / 1000, {
-              unit,
-              digits: unit === 'mm' ? 0 : 2,
-            }),
-          }
-        : {}),
-      ...(predictedWraps === null ? {} : { wraps: measured.wraps ?? Math.round(predictedWraps * 4) / 4 }),
-      ...(measured.gauge === undefined ? {} : { gauge: gaugeFigure(measured.gauge, gaugeUnit) }),
+      ...(coil ? { cut: cutText(known.cut, coil.left) } : {}),
+      ...(predictedWraps === null ? {} : { wraps: known.wraps ?? Math.round(predictedWraps * 4) / 4 }),
+      ...(known.gauge === undefined ? {} : { gauge: gaugeFigure(known.gauge, gaugeUnit) }),
+      ...typed,
     },
   })
+  useEffect(() => {
+    const { unsubscribe } = watch(({ unit: _, ...form }, { type }) => type === 'change' && setTyped(form))
+    return unsubscribe
+  }, [watch, setTyped])
   usePageTurner()
   const text = (length: number) => measureText(measure('length', length), unit)
 
+  /** Empty where the rest of the packet hangs by the parked tail: nobody can know the cut yet. */
+  function cutText(cut: number | undefined, left: number): string {
+    const hangs = parks && left - predictedCut <= LONGEST_PARKED
+    if (cut === undefined && hangs) return ''
+    return lengthFigure(cut ?? Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 })
+  }
+
   const log = handleSubmit(async (form) => {
-    const answer = await send(calls.finishJob(jobId), form)
+    const answer = await deliver(calls.finishJob(jobId), form, `The log of ${name}`)
+    if (answer === 'waits') return
     if (!answer.ok) {
       const field = answer.field === 'wraps' || answer.field === 'gauge' ? answer.field : 'cut'
       return setError(field, { message: answer.sentence })
     }
     void letGo()
+    setTyped(NOTHING)
     announce(
       coil && form.cut !== undefined
         ? 'The fitting is logged and the coil is cut in the stores.'
@@ -79,12 +116,18 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
     router.refresh()
   })
 
+  if (waits.some(({ path }) => path === calls.finishJob(jobId).path))
+    return (
+      <p role="status" className="mt-4 max-w-xl border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">
+        <strong>The log is saved on this device.</strong> Taut Pinset will send it when it is back online.
+      </p>
+    )
   return (
     <form onSubmit={log} noValidate className="mt-4 grid max-w-xl gap-5">
       {coil && (
         <Entry
           label="Cut from the coil"
-          hint={`Worked out: ${text(predictedCut)}. ${coil.label} holds ${text(coil.left)}. In ${unit} unless you write the unit.${parks ? ' Leave it empty if the rest of the packet hangs parked on the neck: it is booked when you trim.' : ''}`}
+          hint={`Predicted: ${text(predictedCut)}. ${coil.label} has ${text(coil.left)}. Type ${unit}, or write the unit.${parks ? ' Leave it empty if the rest of the packet hangs on the neck. You enter it when you trim.' : ''}`}
           problem={errors.cut?.message}
           inputMode="decimal"
           {...register('cut', {
@@ -122,3 +165,6 @@ export function LogForm({ jobId, predictedCut, predictedWraps, gauge, measured, 
     </form>
   )
 }
+
+/** More than this nobody leaves hanging on a neck, m: what comes from a reel is cut first. */
+const LONGEST_PARKED = 1.5

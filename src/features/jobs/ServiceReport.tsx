@@ -1,11 +1,13 @@
 'use client'
 
-import { aboutLine } from '@/core/instrument/about-line'
 import type { ReactNode } from 'react'
 import { mishapWord, type Mishap } from '@/core/fitting/mishaps'
+import type { Charges } from '@/core/stores/charges'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
 import { dateText, nearText } from '@/ui/format/time'
+import { ChargesTable } from '@/ui/print/ChargesTable'
+import { ReportHead } from '@/ui/print/ReportHead'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useHouse } from '@/ui/units'
 
@@ -46,6 +48,9 @@ interface ServiceReportProps {
   readonly strings: readonly ReportedString[]
   /** At the bench, min; null where no step was marked. */
   readonly minutes: number | null
+  readonly charges: Charges
+  /** The workshop’s, a line each. */
+  readonly address: string
   readonly now: number
   readonly holdsWithin: number
 }
@@ -69,8 +74,16 @@ function toComeWords(
 }
 
 /** What an owner is told afterwards: what was done, with which parts, in what time, and what is to come. */
-export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }: ServiceReportProps) {
-  const { units, timeZone, name: house } = useHouse()
+export function ServiceReport({
+  instrument,
+  strings,
+  minutes,
+  charges,
+  address,
+  now,
+  holdsWithin,
+}: ServiceReportProps) {
+  const { units, timeZone } = useHouse()
   const length = (metres: number) => measureText(measure('length', metres), units)
   const last = Math.max(...strings.map((s) => s.finishedAt))
   const anchors = strings.filter((s) => s.anchor).length
@@ -83,21 +96,16 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
       className="sheet mx-auto max-w-[210mm] p-6 print:border-0 print:p-0 print:shadow-none"
       aria-label="Service report"
     >
-      <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
-        <div>
-          <h1 className="text-2xl font-semibold">Service report: {instrument.name}</h1>
-          <p className="text-soft">{aboutLine(instrument)}</p>
-        </div>
-        <p className="text-right text-sm text-soft">
-          {house}
-          <br />
-          {dateText(last, timeZone)}
-          <span className="print:hidden">
-            <br />
-            <PrintButton />
-          </span>
-        </p>
-      </header>
+      <ReportHead
+        title={`Service report: ${instrument.name}`}
+        maker={instrument.maker}
+        model={instrument.model}
+        owner={instrument.owner}
+        address={address}
+        date={dateText(last, timeZone)}
+      >
+        <PrintButton />
+      </ReportHead>
       <h2 className="mt-4 text-lg font-semibold">What was done</h2>
       <ul className="ruled">
         {strings.map((s) => (
@@ -134,6 +142,12 @@ export function ServiceReport({ instrument, strings, minutes, now, holdsWithin }
           {minutes === null ? 'not kept' : minutes < 1 ? 'under a minute' : `${Math.round(minutes)} min`}
         </Row>
       </dl>
+      {(charges.strings.length > 0 || charges.work) && (
+        <>
+          <h2 className="mt-4 text-lg font-semibold">Prices</h2>
+          <ChargesTable {...charges} />
+        </>
+      )}
       <h2 className="mt-4 text-lg font-semibold">What is to come</h2>
       <p>
         A new string falls in pitch for some weeks, less each day. Bring it back to pitch as often as it

@@ -45,7 +45,14 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepB
   const { waits } = useOutbox()
   const jobs = useMemo(() => withWaiting(inTheHouse, waits), [inTheHouse, waits])
   const [{ jobId: firstId }] = inTheHouse as readonly [JobView]
-  useKeepOpen(`${pages.jobSheet(firstId, 'steps')} ${pages.jobSheet(firstId, 'card')}`, fetchKnotsAhead)
+  useKeepOpen(
+    [
+      pages.jobSheet(firstId, 'steps'),
+      pages.jobSheet(firstId, 'card'),
+      ...inTheHouse.map(({ jobId }) => pages.jobSheet(jobId, 'log')),
+    ].join(' '),
+    fetchKnotsAhead,
+  )
   const router = useRouter()
   const [turns, setTurns] = useState<Readonly<Record<number, number>>>({})
   // A tick that waits changes no figure: nothing is worked out anew for it.
@@ -103,8 +110,10 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepB
   }
   const goOn = () => {
     const sent = mark({ step: step.key, done: true, jobs: ids }, step.title)
-    // It is logged when the house answers again.
-    if (step.key === 'log') void sent.then((isThere) => isThere && router.push(pages.jobSheet(ids[0], 'log')))
+    const log = pages.jobSheet(ids[0], 'log')
+    // Offline the browser itself opens the page, as it is stored on this device.
+    if (step.key === 'log')
+      void sent.then((isThere) => (isThere ? router.push(log) : window.location.assign(log)))
     else if (!last) {
       const next = me === null ? -1 : nextOpen(here + 1)
       goTo(next < 0 ? here + 1 : next)

@@ -24,9 +24,25 @@ export function withWaiting(jobs: readonly JobView[], waits: readonly Waiting[])
     const [, id, what] = OF_A_JOB.exec(path) ?? []
     if (what === 'steps') return had.map((job) => marked(job, JSON.parse(json) as Marked))
     if (what === 'measures')
-      return had.map((job) => (job.jobId === Number(id) ? measured(job, JSON.parse(json) as Measured) : job))
+      return had.map((job) =>
+        job.jobId === Number(id)
+          ? { ...job, measured: remeasured(job.measured, JSON.parse(json) as Measured) }
+          : job,
+      )
     return had
   }, jobs)
+}
+
+/** What was measured on the way of a job, with what waits on this device. */
+export function measuredWith(
+  had: JobView['measured'],
+  jobId: number,
+  waits: readonly Waiting[],
+): JobView['measured'] {
+  return waits.reduce((now, { path, json }) => {
+    const [, id, what] = OF_A_JOB.exec(path) ?? []
+    return what === 'measures' && Number(id) === jobId ? remeasured(now, JSON.parse(json) as Measured) : now
+  }, had)
 }
 
 function marked(job: JobView, { step, done, jobs }: Marked): JobView {
@@ -35,8 +51,8 @@ function marked(job: JobView, { step, done, jobs }: Marked): JobView {
   return { ...job, done: done ? [...others, step] : others }
 }
 
-function measured(job: JobView, { what, text, unit }: Measured): JobView {
+function remeasured(had: JobView['measured'], { what, text, unit }: Measured): JobView['measured'] {
   const value = readMeasured(what, text, unit)
-  const others = Object.entries(job.measured).filter(([key]) => key !== what)
-  return { ...job, measured: { ...Object.fromEntries(others), ...(value === null ? {} : { [what]: value }) } }
+  const others = Object.entries(had).filter(([key]) => key !== what)
+  return { ...Object.fromEntries(others), ...(value === null ? {} : { [what]: value }) }
 }

@@ -1,6 +1,5 @@
 'use client'
 
-import { aboutLine } from '@/core/instrument/about-line'
 import { files, pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { RestringReport } from '@/data/views/restring-report'
@@ -8,6 +7,8 @@ import { measureText } from '@/ui/format/measure'
 import { dateText, momentText } from '@/ui/format/time'
 import { PlainTable, type TableHead } from '@/ui/list/PlainTable'
 import { BackLink } from '@/ui/shell/BackLink'
+import { ChargesTable } from '@/ui/print/ChargesTable'
+import { ReportHead } from '@/ui/print/ReportHead'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useHouse } from '@/ui/units'
 
@@ -16,7 +17,7 @@ const HEADS: readonly TableHead[] = [{ word: 'String' }, { word: 'Before' }, { w
 /** What an owner is told of a restring, on paper. */
 export function RestringReportSheet({ report }: { readonly report: RestringReport }) {
   const { instrument, begunAt, endedAt, changed, notChanged, loadBefore, loadAfter, retunes } = report
-  const { units, timeZone, name: house } = useHouse()
+  const { units, timeZone } = useHouse()
   const force = (newtons: number) => measureText(measure('force', newtons), units)
   const more = (loadAfter / loadBefore - 1) * 100
   const [first = 0] = retunes
@@ -28,24 +29,19 @@ export function RestringReportSheet({ report }: { readonly report: RestringRepor
       <p className="print:hidden">
         <BackLink to={pages.instrumentSheet(instrument.slug, 'restring')}>Restring</BackLink>
       </p>
-      <header className="flex items-end justify-between gap-4 border-b border-ink pb-2">
-        <div>
-          <h1 className="text-2xl font-semibold">{instrument.name}, restrung</h1>
-          <p className="text-soft">{aboutLine(instrument)}</p>
-        </div>
-        <p className="text-right text-sm text-soft">
-          {house}
-          <br />
-          {dateText(begunAt, timeZone)}
-          {endedAt !== null && ` to ${dateText(endedAt, timeZone)}`}
-        </p>
-      </header>
-      <div className="mt-3 flex flex-wrap gap-2 print:hidden">
+      <ReportHead
+        title={`${instrument.name}, restrung`}
+        maker={instrument.maker}
+        model={instrument.model}
+        owner={instrument.owner}
+        address={report.address}
+        date={`${dateText(begunAt, timeZone)}${endedAt === null ? '' : ` to ${dateText(endedAt, timeZone)}`}`}
+      >
         <PrintButton />
         <a className="button" href={files.invoice(instrument.slug)}>
           Invoice lines as CSV
         </a>
-      </div>
+      </ReportHead>
       <p className="mt-4">
         {changedText(changed.length)} {notChangedText(notChanged)} The load at pitch was {force(loadBefore)}{' '}
         before and is {force(loadAfter)} now
@@ -77,6 +73,12 @@ export function RestringReportSheet({ report }: { readonly report: RestringRepor
         </p>
       )}
       {changed.length > 0 && <Changed changed={changed} />}
+      {changed.length > 0 && (
+        <>
+          <h2 className="mt-4 text-lg font-semibold">Prices</h2>
+          <ChargesTable {...report.charges} />
+        </>
+      )}
       <p className="mt-4 text-xs text-soft">
         Loads are reckoned from lengths and gauges, times from the material and the readings so far. The
         maker’s string chart comes first; cracks, rising seams or pins that don’t hold are matters for the

@@ -1,4 +1,3 @@
-import { readCells, type ColumnUnits } from '@/core/chart/cells'
 import { fromPreset } from '@/core/instrument/presets'
 import { lengthsTold, withChart } from '@/core/instrument/with-chart'
 import { readNotes } from '@/core/instrument/read-notes'
@@ -7,17 +6,16 @@ import { CHART_ERRORS, measuredPieces, type Measured } from '@/core/measuring/qu
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
 import { houseSettings } from '@/data/house/house'
+import { lineInMm } from '@/data/instruments/charts/lines-in-mm'
 import { putOnShelf } from '@/data/instruments/put-on-shelf'
 import { NewInstrumentRequest, stringsOn } from '@/boundary/requests/new-instrument'
-
-const IN_MM: ColumnUnits = { gauge: 'mm', core: 'mm', bedding: 'mm', wrap: 'mm', speaking: 'mm', free: 'mm' }
 
 /** Adds an instrument from its family's preset, with its maker’s chart laid over it where there is one. */
 export function POST(request: Request) {
   return handle(request, NewInstrumentRequest, ({ notes, lengths, chart, on, year, ...about }) => {
     const { unit, referenceA, habits } = houseSettings(store())
     const measured = readLengths(lengths, unit)
-    const lines = chart.flatMap((cells) => readCells(cells, IN_MM).line ?? [])
+    const lines = chart.map(lineInMm)
     const drawn = fromPreset(
       { about: { ...about, slug: 'new', referenceA }, notes: readNotes(notes), measured },
       habits.gutTop,

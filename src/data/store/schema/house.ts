@@ -7,6 +7,8 @@ import { id, plainId } from './columns'
 export const house = sqliteTable('house', {
   id: plainId(),
   name: text('name').notNull(),
+  /** Under its name on papers, a line each. */
+  address: text('address').notNull().default(''),
   unit: text('unit', { enum: ['mm', 'in'] }).notNull(),
   gaugesInThou: integer('gauges_in_thou', { mode: 'boolean' }).notNull().default(false),
   timeZone: text('time_zone').notNull(),

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { windsOnPin } from '@/core/fitting/head-way'
 import { ruleOfTail } from '@/core/fitting/tail'
 import { outerGauge } from '@/core/strings/construction'
+import { stringOf } from '@/data/jobs/string-of'
 import { LogForm } from '@/features/jobs/LogForm'
 import { JobSheet } from '../JobSheet'
 import { loadStrungJob } from '../load-job'
@@ -15,6 +16,7 @@ export default async function LogPage({ params }: { params: Promise<{ id: string
       <h2 className="mt-4 text-xl font-semibold">Log the fitting</h2>
       <LogForm
         jobId={job.jobId}
+        name={stringOf(job, job.position)}
         predictedCut={job.figures.cut.total}
         predictedWraps={windsOnPin(job.position) ? (job.figures.strings[0]?.wraps ?? job.habits.wraps) : null}
         measured={job.measured}

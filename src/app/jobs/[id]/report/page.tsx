@@ -5,7 +5,7 @@ import { store } from '@/data/store/database'
 import { gaugeUnitOf, houseSettings } from '@/data/house/house'
 import { jobOutcome } from '@/data/views/job-outcome'
 import { jobsTogether } from '@/data/jobs/jobs-together'
-import { serviceMinutes, reportedString } from '@/data/views/service-report'
+import { serviceCharges, serviceMinutes, reportedString } from '@/data/views/service-report'
 import { ServiceReport } from '@/features/jobs/ServiceReport'
 import { loadJob } from '../load-job'
 
@@ -23,6 +23,8 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
       instrument={job.instrument}
       strings={finished.map((one) => reportedString(one, gaugeUnitOf(settings)))}
       minutes={serviceMinutes(finished.map((one) => one.job))}
+      charges={serviceCharges(store(), finished)}
+      address={settings.address}
       now={store().now()}
       holdsWithin={settings.holdsWithinCents}
     />

@@ -1,20 +1,17 @@
-import { chartLine, isWhole } from '@/core/chart/chart-line'
-import { readCells, type Cells, type ColumnUnits } from '@/core/chart/cells'
+import { chartLine } from '@/core/chart/chart-line'
 import { changeChart } from '@/data/instruments/charts/change-chart'
+import { wholeLineInMm } from '@/data/instruments/charts/lines-in-mm'
 import { chartCsv } from '@/data/instruments/charts/chart-csv'
 import { store } from '@/data/store/database'
 import { fileAnswer } from '@/boundary/file-answer'
 import { handle } from '@/app/api/handle'
 import { toInstrumentFile } from '@/data/instruments/instrument-file'
 import { instrumentBySlug } from '@/data/instruments/instruments'
-import { Refusal } from '@/boundary/refusal'
 import { ChartRequest } from '@/boundary/requests/chart'
 
 interface Path {
   readonly params: Promise<{ slug: string }>
 }
-
-const IN_MM: ColumnUnits = { gauge: 'mm', core: 'mm', bedding: 'mm', wrap: 'mm', speaking: 'mm', free: 'mm' }
 
 /** The chart as a file: `?as=csv` or `?as=json`. */
 export async function GET(request: Request, { params }: Path) {
@@ -32,20 +29,6 @@ export async function GET(request: Request, { params }: Path) {
 export async function PATCH(request: Request, { params }: Path) {
   const { slug } = await params
   return handle(request, ChartRequest, ({ lines }) =>
-    changeChart(store(), instrumentBySlug(store(), slug), lines.map(lineFrom)),
+    changeChart(store(), instrumentBySlug(store(), slug), lines.map(wholeLineInMm)),
   )
-}
-
-function lineFrom(cells: Cells) {
-  const { line, problems } = readCells(cells, IN_MM)
-  const [column, sentence] = Object.entries(problems)[0] ?? []
-  if (sentence !== undefined)
-    throw new Refusal(400, `String ${cells.number}: ${sentence}`, `${cells.number}.${column}`)
-  if (!line || !isWhole(line))
-    throw new Refusal(
-      400,
-      `String ${cells.number} is not whole yet: it needs a material, a gauge and both lengths.`,
-      `${cells.number}.gauge`,
-    )
-  return line
 }

@@ -1,0 +1,1 @@
+ALTER TABLE `house` ADD `address` text DEFAULT '' NOT NULL;
