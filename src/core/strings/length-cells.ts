@@ -19,11 +19,26 @@ export function lengthCell(metres: number, unit: LengthUnit): string {
     .replace(/\.$/, '')
 }
 
-/** From what to what a length can be, as a hint tells it: `1 to 30 mm`. The same bounds are read by every way in. */
+/**
+ * From what to what a length can be, as a hint tells it: `1 to 30 mm`. The same bounds are read by every way in; the hint
+ * is rounded inwards, so that what it offers is taken.
+ */
 export function boundsText(bounded: Bounded, unit: 'mm' | 'in'): string {
-  const [least, most] = BOUNDS[bounded]
-  const figure = (metres: number) => Number((unit === 'mm' ? metres * 1000 : metres / 0.0254).toPrecision(3))
-  return `${figure(least)} to ${figure(most)} ${unit}`
+  const [least, most] = BOUNDS[bounded].map((metres) => metres / METRES_IN[unit]) as [number, number]
+  return `${threeDigits(least, Math.ceil)} to ${threeDigits(most, Math.floor)} ${unit}`
+}
+
+const METRES_IN = { mm: 1e-3, in: 0.0254 } as const
+/** A figure that binary arithmetic put so little off its decimal is that decimal. */
+const DUST = 1e-9
+
+function threeDigits(value: number, round: (value: number) => number): number {
+  if (value === 0) return 0
+  const step = 10 ** (Math.floor(Math.log10(Math.abs(value)) + DUST) - 2)
+  const steps = value / step
+  const nearest = Math.round(steps)
+  const taken = Math.abs(steps - nearest) < DUST * Math.abs(steps) ? nearest : round(steps)
+  return Number((taken * step).toPrecision(3))
 }
 
 /**
