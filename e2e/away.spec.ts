@@ -42,7 +42,7 @@ test('steps are ticked and a gauge is measured while the house is away, the page
     await page.keyboard.press('PageDown')
     await page.keyboard.press('PageDown')
     await page.keyboard.press('PageDown')
-    await expect(title).toHaveText('Prove the new string')
+    await expect(title).toHaveText('Check the new string')
     await page.getByRole('textbox', { name: /Gauge as measured/ }).fill('1.11')
     await page.keyboard.press('Enter')
     await expect(bar(page)).toContainText('4 things wait here')
@@ -50,7 +50,7 @@ test('steps are ticked and a gauge is measured while the house is away, the page
     ticked = await bar(page).getByRole('listitem').allTextContents()
     // The phone wanted its memory meanwhile.
     await page.reload()
-    await expect(title).toHaveText('Prove the new string')
+    await expect(title).toHaveText('Check the new string')
     await expect(page.getByRole('textbox', { name: /Gauge as measured/ })).toHaveValue('1.11')
     await page.keyboard.press('PageDown')
     await expect(bar(page)).toContainText('5 things wait here')
@@ -67,7 +67,7 @@ test('steps are ticked and a gauge is measured while the house is away, the page
     await page.goto('/stores')
     await expect(page.getByRole('heading', { name: 'The house does not answer' })).toBeVisible()
     await page.getByRole('link', { name: /^Steps/ }).click()
-    await expect(title).not.toHaveText('Prove the new string')
+    await expect(title).not.toHaveText('Check the new string')
   })
   await expect(bar(page).getByText('The house does not answer.')).toBeHidden({ timeout: 20_000 })
   const came = () =>
@@ -78,7 +78,7 @@ test('steps are ticked and a gauge is measured while the house is away, the page
   const [, , , measured, tick] = came().map(({ at }) => at) as [0, 0, 0, number, number]
   expect(tick - measured).toBeGreaterThanOrEqual(1000)
   await page.reload()
-  await expect(title).not.toHaveText('Prove the new string')
+  await expect(title).not.toHaveText('Check the new string')
 })
 
 test('what another did meanwhile stays, and whoever was away is told', async ({ page, request, served }) => {

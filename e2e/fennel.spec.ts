@@ -93,7 +93,10 @@ test('two people finish two strings from one coil: the second is told what is le
 
   expect((await request.post(`/api/jobs/${jobs[0]}/coil`, { data: { coilId } })).ok()).toBe(true)
   const other = await context.newPage()
-  for (const tab of [page, other]) await tab.goto(`/jobs/${jobs[0]}/log`)
+  for (const tab of [page, other]) {
+    await tab.goto(`/jobs/${jobs[0]}/log`)
+    await tab.getByLabel('Cut from the coil').fill('500')
+  }
   await page.getByRole('button', { name: 'Log the fitting' }).click()
   await expect(page.getByRole('heading', { name: 'Fitted and logged' })).toBeVisible()
   await other.getByRole('button', { name: 'Log the fitting' }).click()

@@ -87,7 +87,7 @@ test('a dead battery and a reload come back to the same step; the rest goes by k
   await page.waitForURL('**/steps')
   const title = page.getByRole('heading', { level: 2 })
   await expect(title).toHaveText('Make ready')
-  for (const next of ['Take off the old string', 'Inspect what it touched', 'Prove the new string']) {
+  for (const next of ['Take off the old string', 'Inspect what it touched', 'Check the new string']) {
     await page.keyboard.press('Space')
     await expect(title).toHaveText(next)
   }
@@ -99,7 +99,7 @@ test('a dead battery and a reload come back to the same step; the rest goes by k
   await expect(title).toHaveText('Inspect what it touched')
 
   const rest = [
-    'Prove the new string',
+    'Check the new string',
     'Set the pin',
     'Tie the end knot',
     'Thread it up from inside',

@@ -26,7 +26,7 @@ const step = (page: Page, title: RegExp) =>
 test('what is measured in the steps stands in the log, also after a reload', async ({ page, request }) => {
   const jobId = await begin(page, request, 'lovage', 20)
   await page.goto(`/jobs/${jobId}/steps`)
-  await step(page, /Prove the new string/)
+  await step(page, /Check the new string/)
   const gauge = page.getByRole('textbox', { name: /Gauge as measured/ })
   await gauge.fill('bent')
   await gauge.press('Enter')
@@ -47,7 +47,7 @@ test('what is measured in the steps stands in the log, also after a reload', asy
 test('the calliper types into the step', async ({ page, request }) => {
   const jobId = await begin(page, request, 'lovage', 19)
   await page.goto(`/jobs/${jobId}/steps`)
-  await step(page, /Prove the new string/)
+  await step(page, /Check the new string/)
   await page.getByRole('textbox', { name: /Gauge as measured/ }).focus()
   await page.getByRole('button', { name: 'Calliper' }).click()
   await page.getByRole('slider', { name: 'Jaws' }).fill('1.09')
@@ -68,7 +68,7 @@ test('steps done while the program is away are kept, and come back with it', asy
   await page.keyboard.press('PageDown')
   await page.keyboard.press('PageDown')
   await expect(page.getByText('The house does not answer.')).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Prove the new string' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Check the new string' })).toBeVisible()
   await page.context().setOffline(false)
   await served.restart()
   await page.reload()
@@ -77,7 +77,7 @@ test('steps done while the program is away are kept, and come back with it', asy
       await page.reload()
       return page.locator('section[aria-live="polite"]').getByRole('heading', { level: 2 }).textContent()
     })
-    .toBe('Prove the new string')
+    .toBe('Check the new string')
 })
 
 test('an anchor that falls out leads back to its step, and is in the history', async ({ page, request }) => {

@@ -198,6 +198,7 @@ test('a string in the hand goes straight to its figures, and its rest is kept', 
   await expect(page).toHaveURL(`/jobs/${jobId}/figures`)
   await expect(page.getByText(/the cut is sure to ± \d+/)).toBeVisible()
   await page.goto(`/jobs/${jobId}/log`)
+  await page.getByLabel('Cut from the coil').fill('500')
   await page.getByRole('button', { name: 'Log the fitting' }).click()
   await expect(page).toHaveURL(`/jobs/${jobId}/done`)
   await page.getByLabel('Left of it, mm').fill('350')

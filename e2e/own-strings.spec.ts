@@ -56,9 +56,9 @@ test('a harp is entered from its maker’s spreadsheet, and keeps the maker’s 
   await expect(page.getByText('core and wrap inferred')).toBeVisible()
   await page.goto('/instruments/rowan/chart')
   const gauge = (row: number) => page.locator(`#line-${row}`).getByLabel(/gauge/i)
-  // .078 in and .025 in, to the nanometre.
-  await expect(gauge(34).first()).toHaveValue('1.9812')
-  await expect(gauge(1).first()).toHaveValue('0.635')
+  // As its maker wrote them.
+  await expect(gauge(34).first()).toHaveValue('0.078 in')
+  await expect(gauge(1).first()).toHaveValue('0.025 in')
 })
 
 test('nobody knows how old its strings are, and every chance says so', async ({ page }) => {

@@ -17,7 +17,7 @@ export const bryony: InstrumentDesign = {
     tensionClass: 'wire',
     restTuning: 'G major',
     referenceA: 440,
-    lies: 'on its side on a blanket',
+    lies: 'on its side on a blanket, string side up',
   },
   notes: scaleDown(note('D', 6), note('G', 2)),
   stringsPerPiece: 1,

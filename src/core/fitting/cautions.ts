@@ -10,8 +10,7 @@ import { STEP_KEYS, type StepKey } from './step'
 /** Whether the new string is cut in this step, under the house's way of cutting. */
 function cutsNew(context: FittingContext, step: StepKey): boolean {
   const { habits, state } = context
-  if (holdOf(context) === 'posts')
-    return step === 'mark' || step === 'wind-first' || step === 'pull-aside' || step === 'trim'
+  if (holdOf(context) === 'posts') return step === 'mark' || step === 'pull-aside' || step === 'trim'
   if (step === 'mark') return habits.cutting === 'on the instrument, then wind' && !state.sameString
   // An S is snipped as soon as it is kinked.
   if (step === 'thread-pin') return only(context).head === 'kinked both sides' && !state.sameString
@@ -52,11 +51,12 @@ const RULES: readonly Rule[] = [
     caution: 'off-cut',
     at: ['take-off', ...CUTS],
     when: (context, step) =>
-      wired(context) && (step === 'take-off' ? inBox(context) : cutsNew(context, step)),
+      wired(context) &&
+      (step === 'take-off' ? inBox(context) && !context.state.forPractice : cutsNew(context, step)),
   },
   { caution: 'stop', at: ['inspect'], when: always },
   { caution: 'class', at: ['prove'], when: ({ state }) => state.classDiffers },
-  { caution: 'glue', at: ['tie-knot'], when: isGlued },
+  { caution: 'glue', at: ['seat'], when: isGlued },
   { caution: 'gloves', at: ['wrap-foot'], when: always },
   { caution: 'cutter', at: CUTS, when: cutsNew },
   { caution: 'key', at: ['wind-first', 'wind'], when: always },

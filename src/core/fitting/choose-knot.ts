@@ -55,12 +55,10 @@ const SUITS: readonly {
   },
   {
     fastening: 'third loop',
-    when: ({ wire, gauge, thin }) =>
+    when: ({ wire, gauge }) =>
       !wire && gauge < VERY_THIN
         ? say`At ${measure('gauge', gauge)} it is very thin: one more hitch keeps it from slipping.`
-        : thin
-          ? say`The house counts it among its thin strings: one more hitch keeps it from slipping.`
-          : null,
+        : null,
   },
   {
     fastening: 'twisted loop',

@@ -80,6 +80,8 @@ export function step(said: Said): PlainStep {
     right: said.right,
     mistake: said.mistake,
     figures: said.figures ?? NO_FIGURES,
+    others: said.others ?? NO_FIGURES,
+    turning: said.turning ?? null,
     picture: said.picture ?? null,
     asks: said.asks ?? null,
     rest: said.rest ?? null,

@@ -4,6 +4,8 @@
 import type { Instrument } from '../instrument/instrument'
 import { gaugeOf } from '../instrument/instrument'
 import { isOnFoot } from '../knots/fastenings'
+import { sameLayers } from '../instrument/layers'
+import type { FittingContext } from './context'
 import type { Habits } from './habits'
 
 export interface FootShare {
@@ -32,6 +34,21 @@ export function footShare(instrument: Instrument, habit: Habits['feet']): FootSh
   const uneven = (share: FootShare) => Math.abs(thickness(share.low) - thickness(share.high))
   const shares = strings.slice(1).map((_, i) => split(i + 1))
   return shares.reduce((best, share) => (uneven(share) < uneven(best) ? share : best))
+}
+
+/**
+ * Numbers of the strings that share a foot with the string in hand, itself among them: as they lie now where one string is
+ * changed, as the method shares them where all are wrapped anew.
+ */
+export function footOf({
+  instrument,
+  position,
+  habits,
+  state,
+}: Pick<FittingContext, 'instrument' | 'position' | 'habits' | 'state'>): readonly number[] {
+  const share = state.restring === null ? null : footShare(instrument, habits.feet)
+  if (!share) return sameLayers(instrument, position).map(({ number }) => number)
+  return [share.low, share.high].find((some) => some.includes(position.number)) ?? [position.number]
 }
 
 /** A string's turns on a foot. */

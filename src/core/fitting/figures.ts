@@ -40,7 +40,7 @@ import { NO_CORRECTIONS, type Corrections } from './corrections'
 import type { Habits } from './habits'
 import { headWay, isCutFlush, layOf, wrapsWanted } from './head-way'
 import { withHouseKnot } from './house-knot'
-import { pulledAside, slackFigures, type SlackFigures } from './slack-figures'
+import { pulledAside, slackFigures, type PulledAside, type SlackFigures } from './slack-figures'
 import { anchorReason, isThin, isWire, type AnchorReason } from './thin'
 
 export interface KeyFigures {
@@ -85,7 +85,7 @@ export interface StringFigures {
   readonly wrapsBySum: number
   readonly slack: SlackFigures
   /** Of the second string of a wire that goes round two posts: how far the first, wound already, is pulled aside so that its slack is left; null for any other. */
-  readonly pair: { readonly pull: number; readonly pullInStrings: number } | null
+  readonly pair: PulledAside | null
   readonly bank: Bank
   readonly pullLeftAtHole: number
   /** How much higher a threaded pin stands before winding, m, whatever turns it was given before; null for a plain pin. */
@@ -135,7 +135,7 @@ export function fittingFigures(
   corrections = NO_CORRECTIONS,
   end?: StringEnd,
 ): FittingFigures {
-  const position = withHouseKnot(instrument, charted, habits, construction)
+  const position = withHouseKnot(charted, habits)
   const anchor = anchorReason(instrument, charted, position.tail.fastening, construction, habits)
   const tail = tailLeft(position, habits)
   const strings = samePiece(instrument, charted).map((p) =>
@@ -171,7 +171,7 @@ function stringFigures(
   construction: Construction,
   corrections: Corrections,
 ): StringFigures {
-  const position = withHouseKnot(instrument, charted, habits, construction)
+  const position = withHouseKnot(charted, habits)
   const thin = isThin(instrument, charted, construction, habits)
   const { pin } = position.head
   const span = spanOf(instrument, position, construction)
@@ -192,7 +192,7 @@ function stringFigures(
   // A wire is never helped.
   const cycles = isWire(construction) || habits.stretching === 'leave it alone' ? 0 : habits.stretchCycles
   const settlingAfter = Array.from({ length: cycles + 1 }, (_, i) => leftAfter(i))
-  const head = headWay(position, thin, habits)
+  const head = headWay(position, { thin, wire: isWire(construction) }, habits)
   const lay = layOf(head, position, habits)
   const wanted = wrapsWanted(position, gauge, lay, habits)
   const slack = slackFigures(instrument, position, habits, {

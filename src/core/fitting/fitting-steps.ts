@@ -17,6 +17,7 @@ import { toHalf } from './step-makers/to-half'
 import { log, lookInside, putBack, stretch, toPitch, trim } from './step-makers/to-pitch'
 import { cutAgain, cutAtPin, setPin, threadPin, wind } from './step-makers/upper-end'
 import { twistLoop } from './step-makers/twist-loop'
+import { knotComesFirst } from './threading'
 import { withHouseKnot } from './house-knot'
 
 /** Every step there is, in the order of the work; each leaves itself out where it does not apply. */
@@ -48,7 +49,7 @@ const KNOT_AFTER = [...before, throughBoard, tieKnot, ...after]
 
 /** The steps that apply, first to last. */
 export function fittingSteps(context: FittingContext): readonly Step[] {
-  const order = context.habits.threading === 'from inside, knot first' ? KNOT_FIRST : KNOT_AFTER
+  const order = knotComesFirst(context) ? KNOT_FIRST : KNOT_AFTER
   const steps: PlainStep[] = []
   for (const make of order) {
     const step = make(context)
@@ -69,7 +70,7 @@ export function fittingContext(
   habits: Habits,
   state: FittingState,
 ): FittingContext {
-  const position = withHouseKnot(instrument, charted, habits, figures.construction)
+  const position = withHouseKnot(charted, habits)
   // Layers on a foot are reached only through everything above; a crossing on a scroll is loosened where it lies directly over.
   const over = isOnFoot(position) ? layersOver(instrument, charted) : directlyOver(instrument, charted)
   // On a bare instrument what lies over it goes on after it.

@@ -3,6 +3,7 @@
  */
 import { coreMaterial, type Construction } from '../strings/construction'
 import type { TuningPin } from '../winding/pin'
+import type { Turning } from './step'
 import { isWire } from './thin'
 
 export interface Turner {
@@ -26,11 +27,20 @@ export function turnerOf({ turnedBy }: Pick<TuningPin, 'turnedBy'>): Turner {
   return TURNERS[turnedBy]
 }
 
+/** How a pin is turned to tighten or to loosen, for the arrow beside the words. */
+export function turningOf(pin: TuningPin, does: Turning['does']): Turning {
+  const tightening = does === 'tightens' || does === 'turns it in'
+  return { way: tightening ? pin.tightens : looser(pin), does, seenFrom: turnerOf(pin).seenFrom }
+}
+
+/** The way that loosens. There are instruments where that is clockwise. */
+export function looser({ tightens }: Pick<TuningPin, 'tightens'>): TuningPin['tightens'] {
+  return tightens === 'clockwise' ? 'anticlockwise' : 'clockwise'
+}
+
 /** What a string is cut with, by what lies at its core. */
 export function cutterFor(construction: Construction): string {
   if (isWire(construction)) return 'wire cutters'
   const { name } = coreMaterial(construction)
-  return name.startsWith('nylon') || name === 'fluorocarbon'
-    ? 'scissors or, where it is tight, nail clippers'
-    : 'scissors'
+  return name.startsWith('nylon') || name === 'fluorocarbon' ? 'scissors or nail clippers' : 'scissors'
 }

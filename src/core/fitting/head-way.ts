@@ -31,17 +31,26 @@ const BY_TAIL: ReadonlySet<HeadFastening> = new Set([
 ])
 
 /**
- * The head-end way of a string: the chart's lock where it names one, else the house's on what it calls thin. A wire gets none.
+ * The head-end way of a string: the chart's lock where it names one, else the house's on what it calls thin. A wire gets none,
+ * but for the S that wires alone keep.
  * Where the end lies flush in its hole there is no tail to lock by, and the second wrap is crossed over the first.
  */
-export function headWay(position: StringPosition, thin: boolean, habits: Habits): HeadFastening {
-  const way = lockOf(position, thin, habits)
+export function headWay(
+  position: StringPosition,
+  { thin, wire }: { readonly thin: boolean; readonly wire: boolean },
+  habits: Habits,
+): HeadFastening {
+  const way = lockOf(position, thin, wire, habits)
   return BY_TAIL.has(way) && isCutFlush(position, habits) ? 'second wrap crossed' : way
 }
 
-function lockOf(position: StringPosition, thin: boolean, habits: Habits): HeadFastening {
-  const charted = position.head.fastening
+function lockOf(position: StringPosition, thin: boolean, wire: boolean, habits: Habits): HeadFastening {
+  // An S is a wire’s way: nylon and gut spring straight again.
+  const springs = position.head.fastening === 'kinked both sides' && !wire
+  const charted = springs ? 'plain becket' : position.head.fastening
   if (!windsOnPin(position)) return charted
+  if (habits.lock === 'kinked both sides')
+    return wire && tailFacts(position.tail.fastening).hold !== 'posts' ? 'kinked both sides' : 'plain becket'
   if (habits.lock === 'as charted' && charted !== 'plain becket') return charted
   if (habits.windToward === 'above, below, above the hole' && position.head.pin.setting !== 'upright')
     return 'above, below, above'

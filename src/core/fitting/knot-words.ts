@@ -13,35 +13,35 @@ export interface KnotWords {
 }
 
 const LOOPS: KnotWords = {
-  right: say`The loops lie side by side and the tag points away from the string.`,
-  mistake: say`Making the second loop with the working end instead of the standing part; it slips.`,
+  right: say`The loops lie side by side. The tag points away from the string.`,
+  mistake: say`Laying the second loop with the short end: it slips.`,
 }
 const SLIPPED: KnotWords = {
-  right: say`The first loop closes round the second, and the tag points away from the string.`,
-  mistake: say`Putting the second loop through from in front: it falls apart under pull.`,
+  right: say`One loop is left standing. The tag points away from the string.`,
+  mistake: say`Putting the second loop through from in front: it falls open.`,
 }
 
 const OF: Partial<Record<TailFastening, KnotWords>> = {
   'slip loop': SLIPPED,
   'loop and through': SLIPPED,
   'third loop': {
-    right: say`Three loops lie side by side over the bight and its anchor.`,
-    mistake: say`Putting the anchor in the eye of a hitch instead of the bend of the bight: the knot comes apart round it.`,
+    right: say`Three loops lie side by side over the first bend and its anchor.`,
+    mistake: say`Putting the anchor into the eye of a hitch: the knot comes apart round it.`,
   },
   'half knot and anchor': {
-    right: say`Half knot and hitch both grip the anchor, and the string leaves from between them.`,
-    mistake: say`Drawing the half knot shut before the anchor is in its eye: nothing holds the knot then.`,
+    right: say`Half knot and loop both grip the anchor. The string leaves from between them.`,
+    mistake: say`Drawing the half knot shut before the anchor is in its eye.`,
   },
   'twisted loop': {
-    right: say`Both loops lie over the anchor, which stands square to the string.`,
-    mistake: say`Laying the second loop over the string instead of over the anchor: it slides off.`,
+    right: say`Both loops lie over the anchor. It stands square to the string.`,
+    mistake: say`Laying the second loop over the string instead of the anchor: it slides off.`,
   },
   'overhand on a bead': {
     right: say`The knot lies close behind the bead, and its tag stands clear.`,
-    mistake: say`Passing the end on the wrong side of the loop: it is only a curl, and opens at the first pull.`,
+    mistake: say`Passing the end on the wrong side of the loop: it opens at the first pull.`,
   },
   'slip knot on a toggle': {
-    right: say`The loop grips the toggle at its middle, and the toggle lies square to the string.`,
+    right: say`The loop grips the toggle at its middle, square to the string.`,
     mistake: say`The loop near the toggle’s end: it tips, and pulls through.`,
   },
 }
@@ -61,24 +61,40 @@ export const ANCHORS: Record<Habits['anchor'], string> = {
   toggle: 'a toggle',
 }
 
-/** Where the anchor goes: through the bight of the loop knots, in the eye of those that have none. */
+/** Where the anchor goes, a sentence each: through the first loop, the standing loop, or the eye of what has neither. */
 export function anchorGoes(
   fastening: TailFastening,
   anchor: Habits['anchor'],
   place: Habits['anchorPlace'],
-): string {
+): readonly string[] {
   switch (fastening) {
     case 'half knot and anchor':
-      return `Leave the half knot open, put ${ANCHORS[anchor]} in its eye, and lay a hitch of the standing part over the anchor`
+      return [
+        `Leave the half knot open. Put ${ANCHORS[anchor]} into its eye.`,
+        'Draw it shut with the long side, so that the tag stays short.',
+        'Lay a loop of the long side over the anchor, and draw it up.',
+      ]
     case 'twisted loop':
-      return `Put ${ANCHORS[anchor]} in the loop, and lay another loop of the standing part over the anchor`
+      return [
+        `Put ${ANCHORS[anchor]} into the twisted loop. Pull both ends.`,
+        'Lay one more loop of the long side round the anchor, and draw it up.',
+      ]
     case 'two-loop, crossed':
     case 'two-loop, crossed, behind':
-      return `Put ${ANCHORS[anchor]} through the first loop, its long end ${place}`
+      return [
+        `Put ${ANCHORS[anchor]} through the first loop, as far as its middle.`,
+        `Its end goes ${place}.`,
+      ]
     case 'slip loop':
     case 'loop and through':
-      return `Put ${ANCHORS[anchor]} through the standing loop`
+      return [
+        `Put ${ANCHORS[anchor]} through the standing loop, level.`,
+        'Hold the tag with pliers and pull the long part.',
+      ]
     default:
-      return `Put ${ANCHORS[anchor]} through the bend of the bight, its long end ${place}`
+      return [
+        `Put ${ANCHORS[anchor]} through the first loop, as far as its middle.`,
+        `Its end goes ${place}.`,
+      ]
   }
 }

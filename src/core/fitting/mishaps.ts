@@ -5,6 +5,7 @@ import { measure, say, type Phrase } from '../measure'
 import { holdOf, inBox, only, wired, type FittingContext } from './context'
 import { turnerOf } from './hands'
 import type { StepKey } from './step'
+import { knotComesFirst } from './threading'
 
 export const MISHAPS = [
   'anchor fell out',
@@ -60,8 +61,8 @@ const FACTS: Record<Mishap, MishapFacts> = {
   'anchor fell out': {
     word: 'The anchor fell out',
     at: ['through-board', 'seat', 'mark', 'thread-pin', 'cut-again', 'wind'],
-    applies: ({ figures, habits }, at) =>
-      figures.needsAnchor && (at !== 'through-board' || habits.threading === 'from inside, knot first'),
+    applies: (context, at) =>
+      context.figures.needsAnchor && (at !== 'through-board' || knotComesFirst(context)),
     back: (_, at) =>
       at === 'through-board'
         ? keeps(
@@ -84,13 +85,13 @@ const FACTS: Record<Mishap, MishapFacts> = {
     word: 'The string pulled back out',
     at: ['tie-knot', 'through-board', 'seat', 'thread-pin'],
     applies: inBox,
-    back: ({ habits }, at) => {
+    back: (context, at) => {
       if (at === 'thread-pin')
         return keeps(
           [say`Put the end through the string hole again and hold the tail while you set the slack.`],
           null,
         )
-      const front = habits.threading === 'from the front, knot after'
+      const front = !knotComesFirst(context)
       return keeps(
         [
           front

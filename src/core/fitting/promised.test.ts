@@ -32,7 +32,10 @@ const told = (
   return { figures, context, steps: fittingSteps(context) }
 }
 const figure = (steps: readonly Step[], key: StepKey, label: string) =>
-  steps.find((s) => s.key === key)?.figures.find((f) => f.label === label)?.measure.value
+  steps
+    .filter((s) => s.key === key)
+    .flatMap(({ figures, others }) => [...figures, ...others])
+    .find((f) => f.label === label)?.measure.value
 const words = (steps: readonly Step[], key: StepKey) =>
   steps
     .find((s) => s.key === key)
@@ -65,13 +68,16 @@ describe('the height of a threaded pin', () => {
       ),
     )
   })
-  test('both figures are said', () => {
-    expect(words(told(on('bistort'), 3, {}, { turnsGiven: 1 }).steps, 'set-pin')).toContain(
-      'Turn the pin out 2 turns more; it then stands 3.75 mm above its neighbours, 23.75 mm above the wood, measured to the pin’s top.',
-    )
-    expect(words(told(on('bistort'), 3, {}, { turnsGiven: 5 }).steps, 'set-pin')).toContain(
-      'Turn the pin back in by 2 turns, which were given too many; it then stands 3.75 mm above',
-    )
+  test('its way is said in a word, and by an arrow', () => {
+    const set = (turnsGiven: number) => told(on('bistort'), 3, {}, { turnsGiven }).steps
+    const { tightens } = positionAt(on('bistort'), 3).head.pin
+    const looser = tightens === 'clockwise' ? 'anticlockwise' : 'clockwise'
+    expect(words(set(1), 'set-pin')).toContain(`Turn the pin out, ${looser}, seen from the key’s end.`)
+    expect(words(set(5), 'set-pin')).toContain(`Turn the pin back in, ${tightens}, seen from the key’s end.`)
+    const turning = (turnsGiven: number) => set(turnsGiven).find((s) => s.key === 'set-pin')?.turning
+    expect(turning(1)).toMatchObject({ way: looser, does: 'turns it out' })
+    expect(turning(5)).toMatchObject({ way: tightens, does: 'turns it in' })
+    expect(turning(3)).toBeNull()
   })
 })
 
@@ -86,7 +92,7 @@ test('under every way of cutting the wraps that the steps lead to are the wraps 
         const slack =
           cutting === 'on the instrument, then wind'
             ? figure(steps, 'mark', 'Past the pin')! - diameter
-            : figure(steps, 'thread-pin', 'Slack')!
+            : figure(steps, 'thread-pin', 'Slack past the pin')!
         expect(wrapsFromSlack(slack, diameter, string.gauge, string.stretch, string.lay)).toBeCloseTo(
           figure(steps, 'wind', 'Wraps at pitch')!,
           9,
@@ -111,7 +117,7 @@ test('a string cut flush is locked without a tail, and none is told to be tucked
   for (const { instrument, position } of everyPosition) {
     if (tailFacts(position.tail.fastening).hold === 'posts') continue
     const { steps } = told(instrument, position.number, { cutting: 'on the instrument, then wind' })
-    expect(words(steps, 'wind')).not.toMatch(/tuck the tail|Lead the tail|hold of the tail/)
+    expect(words(steps, 'wind')).not.toMatch(/the tail behind|Lead the tail|keeps the tail/)
   }
 })
 
@@ -124,7 +130,10 @@ describe('one wire that is two strings', () => {
         (typeof figures.strings)[number],
       ]
       expect(turnsOnFirst(first) + first.key.snugToPitchTurns).toBeCloseTo(first.wraps, 9)
-      const pull = figure(steps, 'pull-aside', 'Pull the first aside')!
+      const { pull } = second.pair!
+      expect(figure(steps, 'pull-aside', 'In length') ?? figure(steps, 'pull-aside', 'Pull it down by')).toBe(
+        pull,
+      )
       // Let go again, the string that was pulled aside gives back its detour: the slack of the second.
       expect(2 * Math.hypot(first.position.freeLength / 2, pull) - first.position.freeLength).toBeCloseTo(
         second.slack.length,
@@ -172,8 +181,12 @@ describe('helping it settle', () => {
         expect(step).toBeUndefined()
         continue
       }
-      expect(figure(steps, 'stretch', 'Left alone')).toBe(figures.strings[0]!.key.settlingAfter[0])
-      expect(figure(steps, 'stretch', 'After 3')).toBeLessThan(figure(steps, 'stretch', 'Left alone')!)
+      const { settlingAfter } = figures.strings[0]!.key
+      expect(figure(steps, 'stretch', 'Left alone it would take')).toBe(settlingAfter[0])
+      expect(figure(steps, 'stretch', 'Saves turning the key, in two weeks')).toBeCloseTo(
+        settlingAfter[0]! - settlingAfter[3]!,
+        12,
+      )
       expect(words(steps, 'stretch')).not.toMatch(/wrong|never do|must not/)
       expect(words(steps, 'stretch')).toContain('It costs')
     }

@@ -1,8 +1,15 @@
 /**
  * How much slack to leave, by each way of judging it.
  */
-import type { Instrument, StringPosition } from '../instrument/instrument'
-import { lengthOfPins, meanSpacing, pinsReached, spacingAt, type NeckReach } from '../instrument/neck'
+import { samePiece, type Instrument, type StringPosition } from '../instrument/instrument'
+import {
+  lengthOfPins,
+  meanSpacing,
+  pinsReached,
+  spacingAt,
+  stringsBeside,
+  type NeckReach,
+} from '../instrument/neck'
 import type { WrapLay } from '../winding/lay'
 import { sidewaysPull, slackForWraps, slackOfPull, wrapsFromSlack } from '../winding/slack'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
@@ -14,6 +21,8 @@ export interface SlackFigures {
   /** Sideways at mid-length, m, and counted in string spacings. */
   readonly pull: number
   readonly pullInStrings: number
+  /** Whether so many strings lie on one side of it. */
+  readonly pullIsThere: boolean
   /** True where the stretch alone winds on more wraps than are wanted. */
   readonly stretchAloneIsMore: boolean
   /** What the house's own rule of thumb would give on this string. */
@@ -31,14 +40,22 @@ export interface SlackRule {
 }
 
 /** The first string of a wire is pulled aside to leave the slack of the second. */
-export function pulledAside(
-  instrument: Instrument,
-  position: StringPosition,
-  slack: number,
-): { readonly pull: number; readonly pullInStrings: number } {
+export function pulledAside(instrument: Instrument, position: StringPosition, slack: number): PulledAside {
   const pull = sidewaysPull(position.freeLength, slack)
-  const spacing = meanSpacing(instrument)
-  return { pull, pullInStrings: spacing > 0 ? pull / spacing : 0 }
+  return { pull, ...pullCounted(instrument, position, pull, meanSpacing(instrument)) }
+}
+
+export interface PulledAside {
+  /** m */
+  readonly pull: number
+  readonly pullInStrings: number
+  /** Whether so many strings lie on that side. */
+  readonly pullIsThere: boolean
+}
+
+function pullCounted(instrument: Instrument, position: StringPosition, pull: number, spacing: number) {
+  const pullInStrings = spacing > 0 ? pull / spacing : 0
+  return { pullInStrings, pullIsThere: pullInStrings <= stringsBeside(instrument, position) }
 }
 
 interface SlackFor {
@@ -61,7 +78,9 @@ export function slackFigures(
   const forWanted = slackForWraps(wanted, diameter, gauge, stretch, lay)
   const length = Math.max(0, forWanted)
   const pull = sidewaysPull(position.freeLength, length)
-  const spacing = spacingAt(instrument, position)
+  // On paired wires near and far gaps take turns: strings are counted by the mean of them.
+  const spacing =
+    samePiece(instrument, position).length > 1 ? meanSpacing(instrument) : spacingAt(instrument, position)
   const counting = { rule: habits.spacing, toward: habits.slackToward }
   const rule = ((): Pick<SlackRule, 'amount' | 'length'> => {
     switch (habits.slackBy) {
@@ -84,7 +103,7 @@ export function slackFigures(
     length,
     pull,
     reach: pinsReached(instrument, position, length, counting),
-    pullInStrings: spacing > 0 ? pull / spacing : 0,
+    ...pullCounted(instrument, position, pull, spacing),
     stretchAloneIsMore: forWanted < 0,
     rule: {
       ...rule,

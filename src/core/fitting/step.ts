@@ -71,13 +71,25 @@ export interface StepFigure {
   readonly measure: Measure
 }
 
+/** Which way something is turned, for its word and its arrow. */
+export interface Turning {
+  readonly way: 'clockwise' | 'anticlockwise'
+  readonly does: 'tightens' | 'loosens' | 'turns it out' | 'turns it in'
+  /** Where to look from: `seen from the key’s end`. */
+  readonly seenFrom: string
+}
+
 export interface Step {
   readonly key: StepKey
   readonly phase: Phase
   readonly title: string
   /** What to do, in order; a sentence each. */
   readonly todo: readonly Phrase[]
+  /** What the hand needs, large. A figure stands here or in a sentence, and nowhere twice. */
   readonly figures: readonly StepFigure[]
+  /** The same judged in other ways, one tap away. */
+  readonly others: readonly StepFigure[]
+  readonly turning: Turning | null
   /** What right looks like. */
   readonly right: Phrase
   readonly mistake: Phrase

@@ -14,7 +14,8 @@ export type TailRule = 'none' | 'at once' | 'parked'
 /** What the house does with the tail of this string. */
 export function ruleOfTail(context: FittingContext): TailRule {
   const { position, habits, state } = context
-  if (holdOf(context) === 'foot' || only(context).head === 'kinked both sides') return 'none'
+  if (holdOf(context) === 'foot' || only(context).head === 'kinked both sides' || state.forPractice)
+    return 'none'
   if (isCutFlush(position, habits) && !state.sameString) return 'none'
   return wired(context) || habits.tailTrim === 'at once' ? 'at once' : 'parked'
 }

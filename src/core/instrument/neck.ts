@@ -20,6 +20,8 @@ export interface NeckReach {
   /** How many pins away the distance ends, fractions by proportion. */
   readonly pins: number
   readonly direction: NeckDirection
+  /** Whether the instrument has so many pins on that side. */
+  readonly isThere: boolean
 }
 
 function distance(a: Point, b: Point, rule: SpacingRule): number {
@@ -72,10 +74,10 @@ export function pinsReached(
   const { direction, row } = rowFor(instrument, from, counting)
   let left = length
   for (const [i, gap] of row.entries()) {
-    if (left <= gap || i === row.length - 1) return { pins: i + left / gap, direction }
+    if (left <= gap || i === row.length - 1) return { pins: i + left / gap, direction, isThere: left <= gap }
     left -= gap
   }
-  return { pins: 0, direction }
+  return { pins: 0, direction, isThere: false }
 }
 
 /**
@@ -95,6 +97,11 @@ export function lengthOfPins(
     length += (row[Math.min(i, row.length - 1)] as number) * Math.min(1, pins - i)
   }
   return length
+}
+
+/** Strings that lie on the fuller side of a string: it can be pulled aside past no more. */
+export function stringsBeside({ positions }: Instrument, { number }: StringPosition): number {
+  return Math.max(number - 1, positions.length - number)
 }
 
 /** Distance across from a string to its neighbour, at mid-length, m; to the shorter neighbour for the longest one. */

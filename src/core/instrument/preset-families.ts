@@ -136,7 +136,7 @@ export const PRESETS: Record<Family, Preset> = {
     tension: { treble: 46, bass: 280 },
     lies: 'upright on the floor, leaning against its stand',
     sections: [
-      { downTo: 'F6', make: 'nylon 6.12', tail: 'third loop', head: TUCKED },
+      { downTo: 'F6', make: 'nylon 6.12', tail: 'two-loop, open bight', head: TUCKED },
       { downTo: 'A-flat 2', make: 'gut', tail: 'two-loop, open bight', head: PLAIN },
       WIRE_BASS,
     ],
@@ -209,7 +209,7 @@ export const PRESETS: Record<Family, Preset> = {
       [1, 70],
     ],
     tension: { treble: 52, bass: 104 },
-    lies: 'on its side on a blanket',
+    lies: 'on its side on a blanket, string side up',
     sections: [
       { downTo: 'D5', make: 'steel', tail: 'slip knot on a toggle', head: PLAIN },
       { downTo: 'A3', make: 'brass', tail: 'slip knot on a toggle', head: PLAIN },

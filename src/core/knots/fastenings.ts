@@ -35,26 +35,40 @@ export const HEAD_FASTENINGS = [
 ] as const
 export type HeadFastening = (typeof HEAD_FASTENINGS)[number]
 
-const HEAD_WAYS: Record<HeadFastening, string | null> = {
-  'plain becket': null,
-  'kinked both sides':
-    'Kink it on both sides of the pin, an S, and snip its end off close: it needs no lock and comes off fast.',
-  'tail tucked, before turning':
-    'Before you turn, tuck the tail under where the first wrap will lie, so that the string traps itself.',
-  'tail tucked, after a quarter':
-    'After a quarter turn, tuck the tail under the first wrap, so that the string traps itself.',
-  'tail tucked, after half a turn':
-    'After half a turn, tuck the tail under the first wrap, so that the string traps itself.',
-  'hitched round the string':
-    'Lead the tail round the standing string: up and over to one side, behind it, and back on the other, so that the first wrap traps it.',
-  'second wrap crossed':
-    'Bring the first wrap in, and the second out over it, so that the string traps itself; then in again.',
-  'above, below, above': 'Lay one wrap above the hole and one below it; the rest go above.',
-  'peg cord': null,
+const HEAD_WAYS: Record<HeadFastening, readonly string[]> = {
+  'plain becket': [],
+  'kinked both sides': [
+    'Kink the end on one side of the pin. Bring it back and kink the other.',
+    'That makes an S and needs no lock. Snip the end close.',
+  ],
+  'tail tucked, before turning': [
+    'Before you turn, lead the tail behind the string.',
+    'The first wrap traps it.',
+  ],
+  'tail tucked, after a quarter': [
+    'After a quarter turn, stop. Lead the tail behind the string.',
+    'Pull it tight and go on. The first wrap traps it.',
+  ],
+  'tail tucked, after half a turn': [
+    'After half a turn, stop. Lead the tail behind the string that comes up.',
+    'Pull it tight and go on. The first wrap traps it.',
+  ],
+  'hitched round the string': [
+    'Lead the tail down past the string, on its treble side.',
+    'Bring it round behind the string, and up on the bass side.',
+    'Pull it up and hold it. The first wrap traps it.',
+  ],
+  'second wrap crossed': [
+    'Lay the first wrap toward the wood.',
+    'In the second turn draw it outward, across the first, like crossed fingers.',
+    'Lay the rest toward the wood.',
+  ],
+  'above, below, above': ['Wind once above the hole, once below it, and then above.'],
+  'peg cord': [],
 }
 
-/** How the string is locked on its pin, as a sentence; null where it is not. */
-export function lockSentence(fastening: HeadFastening): string | null {
+/** How the string is locked on its pin, a sentence each; none where it is not. */
+export function lockSentences(fastening: HeadFastening): readonly string[] {
   return HEAD_WAYS[fastening]
 }
 

@@ -63,7 +63,7 @@ export function thirdsOf(strings: readonly StringPosition[]): ReadonlyMap<string
 export function tiedOn(own: Own): ReadonlyMap<Fastening, number> {
   const counted = new Map<Fastening, number>()
   for (const charted of own.instrument.positions) {
-    const { tail } = withHouseKnot(own.instrument, charted, own.habits, charted.construction)
+    const { tail } = withHouseKnot(charted, own.habits)
     for (const fastening of [tail.fastening, ownFigures(own, charted).head])
       counted.set(fastening, (counted.get(fastening) ?? 0) + 1)
   }
@@ -160,7 +160,7 @@ export function stringsOfCard(
       })
     case 'tie':
       return positions.filter((p) => {
-        const { tail } = withHouseKnot(instrument, p, own.habits, p.construction)
+        const { tail } = withHouseKnot(p, own.habits)
         return tail.fastening === first || ownFigures(own, p).head === first
       })
     case 'hear':

@@ -5,7 +5,6 @@ import { withHouseKnot } from '../fitting/house-knot'
 import { windsOnPin } from '../fitting/head-way'
 import { isInBox, tailFacts } from '../knots/fastenings'
 import type { StringPosition } from '../instrument/instrument'
-import { siteFacts } from '../wear/break-sites'
 import type { Own } from './drill'
 import type { Choice } from './choice'
 import { shuffled } from './shuffled'
@@ -40,12 +39,12 @@ const FACTS: Record<Fault, FaultFacts> = {
   },
   'wraps crossed': {
     word: 'Its wraps cross each other',
-    teaches: `Crossed wraps pinch the string and slip one over the other: it can break there. ${siteFacts('wraps').remedy}`,
+    teaches: `Crossed wraps pinch the string and slip one over the other: it can break there. Lay the wraps side by side this time.`,
     at: 'pin',
   },
   'too few wraps': {
     word: 'It has too few wraps',
-    teaches: `Less than two wraps leave much of the pull at the hole, and it slips. ${siteFacts('slipped').remedy}`,
+    teaches: `Less than two wraps leave much of the pull at the hole, and it slips. Leave the slack shown here.`,
     at: 'pin',
   },
   'wound toward the end': {
@@ -73,7 +72,7 @@ const FACTS: Record<Fault, FaultFacts> = {
   },
   'knot pulled through': {
     word: 'Its knot is pulled into the eyelet',
-    teaches: `${siteFacts('knot pulled through').suspect} Let it down at once. ${siteFacts('knot pulled through').remedy}`,
+    teaches: `It has no anchor, or one too small. Let it down at once. Use an anchor wider than its hole.`,
     at: 'board',
   },
   'loop not seated': {
@@ -90,8 +89,8 @@ export const faultFacts = (fault: Fault): FaultFacts => FACTS[fault]
 const HOLDS = 2
 
 /** What can go wrong with a string at this position, as the house puts it on; `nothing` among it. */
-export function faultsFor({ instrument, habits }: Own, charted: StringPosition): readonly Fault[] {
-  const position = withHouseKnot(instrument, charted, habits, charted.construction)
+export function faultsFor({ habits }: Own, charted: StringPosition): readonly Fault[] {
+  const position = withHouseKnot(charted, habits)
   const { hold } = tailFacts(position.tail.fastening)
   const winds = windsOnPin(position)
   const across = position.head.pin.setting === 'through the neck'

@@ -51,7 +51,7 @@ test('money is written in whole minor units', () =>
   expect([moneyText(1205, 'EUR'), moneyText(-7, 'GBP')]).toEqual(['12.05 EUR', '−0.07 GBP']))
 
 test('thick gut makes anchors, thin gut and anything else none', () => {
-  expect(anchorsFrom({ kind: 'plain', material: 'gut', gauge: 0.002 }, 1)).toBe(25)
+  expect(anchorsFrom({ kind: 'plain', material: 'gut', gauge: 0.002 }, 1)).toBe(20)
   expect(anchorsFrom({ kind: 'plain', material: 'gut', gauge: 0.0012 }, 1)).toBe(0)
   expect(anchorsFrom({ kind: 'plain', material: 'nylon 6.12', gauge: 0.002 }, 1)).toBe(0)
 })

@@ -1,6 +1,7 @@
 /**
  * Small things besides strings, and the anchors that a broken string of thick gut is good for.
  */
+import { ANCHOR_LENGTH } from '../knots/anchor-length'
 import type { Construction } from '../strings/construction'
 
 export const SUPPLY_KINDS = ['anchor', 'bead', 'washer', 'glue', 'tool', 'other'] as const
@@ -8,8 +9,6 @@ export type SupplyKind = (typeof SUPPLY_KINDS)[number]
 
 /** Gut from this gauge on makes anchors, m: thinner, it draws into the knot instead of holding it. */
 export const ANCHOR_GAUGE = 1.6e-3
-/** Length of one anchor, m. */
-const ANCHOR_LENGTH = 0.02
 /** Share of a broken string that is sound enough. */
 const SOUND = 0.5
 

@@ -139,7 +139,8 @@ const PROPERTIES: Record<Material, Omit<MaterialProperties, 'name'>> = {
     modulus: 0,
     stiffening: 0,
     drift: 0,
-    friction: 0,
+    // On a steel pin, dry and worn smooth.
+    friction: 0.2,
     knotKeeps: 0,
     wire: true,
     strength: always(0),

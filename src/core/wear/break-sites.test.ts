@@ -1,7 +1,8 @@
 import { readShelf } from '@/data/demo/shelf-files'
 import { positionAt } from '../instrument/instrument'
+import { tailFacts } from '../knots/fastenings'
 import { measure, say } from '../measure'
-import { BREAK_SITES, siteFacts, sitesFor, siteWord } from './break-sites'
+import { BREAK_SITES, siteFacts, sitesFor, siteWord, suspectedAt } from './break-sites'
 
 const { instruments } = readShelf('demo')
 const on = (slug: string, number: number) =>
@@ -13,11 +14,21 @@ const pedal = on('lovage', 22)
 const lever = on('fennel', 14)
 const posts = on('teasel', 9)
 
-test('every site has a suspect and a remedy, each a sentence', () => {
-  for (const site of BREAK_SITES) {
-    const { suspect, remedy } = siteFacts(site)
-    for (const sentence of [suspect, remedy]) expect(sentence).toMatch(/^[A-Z].*\.$/)
-  }
+test('every site has a suspect and a remedy in sentences, and they name no part that is not there', () => {
+  for (const { positions } of instruments)
+    for (const position of positions)
+      for (const site of sitesFor(position)) {
+        const { suspect, remedy } = suspectedAt(site, position)
+        for (const sentence of [suspect, remedy]) expect(sentence).toMatch(/^[A-Z].*\.$/)
+        const both = `${suspect} ${remedy}`
+        const { mechanism, tail } = position
+        if (tail.eyeletBore === null) expect(both).not.toMatch(/eyelet/)
+        if (tail.fastening !== 'loop on a hitch pin') expect(both).not.toMatch(/hitch pin/)
+        if (mechanism !== 'lever') expect(both).not.toMatch(/lever/)
+        if (mechanism !== 'disc') expect(both).not.toMatch(/disc/)
+        if (!['knot', 'bead', 'toggle'].includes(tailFacts(tail.fastening).hold))
+          expect(both).not.toMatch(/knot|anchor/)
+      }
 })
 
 test('only a slip and a knot pulled through leave the string whole', () => {

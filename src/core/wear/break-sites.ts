@@ -20,68 +20,117 @@ export type BreakSite = (typeof BREAK_SITES)[number]
 
 export interface SiteFacts {
   readonly word: string
-  readonly suspect: string
-  readonly remedy: string
   /** Whether the string itself gave way; a slip or a pulled-through knot leaves it whole. */
   readonly broke: boolean
 }
 
 const SITES: Record<BreakSite, SiteFacts> = {
-  'tuning pin hole': {
-    word: 'At the tuning pin hole',
-    suspect: 'A sharp edge of the hole.',
-    remedy: 'Polish the hole’s edge with soft cord and a mild abrasive; set a fresh becket.',
-    broke: true,
-  },
-  wraps: {
-    word: 'In the wraps',
-    suspect: 'Crossed or kinked wraps, or over-winding.',
-    remedy: 'Lay the wraps side by side this time; look at the pin for a rough place.',
-    broke: true,
-  },
-  'bridge pin': {
-    word: 'At the bridge pin',
-    suspect: 'A grooved or burred pin; every retune drags the string over it.',
-    remedy: 'Polish the groove along the string’s path; have a worn pin replaced.',
-    broke: true,
-  },
-  'lever or disc': {
-    word: 'At the lever or disc',
-    suspect: 'A sharp edge, or a mechanism out of regulation.',
-    remedy: 'Have a technician regulate it; do not file a disc or lever yourself.',
-    broke: true,
-  },
-  'mid-length': {
-    word: 'In mid-length',
-    suspect: 'Age, finger wear, fatigue.',
-    remedy: 'Nothing to mend; look at how old its neighbours are.',
-    broke: true,
-  },
-  soundboard: {
-    word: 'At the soundboard',
-    suspect: 'A sharp or missing eyelet, or a steep angle.',
-    remedy: 'Feel the eyelet’s edge; polish it, or have it renewed.',
-    broke: true,
-  },
-  knot: {
-    word: 'At the knot',
-    suspect: 'Cracked fibres, or cut by the anchor.',
-    remedy: 'Tie the new knot in sound string; round the anchor’s edges.',
-    broke: true,
-  },
-  'knot pulled through': {
-    word: 'The knot pulled through',
-    suspect: 'No anchor, or one too small.',
-    remedy: 'Use an anchor wider than the eyelet’s bore.',
-    broke: false,
-  },
-  slipped: {
-    word: 'Slipped, unbroken',
-    suspect: 'Too few wraps, no lock, or a knot that was not set.',
-    remedy: 'Leave the slack shown here, lock it if it is thin, and set the knot before winding.',
-    broke: false,
-  },
+  'tuning pin hole': { word: 'At the tuning pin hole', broke: true },
+  wraps: { word: 'In the wraps', broke: true },
+  'bridge pin': { word: 'At the bridge pin', broke: true },
+  'lever or disc': { word: 'At the lever or disc', broke: true },
+  'mid-length': { word: 'In mid-length', broke: true },
+  soundboard: { word: 'At the soundboard', broke: true },
+  knot: { word: 'At the knot', broke: true },
+  'knot pulled through': { word: 'The knot pulled through', broke: false },
+  slipped: { word: 'Slipped, unbroken', broke: false },
 }
+
+export interface Suspected {
+  readonly suspect: string
+  /** What to do about it before the next one goes on. */
+  readonly remedy: string
+}
+
+/** What to suspect first at a site, in a fitting that has only the parts that this position has. */
+export function suspectedAt(site: BreakSite, { tail, mechanism, head }: StringPosition): Suspected {
+  const { hold } = tailFacts(tail.fastening)
+  switch (site) {
+    case 'tuning pin hole':
+      return {
+        suspect: 'A sharp edge of the hole.',
+        remedy: 'Polish the hole’s edge with soft cord and a mild abrasive. Make a fresh bend there.',
+      }
+    case 'wraps':
+      return {
+        suspect: 'Crossed or kinked wraps, or too many.',
+        remedy: 'Lay the wraps side by side this time. Look for a rough place on the pin.',
+      }
+    case 'bridge pin':
+      return head.pin.setting === 'across a scroll'
+        ? {
+            suspect: 'A sharp nut slot.',
+            remedy: 'Polish the slot along the string’s path. Have a worn nut replaced.',
+          }
+        : {
+            suspect: 'A grooved or burred pin. Every retune drags the string over it.',
+            remedy: 'Polish the groove along the string’s path. Have a worn pin replaced.',
+          }
+    case 'lever or disc':
+      return {
+        suspect: `A sharp edge of the ${mechanism ?? 'lever'}, or one out of regulation.`,
+        remedy: `Have a technician regulate it. Do not file a ${mechanism ?? 'lever'} yourself.`,
+      }
+    case 'mid-length':
+      return {
+        suspect: 'Age, finger wear, fatigue.',
+        remedy: 'There is nothing to mend. See how old its neighbours are.',
+      }
+    case 'soundboard':
+      return belowTheBridge(hold, tail.eyeletBore !== null, tail.fastening === 'loop through itself')
+    case 'knot':
+      return {
+        suspect:
+          hold === 'knot'
+            ? 'Cracked fibres, or cut by the anchor.'
+            : `Cracked fibres, or cut by the ${hold}.`,
+        remedy: `Tie the new knot in sound string. Round the edges of the ${hold === 'knot' ? 'anchor' : hold}.`,
+      }
+    case 'knot pulled through':
+      return hold === 'knot'
+        ? {
+            suspect: 'No anchor, or one too small.',
+            remedy: 'Use an anchor wider than its hole.',
+          }
+        : {
+            suspect: `A ${hold} too small for its hole.`,
+            remedy: `Use a ${hold} wider than its hole.`,
+          }
+    case 'slipped':
+      return {
+        suspect: isKnotted(tail.fastening)
+          ? 'Too few wraps, no lock, or a knot that was not set.'
+          : hold === 'foot'
+            ? 'Turns that were laid loose, or a stopper loop that did not sit.'
+            : 'Too few wraps, or an end that was not bent at its hole.',
+        remedy: isKnotted(tail.fastening)
+          ? 'Leave the slack shown here. Set the knot before you wind.'
+          : hold === 'foot'
+            ? 'Lay the first turns tight. Look at the stopper loop twice.'
+            : 'Leave the slack shown here, and keep the pull while you wind.',
+      }
+  }
+}
+
+function belowTheBridge(hold: TailHold, eyelet: boolean, through: boolean): Suspected {
+  if (hold === 'knot' && eyelet)
+    return {
+      suspect: 'A sharp or missing eyelet, or a steep angle.',
+      remedy: 'Feel the eyelet’s edge. Polish it, or have it renewed.',
+    }
+  if (isKnottedHold(hold))
+    return {
+      suspect: 'A sharp edge of the hole in the board, or a steep angle.',
+      remedy: 'Feel the hole’s edge. Have it bushed if it is rough.',
+    }
+  const part = through ? 'bridge' : hold === 'posts' ? 'hitch post' : hold === 'foot' ? 'foot' : 'hitch pin'
+  return {
+    suspect: `A sharp edge of the bridge${through ? '' : ` or the ${part}`}.`,
+    remedy: `Feel ${through ? 'it' : 'both'} for a burr, and polish it along the string’s path.`,
+  }
+}
+
+const isKnottedHold = (hold: TailHold) => hold === 'knot' || hold === 'bead' || hold === 'toggle'
 
 /** What is known of a site. */
 export function siteFacts(site: BreakSite): SiteFacts {
@@ -103,8 +152,13 @@ const LOWER_REST: Partial<Record<TailHold, string>> = { posts: 'hitch post', loo
 
 /** The site in the words that suit a position: a wire that goes round posts has no soundboard hole to break at. */
 export function siteWord(site: BreakSite, position: StringPosition): string {
-  const rest = LOWER_REST[tailFacts(position.tail.fastening).hold]
+  const rest =
+    position.tail.fastening === 'loop through itself'
+      ? null
+      : LOWER_REST[tailFacts(position.tail.fastening).hold]
+  if (site === 'soundboard' && position.tail.fastening === 'loop through itself') return 'At the bridge'
   if (site === 'soundboard' && rest) return `At the bridge or ${rest}`
+  if (site === 'bridge pin' && position.head.pin.setting === 'across a scroll') return 'At the nut slot'
   if (site === 'lever or disc' && position.mechanism) return `At the ${position.mechanism}`
   return SITES[site].word
 }

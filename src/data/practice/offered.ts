@@ -26,7 +26,7 @@ export function offeredBefore(store: Store, person: string, job: Job): Offered |
   if (job.forPractice || job.site !== null) return null
   const { instrument, habits, position } = job
   const own = { instrument, habits }
-  const tied = withHouseKnot(instrument, position, own.habits, position.construction).tail.fastening
+  const tied = withHouseKnot(position, own.habits).tail.fastening
   const { head } = ownFigures(own, position)
   const asked = new Set<string>([tied, head])
   const now = store.now()

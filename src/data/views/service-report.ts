@@ -5,7 +5,7 @@ import type { Mishap } from '@/core/fitting/mishaps'
 import { leadingNames } from '@/core/instrument/names'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { gaugeText, type LengthUnit } from '@/core/units/length'
-import { siteFacts, siteWord } from '@/core/wear/break-sites'
+import { siteFacts, siteWord, suspectedAt } from '@/core/wear/break-sites'
 import { soldByClass } from '@/core/instrument/instrument'
 import type { ChargedString, Charges } from '@/core/stores/charges'
 import { specAt } from '@/core/stores/string-spec'
@@ -31,9 +31,11 @@ export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaug
         : siteFacts(site).broke
           ? `broke ${siteWord(site, position).toLowerCase()}`
           : siteWord(site, position).toLowerCase().replace(/^the /, ''),
-    suspect: site === null ? null : `First suspect there: ${siteFacts(site).suspect.toLowerCase()}`,
+    suspect:
+      site === null ? null : `First suspect there: ${suspectedAt(site, position).suspect.toLowerCase()}`,
     string: stringWords(job, gaugeUnit),
     make: coil ? `${coil.maker} ${coil.line}`.trim() : '',
+    isSame: job.sameString,
     cut: cutMm === null ? null : metres(cutMm),
     wraps,
     anchor: figures.needsAnchor,

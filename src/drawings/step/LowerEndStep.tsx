@@ -1,7 +1,8 @@
 'use client'
 
 import type { FittingContext } from '@/core/fitting/context'
-import { footShare } from '@/core/fitting/feet'
+import { footOf } from '@/core/fitting/feet'
+import { hasHitchPin } from '@/core/fitting/parts'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
@@ -16,7 +17,11 @@ interface LowerEndStepProps {
 export function LowerEndStep({ context, kind }: LowerEndStepProps) {
   switch (kind) {
     case 'loop':
-      return <Loop context={context} />
+      return hasHitchPin(context.position) || context.position.tail.fastening === 'round two posts' ? (
+        <Loop context={context} />
+      ) : (
+        <LoopThroughItself />
+      )
     case 'posts':
       return <Posts context={context} />
     case 'cord':
@@ -52,6 +57,35 @@ function Loop({ context: { position } }: { context: FittingContext }) {
       <text x={240} y={210} textAnchor="middle" fill="var(--ink)">
         low, at the wood
       </text>
+    </Sheet>
+  )
+}
+
+/** A loop that has no pin: fished up behind the bridge, and the string drawn through it. */
+function LoopThroughItself() {
+  return (
+    <Sheet
+      title="The loop passed under the bridge, and the string drawn through its own loop"
+      note="from the side: there is no hitch pin"
+    >
+      <rect x={12} y={176} width={296} height={44} {...WOOD} />
+      <path d="M150,176V120Q160,104 170,120V176" {...PART} />
+      <path d="M308,104H178Q160,100 146,112L118,150Q106,168 134,168H196" {...STRING} strokeWidth={3.4} />
+      <path
+        d="M196,168Q214,168 214,154Q214,140 200,136L136,122M196,168Q224,172 226,150Q226,128 202,126L146,112"
+        {...STRING}
+        strokeWidth={3.4}
+      />
+      <Arrow d={`M232,84H292${arrowHead([292, 84], 0)}`} />
+      <text x={236} y={74} fill="var(--ink)">
+        draw it up
+      </text>
+      <Label at={[40, 60]} to={[140, 118]}>
+        through its own loop
+      </Label>
+      <Label at={[210, 206]} to={[178, 168]}>
+        under the bridge
+      </Label>
     </Sheet>
   )
 }
@@ -137,7 +171,8 @@ function Cord() {
 }
 
 /** The foot with the strings wound over each other on it, the one in hand picked out. */
-function Foot({ context: { position, above, instrument, habits } }: { context: FittingContext }) {
+function Foot({ context }: { context: FittingContext }) {
+  const { position, above, instrument } = context
   const { units } = useHouse()
   const over = (a: number, b: number) => instrument.coverings.some((c) => c.over === a && c.under === b)
   const below: number[] = []
@@ -158,16 +193,12 @@ function Foot({ context: { position, above, instrument, habits } }: { context: F
       .sort((a, b) => a - b)
       .join(', ')
   const post = (position.tail.postDiameter ?? 0.018) * 1000
-  const share = footShare(instrument, habits.feet)
+  const together = footOf(context)
   const step = Math.min(16, 70 / layers.length)
   return (
     <Sheet
       title={`String ${position.called.number} on its foot, with ${layers.length - 1} others`}
-      note={
-        share
-          ? `as the house shares them: ${told(share.low)} on one foot, ${told(share.high)} on the other`
-          : 'from the side'
-      }
+      note={together.length > 1 ? `strings ${told(together)} share this foot` : 'from the side'}
     >
       <rect x={20} y={190} width={280} height={34} {...WOOD} />
       <rect x={136} y={40} width={48} height={150} rx={10} {...WOOD} />

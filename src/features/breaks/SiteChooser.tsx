@@ -7,7 +7,7 @@ import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { withThe } from '@/core/instrument/with-the'
-import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
+import { suspectedAt, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { SitePicture } from './SitePicture'
@@ -73,7 +73,8 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
       </div>
       {site && (
         <p className="mt-2 text-sm">
-          <span className="text-soft">First suspect:</span> {siteFacts(site).suspect} {siteFacts(site).remedy}
+          <span className="text-soft">First suspect:</span> {suspectedAt(site, position).suspect}{' '}
+          {suspectedAt(site, position).remedy}
         </p>
       )}
       {problem && (

@@ -75,7 +75,14 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
     ],
     [
       'Knot',
-      `${position.tail.fastening}${figures.needsAnchor ? `. ${anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)}` : ''}`,
+      [
+        position.tail.fastening,
+        ...(figures.needsAnchor
+          ? anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)
+          : []),
+      ]
+        .join('. ')
+        .replaceAll('..', '.'),
     ],
     ...(wound ? onPin : onFoot),
     ...(setPin && setPin.figures.length > 0

@@ -24,7 +24,9 @@ export interface ReportedString {
   /** `gut, 1.10 mm` */
   readonly string: string
   readonly make: string
-  /** m; null where the same string was put back. */
+  /** Whether the same string was put back. */
+  readonly isSame: boolean
+  /** m; null where it was, or while the rest of the packet hangs by it uncut. */
   readonly cut: number | null
   readonly wraps: number | null
   readonly anchor: boolean
@@ -114,7 +116,7 @@ export function ServiceReport({
               {s.name} ({s.beside}, string {s.called})
             </p>
             <p>
-              {s.cut === null
+              {s.isSame
                 ? `The same string was put back; it had ${s.why}.`
                 : `New string, ${s.string}${s.make ? `, ${s.make}` : ''}. The old one ${s.why}.`}{' '}
               {s.suspect}
@@ -136,7 +138,13 @@ export function ServiceReport({
       </ul>
       <h2 className="mt-4 text-lg font-semibold">Parts and time</h2>
       <dl className="ruled">
-        <Row what="String used">{used > 0 ? length(used) : 'none'}</Row>
+        <Row what="String used">
+          {usedWords(
+            used,
+            strings.some((s) => !s.isSame && s.cut === null),
+            length,
+          )}
+        </Row>
         {anchors > 0 && <Row what="Anchors">{anchors}</Row>}
         <Row what="Time at the bench">
           {minutes === null ? 'not kept' : minutes < 1 ? 'under a minute' : `${Math.round(minutes)} min`}
@@ -166,6 +174,13 @@ export function ServiceReport({
       </p>
     </article>
   )
+}
+
+/** What was used, as far as it is cut yet. */
+function usedWords(used: number, isUncut: boolean, length: (metres: number) => string): string {
+  if (isUncut)
+    return used > 0 ? `${length(used)}, and what is trimmed later` : 'known once the tail is trimmed'
+  return used > 0 ? length(used) : 'none'
 }
 
 function Row({ what, children }: { what: string; children: ReactNode }) {

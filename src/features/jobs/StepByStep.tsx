@@ -10,6 +10,7 @@ import { stepsTogether, type SharedStep } from '@/core/fitting/together'
 import type { StepKey } from '@/core/fitting/step'
 import type { Instrument } from '@/core/instrument/instrument'
 import { fetchKnotsAhead } from '@/drawings/step/fetch-ahead'
+import { TurnArrow } from '@/drawings/TurnArrow'
 import { StepDrawing } from '@/drawings/step/StepDrawing'
 import { Figure } from '@/ui/figure/Figure'
 import { PhraseText } from '@/ui/figure/PhraseText'
@@ -100,6 +101,7 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepB
       ? [
           s.title,
           ...s.todo.map((phrase) => phraseWords(phrase, units)),
+          ...s.figures.map(({ label, measure }) => `${label}: ${phraseWords([measure], units)}`),
           ...s.cautions.map((c) => CAUTIONS[c]),
         ].join('. ')
       : ''
@@ -162,7 +164,7 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepB
               className="flex min-h-9 w-full items-center gap-2 border-l-4 border-transparent px-3 text-left aria-[current=step]:border-verdigris aria-[current=step]:bg-verdigris-wash aria-[current=step]:font-semibold"
             >
               <span className="w-5 shrink-0 text-right text-soft">
-                {i < here ? <Check size={15} className="inline text-verdigris" aria-label="done" /> : i + 1}
+                {isDone(s) ? <Check size={15} className="inline text-verdigris" aria-label="done" /> : i + 1}
               </span>
               <span>
                 {s.step.title}
@@ -277,6 +279,17 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepB
                 size={step.figures.length + (step.asks === null ? 0 : 1) > 2 ? 'large' : 'huge'}
               />
             ))}
+            {step.turning && <TurnArrow {...step.turning} />}
+            {step.others.length > 0 && (
+              <details key={step.key} className="w-full">
+                <summary className="min-h-11 content-center text-soft">Other ways to measure it</summary>
+                <dl className="flex flex-wrap gap-x-6 gap-y-2">
+                  {step.others.map((figure) => (
+                    <Figure key={figure.label} label={figure.label} measure={figure.measure} />
+                  ))}
+                </dl>
+              </details>
+            )}
             {step.asks !== null && ids.length === 1 && (
               <MeasureEntry
                 key={`${job.jobId} ${step.asks}`}

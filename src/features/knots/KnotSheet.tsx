@@ -5,7 +5,7 @@ import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
-import { lockSentence, tailFacts } from '@/core/knots/fastenings'
+import { lockSentences, tailFacts } from '@/core/knots/fastenings'
 import { saidFor } from '@/core/knots/tails/said-for'
 import { tellCrossings } from '@/core/knots/tails/tell-crossings'
 import { placesOf } from '@/core/knots/tails/tail-end'
@@ -71,7 +71,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const hrefOf = (to: Fastening) => pages.knot(to, string?.jobId)
   const usedFor = isTail(fastening)
     ? tailFacts(fastening).usedFor
-    : (lockSentence(fastening) ?? 'how most strings are held on their pins')
+    : lockSentences(fastening).join(' ') || 'how most strings are held on their pins'
   const said = (says: string) => saidFor(says, { inside, hand })
   const title = `Stage ${at + 1} of ${fastening}: ${said(stage?.says ?? '')}`
   return (

@@ -2,7 +2,7 @@
 
 import { calls } from '@/boundary/calls'
 import type { StringPosition } from '@/core/instrument/instrument'
-import { siteFacts, siteWord, type BreakSite } from '@/core/wear/break-sites'
+import { suspectedAt, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { chanceText } from '@/ui/format/chance'
 import { dateText } from '@/ui/format/time'
@@ -30,7 +30,7 @@ export function SharpHere({
   return (
     <div className="border-l-4 border-ochre bg-ochre-wash px-3 py-2">
       {here.map(({ site, chance, breaks, expected, looked, polished }) => {
-        const { remedy } = siteFacts(site)
+        const { remedy } = suspectedAt(site, position)
         const where = siteWord(site, position)
         return (
           <section key={site} aria-label={where}>

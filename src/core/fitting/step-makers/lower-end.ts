@@ -1,12 +1,26 @@
 /**
  * Fastening the lower end: knot and board, loop, foot.
  */
-import { tailFacts } from '../../knots/fastenings'
+import { ANCHOR_LENGTH } from '../../knots/anchor-length'
 import { measure, say, type Phrase } from '../../measure'
 import { coreMaterial } from '../../strings/construction'
 import { isGlued } from '../cautions'
-import { fromBare, holdOf, inBox, only, step, strings, type FittingContext, type StepMaker } from '../context'
+import {
+  fromBare,
+  holdOf,
+  inBox,
+  listed,
+  numberOf,
+  only,
+  step,
+  strings,
+  type FittingContext,
+  type StepMaker,
+} from '../context'
+import { footOf } from '../feet'
 import { anchorGoes, knotWords, type KnotWords } from '../knot-words'
+import { hasEyelet, hasHitchPin } from '../parts'
+import { knotComesFirst } from '../threading'
 
 /** What knot and tag take up, m. */
 export function knotLength({ figures }: FittingContext): number {
@@ -19,6 +33,7 @@ const THICK_GUT = 1.8e-3
 export const tieKnot: StepMaker = (context) => {
   if (!inBox(context)) return null
   const gut = coreMaterial(context.figures.construction).name === 'gut'
+  const hold = holdOf(context)
   return step({
     key: 'tie-knot',
     phase: 'in',
@@ -26,20 +41,24 @@ export const tieKnot: StepMaker = (context) => {
     todo: [
       ...(context.state.forPractice
         ? [
-            say`An old knot that won’t open may stay as it is: set it again, and tie the same in a piece of cord beside it.`,
+            say`An old knot that won’t open may stay. Set it again as it is.`,
+            say`Tie the same knot in a piece of cord beside it.`,
           ]
         : []),
       ...(gut
         ? [
-            say`Work the end supple between your fingers where it will be bent. A white mark is damaged fibre: in the standing part, cut it off.`,
+            say`Work the last hand’s breadth soft between your fingers.`,
+            say`A bend that turns white is cracked. In the standing part, cut it off.`,
           ]
         : []),
       ...knotSentences(context),
-      ...(isGlued(context)
-        ? [say`Put the smallest touch of thin cyanoacrylate on the drawn knot, so that it can’t creep open.`]
+    ],
+    figures: [
+      { label: 'Knot and tag', measure: measure('length', knotLength(context)) },
+      ...(hold === 'toggle' || (hold === 'knot' && context.figures.needsAnchor)
+        ? [{ label: hold === 'toggle' ? 'Toggle' : 'Anchor', measure: measure('length', ANCHOR_LENGTH) }]
         : []),
     ],
-    figures: [{ label: 'Knot and tag', measure: measure('length', knotLength(context)) }],
     ...(knotWords(context.position.tail.fastening) as KnotWords),
     picture: 'knot',
   })
@@ -47,107 +66,115 @@ export const tieKnot: StepMaker = (context) => {
 
 /** Which knot, what it takes, and what it rests on. */
 function knotSentences(context: FittingContext): readonly Phrase[] {
-  const length = measure('length', knotLength(context))
   switch (holdOf(context)) {
     case 'bead':
       return [
-        say`Thread its bead, and tie an overhand knot behind it at the end that has no label on it. It takes ${length}, tag and all. The bead is wider than the hole.`,
+        say`Put the bead on the string, at the end without a label.`,
+        say`Tie an overhand knot behind it, and draw it tight.`,
       ]
     case 'toggle':
       return [
-        say`Tie the slip knot on its toggle, at the end that has no label on it: draw the sliding loop up on the toggle’s middle. It takes ${length}, tag and all.`,
+        say`Take the end without a label. Tie it round the string so that it slides.`,
+        say`Put the toggle into the loop, and draw the loop up on its middle.`,
       ]
-    default: {
-      const { fastening } = context.position.tail
-      return [
-        say`Tie the ${fastening} knot (${tailFacts(fastening).usedFor}) at the end that has no label on it. It takes ${length}, tag and all.`,
-        anchorSentence(context),
-      ]
-    }
-  }
-}
-
-/** What the anchor is there for, in a sentence that stands behind a colon or alone. */
-function anchorBecause({ figures, position, habits }: FittingContext): Phrase {
-  const bore = measure('width', position.tail.eyeletBore ?? 0)
-  const rule = {
-    'from the D above middle C': 'the house gives thin strings one, from the D above middle C up',
-    'all but the lowest gut': 'the house gives one to all but the lowest gut',
-    'below a gauge': 'the house gives one to strings as thin as this',
-    'by knot against eyelet': 'the house goes by the knot against its eyelet',
-  }[habits.thin]
-  switch (figures.anchor) {
-    case 'tied round it':
-      return say`this knot is tied round its anchor and is nothing without it.`
-    case 'rule and knot':
-      return say`${rule}, and this knot is not clearly wider than its eyelet of ${bore}.`
-    case 'rule':
-      return say`${rule}. The knot might hold by its width, but a knot that pulls through costs a string, and an anchor costs nothing.`
     default:
-      return say`this knot is not clearly wider than its eyelet of ${bore}.`
+      return [
+        say`Tie the ${context.position.tail.fastening} knot at the end without a label.`,
+        ...anchorSentences(context),
+      ]
   }
 }
 
-function anchorSentence(context: FittingContext): Phrase {
+function anchorSentences(context: FittingContext): readonly Phrase[] {
   const { figures, position, habits } = context
-  if (!figures.needsAnchor)
-    return say`It needs no anchor: the tightened knot is clearly wider than the eyelet.`
+  if (!figures.needsAnchor) return [say`It needs no anchor: the tight knot is clearly wider than its hole.`]
   const thick =
     figures.anchor !== 'tied round it' &&
     coreMaterial(figures.construction).name === 'gut' &&
     only(context).gauge > THICK_GUT
-  const goes = anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace)
   return [
-    ...say`${goes}${thick ? ', once the knot is inside the body: gut so thick can’t be bent round it before' : ''}: `,
-    ...anchorBecause(context),
+    ...(thick ? [say`Put the anchor in once the knot is inside the box. Tuning closes it.`] : []),
+    ...anchorGoes(position.tail.fastening, habits.anchor, habits.anchorPlace).map(
+      (sentence) => say`${sentence}`,
+    ),
+    anchorBecause(context),
   ]
+}
+
+/** What the anchor is there for. */
+function anchorBecause({ figures, habits }: FittingContext): Phrase {
+  if (figures.anchor === 'tied round it') return say`This knot is tied round its anchor and needs it.`
+  if (figures.anchor === 'knot') return say`This knot is not clearly wider than its hole.`
+  switch (habits.thin) {
+    case 'from the D above middle C':
+      return say`Your method gives an anchor to strings from the D above middle C up.`
+    case 'all but the lowest gut':
+      return say`Your method gives an anchor to all but the lowest gut.`
+    case 'below a gauge':
+      return say`Your method gives an anchor to strings as thin as this.`
+    case 'by knot against eyelet':
+      return say`Your method compares the knot with its hole.`
+  }
 }
 
 export const throughBoard: StepMaker = (context) => {
   if (!inBox(context)) return null
-  const inside = context.habits.threading === 'from inside, knot first'
+  const inside = knotComesFirst(context)
   const hold = holdOf(context)
-  const smooth = say`Where it curls, stop and smooth it before you draw on; never pull a kink through.`
-  const falls =
-    hold !== 'knot'
-      ? say`The ${hold} slips off on the way: keep a light pull on the string.`
-      : context.figures.needsAnchor
-        ? say`The anchor falls out on the way: keep it level, and keep a light pull on the string.`
-        : say`Feeding in jerks lifts the eyelet: keep a light pull on the string.`
+  const hole = hasEyelet(context.position) ? 'the eyelet' : 'its hole'
+  const smooth = say`Where it curls, stop. Smooth it with your fingers, then go on.`
   return step({
     key: 'through-board',
     phase: 'in',
     title: inside ? 'Thread it up from inside' : 'Thread it down from the front',
     todo: inside
       ? [
-          say`Reach in through the access hole and feed the free end up through ${hold === 'knot' ? 'the eyelet. Hold the eyelet down from the front; feeding can lift it.' : 'its hole.'}`,
+          say`Reach into the access hole. Feed the free end up through ${hole}.`,
+          ...(hasEyelet(context.position)
+            ? [say`Hold the eyelet down from the front. Feeding can lift it.`]
+            : []),
+          say`Take the end in front, and change hands.`,
+          ...(hold === 'knot' && context.figures.needsAnchor
+            ? [say`The hand in the box holds knot and anchor against the board, level.`]
+            : [say`The hand in the box guides the ${hold === 'knot' ? 'knot' : hold} to the board.`]),
           smooth,
         ]
       : [
-          say`Feed one end down through ${hold === 'knot' ? 'the eyelet' : 'its hole'} and bring it out of the access hole, to be knotted there.`,
+          say`Feed one end down through ${hole}, from the front.`,
+          say`Bring it out of the access hole. You tie it there.`,
           smooth,
         ],
-    right:
-      hold === 'knot'
-        ? say`The eyelet sits flat on the board and the string runs free in it.`
-        : say`The string runs free in its hole.`,
-    mistake: falls,
+    right: hasEyelet(context.position)
+      ? say`The eyelet sits flat on the board. The string runs free in it.`
+      : say`The string runs free in its hole.`,
+    mistake: !inside
+      ? say`Letting the end slip back up: keep a hand on it, or the clip.`
+      : hold !== 'knot'
+        ? say`The ${hold} slips off on the way: keep a light pull on the string.`
+        : context.figures.needsAnchor
+          ? say`The anchor falls out on the way: keep a light pull on the string.`
+          : say`Feeding in jerks: keep a light pull on the string.`,
     picture: 'through',
   })
 }
 
 export const seat: StepMaker = (context) => {
   if (!inBox(context)) return null
+  const hold = holdOf(context)
+  const rests = hold === 'knot' ? 'knot' : hold
+  // A new instrument’s knots are all new: none is left for tuning to draw up. A bead is pulled home before it is glued.
+  const hard = context.habits.knotSet === 'hard pull at once' || fromBare(context) || isGlued(context)
   return step({
     key: 'seat',
     phase: 'in',
-    title: 'Seat the knot against the board',
+    title: `Seat the ${rests} against the board`,
     todo: [
-      // A new instrument’s knots are all new: none is left for tuning to draw up.
-      context.habits.knotSet === 'hard pull at once' || fromBare(context)
-        ? say`Pull hard by hand until the knot sits against the board and gives no more.`
-        : say`Draw it up by hand until it touches; tuning will set it.`,
-      say`Keep it under pull until the pin has taken over, or clamp the string above the board with the rubber-faced clip.`,
+      hard
+        ? say`Pull hard by hand until the ${rests} sits and gives no more.`
+        : say`Draw it up by hand until it touches. Tuning will set it.`,
+      ...(isGlued(context) ? [say`Then put half a drop of thin cyanoacrylate on the knot.`] : []),
+      say`Keep the pull on until the pin holds.`,
+      say`Short of a hand? Put the rubber-faced clip on the string, against the board.`,
     ],
     right: say`The string does not creep when you lean on it.`,
     mistake: context.figures.needsAnchor
@@ -159,69 +186,93 @@ export const seat: StepMaker = (context) => {
 
 export const hookLoop: StepMaker = (context) => {
   if (holdOf(context) !== 'loop') return null
-  const through = context.position.tail.fastening === 'loop through itself'
+  const pinned = hasHitchPin(context.position)
   return step({
     key: 'hook-loop',
     phase: 'in',
-    title: through ? 'Draw the loop up' : 'Hook the loop on',
+    title: pinned ? 'Hook the loop on' : 'Draw the loop up',
     todo: [
-      ...(through
-        ? [
-            say`Draw the loop under the bridge: fish it out with fine pliers or a hook.`,
-            say`Pass the string through its own loop, and pull it up.`,
-          ]
-        : [say`Hook the loop over its hitch pin and push it down to the wood.`]),
-      say`Bring the string over the bridge to its pin, and keep it under a light pull from here on.`,
+      ...(pinned
+        ? [say`Hook the loop over its hitch pin. Push it down to the wood.`]
+        : [
+            say`Pass the loop under the bridge. Fish it up behind with fine pliers.`,
+            say`Put the other end through its own loop. Draw it up moderately.`,
+          ]),
+      say`Bring the string over the bridge to its pin. Keep a light pull on it.`,
       ...(context.above.length > 0 ? [say`It runs under ${strings(context.above)}.`] : []),
     ],
-    right: say`The loop’s twist points along the string and lies low.`,
-    mistake: say`Letting go: the loop jumps off its hitch pin. Watch it while you wind.`,
+    right: pinned
+      ? say`The loop’s twist points along the string and lies low.`
+      : say`The loop has closed round the string, under the bridge.`,
+    mistake: pinned
+      ? say`Letting go: the loop jumps off its hitch pin. Watch it while you wind.`
+      : say`Letting go: the loop opens and slips back under the bridge.`,
     picture: 'loop',
   })
 }
 
+/** Which strings share its foot. */
+function sharedFoot(context: FittingContext): Phrase {
+  const { instrument } = context
+  const called = footOf(context)
+    .flatMap((number) => instrument.positions[number - 1] ?? [])
+    .map(numberOf)
+    .sort((a, b) => Number(a) - Number(b))
+  return called.length < 2 ? say`It has a foot to itself.` : say`Strings ${listed(called)} share this foot.`
+}
+
 export const pegCord: StepMaker = (context) => {
   if (holdOf(context) !== 'foot') return null
-  const { total } = context.figures.cut
+  const again = context.state.sameString
   return step({
     key: 'peg-cord',
     phase: 'in',
     title: 'Catch it in the peg’s cord',
     todo: [
-      say`Cut ${measure('length', total)}, and tie the small stopper loop at its end. Pass it through the cord of its peg. The cord stays on the peg: its length sets the stop.`,
+      ...(again ? [] : [say`Cut the string. Tie the small stopper loop at its end.`]),
+      say`Put it through the cord of its peg. See that the loop sits.`,
+      say`The cord stays on the peg. Its length sets the stop.`,
       say`Bring the string over the bridge and along the board to its foot.`,
     ],
-    figures: [{ label: 'Cut from the coil', measure: measure('length', total) }],
-    right: say`The stopper loop sits square in the cord and cannot be drawn through.`,
-    mistake: say`Losing the stopper loop while wrapping: look at it again each time you shift your grip.`,
+    figures: again
+      ? []
+      : [{ label: 'Cut from the coil', measure: measure('length', context.figures.cut.total) }],
+    right: say`The stopper loop sits square in the cord and can’t be drawn through.`,
+    mistake: say`Losing the stopper loop while wrapping: look at it each time you shift your grip.`,
     picture: 'cord',
-    asks: 'cut',
+    asks: again ? null : 'cut',
   })
 }
+
+/** What the peg is trusted to bring up, semitones: a string that is wrapped slacker never presses its layer tight. */
+const FEW = 4
 
 export const wrapFoot: StepMaker = (context) => {
   if (holdOf(context) !== 'foot') return null
   const { quarterTurn } = only(context).key
-  const below =
-    quarterTurn === null
-      ? say`The peg brings it up from slack in a quarter turn.`
-      : say`A quarter turn of the peg brings it up by ${measure('semitones', quarterTurn)}: wrap it no further below pitch than that.`
   return step({
     key: 'wrap-foot',
     phase: 'wind',
     title: 'Wrap it on its foot',
     todo: [
-      say`Pull the string down hard toward its foot, to somewhat below pitch.`,
-      below,
-      say`Lay the first turns on the foot close to the board and under full pull, the later ones over them, and tuck the end under. The lower string goes on before the higher.`,
-      say`Pluck it while you wrap: a dull note says that a turn has slipped. Look at the stopper loop again, too.`,
+      sharedFoot(context),
+      say`The lower string goes on before the higher.`,
+      say`Roll the string on your gloved hand, or on a stick with a hole.`,
+      say`Pull it hard toward the foot, until it sounds a few semitones below pitch.`,
+      say`Move the roll to the foot without losing the pull.`,
+      say`Lay the first turns close to the board, and tight.`,
+      say`Later turns go over them and press them home.`,
+      say`Glove off for the last turns. Tuck the end under by touch.`,
+      say`Look at the stopper loop in the middle and at the end.`,
     ],
-    figures:
-      quarterTurn === null
-        ? []
-        : [{ label: 'Below pitch, at most', measure: measure('semitones', quarterTurn) }],
-    right: say`The turns lie tight and the string holds its pitch when you let go.`,
-    mistake: say`Wrapping it at pitch or above: it cannot be let down once other layers press it tight.`,
+    figures: [
+      {
+        label: 'Below pitch, at most',
+        measure: measure('semitones', Math.min(FEW, quarterTurn ?? FEW)),
+      },
+    ],
+    right: say`The turns lie tight. The string holds its pitch when you let go.`,
+    mistake: say`Wrapping it slack: its layer never presses tight, and slips.`,
     picture: 'foot',
   })
 }

@@ -1,13 +1,13 @@
 /**
  * Making ready, taking the old string off, and looking at what it touched.
  */
-import { isHarp, soldByClass } from '../../instrument/instrument'
+import { isHarp, soldByClass, type Instrument, type StringPosition } from '../../instrument/instrument'
 import { sameLayers } from '../../instrument/layers'
 import { theName } from '../../instrument/names'
 import type { TailHold } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
-import { materialWord } from '../../strings/construction'
-import { siteFacts } from '../../wear/break-sites'
+import { materialWord, outerGauge } from '../../strings/construction'
+import { suspectedAt } from '../../wear/break-sites'
 import {
   fromBare,
   holdOf,
@@ -23,8 +23,9 @@ import {
   type StepMaker,
 } from '../context'
 import { isGlued } from '../cautions'
-import { cutterFor, turnerOf } from '../hands'
+import { cutterFor, looser, turnerOf, turningOf } from '../hands'
 import { ANCHORS } from '../knot-words'
+import { hasBridge, hasBridgePin, hasEyelet, hasHitchPin, hasNut } from '../parts'
 
 /** What the string's end rests on, to lay out beside it. */
 const REST: Record<TailHold, readonly string[]> = {
@@ -33,79 +34,85 @@ const REST: Record<TailHold, readonly string[]> = {
   toggle: ['its toggle'],
   loop: [],
   posts: [],
-  foot: ['a cloth to pull with'],
+  foot: ['a glove or a winding stick'],
 }
 
 /** How the old string is taken from its lower end. */
-const LOOSEN: Record<TailHold, string> = {
-  knot: 'Push the knot back into the box and take it out through the access hole.',
-  bead: 'Push the knot back into the box and take it out with its bead. Keep the bead.',
-  toggle:
-    'Push the string back into the box and take it out with its toggle. Keep the toggle if it is sound.',
-  loop: 'Lift the loop off its hitch pin.',
-  posts: 'Lift the wire off both hitch posts. It served two strings, so both are gone now.',
-  foot: 'Unwrap it from its foot, and take its stopper loop out of the peg’s cord. The cord stays.',
+function loosenSentences(context: FittingContext): readonly Phrase[] {
+  const { needsAnchor } = context.figures
+  switch (holdOf(context)) {
+    case 'knot':
+      return [
+        say`Find the knot through the access hole. Draw the lower piece out.`,
+        ...(needsAnchor ? [say`Keep its anchor.`] : []),
+      ]
+    case 'bead':
+      return [say`Find the bead through the access hole. Draw the lower piece out and keep the bead.`]
+    case 'toggle':
+      return [say`Find the toggle through the access hole. Draw the lower piece out and keep the toggle.`]
+    case 'loop':
+      return hasHitchPin(context.position)
+        ? [say`Lift the loop off its hitch pin.`]
+        : [say`Slide the loop down, and draw the wire out from under the bridge.`]
+    case 'posts':
+      return [say`Lift the wire off both posts. It was two strings, so both are off now.`]
+    case 'foot':
+      return [
+        say`Unwrap it from its foot. Take its stopper loop out of the cord.`,
+        say`The cord stays in its hole, at its length.`,
+      ]
+  }
 }
 
-const PIN_AND_GROOVE = ['the edge of the string hole', 'the bridge pin’s groove']
-const PIN_AND_SLOTS = ['the edge of the string hole', 'nut and bridge']
-/** What the string lay against above its lower end. */
-const UPPER: Record<TailHold, readonly string[]> = {
-  knot: PIN_AND_GROOVE,
-  bead: PIN_AND_GROOVE,
-  toggle: PIN_AND_GROOVE,
-  loop: PIN_AND_SLOTS,
-  posts: PIN_AND_SLOTS,
-  foot: ['the cord of its peg', 'the bridge'],
+/** Lays things out, few to a sentence. */
+function layOut(things: readonly string[]): readonly Phrase[] {
+  const AT_ONCE = 3
+  return Array.from({ length: Math.ceil(things.length / AT_ONCE) }, (_, i) => {
+    const some = listed(things.slice(i * AT_ONCE, (i + 1) * AT_ONCE))
+    return i === 0 ? say`Lay out ${some}.` : say`Add ${some}.`
+  })
 }
-
-/** What the string lay against at its lower end, to be felt for a burr. */
-const FOUND_AT: Record<TailHold, string> = {
-  knot: 'the eyelet',
-  bead: 'the hole in the board',
-  toggle: 'the hole in the board',
-  loop: 'the hitch pin',
-  posts: 'both hitch posts',
-  foot: 'the foot',
-}
-
-/** Where a harp is worked on from inside and from above. */
-const BOTH_PLACES = say`Work inside with the harp on a table, its back opening free over the edge; for the pins stand it on the floor, where it can’t fall.`
 
 export const makeReady: StepMaker = (context) => {
   const { instrument, position, figures, habits, state } = context
   const wire = wired(context)
+  const cuts = !state.forPractice
   const things = [
-    ...(state.forPractice ? [] : [state.sameString ? 'the string that came off' : 'the new string']),
-    ...(position.head.pin.turnedBy === 'key' ? ['the tuning key'] : []),
-    cutterFor(figures.construction),
-    ...(figures.needsAnchor ? [ANCHORS[habits.anchor]] : []),
+    state.sameString ? (state.forPractice ? null : 'the string that came off') : 'the new string',
+    position.head.pin.turnedBy === 'key' ? 'the tuning key' : null,
+    cuts ? cutterFor(figures.construction) : null,
+    figures.needsAnchor ? ANCHORS[habits.anchor] : null,
     ...REST[holdOf(context)],
-    ...(isGlued(context) ? ['thin cyanoacrylate'] : []),
-    ...(inBox(context) ? ['a rubber-faced clip'] : []),
+    isGlued(context) ? 'thin cyanoacrylate' : null,
+    inBox(context) ? 'a rubber-faced clip' : null,
     ...(wire ? ['pliers', 'eye protection'] : []),
-  ]
+  ].flatMap((thing) => thing ?? [])
   const atRest =
     position.mechanism === 'disc'
-      ? [say`Put every pedal in flat, so that no disc touches the string.`]
+      ? [say`Put every pedal in flat, the top notch.`]
       : position.mechanism === 'lever'
-        ? [say`Disengage every lever.`]
+        ? [say`Put every lever off. Off is down on most harps.`]
         : []
   return step({
     key: 'make-ready',
     phase: 'ready',
     title: 'Make ready',
     todo: [
-      say`Lay out ${listed(things)}.`,
+      ...layOut(things),
       ...atRest,
-      say`The instrument lies ${instrument.lies}.`,
-      ...(isHarp(instrument) && holdOf(context) === 'knot' ? [BOTH_PLACES] : []),
+      say`Place the instrument ${instrument.lies}.`,
+      ...(isHarp(instrument) && inBox(context)
+        ? [
+            say`For work inside, lay the harp on a table, its back open over the edge.`,
+            say`For the pins, stand it on the floor where it can’t fall.`,
+          ]
+        : []),
     ],
     right: position.mechanism
-      ? say`Nothing touches the speaking length between soundboard and bridge pin.`
-      : say`You can reach both ends of the string without leaning over the others.`,
+      ? say`Nothing touches the string between soundboard and bridge pin.`
+      : say`You reach both ends of the string without leaning over the others.`,
     mistake: position.mechanism
-      ? say`A ${position.mechanism} left engaged shortens the string, and it is then tuned too low.`
+      ? say`One ${position.mechanism} left on: the string is then tuned too low.`
       : say`Working over the other strings with tools in hand.`,
     picture: 'ready',
   })
@@ -113,16 +120,21 @@ export const makeReady: StepMaker = (context) => {
 
 export const moveAside: StepMaker = (context) => {
   const { above, state, position } = context
-  if (above.length === 0) return null
+  const [first] = above
+  if (!first) return null
   const feet = holdOf(context) === 'foot'
   const many = above.length > 1
-  const how = feet
+  const [them, are] = many ? ['them', 'their'] : ['it', 'its']
+  const how: readonly Phrase[] = feet
     ? [
         ...footLetDown(context),
-        say`Unwrap ${strings(above)} from the foot${many ? ', in that order: the outermost comes first.' : '.'}`,
+        say`Unwrap ${strings(above)} from the foot${many ? ', the outermost first' : ''}.`,
+        say`Press each string to the board with your thumb while you lift it off. It springs.`,
       ]
     : [
-        say`Loosen ${strings(above)}${many ? ' in that order' : ''}, and move ${many ? 'them' : 'it'} aside. Leave at least two wraps on ${many ? 'each pin' : 'the pin'}.`,
+        say`Loosen ${strings(above)} a few turns, ${looser(first.head.pin)}, ${turnerOf(first.head.pin).seenFrom}.`,
+        say`Lay ${them} into a neighbour’s nut slot.`,
+        say`Keep two wraps or more on ${many ? 'each pin' : 'the pin'}.`,
       ]
   return step({
     key: 'move-aside',
@@ -130,18 +142,21 @@ export const moveAside: StepMaker = (context) => {
     title: `Uncover string ${numberOf(position)}`,
     todo: [
       ...how,
-      state.redoesAbove
-        ? say`${many ? 'They come' : 'It comes'} off for good: new ones go on in this job.`
+      ...(state.redoesAbove
+        ? [say`${many ? 'They come' : 'It comes'} off for good. This job fits new ones.`]
         : feet
-          ? say`Leave each in its peg’s cord, and tape it aside in the order it came off.`
-          : say`Keep the loops on their hitch pins with a strip of tape.`,
+          ? [say`Leave each in its cord. Tape them aside in the order they came off.`]
+          : hasHitchPin(first)
+            ? [say`Hold ${are} loop${many ? 's' : ''} on the hitch pin${many ? 's' : ''} with tape.`]
+            : []),
     ],
     right: feet
-      ? say`The turns of string ${numberOf(position)} lie bare on the foot.`
+      ? say`The turns of string ${numberOf(position)} are bare on the foot.`
       : say`Nothing crosses the pin of string ${numberOf(position)}.`,
     mistake: feet
-      ? say`Pulling the lower string out from under the layers: they lose their pull and shift.`
-      : say`Letting a string down so far that its wraps come off the pin: wire that is kinked goes on no more.`,
+      ? say`Pulling the lower string out from under the layers: they shift.`
+      : say`Letting its wraps come off the pin: a kinked wire goes on no more.`,
+    turning: feet ? null : turningOf(first.head.pin, 'loosens'),
     picture: 'off',
   })
 }
@@ -149,10 +164,11 @@ export const moveAside: StepMaker = (context) => {
 /** The layers of a foot hold one another: before any is unwrapped, all of its pegs are let down. */
 function footLetDown({ instrument, position }: FittingContext): readonly Phrase[] {
   const others = sameLayers(instrument, position)
-  if (others.length < 2) return []
-  return [
-    say`Let the pegs of ${strings([...others].sort((a, b) => a.called.number - b.called.number))} down, all that share this foot: its layers hold one another.`,
-  ]
+  const { pin } = position.head
+  const way = say`Turn each peg ${looser(pin)}, ${turnerOf(pin).seenFrom}, to its end.`
+  if (others.length < 2) return [way]
+  const numbers = [...others].sort((a, b) => a.called.number - b.called.number)
+  return [say`Let down the pegs of ${strings(numbers)}: all share this foot.`, way]
 }
 
 export const takeOff: StepMaker = (context) => {
@@ -163,55 +179,83 @@ export const takeOff: StepMaker = (context) => {
   const whole = isWhole(context)
   const wire = wired(context)
   const counted = whole && pin.threadPitch !== null
-  const { needsAnchor } = context.figures
+  const fromFoot = hold === 'foot' && context.above.length === 0
   return step({
     key: 'take-off',
     phase: 'off',
     title: forPractice ? 'Take it off whole' : 'Take off the old string',
     todo: [
-      ...(hold === 'foot' && context.above.length === 0 ? footLetDown(context) : []),
-      ...(whole ? [say`Let the tension down with ${turnerOf(pin).name} before anything is cut.`] : []),
-      ...(counted
-        ? [say`Count the turns of the pin that you give: they raise it, and are spared later.`]
+      ...(fromFoot ? footLetDown(context) : []),
+      ...(whole && hold !== 'foot'
+        ? [
+            say`Let it down before you cut anything. ${turnerOf(pin).turn} ${looser(pin)}, ${turnerOf(pin).seenFrom}.`,
+          ]
         : []),
-      ...(wire && inBox(context)
-        ? [say`Cut old wire back to a straight end before you draw it out, so that it doesn’t scar the hole.`]
+      ...(counted ? [say`Count the turns you give. They raise the pin, and count later.`] : []),
+      ...(wire && inBox(context) && !forPractice
+        ? [say`Cut old wire back to a straight end, so that it scars no hole.`]
         : []),
-      say`${LOOSEN[hold]}${hold === 'knot' && needsAnchor ? ' Keep its anchor.' : ''}`,
+      ...loosenSentences(context),
+      ...(hold === 'foot'
+        ? []
+        : [say`Unwind the rest from ${hold === 'posts' ? 'both pins' : 'the pin'} and draw it out.`]),
+      ...(inBox(context) && !whole ? [say`Look for a short piece in the box and on the floor.`] : []),
       forPractice
-        ? say`Unwind it from the pin, and keep it whole: it goes on again.`
-        : hold === 'foot'
-          ? say`Keep the pieces: the gauge and the place of the break are on them.`
-          : say`Unwind what is left from ${hold === 'posts' ? 'both pins' : 'the pin'}. Keep the pieces: the gauge and the place of the break are on them.`,
+        ? say`Keep it whole. The same string goes on again.`
+        : say`Keep the pieces. They show the gauge and where it broke.`,
     ],
     right: inBox(context)
-      ? say`No piece of string is left in the box; it would buzz.`
+      ? say`No piece of string is left in the box. It would buzz.`
       : say`Nothing of the old string is left at either end.`,
     mistake: say`Pulling a kinked end through a hole.`,
+    turning:
+      (whole && hold !== 'foot') || fromFoot
+        ? turningOf(pin, pin.threadPitch === null ? 'loosens' : 'turns it out')
+        : null,
     picture: 'off',
     asks: counted ? 'turns' : null,
   })
 }
 
+/** What the string lay against, from its pin down: only what this instrument has. */
+export function placesTouched(context: FittingContext): readonly string[] {
+  const { position } = context
+  const hold = holdOf(context)
+  const lower: Record<TailHold, string | null> = {
+    knot: hasEyelet(position) ? 'the eyelet' : 'the board hole',
+    bead: 'the board hole',
+    toggle: 'the board hole',
+    loop: hasHitchPin(position) ? 'the hitch pin' : null,
+    posts: 'both posts',
+    foot: 'the foot',
+  }
+  return [
+    hold === 'foot' ? 'the cord of its peg' : 'the pin hole',
+    hasNut(position) ? 'the nut slot' : null,
+    hasBridgePin(position) ? 'the bridge pin' : null,
+    position.mechanism && `the ${position.mechanism}`,
+    hasBridge(position) ? 'the bridge' : null,
+    lower[hold],
+  ].flatMap((place) => place ?? [])
+}
+
 export const inspect: StepMaker = (context) => {
-  const {
-    position,
-    state: { site },
-  } = context
-  const touched = [
-    ...UPPER[holdOf(context)],
-    ...(position.mechanism ? [`the ${position.mechanism}`] : []),
-    FOUND_AT[holdOf(context)],
-  ]
+  const { site } = context.state
   return step({
     key: 'inspect',
     phase: 'off',
     title: 'Inspect what it touched',
     todo: [
       ...(site
-        ? [say`It gave way here: ${siteFacts(site).suspect.toLowerCase()} ${siteFacts(site).remedy}`]
+        ? [
+            say`First suspect: ${firstLower(suspectedAt(site, context.position).suspect)}`,
+            say`${suspectedAt(site, context.position).remedy}`,
+          ]
         : []),
-      say`Feel ${listed(touched)} for a burr. Polish one away with soft cord and a mild abrasive along the string’s own path.`,
+      say`Feel for burrs at ${listed(placesTouched(context))}.`,
+      say`Polish a burr with a soft cord and mild polish.`,
+      say`Draw the cord back and forth along the string’s own path.`,
+      ...(hasEyelet(context.position) ? [say`At the eyelet, keep a hand behind the board.`] : []),
     ],
     right: say`A thread drawn along the path does not catch.`,
     mistake: say`Fitting the next string over the edge that cut the last one.`,
@@ -219,22 +263,47 @@ export const inspect: StepMaker = (context) => {
   })
 }
 
+const firstLower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** Whether the strings on both sides are of its make, one thinner and one thicker: then it lies between them. */
+function liesBetween({ positions }: Instrument, position: StringPosition): boolean {
+  const [before, after] = [positions[position.number - 2], positions[position.number]]
+  if (!before || !after) return false
+  const alike = [before, after].every(
+    (p) => materialWord(p.construction) === materialWord(position.construction),
+  )
+  const [a, own, b] = [before, position, after].map((p) => outerGauge(p.construction)) as [
+    number,
+    number,
+    number,
+  ]
+  return alike && Math.min(a, b) < own && own < Math.max(a, b)
+}
+
 export const prove: StepMaker = (context) => {
   const { position, figures, habits, instrument, state } = context
-  const { gauge } = only(context)
   if (state.sameString) return proveAgain(context)
   const tensionClass = soldByClass(instrument)
+  const wire = wired(context)
   return step({
     key: 'prove',
     phase: 'off',
-    title: 'Prove the new string',
+    title: 'Check the new string',
     todo: [
-      say`Check the packet: ${materialWord(figures.construction)}, ${measure('gauge', gauge)}, ${tensionClass === null ? '' : `${tensionClass} tension, `}for ${theName(position, habits.octaveNames)}.`,
-      say`Measure it. It is no thicker and no thinner than its neighbours of the same material allow. Leave its tag on until the end is cut.`,
-      say`Uncoil it end over end, gently, and smooth the curl out by hand.`,
+      say`Read the packet: ${materialWord(figures.construction)}${tensionClass === null ? '' : `, ${tensionClass} tension`}, for ${theName(position, habits.octaveNames)}.`,
+      ...(wire || context.state.restring === 'from bare'
+        ? []
+        : [say`Compare old and new between your fingers.`]),
+      ...(liesBetween(instrument, position)
+        ? [say`Compare it with the strings above and below. It lies between them.`]
+        : []),
+      say`Measure it. Leave its tag on until the end is cut.`,
+      say`Uncoil it gently, end over end. Smooth the curl out by hand.`,
     ],
-    figures: [{ label: 'Gauge', measure: measure('gauge', gauge) }],
-    right: say`The calliper reads ${measure('gauge', gauge)}; the old one may read a little thinner than new.`,
+    figures: [{ label: 'Gauge', measure: measure('gauge', only(context).gauge) }],
+    right: wire
+      ? say`The calliper reads what the packet says.`
+      : say`The calliper reads what the packet says. The old one may read thinner.`,
     mistake:
       tensionClass === null
         ? say`A packet of the right gauge with the wrong end.`
@@ -244,17 +313,20 @@ export const prove: StepMaker = (context) => {
   })
 }
 
-function proveAgain({ figures }: FittingContext): ReturnType<StepMaker> {
+function proveAgain(context: FittingContext): ReturnType<StepMaker> {
   return step({
     key: 'prove',
     phase: 'off',
     title: 'Look the string over',
     todo: [
-      say`Run it between your fingers: no whitening, no nick, no kink in the standing part.`,
-      say`Lay it along the sum: from knot to tip it still needs ${measure('length', figures.cut.total)}, less what the trimmed tail can spare.`,
+      say`Run it between your fingers. Feel for a nick or a kink.`,
+      ...(wired(context) ? [] : [say`A white place is cracked. In the standing part it will break.`]),
+      ...(context.state.forPractice
+        ? []
+        : [say`Lay it along its way. Its end must still reach past the pin.`]),
     ],
-    right: say`It is sound from end to end, and its tail reaches past the pin.`,
-    mistake: say`Setting a string again that was kinked where it slipped: it breaks there.`,
+    right: say`It is sound from end to end.`,
+    mistake: say`Fitting a string again that is kinked where it slipped: it breaks there.`,
     picture: 'gauge',
   })
 }

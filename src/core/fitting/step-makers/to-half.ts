@@ -1,7 +1,7 @@
-/** Half way up: all new strings of a go, or of a bare instrument, before any goes on to its pitch. */
+/** Half way up: all new strings of a stage, or of a bare instrument, before any goes on to its pitch. */
 import { measure, say } from '../../measure'
 import { holdOf, only, step, type StepMaker } from '../context'
-import { turnerOf } from '../hands'
+import { looser, turnerOf, turningOf } from '../hands'
 
 export const toHalf: StepMaker = (context) => {
   const { restring } = context.state
@@ -9,42 +9,48 @@ export const toHalf: StepMaker = (context) => {
   if (holdOf(context) === 'foot') return roughly(context)
   const { strings: all } = context.figures
   const { pitch, key, position } = only(context)
-  const { name } = turnerOf(position.head.pin)
+  const { name, turn, seenFrom } = turnerOf(position.head.pin)
   return step({
     key: 'to-half',
     phase: 'half',
     title: 'Up to half its pitch',
     todo: [
-      say`Bring ${all.length > 1 ? 'each string' : 'it'} up to ${measure('frequency', pitch / 2)}, the octave below its pitch: from snug ${measure('angle', key.snugToHalf)} of ${name}.`,
+      say`${turn} ${position.head.pin.tightens}, ${seenFrom}.`,
+      say`Bring ${all.length > 1 ? 'each string' : 'it'} up to the octave below its pitch.`,
       restring === 'from bare'
-        ? say`Bring up no string further before all that are on stand so: the frame takes its load little by little.`
-        : say`Bring up none of this go further before all of it stands so.`,
-      say`It pulls a quarter of what it will. You may leave it so overnight.`,
+        ? say`Stop there until every string that is on has come so far.`
+        : say`Stop there until every string of this stage has come so far.`,
+      say`It pulls a quarter of what it will. It may stay so overnight.`,
     ],
     figures: [
       { label: 'Half its pitch', measure: measure('frequency', pitch / 2) },
-      { label: 'Snug to there', measure: measure('angle', key.snugToHalf) },
+      { label: `Turn ${name} from snug`, measure: measure('angle', key.snugToHalf) },
     ],
-    right: say`It gives a low, dull note, and its wraps lie where they should.`,
+    right: say`It gives a low, dull note. Its wraps lie where they should.`,
     mistake: say`Leaving it slack overnight: wraps and knots come loose.`,
+    turning: turningOf(position.head.pin, 'tightens'),
     picture: 'key',
   })
 }
 
 /** A layered foot is tuned roughly from its lowest layer up before any of it is tuned exactly: each layer presses those below it. */
 const roughly: StepMaker = (context) => {
-  const { pitch } = only(context)
+  const { pitch, position } = only(context)
+  const { pin } = position.head
   return step({
     key: 'to-half',
     phase: 'half',
     title: 'Roughly to pitch',
     todo: [
-      say`From the lowest layer up: turn the peg by hand until it is within a semitone of ${measure('frequency', pitch)}, then go on to the next.`,
-      say`Tune none exactly yet. Each layer that tightens presses those below it, and they move.`,
+      say`Begin with the lowest layer and work up.`,
+      say`${turnerOf(pin).turn} ${pin.tightens}, ${turnerOf(pin).seenFrom}. Stop within a semitone.`,
+      say`Tune none exactly yet. Each layer that tightens presses those below it.`,
+      say`Too high? Turn it back, ${looser(pin)}.`,
     ],
     figures: [{ label: 'Pitch', measure: measure('frequency', pitch) }],
-    right: say`Plucked while you turn, it sounds clear: no layer has slipped.`,
-    mistake: say`Tuning the lowest exactly at once: it must be done again after every layer.`,
+    right: say`Plucked while you turn, it sounds clear. No layer has slipped.`,
+    mistake: say`Tuning the lowest exactly now: you do it again after every layer.`,
+    turning: turningOf(pin, 'tightens'),
     picture: 'key',
   })
 }

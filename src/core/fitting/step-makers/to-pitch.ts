@@ -7,15 +7,40 @@ import { theName } from '../../instrument/names'
 import { measure, say, type Phrase } from '../../measure'
 import { AGES_BY, type Stretching } from '../../settle/stretching'
 import { isCutFlush, windsOnPin } from '../head-way'
-import { cutterFor, turnerOf } from '../hands'
-import { holdOf, inBox, only, step, strings, wired, type FittingContext, type StepMaker } from '../context'
+import { cutterFor, turnerOf, turningOf } from '../hands'
+import {
+  holdOf,
+  inBox,
+  numberOf,
+  only,
+  step,
+  strings,
+  wired,
+  type FittingContext,
+  type StepMaker,
+} from '../context'
+import type { StringFigures } from '../figures'
+import type { Step } from '../step'
 import { ruleOfTail } from '../tail'
 
+/** Two strings of one wire that differ by less sound one note, as a share. */
+const SAME_NOTE = 1e-4
+
+/** The strings that have a note of their own: of two that sound one note the first stands for both. */
+function ownNotes({ figures: { strings: all } }: FittingContext): readonly StringFigures[] {
+  return all.filter(
+    (one, i) => all.findIndex((other) => Math.abs(other.pitch / one.pitch - 1) < SAME_NOTE) === i,
+  )
+}
+
 export const toPitch: StepMaker = (context) => {
-  const { strings: all } = context.figures
   const first = only(context)
   const feet = holdOf(context) === 'foot'
-  const { name } = turnerOf(first.position.head.pin)
+  const { pin } = first.position.head
+  const { name, turn, seenFrom } = turnerOf(pin)
+  const { strings: all } = context.figures
+  const notes = ownNotes(context)
+  const several = notes.length > 1
   return step({
     key: 'to-pitch',
     phase: 'tune',
@@ -23,30 +48,64 @@ export const toPitch: StepMaker = (context) => {
     todo: feet
       ? pegTodo(context)
       : [
-          say`Bring ${all.length > 1 ? 'each string' : 'it'} to a low, clear note. Snug to pitch is ${measure('angle', first.key.snugToPitch)} of ${name}.`,
-          compareSentence(context),
-          say`Pluck with one hand and rest the thumb of the other on the neighbour, so that only this string sounds.`,
-          say`One semitone is ${measure('angle', first.key.perSemitone)} of ${name} here; from pitch to breaking, ${measure('angle', first.key.toBreaking)}.`,
+          say`${turn} ${pin.tightens}, ${seenFrom}.`,
+          say`Bring ${all.length > 1 ? 'each string' : 'it'} to a low, clear note.`,
+          ...notes.flatMap((one) => [
+            ...(several ? [say`Now string ${numberOf(one.position)}.`] : []),
+            ...compareSentences(context, one.position),
+          ]),
+          ...(several ? [say`Go from one to the other by turns until both stay.`] : []),
+          say`Then the tuner. Never guess upward.`,
+          ...pluckSentences(context),
+          say`It falls straight away. Tune it again.`,
           ...spacingSentence(context),
         ],
-    figures: [
-      ...(feet
-        ? []
-        : [
-            { label: 'Snug to pitch', measure: measure('angle', first.key.snugToPitch) },
-            { label: 'One semitone', measure: measure('angle', first.key.perSemitone) },
-          ]),
-      { label: 'Semitones to breaking', measure: measure('semitones', first.semitonesToBreaking) },
-    ],
+    figures: feet
+      ? [{ label: 'Pitch', measure: measure('frequency', first.pitch) }]
+      : notes.flatMap((one) => pitchFigures(one, name, several)),
+    others: feet
+      ? [
+          { label: 'One turn draws', measure: measure('length', first.drawnPerTurn) },
+          {
+            label: 'One semitone draws',
+            measure: measure('length', (first.key.perSemitone / 360) * first.drawnPerTurn),
+          },
+          { label: 'Semitones to breaking', measure: measure('semitones', first.semitonesToBreaking) },
+        ]
+      : [
+          { label: 'One semitone', measure: measure('angle', first.key.perSemitone) },
+          { label: 'From pitch to breaking', measure: measure('angle', first.key.toBreaking) },
+          { label: 'Semitones to breaking', measure: measure('semitones', first.semitonesToBreaking) },
+        ],
     right: feet
       ? say`The other strings of this foot have not moved, or are tuned again.`
-      : say`The pitch follows ${name}; nothing creaks or jumps.`,
+      : say`The pitch follows ${name}. Nothing creaks or jumps.`,
     mistake: feet
-      ? say`Turning a peg that is at its stop: the cord tears. Wrap the foot again instead.`
-      : say`Turning on when the pitch does not rise: look for the string caught short of its groove.`,
+      ? say`Turning a peg that is at its stop: the cord tears. Wrap the foot again.`
+      : say`Turning on when the pitch does not rise: the string is caught somewhere.`,
+    turning: turningOf(pin, 'tightens'),
     picture: 'key',
     asks: 'cents',
   })
+}
+
+/** Each half of a wire has its own pitch and its own key angle. */
+const pitchFigures = (one: StringFigures, name: string, several: boolean): Step['figures'] => {
+  const of = several ? `, string ${numberOf(one.position)}` : ''
+  return [
+    { label: `Pitch${of}`, measure: measure('frequency', one.pitch) },
+    { label: `Turn ${name} from snug${of}`, measure: measure('angle', one.key.snugToPitch) },
+  ]
+}
+
+/** The hand that plucks also steadies itself; the other never leaves the key. */
+function pluckSentences({ habits, position }: FittingContext): readonly Phrase[] {
+  const plucks = habits.hand === 'right' ? 'left' : 'right'
+  return [
+    say`Pluck with the second finger of your ${plucks} hand.`,
+    say`Rest that hand’s own thumb on a neighbouring string.`,
+    say`Your ${habits.hand} hand stays on ${turnerOf(position.head.pin).name}.`,
+  ]
 }
 
 /** A bridge without notches leaves the spacing to the eye. Where nobody said what the bridge is like, it is said with an if. */
@@ -54,10 +113,10 @@ function spacingSentence(context: FittingContext): readonly Phrase[] {
   const hold = holdOf(context)
   switch (context.position.tail.bearing) {
     case 'plain bridge':
-      return [say`Slide it to even spacing by eye once it is up.`]
+      return [say`When all are on, slide it to even spacing by eye.`]
     case null:
       return hold === 'loop' || hold === 'posts'
-        ? [say`On a bridge without notches, slide it to even spacing by eye once it is up.`]
+        ? [say`Has the bridge no notches? Slide it to even spacing by eye.`]
         : []
     case 'saddle':
     case 'notched bridge':
@@ -66,42 +125,42 @@ function spacingSentence(context: FittingContext): readonly Phrase[] {
 }
 
 /** What it is brought up against: the string below and its octave below, or what lies above where there is none. */
-function compareSentence(context: FittingContext): Phrase {
-  const {
-    instrument: { positions },
-    position,
-    habits,
-  } = context
-  const pitch = measure('frequency', only(context).pitch)
+function compareSentences({ instrument: { positions }, habits }: FittingContext, position: StringPosition) {
   const { below, above, at } = comparedWith(positions, position)
   const named = (p: StringPosition) => theName(p, habits.octaveNames)
-  const never = say` Never guess upward.`
   if (below) {
     const octave = at(-OCTAVE)
-    const last = octave
-      ? say`Level with the string below, ${named(below)}; then its octave below, ${named(octave)}; then the tuner: ${pitch}.`
-      : say`Level with the string below, ${named(below)}; then the tuner: ${pitch}.`
-    return [...last, ...never]
+    return [
+      say`Match the string below, ${named(below)}, then go on up to pitch.`,
+      ...(octave ? [say`Compare it with its octave below, ${named(octave)}.`] : []),
+    ]
   }
   const octave = at(OCTAVE)
   const fifth = at(FIFTH)
   const told = octave
-    ? `its octave above, ${named(octave)}`
+    ? say`Compare it with its octave above, ${named(octave)}.`
     : fifth
-      ? `the fifth above, ${named(fifth)}`
+      ? say`Compare it with the fifth above, ${named(fifth)}.`
       : above
-        ? `the string above, ${named(above)}`
+        ? say`Compare it with the string above, ${named(above)}.`
         : null
-  if (told === null)
-    return [...say`Nothing lies below it to compare it with: bring it up with the tuner, ${pitch}.`, ...never]
-  return [...say`Nothing lies below it: bring it up against ${told}, then the tuner: ${pitch}.`, ...never]
+  return told === null
+    ? [say`No other string helps here. Go by the tuner.`]
+    : [say`No string is lower.`, told]
 }
 
+/** Silk breaks sooner than metal, which is tuned a fourth above it. */
 function pegTodo(context: FittingContext): readonly Phrase[] {
-  const first = only(context)
+  const { pin } = only(context).position.head
+  const { turn, seenFrom } = turnerOf(pin)
   return [
-    say`Turn the peg by hand, by small steps, to ${measure('frequency', first.pitch)}: the lower strings first, roughly from the lowest layer up, then exactly, by harmonics.`,
-    say`One semitone lengthens the string by ${measure('length', (first.key.perSemitone / 360) * first.drawnPerTurn)}; one turn of the peg draws ${measure('length', first.drawnPerTurn)}.`,
+    say`${turn} ${pin.tightens}, ${seenFrom}, in small steps.`,
+    say`Go through once from the lowest layer to the highest, roughly, by intervals.`,
+    say`Then go through exactly, by harmonics.`,
+    say`For a low string, touch it at its half and listen there.`,
+    ...(wired(context) && context.figures.construction.kind === 'wound'
+      ? [say`A metal set is tuned a fourth higher. Silk would break there.`]
+      : []),
   ]
 }
 
@@ -110,27 +169,35 @@ export const putBack: StepMaker = (context) => {
   if (above.length === 0 || state.redoesAbove) return null
   const back = [...above].reverse()
   const feet = holdOf(context) === 'foot'
+  const many = back.length > 1
   return step({
     key: 'put-back',
     phase: 'wind',
-    title: 'Put back what lay over it',
-    todo: [
-      feet
-        ? say`Wrap ${strings(back)} on the foot again${back.length > 1 ? ', in that order, the lower first, each' : ','} pulled down hard to somewhat below pitch.`
-        : say`Lay ${strings(back)} back over it${back.length > 1 ? ' in that order' : ''}, into ${back.length > 1 ? 'their' : 'its'} slots, and take up the slack.`,
-      say`Tune ${back.length > 1 ? 'them' : 'it'} again after this string: what was loosened settles once more.`,
-    ],
+    title: 'Put back what was over it',
+    todo: feet
+      ? [
+          say`Wrap ${strings(back)} on the foot again${many ? ', the lower first' : ''}.`,
+          say`Pull ${many ? 'each' : 'it'} hard, to a few semitones below pitch.`,
+          say`Tune ${many ? 'them' : 'it'} again after this string. What was loosened settles once more.`,
+        ]
+      : [
+          say`Lay ${strings(back)} back over it${many ? ', in that order' : ''}.`,
+          say`Put ${many ? 'each into its slot' : 'it into its slot'} and take up the slack.`,
+          say`Tune ${many ? 'them' : 'it'} again after this string. What was loosened settles once more.`,
+        ],
     right: feet
-      ? say`The layers press each other tight; none rides up.`
+      ? say`The layers press each other tight. None rides up.`
       : say`Each string comes off its pin where it did before.`,
-    mistake: say`Laying them back in any other order than the reverse of how they came off.`,
+    mistake: many
+      ? say`Laying them back in another order than the reverse of how they came off.`
+      : say`Leaving it out of its slot: it buzzes.`,
     picture: feet ? 'foot' : 'off',
   })
 }
 
 interface School {
   readonly title: string
-  readonly how: Phrase
+  readonly how: readonly Phrase[]
   readonly costs: Phrase
   readonly mistake: Phrase
 }
@@ -139,27 +206,27 @@ interface School {
 const SCHOOLS: Readonly<Record<Exclude<Stretching, 'leave it alone'>, School>> = {
   'gentle pulls': {
     title: 'Draw it gently',
-    how: say`Pull the string gently along its length, from one end to the other, and bring it back to pitch.`,
+    how: [say`Pull the string gently along its length, from one end to the other.`],
     costs: say`It costs the string little.`,
     mistake: say`Pulling sideways at one place: it thins there.`,
   },
   'bending aside': {
     title: 'Bend it aside',
-    how: say`Bend the string aside by a finger’s breadth here and there along its length, and bring it back to pitch.`,
+    how: [say`Bend the string aside by a finger’s breadth, here and there along its length.`],
     costs: say`It costs the string a little of its life.`,
     mistake: say`Bending it at one place each time: it thins there.`,
   },
   'rubbing warm': {
     title: 'Rub it warm',
-    how: say`Rub the string along its length with a cloth until it is warm, let it cool, and bring it back to pitch.`,
+    how: [say`Rub the string along its length with a cloth until it is warm.`, say`Let it cool.`],
     costs: say`It costs the string a little of its life, and gut its varnish.`,
     mistake: say`Bringing it to pitch while it is warm: it goes sharp as it cools.`,
   },
   'big sideways motions': {
     title: 'Move it far aside',
-    how: say`Pull the string far out and let it back, from board to far out, some ten times, as playing would do; bring it back to pitch.`,
-    costs: say`It costs some of the string’s life: it is for a string that broke at an interval, not for every day.`,
-    mistake: say`Doing it to a string that has weeks to settle by itself.`,
+    how: [say`Pull the string from the board to far out and back, some ten times.`],
+    costs: say`It costs some of the string’s life. Keep it for a break in the interval.`,
+    mistake: say`Doing it to a string that has weeks to settle.`,
   },
 }
 
@@ -169,20 +236,20 @@ export const stretch: StepMaker = (context) => {
   const { title, how, costs, mistake } = SCHOOLS[habits.stretching]
   const { settlingAfter } = only(context).key
   const cycles = settlingAfter.length - 1
-  const left = (after: number) => measure('angle', settlingAfter[after] as number)
+  const saves = Math.max(0, (settlingAfter[0] as number) - (settlingAfter[cycles] as number))
+  const { name } = turnerOf(only(context).position.head.pin)
   return step({
     key: 'stretch',
     phase: 'tune',
     title,
     todo: [
-      [...how, ...say` That is one cycle; give ${measure('number', cycles)}.`],
-      say`Each makes it about ${measure('number', AGES_BY[habits.stretching])} times as old. Left alone it would settle by another ${left(0)} of ${turnerOf(only(context).position.head.pin).name} in two weeks; after ${measure('number', cycles)} cycles, by ${left(cycles)}.`,
+      ...how,
+      say`Bring it back to pitch. Do this ${measure('number', cycles)} times.`,
+      say`Each counts as ${measure('number', AGES_BY[habits.stretching])} times the waiting.`,
       costs,
     ],
-    figures: [
-      { label: 'Left alone', measure: left(0) },
-      { label: `After ${cycles}`, measure: left(cycles) },
-    ],
+    figures: [{ label: `Saves turning ${name}, in two weeks`, measure: measure('angle', saves) }],
+    others: [{ label: 'Left alone it would take', measure: measure('angle', settlingAfter[0] as number) }],
     right: say`Each time it falls by less.`,
     mistake,
     picture: 'pulls',
@@ -193,39 +260,61 @@ export const stretch: StepMaker = (context) => {
 /** What stands out of the hole once it is trimmed, m. */
 const STUB = 6e-3
 const WHEN = {
-  'at once': 'Now',
-  'after hours': 'In a few hours',
-  'after settling': 'Once it has settled, in a week or two',
+  'at once': 'now',
+  'after hours': 'in a few hours',
+  'after settling': 'in a week or two',
 } as const
 
 export const trim: StepMaker = (context) => {
   const { habits, state, position, figures } = context
-  // A string cut on the instrument is wound with its end flush in the hole, an S is snipped before it is wound, and both ends of a wire on two pins are cut as they are threaded.
+  // A string cut on the instrument is wound with its end flush in the hole, an S is snipped before it is wound, and what goes on again was trimmed long ago.
   const flush = isCutFlush(position, habits) && !state.sameString
-  const snipped =
-    only(context).head === 'kinked both sides' ||
-    (holdOf(context) === 'posts' && habits.pairedWire === 'first pin wound, then round the posts')
-  if (holdOf(context) === 'foot' || flush || snipped) return null
+  const snipped = only(context).head === 'kinked both sides'
+  if (holdOf(context) === 'foot' || flush || snipped || state.forPractice) return null
   const cutter = cutterFor(figures.construction)
   const parked = ruleOfTail(context) === 'parked'
+  const stub = [{ label: 'Stub', measure: measure('length', STUB) }]
+  const common = { key: 'trim', phase: 'after', picture: 'stub' } as const
+  if (wired(context) && figures.construction.kind === 'plain')
+    return step({
+      ...common,
+      title: figures.strings.length > 1 ? 'Trim both ends' : 'Trim the end',
+      todo: [
+        say`Hold the end in pliers, so that it can’t fly.`,
+        say`Cut it close with ${cutter}.`,
+        say`Bend the sharp bit down and in.`,
+        ...(figures.strings.length > 1 ? [say`Do the same at the other pin.`] : []),
+      ],
+      right: say`No end stands out where a hand can catch on it.`,
+      mistake: say`Leaving the cut end up: it is as sharp as a needle.`,
+    })
+  if (wired(context))
+    return step({
+      ...common,
+      title: 'Trim the end',
+      todo: [say`Hold the end in pliers and cut it with ${cutter}.`, say`Bend the stub in.`],
+      figures: stub,
+      right: say`The winding ends on the pin and does not come loose.`,
+      mistake: say`Cutting into the winding: it unwinds along the string.`,
+    })
   return step({
-    key: 'trim',
-    phase: 'after',
+    ...common,
     title: parked ? 'Park the tail' : 'Trim the tail',
-    todo: wired(context)
-      ? [say`Cut the end close now with ${cutter}, and bend it in.`]
+    todo: parked
+      ? [
+          say`Fold the tail and lay it behind the neck.`,
+          say`Trim it ${WHEN[habits.tailTrim]}, with ${cutter}.`,
+          say`Leave a stub that points in toward the neck.`,
+          say`Today reminds you. You enter the rest of the packet then.`,
+        ]
       : [
-          say`${WHEN[habits.tailTrim]}, cut the tail with ${cutter} to a stub of about ${measure('length', STUB)} that points in toward the neck.`,
-          ...(parked
-            ? [
-                say`Park it on the far side of the neck until then. It stays on Today until it is trimmed, and only then is what is left of the packet booked.`,
-              ]
-            : []),
+          say`Trim the tail ${WHEN[habits.tailTrim]}, with ${cutter}.`,
+          say`Leave a stub that points in toward the neck.`,
+          say`What is long enough goes back in its packet.`,
         ],
-    figures: wired(context) ? [] : [{ label: 'Stub', measure: measure('length', STUB) }],
-    right: say`No end stands out where a hand or another string can catch on it.`,
-    mistake: say`Trimming so short that the becket can pull out of the hole.`,
-    picture: 'stub',
+    figures: stub,
+    right: say`No end stands out where a hand or a string can catch on it.`,
+    mistake: say`Trimming so short that the end can pull out of the hole.`,
   })
 }
 
@@ -236,10 +325,12 @@ export const lookInside: StepMaker = (context) => {
     phase: 'after',
     title: 'Look inside',
     todo: [
-      say`With a light through the access hole: the knot against the board, what it rests on level, the tag not touching box or rod.`,
+      say`Shine a light through the access hole. The knot sits against the board.`,
+      ...(context.figures.needsAnchor ? [say`The anchor lies level.`] : []),
+      say`The tag touches neither box nor rod. A long tag is trimmed.`,
     ],
     right: say`Plucked hard, the string does not buzz.`,
-    mistake: say`A long tag left lying against the box.`,
+    mistake: say`A long tag left lying against the box: it buzzes.`,
     picture: 'inside',
   })
 }
@@ -255,16 +346,17 @@ export const log: StepMaker = (context) => {
       ? [say`Enter the wraps you got. The retuning times follow from that.`]
       : [
           parked
-            ? say`If the rest of the packet hangs parked on the neck, leave the cut empty: it is booked when you trim.`
-            : say`What is left of the coil goes back in its packet with its tag, closed against air and damp.`,
-          windsOnPin(position)
-            ? say`Enter what you cut and the wraps you got. The retuning times follow from that.`
-            : say`Enter what you cut. The retuning times follow from that.`,
+            ? say`Does the rest of the packet hang on the neck? Leave the cut empty.`
+            : say`Put the rest of the coil back in its packet, with its tag. Close it.`,
+          windsOnPin(position) ? say`Enter what you cut and the wraps you got.` : say`Enter what you cut.`,
+          say`The retuning times follow from that.`,
         ],
     figures: state.sameString
       ? []
-      : [{ label: 'Worked out to cut', measure: measure('length', figures.cut.total) }],
-    right: say`The coil in the stores shows what is really left.`,
+      : [{ label: 'Predicted cut', measure: measure('length', figures.cut.total) }],
+    right: state.sameString
+      ? say`The string stands on its place again.`
+      : say`Stock shows what is really left of the coil.`,
     mistake: say`Leaving it for later: the first retune is due within the hour.`,
   })
 }

@@ -10,7 +10,7 @@ export const twistLoop: StepMaker = ({ figures: { twist }, state }) => {
     title: 'Twist the loop',
     todo: [
       say`Put on eye protection.`,
-      say`Bend the wire back ${measure('length', twist.bendAt)} from its end, round a rod ${measure('length', twist.eye)} thick.`,
+      say`Bend the wire back round a rod, this far from its end.`,
       say`Hold the two legs apart with pliers, at a right angle.`,
       say`Turn the rod ${measure('turns', twist.openTurns)}. Both legs must cross at the same slope.`,
       say`Wind the short leg round the string ${measure('turns', twist.closeTurns)}, each turn close to the last.`,

@@ -1,19 +1,32 @@
 /**
  * At the pin: setting it, cutting, threading, slack, winding.
  */
-import type { Bearing } from '../../instrument/instrument'
-import { lockSentence, type HeadFastening } from '../../knots/fastenings'
+import { isHarp, type Bearing } from '../../instrument/instrument'
+import { ordinal } from '../../pitch/harp-octave'
+import { lockSentences, type HeadFastening } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
-import { fromBare, holdOf, inBox, onePin, only, step, type FittingContext, type StepMaker } from '../context'
+import {
+  fromBare,
+  holdOf,
+  inBox,
+  onePin,
+  only,
+  step,
+  wired,
+  type FittingContext,
+  type StepMaker,
+} from '../context'
 import type { StringFigures } from '../figures'
 import type { SlackRule } from '../slack-figures'
-import { turnerOf } from '../hands'
+import { looser, turnerOf, turningOf } from '../hands'
 import { isCutFlush } from '../head-way'
+import { hasBridgePin, hasHitchPin, isDriven } from '../parts'
 import type { Step } from '../step'
 import { topHeight } from '../../winding/pin'
 
 /** Seconds to let a pin cool between spells of turning. */
 export const REST = 20
+export const RESTS: readonly Phrase[] = [say`Go slowly, with rests. Friction heats the pin and loosens it.`]
 
 /** A turn less than this is none. */
 const NO_TURN = 0.02
@@ -30,16 +43,25 @@ export const setPin: StepMaker = (context) => {
   const both = figures.strings.length > 1
   const threaded = pin.threadPitch !== null
   const across = pin.setting === 'across a scroll'
-  const blocked = fromBare(context) && pin.turnedBy !== 'hand'
+  const blocked = fromBare(context) && isDriven(pin)
+  const still = turnsStillOut(context)
   return step({
     key: 'set-pin',
     phase: 'in',
     title: both ? 'Set both pins' : 'Set the pin',
     todo: [
-      ...(blocked ? blockSentences(context) : threaded ? heightSentences(context, both) : []),
-      across
-        ? say`Turn the string hole across the string. The string will go over the top of the pin and back through, so that it is plain which way it comes off.`
-        : say`Turn the string hole in line with the string.`,
+      ...(blocked
+        ? blockSentences(context)
+        : [
+            ...(fromBare(context) && !isDriven(pin) ? [fittedSentence(pin.turnedBy === 'key')] : []),
+            ...(threaded ? heightSentences(context, both) : []),
+          ]),
+      ...(across
+        ? [
+            say`Turn ${turnerOf(pin).name} until the hole lies along the instrument, level with it.`,
+            say`Tip the hole up a little to catch the end.`,
+          ]
+        : [say`Turn the string hole in line with the string.`]),
     ],
     figures: blocked
       ? [{ label: 'Stop block', measure: measure('width', blockOf(context)) }]
@@ -47,13 +69,17 @@ export const setPin: StepMaker = (context) => {
         ? heightFigures(context)
         : [],
     right: across
-      ? say`Looking along the string, you see the side of the pin and no hole.`
+      ? say`From the side you see the hole’s two ends level, one toward the body.`
       : say`Looking along the string, you see daylight through the hole.`,
     mistake: threaded
-      ? say`Starting too low: the pin then jams or cracks the wood before the string is up. Too high, it bends.`
+      ? say`Starting too low: the pin jams, or breaks the wood, before the string is up.`
       : across
-        ? say`Threading with the hole in line: the string can then come off either way.`
-        : say`Threading with the hole across the string; the becket then starts a quarter turn late.`,
+        ? say`Leaving the hole up and down: the string then comes off either way.`
+        : say`Threading with the hole across the string: the bend starts a quarter turn late.`,
+    turning:
+      threaded && !blocked && Math.abs(still) > NO_TURN
+        ? turningOf(pin, still > 0 ? 'turns it out' : 'turns it in')
+        : null,
     picture: 'pin',
   })
 }
@@ -62,15 +88,23 @@ export const setPin: StepMaker = (context) => {
 const blockOf = (context: FittingContext) =>
   topHeight(context.position.head.pin) + (only(context).standHigher ?? 0)
 
+/** Pins that are no wrest pins are fitted from their own side, and never hammered. */
+const fittedSentence = (isTaper: boolean): Phrase =>
+  isTaper
+    ? say`No pin in yet? Push it in from its own side and turn it until it holds.`
+    : say`No tuner in yet? Fit it from its own side. It is never hammered.`
+
 /** All pins of a bare instrument to one height, each against a block on the wood. */
-function blockSentences(context: FittingContext): readonly Phrase[] {
-  const block = measure('width', blockOf(context))
-  const wound = measure('width', topHeight(context.position.head.pin))
+function blockSentences({ position: { head } }: FittingContext): readonly Phrase[] {
+  const threaded = head.pin.threadPitch !== null
   return [
-    context.position.head.pin.threadPitch === null
-      ? say`Where the pin is not in yet, drive it in along its hole until a stop block ${block} high, laid on the wood beside it, stops the hammer. Where it is in, hold it against the block.`
-      : say`Screw the pin in, or out, until the key meets a stop block ${block} high on the wood beside it. Winding sinks it to ${wound}.`,
-    say`A new pin that can be turned by hand does not hold: stop, and ask the maker.`,
+    say`Lay a stop block of this height on the wood beside the pin’s hole.`,
+    threaded
+      ? say`Drive the pin in, threaded end first, until the hammer meets the block.`
+      : say`Drive the pin in until the hammer meets the block.`,
+    ...(threaded ? [say`Or start it with the hammer, and screw it in.`] : []),
+    say`Is it in already? Turn it until its top meets the block.`,
+    say`A new pin that your fingers can turn does not hold. Ask the maker.`,
   ]
 }
 
@@ -87,90 +121,123 @@ function heightFigures(context: FittingContext): Step['figures'] {
   ]
 }
 
-/** What is left to turn, and where the pin then stands: turns that were given come off the turns, never off the height. */
-function heightSentences(context: FittingContext, both: boolean): readonly Phrase[] {
-  const { figures, position, state } = context
-  const { heightDatum } = position.head.pin
-  const { standHigher, standsAt } = only(context)
-  const still = turnsStillOut(context)
-  const [pin, it, stands] = both ? ['each pin', 'each', 'stands'] : ['the pin', 'it', 'stands']
-  const there = say`${it} then ${stands} ${measure('width', standHigher ?? 0)} above its neighbours, ${measure('width', standsAt ?? 0)} above the wood, measured to the ${heightDatum === 'top of pin' ? 'pin’s top' : 'string hole'}.`
-  const turns = measure('turns', Math.abs(still))
+/** Which way it is turned, and why: turns that were given come off the turns, never off the height. */
+function heightSentences({ position, figures, state }: FittingContext, both: boolean): readonly Phrase[] {
+  const { pin } = position.head
+  const { seenFrom } = turnerOf(pin)
+  const still = turnsStillOut({ figures, state })
+  const it = both ? 'each pin' : 'the pin'
   const first =
     Math.abs(still) <= NO_TURN
-      ? [...say`Leave ${pin} as it is: `, ...there]
+      ? say`Leave ${it} as it is.`
       : still < 0
-        ? [...say`Turn ${pin} back in by ${turns}, which were given too many; `, ...there]
-        : [...say`Turn ${pin} out ${turns}${state.turnsGiven > 0 ? ' more' : ''}; `, ...there]
-  const wraps = measure('wraps', Math.max(...figures.strings.map((s) => s.wraps)))
+        ? say`Turn ${it} back in, ${pin.tightens}, ${seenFrom}.`
+        : say`Turn ${it} out, ${looser(pin)}, ${seenFrom}.`
   return [
     first,
-    state.turnsGiven > 0
-      ? say`Winding ${wraps} sinks it back by its thread. What you gave while letting the old string down is taken off the turns.`
-      : say`Winding ${wraps} sinks it back by its thread. A string that was lifted off by hand gave no turns.`,
+    say`Measure its height to ${pin.heightDatum === 'top of pin' ? 'the pin’s top' : 'the string hole'}.`,
+    say`Winding sinks it back by its thread.`,
+    ...(state.turnsGiven > 0 ? [say`Turns you gave while letting down are taken off.`] : []),
   ]
 }
+
+/** What knot, tag or loop has used up by the time the string is at its pin, m. */
+const usedUp = ({ figures }: FittingContext) =>
+  figures.cut.parts
+    .filter(({ what }) => what === 'tag and knot' || what === 'twisted loop')
+    .reduce((sum, { length }) => sum + length, 0)
 
 export const cutAtPin: StepMaker = (context) => {
   const { figures, habits, state, position } = context
   if (!onePin(context) || habits.cutting === 'set slack, take out, cut, thread again') return null
-  const flush = isCutFlush(position, habits) && !state.sameString
+  // What goes on again is not cut: it is as long as it is.
+  if (state.sameString) return null
+  const flush = isCutFlush(position, habits)
   const past = measure('length', only(context).slack.length + position.head.pin.diameter)
+  const [from, drawn] = inBox(context)
+    ? ['its knot', 'knot has drawn up']
+    : ['its loop', 'loop has drawn tight']
   return step({
     key: 'mark',
     phase: 'wind',
     title: flush ? 'Mark and cut' : 'Check the length at the pin',
-    todo: [
-      say`Bring the string to its pin, snug. The length is set here, on the instrument; the sum is the check.`,
-      flush
-        ? say`Mark ${past} past the pin, slack and hole and nothing more, and cut there.`
-        : say`From its fastening to its tip it must be at least ${measure('length', figures.cut.total)}. If it is, leave it long: you trim later.`,
-    ],
-    figures: [
-      ...(flush ? [{ label: 'Past the pin', measure: past }] : []),
-      { label: 'Cut from the coil', measure: measure('length', figures.cut.total) },
-    ],
-    right: say`The mark falls where the sum says, give or take a finger’s breadth.`,
+    todo: flush
+      ? [say`Bring the string to its pin, snug.`, say`Mark it this far past the pin. Cut there.`]
+      : [
+          say`Bring the string to its pin, snug.`,
+          say`Measure from ${from} to its tip. It needs this much or more.`,
+          say`Leave it long. You trim it later.`,
+        ],
+    figures: flush
+      ? [
+          { label: 'Past the pin', measure: past },
+          { label: 'Cut from the coil', measure: measure('length', figures.cut.total) },
+        ]
+      : [
+          {
+            label: 'From there to the tip',
+            measure: measure('length', figures.cut.total - usedUp(context)),
+          },
+        ],
+    right: flush
+      ? say`The mark falls where the sum says, give or take a finger’s breadth.`
+      : say`The tip reaches well past the pin.`,
     mistake: flush
-      ? say`Adding a tail to hold by: it is wound on as well, and gives too many wraps.`
-      : say`Cutting by the sum alone, before the ${inBox(context) ? 'knot has drawn up' : 'loop has drawn tight'}.`,
+      ? say`Adding a tail to hold by: it is wound on too, and gives too many wraps.`
+      : say`Cutting by the sum alone, before the ${drawn}.`,
     picture: 'cut',
-    asks: state.sameString ? null : 'cut',
+    asks: 'cut',
   })
 }
 
-/** The slack as the house judges it first, the other ways after. */
-function slackSentence(context: FittingContext): Phrase {
+/** Pins that a pinch is let out by, as a person counts them: `the fourth pin`. */
+function pinsWord(pins: number): string {
+  const nearest = Math.max(1, Math.round(pins))
+  const words = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth']
+  return words[nearest - 1] ?? ordinal(nearest)
+}
+
+/** The slack as it is judged here: by one figure, the workshop’s way where the instrument has so many pins or strings. */
+interface SlackWay {
+  readonly todo: readonly Phrase[]
+  readonly figures: Step['figures']
+  readonly others: Step['others']
+}
+
+export function slackWay(context: FittingContext): SlackWay {
   const { habits } = context
   const { slack } = only(context)
   if (slack.stretchAloneIsMore)
-    return say`Leave no slack: the stretch alone winds on more than ${measure('wraps', only(context).wrapsWanted)}.`
-  const past = say`${measure('length', slack.length)} past the pin`
-  const pins = say`pinched at its own pin, the pinch reaches ${measure('pins', slack.reach.pins)} ${habits.spacing} ${slack.reach.direction}`
-  const pull = say`at mid-length it pulls ${measure('length', slack.pull)} sideways, ${measure('strings', slack.pullInStrings)} away`
-  switch (habits.slackBy) {
-    case 'length past the pin':
-      return [...say`Give back `, ...past, ...say`: `, ...pins, ...say`, or `, ...pull, ...say`.`]
-    case 'pins':
-      return [
-        ...say`Give back slack until, `,
-        ...pins,
-        ...say`: `,
-        ...past,
-        ...say`; or `,
-        ...pull,
-        ...say`.`,
-      ]
-    case 'sideways pull':
-      return [
-        ...say`Give back slack until `,
-        ...pull,
-        ...say`: `,
-        ...past,
-        ...say`; or, `,
-        ...pins,
-        ...say`.`,
-      ]
+    return {
+      todo: [say`Leave no slack. The stretch alone winds on more wraps than are wanted.`],
+      figures: [],
+      others: [],
+    }
+  const length = { label: 'Slack past the pin', measure: measure('length', slack.length) }
+  const pull = { label: 'Sideways at mid-length', measure: measure('length', slack.pull) }
+  const counted = { label: 'Strings away', measure: measure('strings', slack.pullInStrings) }
+  const pins = { label: `Pins ${slack.reach.direction}`, measure: measure('pins', slack.reach.pins) }
+  const otherPins = slack.reach.isThere ? [pins] : []
+  const otherStrings = slack.pullIsThere ? [counted] : []
+  if (habits.slackBy === 'pins' && slack.reach.isThere)
+    return {
+      todo: [
+        say`Pinch the string where it enters the pin.`,
+        say`Let it out until your pinch reaches the ${pinsWord(slack.reach.pins)} pin ${slack.reach.direction}.`,
+      ],
+      figures: [length],
+      others: [pins, pull, ...otherStrings],
+    }
+  if (habits.slackBy === 'sideways pull' && slack.pullIsThere)
+    return {
+      todo: [say`Let it out until its middle can be pulled so far aside.`],
+      figures: [counted],
+      others: [pull, length, ...otherPins],
+    }
+  return {
+    todo: [say`Let it out by this much past the pin.`],
+    figures: [length],
+    others: [...otherPins, pull, ...otherStrings],
   }
 }
 
@@ -192,63 +259,81 @@ function becketWay({ position }: StringFigures): string {
     case 'upright':
       return 'downward'
     case 'through the neck':
-      return 'toward the wood'
+      return 'toward the neck'
     case 'across a scroll':
-      return 'along the pin, toward where the wraps will lie'
+      return 'along the pin'
   }
 }
 
-/** How the end is kept in the hole, in the house's time. */
-function becketSentence(context: FittingContext): Phrase {
+/** Locks that need the end bent at the hole before anything is turned: bend and tuck have one order. */
+const BENT_FIRST: ReadonlySet<HeadFastening> = new Set([
+  'tail tucked, before turning',
+  'tail tucked, after a quarter',
+  'tail tucked, after half a turn',
+  'hitched round the string',
+])
+
+/** Whether the end is bent at its hole before the pin turns. */
+const bendsFirst = (context: FittingContext) =>
+  context.habits.becket === 'before turning' || BENT_FIRST.has(only(context).head)
+
+/** How the end is kept in the hole before the pin turns; nothing where that comes with the turning. */
+function becketFirst(context: FittingContext): readonly Phrase[] {
   const figures = only(context)
-  if (figures.head === 'kinked both sides') return say`${lockSentence(figures.head) ?? ''}`
-  const bend = `bend it just inside the hole, ${becketWay(figures)}, so that the first wrap lies over it`
-  return context.habits.becket === 'before turning'
-    ? say`Set the becket before you turn: ${bend}.`
-    : say`Turn the pin half round, then set the becket: ${bend}.`
+  if (figures.head === 'kinked both sides') return lockSentences(figures.head).map((one) => say`${one}`)
+  return bendsFirst(context)
+    ? [say`Bend the end sharply at the hole, ${becketWay(figures)}. The first wrap lies over it.`]
+    : []
+}
+
+/** The same once the pin has begun to turn. */
+function becketAfter(context: FittingContext): readonly Phrase[] {
+  if (only(context).head === 'kinked both sides' || bendsFirst(context)) return []
+  return [say`After half a turn, stop. Pull the string taut, so that the end bends at its hole.`]
 }
 
 export const threadPin: StepMaker = (context) => {
   if (!onePin(context)) return null
   const { habits, position, state } = context
-  const figures = only(context)
-  const { slack, wrapsWanted } = figures
-  const length = { label: 'Slack', measure: measure('length', slack.length) }
-  const pins = { label: 'By pins', measure: measure('pins', slack.reach.pins) }
-  const pull = { label: 'Sideways', measure: measure('length', slack.pull) }
+  const { slack, head } = only(context)
   const flush = isCutFlush(position, habits) && !state.sameString
-  const over =
-    position.head.pin.setting === 'across a scroll'
-      ? 'over the top of the pin and back through its hole'
-      : 'through the string hole'
+  const across = position.head.pin.setting === 'across a scroll'
+  const in_ = across
+    ? say`Put the end over the top of the pin and back through, toward the body.`
+    : say`Put the end through the string hole.`
+  const way = slackWay(context)
   return step({
     key: 'thread-pin',
     phase: 'wind',
     title: flush ? 'Set the end in its hole' : 'Thread the pin and leave the slack',
     todo: flush
       ? [
-          say`Put the end ${over}, flush with its far side. What you left past the pin is the slack, and nothing is given back.`,
+          in_,
+          say`Stop when it is flush with the far side. You cut the slack with it.`,
+          ...(cutsAgain(context) ? [] : becketFirst(context)),
         ]
       : [
-          say`Put the end ${over} and draw the string snug.`,
-          slackSentence(context),
-          say`Hold the slack with an elbow, a helper or a clip.`,
-          ...(cutsAgain(context) ? [] : [becketSentence(context)]),
+          in_,
+          say`Draw it snug.`,
+          ...way.todo,
+          say`Hold the slack: an elbow, a friend or the other hand.`,
+          ...(cutsAgain(context) ? [] : becketFirst(context)),
         ],
-    figures: { 'length past the pin': [length, pull], pins: [length, pins], 'sideways pull': [length, pull] }[
-      habits.slackBy
-    ],
+    figures: flush ? [] : way.figures,
+    others: flush ? [] : way.others,
     right: flush
       ? say`Nothing stands out of the hole on the far side.`
-      : say`The same slack judged two ways agrees within a pin.`,
+      : head === 'kinked both sides'
+        ? say`The end makes an S round the pin, and is snipped close.`
+        : say`The slack stays as you set it while you bend the end.`,
     mistake: flush
       ? say`Pushing the end on through: what stands out is slack that is lost.`
       : slack.rule.within
-        ? say`Losing the slack while setting the becket: hold the tail.`
+        ? say`Losing the slack while you bend the end: hold the tail.`
         : [
             ...say`Leaving `,
             ...ruleWords(slack.rule, habits.slackInterval),
-            ...say` by habit: here that winds ${measure('wraps', slack.rule.wraps)}, and ${measure('wraps', wrapsWanted)} are wanted.`,
+            ...say` by habit: here that gives ${measure('wraps', slack.rule.wraps)}.`,
           ],
     picture: 'slack',
   })
@@ -267,8 +352,10 @@ export const cutAgain: StepMaker = (context) => {
     phase: 'wind',
     title: 'Take it out, cut, thread again',
     todo: [
-      say`Pinch the string where it goes into the hole, take it out, and cut ${past} past your fingers, away from the instrument.`,
-      [...say`Thread it again to the same place. `, ...becketSentence(context)],
+      say`Pinch the string where it enters the hole. Take it out.`,
+      say`Cut it this far past your fingers, away from the instrument.`,
+      say`Thread it again to the same place.`,
+      ...becketFirst(context),
     ],
     figures: [
       { label: 'Past your fingers', measure: past },
@@ -281,50 +368,64 @@ export const cutAgain: StepMaker = (context) => {
   })
 }
 
-/** Which way the wraps are laid. */
-function laySentence({ lay, position }: StringFigures): Phrase {
+/** Which way the wraps are laid: what is said agrees with how the string is locked. */
+function laySentences({ lay, head, position }: StringFigures): readonly Phrase[] {
   const upright = position.head.pin.setting === 'upright'
-  switch (lay) {
-    case 'then outward over it':
-      return say`Guide the wraps with a finger: the first half side by side toward the wood, the rest crossing outward over them.`
-    case 'above, below, above':
-      return say`Guide the wraps with a finger: one outside the hole, one inside it, the rest outside.`
-    default:
-      return upright
-        ? say`Guide the wraps with a finger, side by side, downward under the hole.`
-        : say`Guide the wraps with a finger, side by side, from the hole toward the wood.`
-  }
+  if (head === 'second wrap crossed' || lay === 'above, below, above') return []
+  if (lay === 'then outward over it')
+    return [
+      say`Lay the first half of the wraps side by side, toward the wood.`,
+      say`The rest cross outward over them.`,
+    ]
+  return upright
+    ? [say`The first wrap goes over the tail. The rest lie side by side, downward.`]
+    : [
+        say`Lay each wrap beside the last, toward the ${position.head.pin.setting === 'across a scroll' ? 'wood' : 'neck'}.`,
+      ]
 }
 
 /** Which hand does what. */
-export function handSentence({ habits, position, figures }: FittingContext): Phrase {
+export function handSentences({ habits, position, figures }: FittingContext): readonly Phrase[] {
   const other = habits.hand === 'right' ? 'left' : 'right'
   const tool = turnerOf(position.head.pin).name.replace('the ', '')
-  return say`${tool[0]?.toUpperCase() ?? ''}${tool.slice(1)} in your ${habits.hand} hand; the ${other} ${figures.tail > 0 ? 'keeps hold of the tail and guides the string' : 'guides the string'}.`
+  return [
+    say`${tool[0]?.toUpperCase() ?? ''}${tool.slice(1)} in your ${habits.hand} hand.`,
+    figures.tail > 0
+      ? say`Your ${other} keeps the tail out of the way and guides the string.`
+      : say`Your ${other} guides the string.`,
+  ]
 }
 
-/** Ways whose sentence belongs to the winding; an S is said where the end is kinked, a lay where the wraps are laid. */
-const SAID_ELSEWHERE: ReadonlySet<HeadFastening> = new Set(['kinked both sides', 'above, below, above'])
+/** Ways that are set as the end is threaded, and not while it is wound. */
+const SET_BEFORE: ReadonlySet<HeadFastening> = new Set(['kinked both sides'])
 
 const BEARING_WORDS: Record<Bearing, string> = {
-  saddle: 'over the same saddle, ',
-  'notched bridge': 'through its notch in the bridge, ',
-  'plain bridge': 'over the bridge, ',
+  saddle: 'the same saddle',
+  'notched bridge': 'its notch in the bridge',
+  'plain bridge': 'the bridge',
 }
 
-/** Where the string goes before it gets tight. */
-function waySentence(context: FittingContext): Phrase {
-  const { bearing } = context.position.tail
-  if (holdOf(context) === 'loop')
-    return say`Lay the string in its nut and bridge slots before it gets tight, and watch the loop: it jumps off its hitch pin.`
-  const way =
-    context.position.mechanism === 'disc'
-      ? 'through the middle between the forks of both discs, '
-      : context.position.mechanism === 'lever'
-        ? 'under its lever, '
-        : ''
-  const over = bearing === null ? '' : BEARING_WORDS[bearing]
-  return say`Lead it where its neighbours go, ${over}${way}and into its bridge pin’s groove on their side, before it gets tight.`
+/** Where the string goes before it gets tight: only over what is there. */
+function waySentences({ position, instrument }: FittingContext): readonly Phrase[] {
+  const scroll = position.head.pin.setting === 'across a scroll'
+  const over = position.tail.bearing === null ? null : BEARING_WORDS[position.tail.bearing]
+  return [
+    ...(scroll ? [say`Lay the string in its nut slot and its bridge slot before it is tight.`] : []),
+    ...(position.mechanism === 'disc'
+      ? [say`Lead it between the forks of both discs.`]
+      : position.mechanism === 'lever'
+        ? [say`Lead it past its lever. The lever stays off.`]
+        : []),
+    ...(!scroll && over ? [say`Lead it over ${over}, as its neighbours go.`] : []),
+    ...(hasBridgePin(position)
+      ? [
+          isHarp(instrument)
+            ? say`Put it on its bridge pin, on the side its neighbours use.`
+            : say`Lead it as its neighbours go.`,
+        ]
+      : []),
+    ...(hasHitchPin(position) ? [say`Watch the loop. It jumps off its hitch pin.`] : []),
+  ]
 }
 
 export const wind: StepMaker = (context) => {
@@ -332,35 +433,48 @@ export const wind: StepMaker = (context) => {
   const figures = only(context)
   const { pin } = figures.position.head
   const { turn, seenFrom, name } = turnerOf(pin)
-  const lock = lockSentence(figures.head)
+  const awayFromYou = isHarp(context.instrument) && pin.tightens === 'clockwise' && pin.turnedBy === 'key'
   return step({
     key: 'wind',
     phase: 'wind',
     title: 'Wind',
     todo: [
-      ...(lock === null || SAID_ELSEWHERE.has(figures.head) ? [] : [say`${lock}`]),
+      ...waySentences(context),
       say`${turn} ${pin.tightens}, ${seenFrom}.`,
+      ...(awayFromYou ? [say`On a harp that is away from you, as for a higher note.`] : []),
       ...(pin.gearRatio === 1
         ? []
-        : [say`The pin is geared: ${measure('number', pin.gearRatio)} turns of ${name} are one of the pin.`]),
-      handSentence(context),
-      laySentence(figures),
-      waySentence(context),
-      ...(pin.gearRatio === 1 ? [say`Slowly, with rests: friction heats the pin and loosens its fit.`] : []),
+        : [say`It is geared: ${measure('number', pin.gearRatio)} turns of ${name} are one of the pin.`]),
+      ...handSentences(context),
+      ...(wired(context) && pin.setting === 'upright' ? [say`Press the wire low, under the hole.`] : []),
+      ...becketAfter(context),
+      ...(SET_BEFORE.has(figures.head) ? [] : lockSentences(figures.head).map((one) => say`${one}`)),
+      ...laySentences(figures),
+      ...(inBox(context) ? [say`Take the clip off once two wraps are on. It marks the string.`] : []),
+      ...(pin.gearRatio === 1 ? RESTS : []),
     ],
     figures: [
       { label: 'Wraps at pitch', measure: measure('wraps', figures.wraps) },
-      {
-        label: `${name.replace('the ', '').replace(/^./, (c) => c.toUpperCase())} in all`,
-        measure: measure('turns', figures.wraps * pin.gearRatio),
-      },
+      ...(pin.gearRatio === 1
+        ? []
+        : [
+            {
+              label: `${name.replace('the ', '').replace(/^./, (c) => c.toUpperCase())} in all`,
+              measure: measure('turns', figures.wraps * pin.gearRatio),
+            },
+          ]),
     ],
-    right: say`${measure('wraps', figures.wraps)} at pitch, ${figures.lay === 'toward the wood' ? 'side by side, ' : ''}${measure('width', figures.bank.width)} wide.`,
+    right: !figures.bank.fits
+      ? say`The wraps lie close and none rides on another.`
+      : figures.lay === 'toward the wood'
+        ? say`The wraps lie side by side, ${measure('width', figures.bank.width)} wide.`
+        : say`The wraps hold each other. The bank is ${measure('width', figures.bank.width)} wide.`,
     mistake: !figures.bank.fits
       ? say`There is no room for so many wraps on this pin: leave less slack.`
       : figures.lay === 'toward the wood'
         ? say`A wrap crossing another: it pinches there and breaks there.`
-        : say`A wrap that slides off the end of the pin: keep a finger on the last one.`,
+        : say`A wrap slides off the end of the pin: keep a finger on it.`,
+    turning: turningOf(pin, 'tightens'),
     picture: 'wraps',
     asks: 'wraps',
     rest: pin.gearRatio === 1 ? REST : null,

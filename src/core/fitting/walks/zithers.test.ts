@@ -1,0 +1,143 @@
+/** Zithers with loop ends, one wire that is two strings, the scroll head: moves D1, Z1 to Z8, Y1 to Y6, W1 to W10, O4 to O8. */
+import { isDriven } from '../parts'
+import { everyInstrument, lines, missing, on, own, told } from './told'
+
+test('under the bridge: the loop is fished up and the string drawn through it; no hitch pin is named anywhere', () => {
+  const { steps } = told(on('borage'), 4)
+  const through = everyInstrument.flatMap((instrument) =>
+    instrument.positions
+      .filter(({ tail }) => tail.fastening === 'loop through itself')
+      .map(({ number }) => told(instrument, number).steps),
+  )
+  expect(through.length + steps.length).toBeGreaterThan(0)
+  for (const one of through) {
+    expect(
+      missing(one, {
+        Z3: /^hook-loop: Pass the loop under the bridge\. Fish it up behind with fine pliers/,
+        'Z3 own': /^hook-loop: Put the other end through its own loop\. Draw it up moderately/,
+        Z7: /^wind: Press the wire low, under the hole|^wind: .*downward/,
+      }),
+    ).toEqual([])
+    const all = one.flatMap((step) => [...lines([step]), ...step.right, ...step.mistake]).join('\n')
+    expect(all).not.toMatch(/hitch pin|eyelet/)
+  }
+})
+
+test('on a hitch pin with threaded pins: out before in, higher, the first wrap over the tail', () => {
+  const { steps } = told(on('bistort'), 3)
+  expect(
+    missing(steps, {
+      Y1: /^set-pin: Turn the pin out, (anti)?clockwise, seen from the key’s end/,
+      Y2: /^set-pin = Still to turn out: 3 turns/,
+      'Y2 height': /^set-pin = Above the wood/,
+      Y3: /^hook-loop: Hook the loop over its hitch pin/,
+      Y5: /^thread-pin: .*downward\. The first wrap lies over it/,
+      'Y5 loop': /^wind: Watch the loop\. It jumps off its hitch pin/,
+      'Y5 wraps': /^wind: The first wrap goes over the tail\. The rest lie side by side, downward/,
+      Y6: /^wind = Wraps at pitch: 3 wraps/,
+    }),
+  ).toEqual([])
+})
+
+test('only pins that are driven meet a hammer', () => {
+  for (const instrument of everyInstrument)
+    for (const { number, head } of instrument.positions) {
+      const all = lines(told(instrument, number, {}, { restring: 'from bare' }).steps).join('\n')
+      const driven = isDriven(head.pin)
+      expect([instrument.name, number, /Drive the pin/.test(all)]).toEqual([instrument.name, number, driven])
+      if (driven) expect(all).toMatch(/stop block of this height[\s\S]*hammer meets the block/)
+    }
+})
+
+test('one wire, two strings: the end through and bent aside, three strings’ width, trimmed at the end as a step', () => {
+  const { steps } = told(on('teasel'), 3)
+  expect(
+    missing(steps, {
+      W1: /^make-ready: .*eye protection/,
+      W2: /^set-pin: Turn each pin out, (anti)?clockwise/,
+      W3: /^wind-first: Bend it aside\. It holds itself/,
+      W4: /^wind-first: Press the wire low with a fingertip, under the hole/,
+      'W3 through': /^wind-first = End through the hole: 6\.0 mm/,
+      W5: /^round-posts: Keep the pull\. Lead the wire across the bridge and round both posts/,
+      W6: /^pull-aside: Pull string \d+ aside at its middle, this far/,
+      'W6 hands': /^pull-aside: One hand holds, the other threads/,
+      'W6 end': /^pull-aside: Put the end through the pin of string \d+\. Pull it tight/,
+      'W6 bend': /^pull-aside: Bend the end back, so that it holds\. Trim it only if it is in the way/,
+      W7: /^wind: Wind the pin of string \d+ until the held slack is gone/,
+      W8: /^to-pitch: Match the string below|^to-pitch: No string is lower|^to-pitch: Compare/,
+      W10: /^trim: Hold the end in pliers, so that it can’t fly/,
+      'W10 close': /^trim: Cut it close with wire cutters/,
+      'W10 bend': /^trim: Bend the sharp bit down and in/,
+      'W10 both': /^trim: Do the same at the other pin/,
+    }),
+  ).toEqual([])
+})
+
+test('a wire whose halves are two notes: each has its own pitch, neighbour and key angle, whatever notes', () => {
+  const teasel = own('lap zither')
+  const [first, second] = teasel.positions.filter(({ piece }) => piece === 3)
+  for (const letter of ['A', 'B', 'C', 'D', 'E', 'F', 'G'] as const) {
+    const changed = {
+      ...teasel,
+      positions: teasel.positions.map((p) =>
+        p.number === second!.number ? { ...p, note: { ...p.note, letter } } : p,
+      ),
+    }
+    const step = told(changed, first!.number).steps.find(({ key }) => key === 'to-pitch')!
+    const same = letter === first!.note.letter
+    const pitches = step.figures.filter(({ label }) => label.startsWith('Pitch'))
+    expect([letter, pitches.length]).toEqual([letter, same ? 1 : 2])
+    expect(step.figures.filter(({ label }) => label.startsWith('Turn the key')).length).toBe(pitches.length)
+    if (same) continue
+    expect(new Set(pitches.map(({ measure }) => measure.value)).size).toBe(2)
+    const all = lines([step])
+    for (const { called } of [first!, second!])
+      expect(all.some((line) => line.endsWith(`Now string ${called.number}.`))).toBe(true)
+  }
+})
+
+test('a scroll head: the hole along the instrument, over the top and back toward the body', () => {
+  const { steps } = told(on('orris'), 1)
+  expect(
+    missing(steps, {
+      O4: /^set-pin: Turn the knob until the hole lies along the instrument, level with it/,
+      'O5 tip': /^set-pin: Tip the hole up a little to catch the end/,
+      O2: /^hook-loop: Hook the loop over its hitch pin/,
+      O5: /^thread-pin: Put the end over the top of the pin and back through, toward the body/,
+      O3: /^thread-pin: Hold the slack: an elbow, a friend or the other hand/,
+      O7: /^wind: Lay the string in its nut slot and its bridge slot/,
+      'O7 turn': /^wind: Turn its knob (anti)?clockwise/,
+    }),
+  ).toEqual([])
+})
+
+test('what lies over a pin is loosened into a neighbour’s slot; where nothing does, nothing is moved', () => {
+  for (const { number } of on('orris').positions) {
+    const { steps, context } = told(on('orris'), number)
+    const aside = steps.find(({ key }) => key === 'move-aside')
+    expect(aside !== undefined).toBe(context.above.length > 0)
+    if (aside)
+      expect(
+        missing([aside], {
+          O8: /^move-aside: Loosen string \d a few turns, (anti)?clockwise, seen from the knob/,
+          'O8 slot': /^move-aside: Lay it into a neighbour’s nut slot/,
+          'O8 wraps': /^move-aside: Keep two wraps or more on the pin/,
+        }),
+      ).toEqual([])
+  }
+})
+
+test('an S is a wire’s way: nylon and gut are never told to be kinked, wires are where the method says so', () => {
+  for (const instrument of everyInstrument)
+    for (const { number } of instrument.positions) {
+      const { steps, figures } = told(instrument, number, { lock: 'kinked both sides' })
+      const kinked = lines(steps).some((line) => /makes an S/.test(line))
+      const wire = /steel|brass|bronze|copper/.test(JSON.stringify(figures.construction))
+      if (kinked) expect(wire).toBe(true)
+    }
+  expect(
+    lines(told(on('bistort'), 3, { lock: 'kinked both sides' }).steps).some((line) =>
+      /makes an S/.test(line),
+    ),
+  ).toBe(true)
+})
