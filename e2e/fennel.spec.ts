@@ -95,7 +95,7 @@ test('two people finish two strings from one coil: the second is told what is le
   const other = await context.newPage()
   for (const tab of [page, other]) {
     await tab.goto(`/jobs/${jobs[0]}/log`)
-    await tab.getByLabel('Cut from the coil').fill('500')
+    await tab.getByLabel('Cut from the coil').fill('637')
   }
   await page.getByRole('button', { name: 'Log the fitting' }).click()
   await expect(page.getByRole('heading', { name: 'Fitted and logged' })).toBeVisible()
@@ -114,12 +114,12 @@ test('a string that slipped is put back without cutting anything', async ({ page
   await page.waitForURL('**/figures')
   await page.getByRole('link', { name: 'Start the fitting' }).click()
   await page.waitForURL('**/steps')
-  await expect(page.getByText('Let the tension down with the key before anything is cut.')).toHaveCount(0)
+  await expect(page.getByText('Let it down before you cut anything.')).toHaveCount(0)
   await page
     .getByRole('list', { name: 'All steps' })
     .getByRole('button', { name: /Take off/ })
     .click()
-  await expect(page.getByText('Let the tension down with the key before anything is cut.')).toBeVisible()
+  await expect(page.getByText('Let it down before you cut anything.')).toBeVisible()
   await page.getByRole('link', { name: '4 Log' }).click()
   await expect(page.getByLabel('Cut from the coil')).toHaveCount(0)
   await page.getByRole('button', { name: 'Log the fitting' }).click()

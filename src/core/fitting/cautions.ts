@@ -10,7 +10,8 @@ import { STEP_KEYS, type StepKey } from './step'
 /** Whether the new string is cut in this step, under the house's way of cutting. */
 function cutsNew(context: FittingContext, step: StepKey): boolean {
   const { habits, state } = context
-  if (holdOf(context) === 'posts') return step === 'mark' || step === 'pull-aside' || step === 'trim'
+  if (holdOf(context) === 'posts')
+    return !state.forPractice && (step === 'mark' || step === 'pull-aside' || step === 'trim')
   if (step === 'mark') return habits.cutting === 'on the instrument, then wind' && !state.sameString
   // An S is snipped as soon as it is kinked.
   if (step === 'thread-pin') return only(context).head === 'kinked both sides' && !state.sameString
