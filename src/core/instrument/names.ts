@@ -3,6 +3,7 @@
  */
 import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { scientificWord } from '../pitch/note'
+import { makeLine } from './about-line'
 import { withThe } from './with-the'
 import { endToOrder } from '../knots/fastenings'
 import { materialWord } from '../strings/construction'
@@ -99,9 +100,10 @@ export function leadingNames(
 }
 
 /**
- * One line to say on the telephone: instrument, the players' name, material, and the class where strings are sold by it.
+ * One line to say on the telephone: maker and model, or the kind of instrument; the players' name, material, and the class
+ * where strings are sold by it.
  *
- * @example spokenLine(lovage, g4) // 'a pedal harp, 3rd-octave G, gut, concert tension'
+ * @example spokenLine(lovage, g4) // 'Windrush Bench, Great Lantern 47, 3rd-octave G, gut, concert tension'
  */
 export function spokenLine(
   instrument: Instrument,
@@ -113,7 +115,7 @@ export function spokenLine(
   const end = endToOrder(position.tail.fastening)
   const sold = tensionClass === null ? [gauge, `${end} end`] : [`${tensionClass} tension`]
   return [
-    `a ${instrument.family}`,
+    makeLine(instrument) || `a ${instrument.family}`,
     leadingNames(position, scheme).name,
     materialWord(position.construction),
     ...sold,

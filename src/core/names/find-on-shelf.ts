@@ -12,7 +12,7 @@ export interface ShelfReading extends NameReading {
 }
 
 /** Leads from a string to its instrument, or follows an instrument's name. */
-const LINKS = /(?:[\s,:;]+(?:of|on|for|at|from)(?: the)?|[\s,:;]+the)?[\s,:;]*$/i
+const LINKS = /(?:(?:^|[\s,:;]+)(?:of|on|for|at|from)(?: the| my| a)?|(?:^|[\s,:;]+)(?:the|my|a))?[\s,:;]*$/i
 
 /**
  * @param text - a name in any scheme, with or without the instrument's own name before or after it
@@ -21,8 +21,8 @@ const LINKS = /(?:[\s,:;]+(?:of|on|for|at|from)(?: the)?|[\s,:;]+the)?[\s,:;]*$/
  * @throws RangeError with a sentence that can be shown, when the text is a name in no scheme; NoSuchString when it is of no string there is
  */
 export function findOnShelf(text: string, instruments: readonly Instrument[]): readonly ShelfReading[] {
-  const named = namedInstrument(text, instruments)
-  const where = named ? [named.instrument] : instruments
+  const named = namedInstruments(text, instruments)
+  const where = named ? named.instruments : instruments
   const name = said(named ? named.rest : text)
   const readings: ShelfReading[] = []
   for (const instrument of where) {
@@ -44,31 +44,55 @@ export function findOnShelf(text: string, instruments: readonly Instrument[]): r
   )
 }
 
-export interface NamedInstrument {
-  readonly instrument: Instrument
+export interface NamedInstruments {
+  /** Several where they share a model. */
+  readonly instruments: readonly Instrument[]
   /** What is left of the text. */
   readonly rest: string
 }
 
-/** The instrument that a text names at its beginning or end, and what is left of the text; null when it names none. */
-export function namedInstrument(text: string, instruments: readonly Instrument[]): NamedInstrument | null {
+const CALLS = new WeakMap<Instrument, readonly string[]>()
+
+/** What an instrument may be called by: its name, its model, its maker and model, its kind. Made once: a shelf has hundreds. */
+function callsOf(instrument: Instrument): readonly string[] {
+  const known = CALLS.get(instrument)
+  if (known) return known
+  const { name, maker, model, family } = instrument
+  const all = [name, model, `${maker} ${model}`, `${maker}, ${model}`, family]
+  const calls = [...new Set(all.map((call) => call.trim().toLowerCase()))]
+  CALLS.set(instrument, calls)
+  return calls
+}
+
+/** The instruments that a text names at its beginning, its end or in between, and what is left of the text; null when it names none. */
+export function namedInstruments(text: string, instruments: readonly Instrument[]): NamedInstruments | null {
   const plain = text.trim().replace(/\s+/g, ' ')
   const lower = plain.toLowerCase()
-  let best: (NamedInstrument & { readonly length: number }) | null = null
-  for (const instrument of instruments) {
-    // The longest name is meant: “Lovage the Second” is not “Lovage”.
-    const { length } = instrument.name
-    if (length === 0 || length >= lower.length || (best && best.length >= length)) continue
-    const name = instrument.name.toLowerCase()
-    if (lower.startsWith(name) && /^(?:['’]s)?[\s,:;#]/.test(lower.slice(name.length))) {
-      best = {
-        instrument,
-        length: name.length,
-        rest: plain.slice(name.length).replace(/^(?:['’]s)?[\s,:;]+/, ''),
-      }
-    } else if (lower.endsWith(name) && /[\s,:;]$/.test(lower.slice(0, -name.length))) {
-      best = { instrument, length: name.length, rest: plain.slice(0, -name.length).replace(LINKS, '') }
+  let best: { readonly call: string; readonly rest: string } | null = null
+  for (const instrument of instruments)
+    for (const call of callsOf(instrument)) {
+      // The longest name is meant: “Lovage the Second” is not “Lovage”.
+      if (call.length < LEAST || call.length >= lower.length || (best && best.call.length >= call.length))
+        continue
+      const rest = without(plain, lower, call)
+      if (rest !== null) best = { call, rest }
     }
-  }
-  return best && { instrument: best.instrument, rest: best.rest }
+  if (!best) return null
+  const { call, rest } = best
+  return { instruments: instruments.filter((one) => callsOf(one).includes(call)), rest }
+}
+
+/** A model of one letter or figure is one that names of strings are full of. */
+const LEAST = 3
+
+/** A text without a call that stands in it as words of its own; null where it does not. */
+function without(plain: string, lower: string, call: string): string | null {
+  const at = lower.indexOf(call)
+  if (at < 0) return null
+  const [before, after] = [plain.slice(0, at), plain.slice(at + call.length)]
+  if (before !== '' && !/[\s,:;]$/.test(before)) return null
+  if (after !== '' && !/^(?:['’]s)?[\s,:;#]/.test(after)) return null
+  const head = before.replace(LINKS, '')
+  const tail = after.replace(/^(?:['’]s)?[\s,:;]+/, '')
+  return `${head} ${tail}`.trim()
 }

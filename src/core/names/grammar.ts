@@ -16,7 +16,11 @@ export type Named =
       readonly octave: number
       readonly counted: 'harp' | 'scientific' | 'unsaid'
     }
-  | { readonly is: 'number'; readonly number: number; readonly from: 'own' | 'top' | 'bottom' | 'last' }
+  | {
+      readonly is: 'number'
+      readonly number: number
+      readonly from: 'own' | 'top' | 'bottom' | 'last' | 'middle'
+    }
   | { readonly is: 'nth'; readonly nth: number; readonly kind: Kind; readonly from: 'top' | 'bottom' }
   | {
       readonly is: 'away'
@@ -146,6 +150,9 @@ function ends(words: readonly Word[]): Named | null {
       return kind === 'any' ? { is: 'number', number: 1, from: 'own' } : null
     case 'innermost':
       return kind === 'any' ? { is: 'number', number: 1, from: 'last' } : null
+    case 'middle':
+      // The word alone is no name: it may be a role, or a place on the string.
+      return kind === 'any' && rest.length > 0 ? { is: 'number', number: 1, from: 'middle' } : null
     case 'end':
       return kind === null
         ? null

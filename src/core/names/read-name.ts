@@ -1,6 +1,7 @@
 /**
  * Reads a string's name on one instrument: its players' roles, its maker's labels, and the grammar that all names share.
  */
+import { isMadeOf, isMaterialWord } from './made-of'
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { readNamed, type Named } from './grammar'
 import { nearestTo, resolve, type NameReading } from './resolve'
@@ -13,18 +14,20 @@ export interface SaidName {
   readonly named: Named | null
   /** For roles: the words without fillers. */
   readonly words: string
+  /** Words that say what it is made of. */
+  readonly made: readonly string[]
 }
 
 const NOT_A_ROLE = new Set(['the', 'string', 'one', 'of', 'on', 'a'])
 
 /** Takes a text in. */
 export function said(text: string): SaidName {
+  const plain = plainWords(text.slice(0, 200))
   return {
     text: text.trim(),
     named: readNamed(text),
-    words: plainWords(text.slice(0, 200))
-      .filter((word) => !NOT_A_ROLE.has(word))
-      .join(' '),
+    words: plain.filter((word) => !NOT_A_ROLE.has(word) && !isMaterialWord(word)).join(' '),
+    made: plain.filter(isMaterialWord),
   }
 }
 
@@ -42,6 +45,15 @@ function ownNames(instrument: Instrument): readonly StringPosition[] {
 
 /** Every string of an instrument that a name can mean, the likeliest first; each once. */
 export function readingsOf(name: SaidName, instrument: Instrument): readonly NameReading[] {
+  const all = readingsOfName(name, instrument)
+  if (name.made.length === 0) return all
+  return all.filter(({ number }) => {
+    const position = instrument.positions[number - 1]
+    return position !== undefined && isMadeOf(name.made, position)
+  })
+}
+
+function readingsOfName(name: SaidName, instrument: Instrument): readonly NameReading[] {
   const resolved = name.named ? resolve(name.named, instrument) : NONE
   const own = ownNames(instrument)
   if (own.length === 0) return resolved
@@ -54,15 +66,35 @@ export function readingsOf(name: SaidName, instrument: Instrument): readonly Nam
   const roles =
     name.words === ''
       ? NONE
-      : own
-          .filter(
-            ({ called: { role } }) =>
-              role !== null && (role === name.words || role.endsWith(` ${name.words}`)),
-          )
-          .map((p) => ({ number: p.number, means: `the ${leadingNames(p).name}` }))
-  const all = [...labelled, ...roles, ...resolved]
+      : byRole(name.words, own, instrument).map((p) => ({
+          number: p.number,
+          means: `the ${leadingNames(p).name}`,
+        }))
+  // “The middle string” is the one whose role that is, where one has it.
+  const isRole = roles.length > 0 && name.named?.is === 'number' && name.named.from === 'middle'
+  const all = [...labelled, ...roles, ...(isRole ? NONE : resolved)]
   return all.filter((reading, i) => all.findIndex((other) => other.number === reading.number) === i)
 }
+
+/** Strings by their role: `bass`, `first melody`, `melody` for each of them, `outer melody` for the one nearest an edge. */
+function byRole(
+  words: string,
+  own: readonly StringPosition[],
+  { positions }: Instrument,
+): readonly StringPosition[] {
+  const [, side, of] = /^(outer|inner) (.+)$/.exec(words) ?? []
+  const asked = of ?? words
+  const found = own.filter(
+    ({ called: { role } }) => role !== null && (role === asked || role.endsWith(` ${asked}`)),
+  )
+  if (side === undefined || found.length < 2) return side === undefined ? found : NONE_OWN
+  const inward = ({ number }: StringPosition) => Math.min(number - 1, positions.length - number)
+  const sorted = [...found].sort((a, b) => inward(a) - inward(b))
+  const end = side === 'outer' ? sorted[0] : sorted.at(-1)
+  return found.filter((p) => end !== undefined && inward(p) === inward(end))
+}
+
+const NONE_OWN: readonly StringPosition[] = []
 
 /** Whether an instrument's players would know what is meant, be there such a string or not. */
 export function isName(name: SaidName): boolean {

@@ -123,6 +123,12 @@ function byNumber(
         positions.find((p) => p.called.number === positions.length + 1 - number),
         () => (number === 1 ? 'the last one' : `the ${ordinal(number)} to last`),
       )
+    case 'middle': {
+      const half = (positions.length - 1) / 2
+      return [...new Set([Math.floor(half), Math.ceil(half)])].flatMap((i) =>
+        reading(positions[i], () => `in the middle, number ${positions[i]?.called.number ?? i + 1}`),
+      )
+    }
     case 'top':
       return reading(positions[number - 1], () => `number ${number} from the top`)
     case 'bottom':

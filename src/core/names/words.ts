@@ -1,6 +1,7 @@
 /**
  * What a person types, cut into words that mean something: articles and fillers go, numbers, letters, colours and ends are told.
  */
+import { isMaterialWord } from './made-of'
 import type { Letter } from '../pitch/note'
 import { spokenNumber } from './number-words'
 
@@ -29,6 +30,7 @@ export type Word =
         | 'thinnest'
         | 'outermost'
         | 'innermost'
+        | 'middle'
     }
 
 /** Says nothing of which string is meant. */
@@ -100,9 +102,16 @@ const PLAIN: Readonly<Record<string, Word>> = {
   highest: { is: 'end', end: 'top' },
   shortest: { is: 'end', end: 'top' },
   uppermost: { is: 'end', end: 'top' },
+  topmost: { is: 'end', end: 'top' },
+  high: { is: 'end', end: 'top' },
   bottom: { is: 'end', end: 'bottom' },
   lowest: { is: 'end', end: 'bottom' },
   longest: { is: 'end', end: 'bottom' },
+  bottommost: { is: 'end', end: 'bottom' },
+  lowermost: { is: 'end', end: 'bottom' },
+  low: { is: 'end', end: 'bottom' },
+  middle: { is: 'middle' },
+  middlemost: { is: 'middle' },
   above: { is: 'way', way: 'above' },
   over: { is: 'way', way: 'above' },
   below: { is: 'way', way: 'below' },
@@ -214,7 +223,8 @@ export function wordsOf(text: string): readonly Word[] | null {
       words.push({ is: 'end', end: here === 'treble' ? 'top' : 'bottom' })
       continue
     }
-    if (FILLERS.has(here)) continue
+    // What it is made of tells strings apart that a name leaves open; see made-of.ts.
+    if (FILLERS.has(here) || isMaterialWord(here)) continue
     const known = Object.hasOwn(PLAIN, here) ? PLAIN[here] : undefined
     if (!known) return null
     words.push(known)
@@ -226,9 +236,17 @@ export function wordsOf(text: string): readonly Word[] | null {
 function isNoun(before: Word | undefined): boolean {
   return (
     (before !== undefined &&
-      ['colour', 'end', 'letter', 'last', 'thickest', 'thinnest', 'outermost', 'innermost'].includes(
-        before.is,
-      )) ||
+      [
+        'colour',
+        'end',
+        'letter',
+        'last',
+        'thickest',
+        'thinnest',
+        'outermost',
+        'innermost',
+        'middle',
+      ].includes(before.is)) ||
     (before?.is === 'number' && before.ordinal)
   )
 }

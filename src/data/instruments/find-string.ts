@@ -1,7 +1,7 @@
 /**
  * Finds strings of the shelf by a name as typed.
  */
-import { findOnShelf, namedInstrument, type ShelfReading } from '@/core/names/find-on-shelf'
+import { findOnShelf, namedInstruments, type ShelfReading } from '@/core/names/find-on-shelf'
 import type { Store } from '../store/database'
 import { allInstruments, instrumentBySlug } from './instruments'
 
@@ -14,6 +14,6 @@ import { allInstruments, instrumentBySlug } from './instruments'
 export function findString(store: Store, name: string, at: string | null): readonly ShelfReading[] {
   const here = at === null ? null : instrumentBySlug(store, at).instrument
   const shelf = allInstruments(store).map(({ instrument }) => instrument)
-  const where = here && !namedInstrument(name, shelf) ? [here] : shelf
+  const where = here && !namedInstruments(name, shelf) ? [here] : shelf
   return findOnShelf(name, where)
 }
