@@ -65,8 +65,8 @@ for (const [slug, string] of JOBS)
       await expect(page.getByText('The log is saved on this device.')).toBeVisible()
       await expect(bar).toContainText(`${seen.length + 1} things wait here`)
     })
-    await page.getByRole('button', { name: 'Try now' }).click()
-    await expect(page).toHaveURL(`/jobs/${jobId}/done`)
+    // It is sent by itself, once the workshop answers again.
+    await expect(page).toHaveURL(`/jobs/${jobId}/done`, { timeout: 30_000 })
     expect(failed).toEqual([])
   })
 

@@ -34,7 +34,7 @@ test('steps are ticked and a gauge is measured while the house is away, the page
   const jobId = await begin(page, request, 'lovage', 14)
   const [steps, card] = [`/jobs/${jobId}/steps`, `/jobs/${jobId}/card`]
   await page.goto(steps)
-  await expect.poll(() => keptPages(page)).toEqual([card, steps])
+  await expect.poll(() => keptPages(page)).toEqual([card, `/jobs/${jobId}/log`, steps])
   const title = page.locator('section[aria-live="polite"]').getByRole('heading', { level: 2 })
   const last = rows<{ id: number }>(served, 'SELECT max(id) AS id FROM action')[0]?.id as number
   let ticked: (string | null)[] = []

@@ -19,7 +19,7 @@ test('nylon on a lever harp: an anchor, a lever to disengage, no wire', async ({
   await page.getByRole('link', { name: 'Start the fitting' }).click()
   await page.waitForURL('**/steps')
   await expect(page.getByText('an anchor', { exact: false }).first()).toBeVisible()
-  await expect(page.getByText('Disengage every lever.')).toBeVisible()
+  await expect(page.getByText('Put every lever off. Off is down on most harps.')).toBeVisible()
   await expect(page.getByText('eye protection')).toHaveCount(0)
   const steps = page.getByRole('list', { name: 'All steps' })
   await steps.getByRole('button', { name: /Tie the end knot/ }).click()

@@ -40,6 +40,7 @@ async function throughSteps(page: Page, key: string): Promise<number> {
         .locator(
           'section[aria-live="polite"] svg[role="img"], section[aria-live="polite"] figure, section[aria-live="polite"] .plate-figure',
         )
+        .filter({ visible: true })
         .first(),
     ).toBeVisible()
     expect(

@@ -52,7 +52,7 @@ test('from Today to the fitted string', async ({ page }) => {
 
   // Worked from section by section: gut, d 1.24 mm, L 340.8 mm, free 427.3 mm, f 369.994 Hz, pin 7.2 mm:
   // 73 mm of slack and 644 mm to cut by the sum; the house's fittings take 9 mm off the slack and add 5 to the cut.
-  await expect(page.getByRole('region', { name: 'What to cut' })).toContainText('640 mm')
+  await expect(page.getByRole('region', { name: 'What to cut' })).toContainText('616 mm')
   const slack = page.getByRole('region', { name: 'Slack' })
   await expect(slack).toContainText('65')
   await expect(slack).toContainText('3.9')

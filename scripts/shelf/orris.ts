@@ -68,8 +68,10 @@ export const orris: InstrumentDesign = {
     [4, 0],
   ],
   beyondBridge: [
-    [1, 66 * mm],
-    [4, 30 * mm],
+    [1, 30 * mm],
+    [2, 54 * mm],
+    [3, 66 * mm],
+    [4, 42 * mm],
   ],
   stagger: 0,
   belowSpeaking: 40 * mm,
@@ -88,10 +90,10 @@ export const orris: InstrumentDesign = {
     holeToEnd: 12 * mm,
     bridgeHeight: 3 * mm,
   },
-  // A string from a pin nearer the nut passes over those that come from pins further up the scroll.
+  // A string on its way to a pin further up the scroll passes over the pin before it: first melody, bass, second melody, middle.
   coverings: [
-    { over: 2, under: 1 },
+    { over: 4, under: 1 },
+    { over: 2, under: 4 },
     { over: 3, under: 2 },
-    { over: 4, under: 3 },
   ],
 }

@@ -2,6 +2,7 @@
  * Several strings of one instrument fitted in one job: an order for all their steps.
  */
 import { restPitch, type StringPosition } from '../instrument/instrument'
+import { layersOver } from '../instrument/layers'
 import { holdOf, inBox, isWhole, listed, numberOf, strings, type FittingContext } from './context'
 import { say, type Phrase } from '../measure'
 import { tension } from '../strings/tension'
@@ -108,7 +109,8 @@ function phases(
   members: readonly Member[],
   by: 'as given' | 'layers' | 'longest first',
 ): readonly SharedStep[] {
-  const depth = (m: Member) => m.context.above.length
+  // All that lies over it, directly or not: the pin that is passed first is wound first.
+  const depth = ({ context }: Member) => layersOver(context.instrument, context.position).length
   const layered = by !== 'longest first' && members.some((m) => depth(m) > 0)
   const inward =
     by === 'as given'

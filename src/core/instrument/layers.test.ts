@@ -14,9 +14,9 @@ test('what lies over a string of a layered foot comes off outermost first, and t
   expect(over('yarrow', 1)).toEqual([])
 })
 
-test('on a scroll the strings of the pins nearer the nut pass over the others', () => {
-  expect(over('orris', 1)).toEqual([4, 3, 2])
-  expect(over('orris', 4)).toEqual([])
+test('on a scroll the strings of pins further up pass over the pins before them', () => {
+  expect(over('orris', 1)).toEqual([3, 2, 4])
+  expect(over('orris', 3)).toEqual([])
 })
 
 test('layers in a circle are refused', () => {

@@ -65,7 +65,7 @@ export function fromPreset(
 
 /**
  * What lies over what: on each of two feet the shortest string is wound on last and lies over the others; on a scroll a
- * string from a pin nearer the nut passes over those from pins further up.
+ * string on its way to a pin further up passes over the pin before it.
  */
 function coveringsOf({ layered }: Preset, count: number): readonly Covering[] {
   if (layered === undefined) return []

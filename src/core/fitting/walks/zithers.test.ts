@@ -1,4 +1,5 @@
 /** Zithers with loop ends, one wire that is two strings, the scroll head: moves D1, Z1 to Z8, Y1 to Y6, W1 to W10, O4 to O8. */
+import { stepsTogether } from '../together'
 import { isDriven } from '../parts'
 import { everyInstrument, lines, missing, on, own, told } from './told'
 
@@ -125,6 +126,24 @@ test('what lies over a pin is loosened into a neighbour’s slot; where nothing 
         }),
       ).toEqual([])
   }
+})
+
+test('a whole set: all off, then in the order in which the pins are passed; no new wire is loosened again', () => {
+  const members = on('orris').positions.map(({ number }) => {
+    const { context, steps } = told(on('orris'), number, {}, { site: null })
+    return { id: number, context, steps }
+  })
+  const together = stepsTogether(members, 'longest first')
+  const at = (key: string) =>
+    together.flatMap(({ step, members: ids }, i) => (step.key === key ? [[i, ids[0]]] : []))
+  const off = at('take-off').map(([i]) => i!)
+  const on_ = at('wind')
+  expect(Math.max(...off)).toBeLessThan(on_[0]![0]!)
+  const roles = on_.map(([, id]) => on('orris').positions[id! - 1]!.called.role)
+  expect(roles).toEqual(['first melody', 'bass', 'second melody', 'middle'])
+  expect(together.map(({ step }) => step.key)).not.toEqual(
+    expect.arrayContaining([expect.stringMatching(/^(move-aside|put-back)$/)]),
+  )
 })
 
 test('an S is a wire’s way: nylon and gut are never told to be kinked, wires are where the method says so', () => {
