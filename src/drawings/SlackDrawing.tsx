@@ -16,6 +16,8 @@ interface Pull {
   /** m */
   readonly pull: number
   readonly pullInStrings: number
+  /** Whether the instrument has so many strings on one side. */
+  readonly pullIsThere: boolean
 }
 
 interface SidewaysPullProps {
@@ -67,9 +69,11 @@ export function SidewaysPull({ figures: { position }, pull, onPull }: SidewaysPu
       >
         {measureText(measure('length', pull.pull), units)}
       </text>
-      <text x={across + 7 * scale} y={mid + 12 * scale} fontSize={12.5 * scale} fill="var(--soft)">
-        {measureText(measure('strings', pull.pullInStrings), units)} away
-      </text>
+      {pull.pullIsThere && (
+        <text x={across + 7 * scale} y={mid + 12 * scale} fontSize={12.5 * scale} fill="var(--soft)">
+          {measureText(measure('strings', pull.pullInStrings), units)} away
+        </text>
+      )}
       {onPull && <Handle drag={drag} at={[across, mid]} r={7 * scale} />}
     </svg>
   )
@@ -88,7 +92,7 @@ export function SlackDrawing({
   return (
     <div className={`grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-center gap-3 ${className ?? ''}`}>
       <SidewaysPull figures={figures} pull={figures.slack} />
-      <PinReach instrument={instrument} figures={figures} />
+      {figures.slack.reach.isThere && <PinReach instrument={instrument} figures={figures} />}
     </div>
   )
 }

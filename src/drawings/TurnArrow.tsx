@@ -15,7 +15,12 @@ export function TurnArrow({ way, does, seenFrom }: Turning) {
   const mirrored = way === 'anticlockwise'
   return (
     <figure className="flex items-center gap-3">
-      <svg viewBox="-46 -46 92 92" className="size-24 shrink-0" role="img" aria-label={`An arrow, ${way}`}>
+      <svg
+        viewBox="-46 -46 92 92"
+        className="size-16 shrink-0 md:size-24"
+        role="img"
+        aria-label={`An arrow, ${way}`}
+      >
         <g transform={mirrored ? 'scale(-1 1)' : undefined} className="text-verdigris">
           <path
             d={`M${at(FROM)}A${RADIUS} ${RADIUS} 0 1 1 ${at(TO)}`}

@@ -82,6 +82,7 @@ export function slackFigures(
   const spacing =
     samePiece(instrument, position).length > 1 ? meanSpacing(instrument) : spacingAt(instrument, position)
   const counting = { rule: habits.spacing, toward: habits.slackToward }
+  const reach = pinsReached(instrument, position, length, counting)
   const rule = ((): Pick<SlackRule, 'amount' | 'length'> => {
     switch (habits.slackBy) {
       case 'length past the pin':
@@ -102,7 +103,8 @@ export function slackFigures(
   return {
     length,
     pull,
-    reach: pinsReached(instrument, position, length, counting),
+    // Along a scroll the pins stand one behind the other: nothing is counted by them.
+    reach: position.head.pin.setting === 'across a scroll' ? { ...reach, isThere: false } : reach,
     ...pullCounted(instrument, position, pull, spacing),
     stretchAloneIsMore: forWanted < 0,
     rule: {

@@ -41,7 +41,11 @@ test('a long zither and a scroll-head come with what lies over what, as those on
   const on = (slug: string) => instruments.find((one) => one.slug === slug)!.coverings
   expect(make('long zither').coverings).toEqual(on('yarrow'))
   // Which pin comes first is each maker’s; that each but one has another over it is all scrolls’.
-  expect(make('scroll-head zither').coverings.map(({ under }) => under).sort()).toEqual([1, 2, 3])
+  expect(
+    make('scroll-head zither')
+      .coverings.map(({ under }) => under)
+      .sort(),
+  ).toEqual([1, 2, 3])
   expect(on('orris')).toHaveLength(3)
   expect(make('lever harp').coverings).toEqual([])
 })

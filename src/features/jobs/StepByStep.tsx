@@ -231,7 +231,7 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepB
             </Link>
           )}
         </div>
-        <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_1fr] md:[grid-template-areas:'words_figures'_'words_drawing']">
+        <div className="mt-4 grid flex-1 gap-6 [grid-template-areas:'figures'_'words'_'asks'_'drawing'] md:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] md:[grid-template-areas:'words_figures'_'words_asks'_'words_drawing']">
           <div className="[grid-area:words]">
             <BeforeItComesOff slug={instrument.slug} number={job.number} {...pictured} />
             <ol className="space-y-3 text-xl leading-relaxed">
@@ -283,13 +283,15 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me }: StepB
             {step.others.length > 0 && (
               <details key={step.key} className="w-full">
                 <summary className="min-h-11 content-center text-soft">Other ways to measure it</summary>
-                <dl className="flex flex-wrap gap-x-6 gap-y-2">
+                <div className="flex flex-wrap gap-x-6 gap-y-2">
                   {step.others.map((figure) => (
                     <Figure key={figure.label} label={figure.label} measure={figure.measure} />
                   ))}
-                </dl>
+                </div>
               </details>
             )}
+          </div>
+          <div className="[grid-area:asks]">
             {step.asks !== null && ids.length === 1 && (
               <MeasureEntry
                 key={`${job.jobId} ${step.asks}`}

@@ -66,6 +66,7 @@ export function AskedSlack({ own, question, count, isLast, onDone }: AskedProps<
             pull={{
               pull: sidewaysPull(position.freeLength, left.length),
               pullInStrings: sidewaysPull(position.freeLength, left.length) / spacing,
+              pullIsThere: question.by === 'sideways pull',
             }}
             {...(question.by === 'sideways pull' && took === null
               ? { onPull: (pull: number) => set(pull / spacing) }

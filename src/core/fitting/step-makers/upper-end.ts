@@ -328,7 +328,7 @@ export const threadPin: StepMaker = (context) => {
         : say`The slack stays as you set it while you bend the end.`,
     mistake: flush
       ? say`Pushing the end on through: what stands out is slack that is lost.`
-      : slack.rule.within
+      : slack.rule.within || (slack.rule.by === 'pins' && !slack.reach.isThere)
         ? say`Losing the slack while you bend the end: hold the tail.`
         : [
             ...say`Leaving `,
