@@ -79,7 +79,7 @@ export default tseslint.config(
   { ...reactHooks.configs.flat['recommended-latest'], files: ['src/**/*.{ts,tsx}'] },
   {
     files: ['src/**/*.{ts,tsx}'],
-    ignores: ['**/*.test.ts'], // tests of the core walk over the demo's instruments
+    ignores: ['**/*.test.ts', 'src/core/fitting/walks/told.ts'], // tests of the core, and what they share, walk over the demo's instruments
     plugins: { boundaries },
     settings: {
       'boundaries/elements': [
@@ -115,7 +115,7 @@ export default tseslint.config(
   },
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', 'src/core/fitting/walks/told.ts'],
     rules: {
       'no-restricted-globals': ['error', ...OUTSIDE],
       'no-restricted-properties': [

@@ -111,9 +111,13 @@ test('what another did meanwhile stays, and whoever was away is told', async ({ 
 test('a job that is over is no longer kept, and only one is', async ({ page, request }) => {
   const [one, other] = [await begin(page, request, 'chervil', 3), await begin(page, request, 'chervil', 5)]
   await page.goto(`/jobs/${one}/steps`)
-  await expect.poll(() => keptPages(page)).toEqual([`/jobs/${one}/card`, `/jobs/${one}/steps`])
+  await expect
+    .poll(() => keptPages(page))
+    .toEqual([`/jobs/${one}/card`, `/jobs/${one}/log`, `/jobs/${one}/steps`])
   await page.goto(`/jobs/${other}/steps`)
-  await expect.poll(() => keptPages(page)).toEqual([`/jobs/${other}/card`, `/jobs/${other}/steps`])
+  await expect
+    .poll(() => keptPages(page))
+    .toEqual([`/jobs/${other}/card`, `/jobs/${other}/log`, `/jobs/${other}/steps`])
   await page.goto(`/jobs/${other}/log`)
   await page.getByRole('button', { name: /Log/ }).last().click()
   await page.waitForURL('**/done')

@@ -23,7 +23,7 @@ test('nylon on a lever harp: an anchor, a lever to disengage, no wire', async ({
   await expect(page.getByText('eye protection')).toHaveCount(0)
   const steps = page.getByRole('list', { name: 'All steps' })
   await steps.getByRole('button', { name: /Tie the end knot/ }).click()
-  await expect(page.getByText('put an anchor of old gut in its eye')).toBeVisible()
+  await expect(page.getByText('Put an anchor of old gut into its eye')).toBeVisible()
 })
 
 test('a habit of the house changes figures and steps at once, and its undoing changes them back', async ({
@@ -63,7 +63,8 @@ test('a habit of the house changes figures and steps at once, and its undoing ch
 
 test('two people finish two strings from one coil: the second is told what is left, and nothing goes below zero', async ({
   page,
-  context,
+  browser,
+  served,
   request,
 }) => {
   const booked = await request.post('/api/coils', {
@@ -92,7 +93,8 @@ test('two people finish two strings from one coil: the second is told what is le
   )
 
   expect((await request.post(`/api/jobs/${jobs[0]}/coil`, { data: { coilId } })).ok()).toBe(true)
-  const other = await context.newPage()
+  // A device of their own: windows of one browser share what waits there.
+  const other = await browser.newPage({ baseURL: served.url })
   for (const tab of [page, other]) {
     await tab.goto(`/jobs/${jobs[0]}/log`)
     await tab.getByLabel('Cut from the coil').fill('637')

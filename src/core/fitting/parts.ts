@@ -13,9 +13,6 @@ export const hasHitchPin = ({ tail }: StringPosition): boolean => tail.fastening
 export const hasEyelet = ({ tail }: StringPosition): boolean =>
   tail.eyeletBore !== null && tailFacts(tail.fastening).hold === 'knot'
 
-/** A box with an access hole that the string goes into. */
-export const hasBox = (position: StringPosition): boolean => isInBox(position)
-
 /** A bridge that the string runs over, and no soundboard that it comes out of. */
 export const hasBridge = (position: StringPosition): boolean =>
   position.tail.bearing !== null || !isInBox(position)

@@ -256,8 +256,11 @@ test('from bare, rounds from the low notes leave less each time, and gut holds l
 test('a stop block is as high as the pin stands before winding: its thread times its wraps above where it ends', () => {
   for (const instrument of shelf) {
     const blocks = stopBlocks(instrument, DEFAULT_HABITS)
-    const byHand = instrument.positions.filter(({ head }) => head.pin.turnedBy === 'hand')
-    expect(blocks.flatMap(({ numbers }) => numbers)).toHaveLength(instrument.positions.length - byHand.length)
+    // Pegs, geared tuners and tapers through a neck never meet a hammer.
+    const driven = instrument.positions.filter(
+      ({ head: { pin } }) => pin.setting === 'upright' && pin.turnedBy === 'key',
+    )
+    expect(blocks.flatMap(({ numbers }) => numbers)).toHaveLength(driven.length)
     for (const { threadPitch, block, wound } of blocks) {
       if (threadPitch === null) expect(block).toBe(wound)
       else expect((block - wound) / threadPitch).toBeCloseTo(DEFAULT_HABITS.wraps, 0)

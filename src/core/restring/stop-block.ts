@@ -1,5 +1,6 @@
 /** Pins set to one height on a new instrument: how high the stop block is that each kind of pin is driven or screwed in against. */
 import { fittingFigures } from '../fitting/figures'
+import { isDriven } from '../fitting/parts'
 import type { Habits } from '../fitting/habits'
 import type { Instrument } from '../instrument/instrument'
 import { topHeight } from '../winding/pin'
@@ -18,12 +19,12 @@ export interface StopBlock {
 /** Blocks differ from here on, m: less nobody sees. */
 const APART = 2.5e-4
 
-/** The blocks for an instrument’s pins, the most used first. */
+/** The blocks for an instrument’s pins, the most used first; none for pins that never meet a hammer. */
 export function stopBlocks(instrument: Instrument, habits: Habits): readonly StopBlock[] {
   const blocks: (Omit<StopBlock, 'numbers'> & { numbers: number[] })[] = []
   for (const position of instrument.positions) {
     const { pin } = position.head
-    if (pin.turnedBy === 'hand') continue
+    if (!isDriven(pin)) continue
     const higher = fittingFigures(instrument, position, habits).strings[0]?.standHigher ?? 0
     const wound = topHeight(pin)
     const alike = blocks.find(

@@ -21,8 +21,12 @@ interface PinStepProps {
 /** The pin seen from the end the key goes on: how its hole stands, which way it turns, where the stub points. A threaded one is drawn from the side with its height. */
 export function PinStep({ figures, mode, higher = null, turns = null, hand }: PinStepProps) {
   if (mode === 'set' && higher !== null) return <Threaded figures={figures} higher={higher} />
+  if (mode === 'set' && figures.position.head.pin.setting === 'across a scroll') return <ScrollFromSide />
   return <FromKey figures={figures} mode={mode} turns={turns} hand={hand} />
 }
+
+/** What the string runs to from its pin. */
+const TO = { 'through the neck': 'bridge pin', upright: 'bridge', 'across a scroll': 'nut' } as const
 
 const CENTRE = [WIDTH / 2, 116] as const
 const RADIUS = 44
@@ -34,7 +38,6 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
   const [x, y] = CENTRE
   // From the key's end a harp's string lies on the far side of the neck.
   const far = pin.setting === 'through the neck'
-  const across = pin.setting === 'across a scroll'
   const sign = pin.tightens === 'clockwise' ? 1 : -1
   const leaves = x - sign * RADIUS
   const thick = Math.max(3, (figures.gauge / pin.diameter) * 2 * RADIUS)
@@ -70,13 +73,11 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
         />
       )}
       <circle cx={x} cy={y} r={RADIUS - thick / 2} {...PART} />
-      <g transform={`rotate(${across ? 90 : 0} ${x} ${y})`}>
-        <path
-          d={`M${x - 5},${y - RADIUS + thick}V${y + RADIUS - thick}M${x + 5},${y - RADIUS + thick}V${y + RADIUS - thick}`}
-          {...INK}
-          strokeDasharray="4 3"
-        />
-      </g>
+      <path
+        d={`M${x - 5},${y - RADIUS + thick}V${y + RADIUS - thick}M${x + 5},${y - RADIUS + thick}V${y + RADIUS - thick}`}
+        {...INK}
+        strokeDasharray="4 3"
+      />
       <rect x={x - 13} y={y - 13} width={26} height={26} {...INK} strokeWidth={2} />
       {mode === 'turn' && (
         <g>
@@ -109,7 +110,7 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
       )}
       {mode === 'set' && (
         <text x={x} y={42} textAnchor="middle" fontWeight={600} fill="var(--ink)">
-          {across ? 'hole across the string' : 'hole in line with the string'}
+          hole in line with the string
         </text>
       )}
       {mode === 'stub' && (
@@ -120,12 +121,47 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
             strokeWidth={thick}
           />
           <text x={x} y={36} textAnchor="middle" fontWeight={600} fill="var(--ink)">
-            a short stub, in toward the neck
+            {pin.setting === 'upright' ? 'cut close, bent down and in' : 'a short stub, in toward the neck'}
           </text>
         </g>
       )}
       <text x={leaves + (mode === 'set' ? sign * RADIUS + 10 : 10)} y={228} fill="var(--soft)">
-        to the {pin.setting === 'through the neck' ? 'bridge pin' : 'nut and bridge'}
+        to the {TO[pin.setting]}
+      </text>
+    </Sheet>
+  )
+}
+
+/** The pin of a scroll from the side: its hole level along the instrument, the string over the top and back through. */
+function ScrollFromSide() {
+  const [x, y] = [120, 120]
+  const r = 40
+  return (
+    <Sheet
+      title="The pin from the side: the hole lies along the instrument, and the string goes over the top and back through it toward the body"
+      note="from the side; the body lies to the right"
+    >
+      <rect x={20} y={176} width={280} height={30} {...WOOD} />
+      <circle cx={x} cy={y} r={r} {...PART} />
+      <path d={`M${x - r},${y - 6}H${x + r}M${x - r},${y + 6}H${x + r}`} {...INK} strokeDasharray="4 3" />
+      <path
+        d={`M308,${y - r - 3}H${x}C${x - r - 28},${y - r - 3} ${x - r - 34},${y} ${x - r},${y}`}
+        {...STRING}
+        strokeWidth={5}
+      />
+      <path d={`M${x + r},${y}h46`} {...STRING} strokeWidth={5} />
+      <Arrow d={`M${x + 52},${y + 24}h52${arrowHead([x + 104, y + 24], 0)}`} />
+      <text x={176} y={58} fill="var(--ink)">
+        from the nut, over the top
+      </text>
+      <text x={214} y={y + 4} fill="var(--ink)">
+        the end
+      </text>
+      <text x={x} y={34} textAnchor="middle" fontWeight={600} fill="var(--ink)">
+        hole level, along the instrument
+      </text>
+      <text x={172} y={164} fill="var(--soft)">
+        back toward the body
       </text>
     </Sheet>
   )

@@ -3,7 +3,6 @@
 import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
-import { useEffect } from 'react'
 import { useForm } from 'react-hook-form'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
@@ -13,7 +12,7 @@ import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
-import { deliver } from '@/ui/away/outbox'
+import { deliver, outboxNow } from '@/ui/away/outbox'
 import { letGo } from '@/ui/away/use-keep-open'
 import { useOutbox } from '@/ui/away/use-outbox'
 import { useBrowserHas } from '@/ui/hands-free/use-browser-has'
@@ -71,7 +70,7 @@ function LogFields({
     register,
     handleSubmit,
     setError,
-    watch,
+    getValues,
     formState: { errors, isSubmitting },
   } = useForm<FinishRequest>({
     resolver: classValidatorResolver(FinishRequest),
@@ -83,10 +82,6 @@ function LogFields({
       ...typed,
     },
   })
-  useEffect(() => {
-    const { unsubscribe } = watch(({ unit: _, ...form }, { type }) => type === 'change' && setTyped(form))
-    return unsubscribe
-  }, [watch, setTyped])
   usePageTurner()
   const text = (length: number) => measureText(measure('length', length), unit)
 
@@ -99,7 +94,11 @@ function LogFields({
 
   const log = handleSubmit(async (form) => {
     const answer = await deliver(calls.finishJob(jobId), form, `The log of ${name}`)
-    if (answer === 'waits') return
+    if (answer === 'waits') {
+      // Another window of this browser may have sent it: the page then shows what came of it.
+      if (!outboxNow().waits.some(({ path }) => path === calls.finishJob(jobId).path)) router.refresh()
+      return
+    }
     if (!answer.ok) {
       const field = answer.field === 'wraps' || answer.field === 'gauge' ? answer.field : 'cut'
       return setError(field, { message: answer.sentence })
@@ -123,7 +122,12 @@ function LogFields({
       </p>
     )
   return (
-    <form onSubmit={log} noValidate className="mt-4 grid max-w-xl gap-5">
+    <form
+      onSubmit={log}
+      onChange={() => setTyped(typedIn(getValues()))}
+      noValidate
+      className="mt-4 grid max-w-xl gap-5"
+    >
       {coil && (
         <Entry
           label="Cut from the coil"
@@ -165,6 +169,13 @@ function LogFields({
     </form>
   )
 }
+
+/** What is stored of what was typed: all but the unit, which is the workshop’s. */
+const typedIn = ({ cut, wraps, gauge }: FinishRequest): Typed => ({
+  ...(cut === undefined ? {} : { cut }),
+  ...(wraps === undefined ? {} : { wraps }),
+  ...(gauge === undefined ? {} : { gauge }),
+})
 
 /** More than this nobody leaves hanging on a neck, m: what comes from a reel is cut first. */
 const LONGEST_PARKED = 1.5

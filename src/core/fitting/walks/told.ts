@@ -18,7 +18,7 @@ export const on = (slug: string): Instrument => shelf.find((one) => one.slug ===
 
 /** An instrument of each family that is nobody’s: from its preset. */
 export const own = (family: Family, notes = PRESETS[family].begins.notes): Instrument => {
-  const { notes: _, ...begins } = PRESETS[family].begins
+  const { restTuning, tensionClass } = PRESETS[family].begins
   return fromPreset({
     about: {
       slug: 'own',
@@ -29,7 +29,8 @@ export const own = (family: Family, notes = PRESETS[family].begins.notes): Instr
       owner: '',
       strung: 'as usual',
       referenceA: 440,
-      ...begins,
+      restTuning,
+      tensionClass,
     },
     notes: readNotes(notes),
     measured: new Map(),
