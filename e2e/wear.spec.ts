@@ -133,7 +133,7 @@ test('the time ahead is chosen, a date is moved to see what it would ask for, an
   await page.goto('/instruments/lovage/wear?string=12')
   await page.getByRole('combobox', { name: 'Within', exact: true }).selectOption('a month')
   await expect(page.getByText('that it breaks within a month', { exact: true })).toBeVisible()
-  await expect(page.getByText(/At least one of the \d+ strings of gut/)).toBeVisible()
+  await expect(page.getByText(/At least one of \d+ strings of gut/)).toBeVisible()
   await expect(page.getByRole('figure', { name: /until/ })).toContainText(/until .*at the bridge pin/)
 
   await page.goto('/wear/before?on=sorrel')

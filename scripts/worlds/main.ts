@@ -32,12 +32,15 @@ async function main(): Promise<void> {
     instruments += walked.instruments
     pages += walked.pages
     refused += walked.refused
-    for (const fault of walked.faults) faults.add(fault)
+    // Said as they are found: a long run may be ended before its end.
+    for (const fault of walked.faults) {
+      if (!faults.has(fault)) console.error(`\n! ${fault}`)
+      faults.add(fault)
+    }
   }
   console.log(
     `\r${instruments} instruments by seed ${seed}, ${pages} pages in ${Math.round((Date.now() - began) / 1000)} s; ${refused} requests refused.`,
   )
-  for (const fault of faults) console.log(`! ${fault}`)
   console.log(`${faults.size} kinds of fault.`)
   process.exitCode = faults.size > 0 ? 1 : 0
 }

@@ -45,9 +45,12 @@ const ERRORS = { speaking: 1e-3, gauge: 1e-5, beyond: 2e-3, pin: 5e-5, board: 5e
 /** How exactly a chart tells a length and a gauge: to the millimetre, and to two hundredths of one. One standard deviation, m. */
 export const CHART_ERRORS = { speaking: 1e-3, gauge: 1e-5 } as const
 
-/** Whether somebody measured it by hand or a chart says it: nothing that is only inferred, from a preset or a picture, may change it. */
+/**
+ * Whether somebody measured it by hand or a chart says it: nothing that is only inferred, from a preset or a picture, may
+ * change it. A chart's error is this very number; a picture's own, however small, never is.
+ */
 export function isFirm({ key, error }: Measured): boolean {
-  return error === null || error <= (key.startsWith('gauge') ? CHART_ERRORS.gauge : CHART_ERRORS.speaking)
+  return error === null || error === (key.startsWith('gauge') ? CHART_ERRORS.gauge : CHART_ERRORS.speaking)
 }
 
 /** A section's gauges come from one preset, and one of them tells of the others; a chart of its own tells more. */

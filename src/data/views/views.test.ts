@@ -95,7 +95,7 @@ test('an order says every name, what it is made of, and for which instrument', (
       }),
     )
   expect(lines(22, 'mm')).toEqual({
-    'Say it': 'a pedal harp, 3rd-octave G, gut, concert tension',
+    'Say it': 'Windrush Bench, Great Lantern 47, 3rd-octave G, gut, concert tension',
     Note: '3rd-octave G, octaves counted E to F from the treble; G4 in scientific pitch',
     'Sounds at rest': 'G-flat 4, 370.0 Hz',
     Number: '22 from the top of 47',
@@ -105,7 +105,7 @@ test('an order says every name, what it is made of, and for which instrument', (
     Colour: 'natural',
     'Tension class': 'concert',
     End: 'plain',
-    Length: 'at least 650 mm',
+    Length: 'at least 620 mm',
     Instrument: 'Windrush Bench, Great Lantern 47, as its owner wrote them',
   })
   expect(lines(40, 'mm').Gauge).toMatch(/^1\.47 mm; core 0\.71 mm, wrap 0\.28 mm$/)

@@ -61,31 +61,35 @@ function Loop({ context: { position } }: { context: FittingContext }) {
   )
 }
 
-/** A loop that has no pin: fished up behind the bridge, and the string drawn through it. */
+/** A loop that has no pin: led under the bridge and up behind it, and the string drawn through its own loop. */
 function LoopThroughItself() {
   return (
     <Sheet
-      title="The loop passed under the bridge, and the string drawn through its own loop"
+      title="From the side: the wire goes under the bridge, up behind it and over; the long end goes through its own loop"
       note="from the side: there is no hitch pin"
     >
-      <rect x={12} y={176} width={296} height={44} {...WOOD} />
-      <path d="M150,176V120Q160,104 170,120V176" {...PART} />
-      <path d="M308,104H178Q160,100 146,112L118,150Q106,168 134,168H196" {...STRING} strokeWidth={3.4} />
+      <rect x={12} y={196} width={296} height={28} {...WOOD} />
+      <path d="M104,196V176H176V196" {...PART} />
+      <path d="M104,176V112Q140,92 176,112V176Z" {...PART} />
       <path
-        d="M196,168Q214,168 214,154Q214,140 200,136L136,122M196,168Q224,172 226,150Q226,128 202,126L146,112"
+        d="M218,104C206,84 176,84 140,84C96,84 84,96 84,132C84,172 92,186 120,186H188C210,186 214,150 218,120Q222,104 240,104H308"
         {...STRING}
-        strokeWidth={3.4}
+        strokeWidth={4}
       />
-      <Arrow d={`M232,84H292${arrowHead([292, 84], 0)}`} />
-      <text x={236} y={74} fill="var(--ink)">
+      <ellipse cx={219} cy={108} rx={7} ry={13} fill="none" stroke="var(--verdigris)" strokeWidth={4} />
+      <Arrow d={`M240,76H296${arrowHead([296, 76], 0)}`} />
+      <text x={240} y={64} fill="var(--ink)">
         draw it up
       </text>
-      <Label at={[40, 60]} to={[140, 118]}>
-        through its own loop
+      <Label at={[232, 150]} to={[222, 118]}>
+        its own loop
       </Label>
-      <Label at={[210, 206]} to={[178, 168]}>
-        under the bridge
+      <Label at={[14, 60]} to={[84, 128]}>
+        up behind
       </Label>
+      <text x={140} y={142} textAnchor="middle" fill="var(--soft)">
+        bridge
+      </text>
     </Sheet>
   )
 }

@@ -151,7 +151,7 @@ function ScrollFromSide() {
       />
       <path d={`M${x + r},${y}h46`} {...STRING} strokeWidth={5} />
       <Arrow d={`M${x + 52},${y + 24}h52${arrowHead([x + 104, y + 24], 0)}`} />
-      <text x={176} y={58} fill="var(--ink)">
+      <text x={304} y={58} textAnchor="end" fill="var(--ink)">
         from the nut, over the top
       </text>
       <text x={214} y={y + 4} fill="var(--ink)">

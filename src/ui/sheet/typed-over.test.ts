@@ -23,7 +23,7 @@ test('chart: a speaking length typed in inches changes no other cell', () => {
     const kept = cellsOf(chartLine(position), 'mm')
     const { line } = readCells({ ...cellsOf(chartLine(position), 'in'), speaking: '2.5' }, inch)
     if (line)
-      expect(typedOver(kept, cellsOf(line, 'mm'), ['speaking'])).toEqual({ ...kept, speaking: '63.5' })
+      expect(typedOver(kept, cellsOf(line, 'mm'), ['speaking'])).toEqual({ ...kept, speaking: '2.5 in' })
   }
 })
 
@@ -39,6 +39,6 @@ test('chart: a gauge typed in thousandths changes no other cell', () => {
   for (const position of positions.filter(({ construction }) => construction.kind === 'plain')) {
     const kept = cellsOf(chartLine(position), 'mm')
     const { line } = readCells({ ...cellsOf(chartLine(position), 'mm', 'thou'), gauge: '41' }, thou)
-    expect(typedOver(kept, cellsOf(line!, 'mm'), ['gauge'])).toEqual({ ...kept, gauge: '1.0414' })
+    expect(typedOver(kept, cellsOf(line!, 'mm'), ['gauge'])).toEqual({ ...kept, gauge: '41 thou' })
   }
 })
