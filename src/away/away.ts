@@ -37,22 +37,34 @@ worker.addEventListener('fetch', (event) => {
 
 /** Keeps these pages and what they are drawn by, and lets all others go. A page comes last: what is kept of it is whole. */
 async function keepPages(pages: readonly string[], drawnBy: readonly string[]): Promise<void> {
-  const cache = await caches.open(KEPT)
+  const before = forgotten
   const wanted = new Set<string>()
   const answers = new Map<string, Response>()
   for (const address of pages) {
     const answer = await fetch(address, { headers: { accept: 'text/html' } })
+    if (answer.status === 401) return forget()
     if (!answer.ok || answer.redirected) continue
     const text = await answer.clone().text()
     answers.set(address, answer)
     for (const [found] of text.matchAll(/\/_next\/static\/[\w./~%-]+/g)) wanted.add(found)
   }
   for (const address of drawnBy) if (DRAWS.test(address)) wanted.add(address)
+  const cache = await caches.open(KEPT)
   const had = new Set((await cache.keys()).map(({ url }) => pathOf(url)))
   const missing = [...wanted].filter((one) => !had.has(one))
   await Promise.all(missing.map((one) => cache.add(one).catch(() => cache.add(one).catch(() => undefined))))
   for (const [address, answer] of answers) await cache.put(address, answer)
   for (const one of had) if (!wanted.has(one) && !answers.has(one)) await cache.delete(one)
+  // Signed out meanwhile: nothing that was asked for before stays.
+  if (forgotten !== before) await caches.delete(KEPT)
+}
+
+/** How often all was forgotten since this worker began. */
+let forgotten = 0
+
+async function forget(): Promise<void> {
+  forgotten += 1
+  await caches.delete(KEPT)
 }
 
 /** A page as the house gives it; as it was kept where the house gives none. */
@@ -61,7 +73,7 @@ async function page(request: Request): Promise<Response> {
     // A page’s own request takes no signal with it.
     const answer = await Promise.race([fetch(request), outOfPatience()])
     // Signed out: nothing of the house stays here.
-    if (answer.status === 401) await caches.delete(KEPT)
+    if (answer.status === 401) await forget()
     return answer
   } catch {
     const cache = await caches.open(KEPT)
