@@ -1,6 +1,7 @@
 'use client'
 
 import type { StringFigures } from '@/core/fitting/figures'
+import type { PulledAside } from '@/core/fitting/slack-figures'
 import type { Instrument } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
@@ -11,18 +12,9 @@ import { useHouse } from '@/ui/units'
 
 const MM = 1000
 
-/** How far a loose string is pulled aside. */
-interface Pull {
-  /** m */
-  readonly pull: number
-  readonly pullInStrings: number
-  /** Whether the instrument has so many strings on one side. */
-  readonly pullIsThere: boolean
-}
-
 interface SidewaysPullProps {
   readonly figures: StringFigures
-  readonly pull: Pull
+  readonly pull: PulledAside
   /** Makes the middle of the string a handle: told how far it is pulled, m. */
   readonly onPull?: (pull: number) => void
 }

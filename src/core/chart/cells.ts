@@ -43,6 +43,16 @@ export type Problems = Readonly<Partial<Record<ChartColumn, string>>>
 /** The unit of a bare number in each length column. */
 export type ColumnUnits = Readonly<Record<LengthColumn, FileUnit>>
 
+/** Units of a table whose bare numbers are all in one. */
+export const allIn = (unit: FileUnit): ColumnUnits => ({
+  gauge: unit,
+  core: unit,
+  bedding: unit,
+  wrap: unit,
+  speaking: unit,
+  free: unit,
+})
+
 const COLOURS: Readonly<Record<string, StringColour>> = {
   red: 'red',
   black: 'black',

@@ -5,7 +5,7 @@ import { note } from '../pitch/note'
 import { outerGauge, type Construction } from '../strings/construction'
 import { tension, utilisation } from '../strings/tension'
 import { LENGTH_COLUMNS } from '../strings/written-lengths'
-import { boundsIn, cellsOf, readCells, type ColumnUnits } from './cells'
+import { allIn, boundsIn, cellsOf, readCells } from './cells'
 import { chartLine, withLine, type ChartLine } from './chart-line'
 import { findings } from './findings'
 import { fitLengths } from './fit-lengths'
@@ -15,14 +15,6 @@ import { rebuildChart, type MakeOnOffer, type OpenPosition } from './rebuild'
 
 const shelf = readShelf('demo').instruments
 const lines = (slug: string) => shelf.find((i) => i.slug === slug)!.positions.map(chartLine)
-const inUnit = (unit: 'mm' | 'in'): ColumnUnits => ({
-  gauge: unit,
-  core: unit,
-  bedding: unit,
-  wrap: unit,
-  speaking: unit,
-  free: unit,
-})
 const with_ = (slug: string, number: number, change: Partial<ChartLine>) =>
   lines(slug).map((line) => (line.number === number ? { ...line, ...change } : line))
 const kinds = (chart: readonly ChartLine[]) =>
@@ -33,7 +25,7 @@ describe('cells', () => {
     'every line of %s reads back as it was written',
     (_, { positions }) => {
       for (const line of positions.map(chartLine))
-        expect(readCells(cellsOf(line, 'mm'), inUnit('mm'))).toEqual({ line, problems: {} })
+        expect(readCells(cellsOf(line, 'mm'), allIn('mm'))).toEqual({ line, problems: {} })
     },
   )
 
@@ -45,7 +37,7 @@ describe('cells', () => {
       for (const text of [least!, most!]) {
         const { problems } = readCells(
           { ...cells, material: 'copper on silk on steel', [column]: text },
-          inUnit(unit),
+          allIn(unit),
         )
         expect([column, text, problems[column] ?? '']).not.toEqual([
           column,
@@ -58,7 +50,7 @@ describe('cells', () => {
 
   test('in inches a length comes back to a hundred-thousandth of an inch', () => {
     for (const line of lines('lovage')) {
-      const back = readCells(cellsOf(line, 'in'), inUnit('in')).line!
+      const back = readCells(cellsOf(line, 'in'), allIn('in')).line!
       expect(Math.abs(back.speakingLength! - line.speakingLength)).toBeLessThan(1.3e-7)
       expect(back.note).toEqual(line.note)
     }
@@ -79,7 +71,7 @@ describe('cells', () => {
     ],
     ['speaking', { speaking: 'long' }, 'long'],
   ])('a wrong %s gets its sentence at its own cell', (column, change, sentence) => {
-    const { problems } = readCells({ ...cellsOf(lines('fennel')[0]!, 'mm'), ...change }, inUnit('mm'))
+    const { problems } = readCells({ ...cellsOf(lines('fennel')[0]!, 'mm'), ...change }, allIn('mm'))
     expect(problems[column as 'note']).toMatch(new RegExp(sentence))
   })
 

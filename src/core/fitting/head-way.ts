@@ -21,8 +21,8 @@ export function isCutFlush(position: StringPosition, { cutting }: Pick<Habits, '
   )
 }
 
-/** Ways that take hold of the tail. */
-const BY_TAIL: ReadonlySet<HeadFastening> = new Set([
+/** Ways that take hold of the tail: its end is bent at the hole before anything is turned. */
+export const BY_TAIL: ReadonlySet<HeadFastening> = new Set([
   'kinked both sides',
   'tail tucked, before turning',
   'tail tucked, after a quarter',

@@ -79,12 +79,6 @@ export function anchorGoes(
         `Put ${ANCHORS[anchor]} into the twisted loop. Pull both ends.`,
         'Lay one more loop of the long side round the anchor, and draw it up.',
       ]
-    case 'two-loop, crossed':
-    case 'two-loop, crossed, behind':
-      return [
-        `Put ${ANCHORS[anchor]} through the first loop, as far as its middle.`,
-        `Its end goes ${place}.`,
-      ]
     case 'slip loop':
     case 'loop and through':
       return [

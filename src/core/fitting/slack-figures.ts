@@ -14,15 +14,10 @@ import type { WrapLay } from '../winding/lay'
 import { sidewaysPull, slackForWraps, slackOfPull, wrapsFromSlack } from '../winding/slack'
 import { SLACK_INTERVALS, WRAPS_BAND, type Habits } from './habits'
 
-export interface SlackFigures {
+export interface SlackFigures extends PulledAside {
   /** Beyond the pin, m; zero where the stretch alone gives the wanted wraps. */
   readonly length: number
   readonly reach: NeckReach
-  /** Sideways at mid-length, m, and counted in string spacings. */
-  readonly pull: number
-  readonly pullInStrings: number
-  /** Whether so many strings lie on one side of it. */
-  readonly pullIsThere: boolean
   /** True where the stretch alone winds on more wraps than are wanted. */
   readonly stretchAloneIsMore: boolean
   /** What the house's own rule of thumb would give on this string. */
@@ -45,11 +40,13 @@ export function pulledAside(instrument: Instrument, position: StringPosition, sl
   return { pull, ...pullCounted(instrument, position, pull, meanSpacing(instrument)) }
 }
 
+/** How far a loose string is pulled aside at mid-length. */
 export interface PulledAside {
   /** m */
   readonly pull: number
+  /** The same counted in string spacings. */
   readonly pullInStrings: number
-  /** Whether so many strings lie on that side. */
+  /** Whether so many strings lie on one side of it. */
   readonly pullIsThere: boolean
 }
 

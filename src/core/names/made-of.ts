@@ -1,4 +1,5 @@
 /** What a string is made of, where somebody says it beside its name: `third octave nylon B`, `wire fifth octave F`. */
+import { isWire } from '../fitting/thin'
 import type { StringPosition } from '../instrument/instrument'
 import { coreMaterial, surfaceMaterial } from '../strings/construction'
 
@@ -27,8 +28,8 @@ const MADE = new Map<string, Made>([
   ['copper', under('copper')],
   ['carbon', under('fluorocarbon')],
   ['fluorocarbon', under('fluorocarbon')],
-  ['wire', ({ construction }) => surfaceMaterial(construction).wire || coreMaterial(construction).wire],
-  ['metal', ({ construction }) => surfaceMaterial(construction).wire || coreMaterial(construction).wire],
+  ['wire', ({ construction }) => isWire(construction)],
+  ['metal', ({ construction }) => isWire(construction)],
   ['wound', ({ construction }) => construction.kind === 'wound'],
   ['plain', ({ construction }) => construction.kind === 'plain'],
 ])

@@ -20,6 +20,7 @@ const SAME = 0.5e-3
 
 /**
  * @param measured - what is known of the instrument; what was measured by tape a picture never changes
+ * @returns the instrument as the picture has it, with every reading taken, and what of it was known before
  * @param readings - of the picture, which {@link takeLengths} takes
  * @throws RangeError with a sentence that can be shown, as {@link takeLengths} does
  */
@@ -27,7 +28,7 @@ export function knownChanges(
   instrument: Instrument,
   measured: readonly Measured[],
   readings: readonly ReadLength[],
-): readonly KnownChange[] {
+): { readonly after: Instrument; readonly changes: readonly KnownChange[] } {
   const known = new Map(
     measured.flatMap(({ key, error }) =>
       key.startsWith('speaking') && error !== null ? [[key, error]] : [],
@@ -35,7 +36,7 @@ export function knownChanges(
   )
   const numbers = readings.map(({ number }) => number)
   const after = takeLengths(instrument, measured, readings, numbers).instrument
-  return readings.flatMap(({ number, error }): KnownChange[] => {
+  const changes = readings.flatMap(({ number, error }): KnownChange[] => {
     const oldError = known.get(`speaking ${number}`)
     const old = instrument.positions[number - 1]?.speakingLength
     const becomes = after.positions[number - 1]?.speakingLength
@@ -44,4 +45,5 @@ export function knownChanges(
       ? []
       : [{ number, old, becomes, oldError, isSurer: error < oldError }]
   })
+  return { after, changes }
 }

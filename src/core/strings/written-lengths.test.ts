@@ -1,18 +1,10 @@
-import { cellsOf, readCells, type Cells, type ColumnUnits } from '@/core/chart/cells'
+import { allIn, cellsOf, readCells, type Cells } from '@/core/chart/cells'
 import { chartLine, isWhole, withLine } from '@/core/chart/chart-line'
 import { fromPreset } from '@/core/instrument/presets'
 import { PRESETS } from '@/core/instrument/preset-families'
 import { readNotes } from '@/core/instrument/read-notes'
 import { isWritten, stillWritten, withUnit, writtenCell } from './written-lengths'
 
-const units = (unit: 'mm' | 'in' | 'thou' | 'cm'): ColumnUnits => ({
-  gauge: unit,
-  core: unit,
-  bedding: unit,
-  wrap: unit,
-  speaking: unit,
-  free: unit,
-})
 const { notes, ...begins } = PRESETS['lever harp'].begins
 const position = fromPreset({
   about: {
@@ -32,7 +24,7 @@ const position = fromPreset({
 
 /** The string after its row was typed so, over what the chart has. */
 function typed(cells: Partial<Cells>, unit: 'mm' | 'in' | 'thou' | 'cm') {
-  const { line } = readCells({ ...cellsOf(chartLine(position), 'mm'), free: '900 mm', ...cells }, units(unit))
+  const { line } = readCells({ ...cellsOf(chartLine(position), 'mm'), free: '900 mm', ...cells }, allIn(unit))
   if (!line || !isWhole(line)) throw new Error('expected a whole line')
   return withLine(position, line)
 }
@@ -57,7 +49,7 @@ test('.028 in stays .028 in in a workshop of millimetres, and reads as the same 
   const cells = cellsOf(chartLine(string), 'mm')
   expect(cells).toMatchObject({ gauge: '.028 in', speaking: '24 1/2 in' })
   expect(string.speakingLength).toBeCloseTo(0.6223, 9)
-  expect(readCells(cells, units('mm')).line).toEqual(chartLine(string))
+  expect(readCells(cells, allIn('mm')).line).toEqual(chartLine(string))
 })
 
 test('a bare figure is shown bare where its unit is the column’s, and with its unit elsewhere', () => {

@@ -77,7 +77,7 @@ export function suspectedAt(site: BreakSite, { tail, mechanism, head }: StringPo
         remedy: 'There is nothing to mend. See how old its neighbours are.',
       }
     case 'soundboard':
-      return belowTheBridge(hold, tail.eyeletBore !== null, tail.fastening === 'loop through itself')
+      return belowTheBridge(tail)
     case 'knot':
       return {
         suspect:
@@ -112,13 +112,15 @@ export function suspectedAt(site: BreakSite, { tail, mechanism, head }: StringPo
   }
 }
 
-function belowTheBridge(hold: TailHold, eyelet: boolean, through: boolean): Suspected {
-  if (hold === 'knot' && eyelet)
+function belowTheBridge({ fastening, eyeletBore }: StringPosition['tail']): Suspected {
+  const { hold } = tailFacts(fastening)
+  const through = fastening === 'loop through itself'
+  if (hold === 'knot' && eyeletBore !== null)
     return {
       suspect: 'A sharp or missing eyelet, or a steep angle.',
       remedy: 'Feel the eyelet’s edge. Polish it, or have it renewed.',
     }
-  if (isKnottedHold(hold))
+  if (isKnotted(fastening))
     return {
       suspect: 'A sharp edge of the hole in the board, or a steep angle.',
       remedy: 'Feel the hole’s edge. Have it bushed if it is rough.',
@@ -129,8 +131,6 @@ function belowTheBridge(hold: TailHold, eyelet: boolean, through: boolean): Susp
     remedy: `Feel ${through ? 'it' : 'both'} for a burr, and polish it along the string’s path.`,
   }
 }
-
-const isKnottedHold = (hold: TailHold) => hold === 'knot' || hold === 'bead' || hold === 'toggle'
 
 /** What is known of a site. */
 export function siteFacts(site: BreakSite): SiteFacts {

@@ -76,14 +76,14 @@ test('a length from the chart moves for no picture and no neighbour, unless it i
     { number: 10, length: charted * 1.02, error: 2e-3 },
     { number: 14, length: at(14) * 1.01, error: 2e-3 },
   ]
-  const [change, ...others] = knownChanges(now().instrument, now().chartMeasured!, readings)
+  const [change, ...others] = knownChanges(now().instrument, now().chartMeasured!, readings).changes
   expect(others).toEqual([])
   expect(change).toMatchObject({ number: 10, old: charted, oldError: 1e-3, isSurer: false })
   const assumed = at(15)
   measureByPicture(store, 'juniper', readings)
   expect(at(10)).toBe(charted)
   expect(at(15)).not.toBe(assumed)
-  const [again] = knownChanges(now().instrument, now().chartMeasured!, readings)
+  const [again] = knownChanges(now().instrument, now().chartMeasured!, readings).changes
   measureByPicture(store, 'juniper', readings, [10])
   expect(at(10)).toBeCloseTo(again!.becomes, 8)
   expect(at(10)).toBeGreaterThan(charted)

@@ -7,7 +7,6 @@ import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
 import type { Measured } from '@/core/measuring/quantity'
-import { takeLengths } from '@/core/measuring/take-lengths'
 import type { Spot } from '@/core/photo/homography'
 import { knownChanges, type KnownChange } from '@/core/photo/known-changes'
 import { laidOver } from '@/core/photo/lay-over'
@@ -80,11 +79,10 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
         picture,
         sideBySide: runSideBySide(instrument),
       })
-      const numbers = reading.lengths.map(({ number }) => number)
-      const after = takeLengths(instrument, measured, reading.lengths, numbers).instrument
+      const { after, changes } = knownChanges(instrument, measured, reading.lengths)
       return {
         reading,
-        changes: knownChanges(instrument, measured, reading.lengths),
+        changes,
         laid: ends.length > 1 ? laidOver(after, reading.placed.camera, ends) : [],
         sentence: null,
       }

@@ -3,7 +3,7 @@
  */
 import { isHarp, type Bearing } from '../../instrument/instrument'
 import { ordinal } from '../../pitch/harp-octave'
-import { lockSentences, type HeadFastening } from '../../knots/fastenings'
+import { lockSentences } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
 import {
   fromBare,
@@ -19,7 +19,7 @@ import {
 import type { StringFigures } from '../figures'
 import type { SlackRule } from '../slack-figures'
 import { looser, turnerOf, turningOf } from '../hands'
-import { isCutFlush } from '../head-way'
+import { BY_TAIL, isCutFlush } from '../head-way'
 import { hasBridgePin, hasHitchPin, isDriven } from '../parts'
 import type { Step } from '../step'
 import { topHeight } from '../../winding/pin'
@@ -265,17 +265,9 @@ function becketWay({ position }: StringFigures): string {
   }
 }
 
-/** Locks that need the end bent at the hole before anything is turned: bend and tuck have one order. */
-const BENT_FIRST: ReadonlySet<HeadFastening> = new Set([
-  'tail tucked, before turning',
-  'tail tucked, after a quarter',
-  'tail tucked, after half a turn',
-  'hitched round the string',
-])
-
-/** Whether the end is bent at its hole before the pin turns. */
+/** Whether the end is bent at its hole before the pin turns: where a lock holds by the tail, bend and tuck have one order. */
 const bendsFirst = (context: FittingContext) =>
-  context.habits.becket === 'before turning' || BENT_FIRST.has(only(context).head)
+  context.habits.becket === 'before turning' || BY_TAIL.has(only(context).head)
 
 /** How the end is kept in the hole before the pin turns; nothing where that comes with the turning. */
 function becketFirst(context: FittingContext): readonly Phrase[] {
@@ -396,9 +388,6 @@ export function handSentences({ habits, position, figures }: FittingContext): re
   ]
 }
 
-/** Ways that are set as the end is threaded, and not while it is wound. */
-const SET_BEFORE: ReadonlySet<HeadFastening> = new Set(['kinked both sides'])
-
 const BEARING_WORDS: Record<Bearing, string> = {
   saddle: 'the same saddle',
   'notched bridge': 'its notch in the bridge',
@@ -448,7 +437,8 @@ export const wind: StepMaker = (context) => {
       ...handSentences(context),
       ...(wired(context) && pin.setting === 'upright' ? [say`Press the wire low, under the hole.`] : []),
       ...becketAfter(context),
-      ...(SET_BEFORE.has(figures.head) ? [] : lockSentences(figures.head).map((one) => say`${one}`)),
+      // An S is set as the end is threaded.
+      ...(figures.head === 'kinked both sides' ? [] : lockSentences(figures.head).map((one) => say`${one}`)),
       ...laySentences(figures),
       ...(inBox(context) ? [say`Take the clip off once two wraps are on. It marks the string.`] : []),
       ...(pin.gearRatio === 1 ? RESTS : []),

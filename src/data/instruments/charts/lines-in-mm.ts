@@ -1,9 +1,9 @@
 /** Lines of a chart as a page sends them: cells whose bare numbers are millimetres. */
 import { Refusal } from '@/boundary/refusal'
-import { readCells, type Cells, type ColumnUnits } from '@/core/chart/cells'
+import { allIn, readCells, type Cells } from '@/core/chart/cells'
 import { isWhole, type ChartLine, type WholeLine } from '@/core/chart/chart-line'
 
-const IN_MM: ColumnUnits = { gauge: 'mm', core: 'mm', bedding: 'mm', wrap: 'mm', speaking: 'mm', free: 'mm' }
+const IN_MM = allIn('mm')
 
 /** @throws Refusal 400 with the cell that can’t be read, `12.gauge` */
 export function lineInMm(cells: Cells): ChartLine {
