@@ -4,8 +4,8 @@ import { CHROMIUM } from './scripts/serve'
 /** Drives the production build in Debian's Chromium; every worker serves its own copy of the demo on a free port. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: false,
   reporter: [['list'], ['json', { outputFile: 'reports/playwright.json' }]],

@@ -58,7 +58,7 @@ test('steps are ticked and a gauge is measured while the house is away, the page
     await page.goto(steps)
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.getByRole('button', { name: /^\d+ Tie/ }).click()
-    await expect(page.getByText('Stage 1 of')).toBeVisible()
+    await expect(page.getByText('Move 1 of')).toBeVisible()
     await expect(page.locator('figure canvas, figure svg').first()).toBeVisible()
     await page.setViewportSize({ width: 390, height: 844 })
     await page.goto(card)

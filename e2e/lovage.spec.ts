@@ -57,7 +57,7 @@ test('from Today to the fitted string', async ({ page }) => {
   await expect(slack).toContainText('65')
   await expect(slack).toContainText('3.9')
   await expect(slack).toContainText('122')
-  await expect(slack).toContainText('came out 0.3 wraps more than worked out')
+  await expect(slack).toContainText('got 0.3 wraps more than the sum')
   const key = page.getByRole('region', { name: 'The key' })
   await expect(key).toContainText('87°')
   await expect(key).toContainText('10.7°')

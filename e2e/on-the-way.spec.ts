@@ -163,7 +163,7 @@ test('a habit changed for one job changes its figures alone, and goes back', asy
   await page.getByRole('radio', { name: /in line with the bridge pin/ }).click()
   await expect(page.getByText('How many wraps: in line with the bridge pin.')).toBeVisible()
   await page.goto(`/jobs/${jobId}/figures`)
-  await expect(wraps).toContainText('As many as bring it in line with its bridge pin')
+  await expect(wraps).toContainText(/Wanted: .* to bring it in line with its bridge pin/)
   await page.goto('/house/habits')
   await expect(page.getByRole('radio', { name: /a number of wraps/ })).toHaveAttribute('aria-checked', 'true')
   await page.goto(`/jobs/${jobId}/habits`)
@@ -181,7 +181,10 @@ test('an instrument has habits of its own', async ({ page }) => {
   await expect(page.getByText(/Wraps: expected a number from 1 to 8/)).toBeVisible()
 })
 
-test('the card prints with a ruler of 100 mm, on one page', async ({ page, request }) => {
+test('the card prints with a ruler of 100 mm on one page, and every move on its back', async ({
+  page,
+  request,
+}) => {
   const jobId = await begin(page, request, 'lovage', 23)
   await page.goto(`/jobs/${jobId}/card`)
   await page.emulateMedia({ media: 'print' })
@@ -194,7 +197,85 @@ test('the card prints with a ruler of 100 mm, on one page', async ({ page, reque
     printBackground: true,
     margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' },
   })
-  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1)
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(2)
+  const back = page.getByRole('region', { name: 'Every move' })
+  await expect(back.getByRole('img', { name: 'An arrow, clockwise' }).first()).toBeVisible()
+  await expect(back.getByText('Put the end through the string hole.')).toBeVisible()
+})
+
+test('who has done it before sees six lines; each opens to its moves, and the next time it is so again', async ({
+  page,
+  request,
+}) => {
+  const jobId = await begin(page, request, 'lovage', 24)
+  await page.goto(`/jobs/${jobId}/steps`)
+  await page.getByRole('button', { name: 'Six lines' }).click()
+  const lines = page.getByRole('list', { name: 'In six lines' }).locator('> li')
+  await expect(lines).toHaveCount(6)
+  const first = lines.first()
+  await expect(first).toHaveAttribute('aria-current', 'step')
+  await expect(first.getByText('Put every pedal in flat, the top notch.')).toBeHidden()
+  await first.getByText('Every move').click()
+  await expect(first.getByText('Put every pedal in flat, the top notch.')).toBeVisible()
+  await first.getByRole('button', { name: 'Done' }).click()
+  await expect(first.getByRole('button', { name: 'Done' })).toBeDisabled()
+  await expect(lines.nth(1)).toHaveAttribute('aria-current', 'step')
+  await page.waitForLoadState('networkidle')
+  await expect(lines.nth(1)).toHaveAttribute('aria-current', 'step')
+  await page.reload()
+  await expect(lines.nth(1)).toHaveAttribute('aria-current', 'step')
+  await expect(lines.nth(3).getByText('Wraps at pitch')).toBeVisible()
+  await page.getByRole('button', { name: 'Every move', exact: true }).click()
+  await expect(page.getByText(/^Step 2 of \d+$/)).toBeVisible()
+})
+
+test('in the interval: what can wait is put off, the minutes stretch the string, and it is said when to touch it up', async ({
+  page,
+}) => {
+  await page.goto('/instruments/lovage?string=25')
+  await page.getByRole('button', { name: 'This string broke' }).filter({ visible: true }).click()
+  await page.getByRole('radio').first().click()
+  await page.getByLabel('How long have you got?').selectOption('10 minutes: it is the interval')
+  await page.getByRole('button', { name: 'Log the break' }).click()
+  await page.waitForURL('**/coil')
+  await page.getByRole('button', { name: 'Cut from this' }).first().click()
+  await page.waitForURL('**/figures')
+  await page.goto(page.url().replace('figures', 'steps'))
+  const panel = page.getByRole('region', { name: 'In the interval' })
+  await expect(panel.getByText('In the interval: 10 minutes')).toBeVisible()
+  await expect(panel.getByText('Later: Look inside.')).toBeVisible()
+  const all = page.getByRole('list', { name: 'All steps' })
+  await expect(all.getByRole('button', { name: /Look inside/ })).toHaveCount(0)
+  await expect(all.getByRole('button', { name: /Move it far aside/ })).toBeVisible()
+  await expect(panel.getByText(/cents sharp/)).toBeVisible()
+  await panel.getByRole('button', { name: 'No hurry after all' }).click()
+  await expect(panel).toHaveCount(0)
+  await expect(all.getByRole('button', { name: /Look inside/ })).toBeVisible()
+})
+
+test('what was put off is asked for on the page of the fitting and on Today, until it is done', async ({
+  page,
+  request,
+}) => {
+  const jobId = await begin(page, request, 'lovage', 28)
+  for (const one of ['take-off', 'wind', 'to-pitch', 'trim', 'prove'])
+    await request.post(`/api/jobs/${jobId}/steps`, { data: { step: one, done: true } })
+  await page.goto(`/jobs/${jobId}/log`)
+  await page.getByRole('button', { name: 'Log the fitting' }).click()
+  await page.waitForURL('**/done')
+  const left = page.getByRole('region', { name: 'Left for later' })
+  await expect(left.getByRole('listitem')).toHaveText([/^Look inside/])
+  await page.goto('/')
+  await page
+    .getByRole('region', { name: 'Left for later' })
+    .getByRole('link', { name: /Lovage/ })
+    .click()
+  await page.waitForURL(`**/jobs/${jobId}/done`)
+  await left.getByRole('button', { name: 'Done: Look inside' }).click()
+  await expect(left).toHaveCount(0)
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Retune now' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Left for later' })).toHaveCount(0)
 })
 
 test('the report tells the owner what was done and what is to come', async ({ page, request }) => {

@@ -24,7 +24,7 @@ test('breaking one takes both, and one cut serves both', async ({ page }) => {
   await expect(cut.getByRole('listitem').filter({ hasText: 'up to the pin' })).toHaveCount(2)
   await expect(cut.getByRole('listitem').filter({ hasText: 'round the posts' })).toContainText('13.2 mm')
   await expect(
-    page.getByText('Before winding, each pin stands 3.75 mm above its neighbours, 23.75 mm above the wood'),
+    page.getByText('Before winding, set each pin 3.75 mm above its neighbours, 23.75 mm above the wood'),
   ).toBeVisible()
 
   await page.getByRole('link', { name: 'Start the fitting' }).click()

@@ -45,7 +45,7 @@ const PICTURES_A_SECOND = `new Promise((done) => {
 
 void onDemo(async (browser, home) => {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  for (const knot of ['third loop', 'loop and through', 'second wrap crossed', 'layered foot wrap']) {
+  for (const knot of ['third loop', 'twisted loop', 'second wrap crossed', 'layered foot wrap']) {
     await page.goto(`${home}/knots?knot=${encodeURIComponent(knot)}`, { waitUntil: 'networkidle' })
     await page.waitForTimeout(2500)
     const next = page.getByRole('button', { name: 'Next', exact: true })

@@ -34,7 +34,7 @@ void onDemo(async (browser, home) => {
   await shoot(wide, 'which')
   await shoot(wide, 'habits', '/house/habits')
   await wide.goto(`${home}/knots?knot=two-loop,%20open%20bight`)
-  for (let i = 0; i < 3; i += 1) await wide.keyboard.press('ArrowRight')
+  for (let i = 0; i < 2; i += 1) await wide.keyboard.press('ArrowRight')
   // Tied before the eye, and at rest again.
   await wide.waitForTimeout(3500)
   await shoot(wide, 'knots')

@@ -34,7 +34,7 @@ export const borage: InstrumentDesign = {
     {
       upTo: 9,
       make: { kind: 'plain', material: 'gut', gauges: PLAIN_GAUGES.gut },
-      tail: 'loop and through',
+      tail: 'slip loop',
       head: 'tail tucked, after a quarter',
     },
   ],

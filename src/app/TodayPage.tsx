@@ -11,18 +11,21 @@ interface TodayPageProps {
   readonly tolerance: number
   /** Ways to where more of it is told; few enough to be sent twice. */
   readonly beside: ReactNode
+  /** Lists of what waits; few enough, too. */
+  readonly waiting: ReactNode
 }
 
 /**
  * Today, with the settling strings' own rows put into it. Drawn on the server alone it would be sent twice, as a page and as
  * what it is made of.
  */
-export function TodayPage({ today, tolerance, beside }: TodayPageProps) {
+export function TodayPage({ today, tolerance, beside, waiting }: TodayPageProps) {
   return (
     <TodaySheet
       today={today}
       tolerance={tolerance}
       beside={beside}
+      waiting={waiting}
       tailRow={(tail) => <TailRow key={tail.id} tail={tail} />}
       retuneRow={(settling) => (
         <RetuneRow

@@ -4,6 +4,7 @@ import { houseSettings, isBegun } from '@/data/house/house'
 import { todayView } from '@/data/views/today'
 import { BesideToday } from '@/features/today/BesideToday'
 import { toldToday } from '@/features/today/told-today'
+import { WaitingLists } from '@/features/today/WaitingLists'
 import { unitsOf } from '@/ui/format/measure'
 import { textOf, type Asked } from './asked'
 import { FirstPage } from './FirstPage'
@@ -16,6 +17,13 @@ export default async function Page({ searchParams }: { readonly searchParams: As
   if (!isBegun(store())) return <FirstPage />
   const whole = textOf(await searchParams, 'all') !== ''
   const house = houseSettings(store())
-  const today = toldToday(todayView(store(), whole), store().now(), house.timeZone, unitsOf(house))
-  return <TodayPage today={today} tolerance={house.retuneAtCents} beside={<BesideToday />} />
+  const view = todayView(store(), whole)
+  return (
+    <TodayPage
+      today={toldToday(view, store().now(), house.timeZone, unitsOf(house))}
+      tolerance={house.retuneAtCents}
+      beside={<BesideToday />}
+      waiting={<WaitingLists left={view.left} orders={view.orders} />}
+    />
+  )
 }

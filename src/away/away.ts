@@ -7,7 +7,7 @@
 interface Asked {
   /** Addresses of pages, the open one first. */
   readonly keep: readonly string[]
-  /** Addresses of what the open page has fetched. */
+  /** Addresses of what the open page has fetched, its pictures among them. */
   readonly drawnBy: readonly string[]
 }
 
@@ -35,7 +35,10 @@ worker.addEventListener('fetch', (event) => {
   else if (DRAWS.test(pathname)) event.respondWith(drawn(request))
 })
 
-/** Keeps these pages and what they are drawn by, and lets all others go. A page comes last: what is kept of it is whole. */
+/**
+ * Keeps these pages and all that they can ever be drawn by, and lets all others go. A page comes last: what is kept of
+ * it is whole, and where a part can't be had, what was kept before stays.
+ */
 async function keepPages(pages: readonly string[], drawnBy: readonly string[]): Promise<void> {
   const before = forgotten
   const wanted = new Set<string>()
@@ -46,18 +49,47 @@ async function keepPages(pages: readonly string[], drawnBy: readonly string[]): 
     if (!answer.ok || answer.redirected) continue
     const text = await answer.clone().text()
     answers.set(address, answer)
-    for (const [found] of text.matchAll(/\/_next\/static\/[\w./~%-]+/g)) wanted.add(found)
+    for (const one of namedIn(text)) wanted.add(one)
   }
   for (const address of drawnBy) if (DRAWS.test(address)) wanted.add(address)
   const cache = await caches.open(KEPT)
-  const had = new Set((await cache.keys()).map(({ url }) => pathOf(url)))
-  const missing = [...wanted].filter((one) => !had.has(one))
-  await Promise.all(missing.map((one) => cache.add(one).catch(() => cache.add(one).catch(() => undefined))))
+  const had = (await cache.keys()).map(({ url }) => pathOf(url))
+  // Scripts name scripts that are wanted later: round by round, until none names another.
+  for (let round = [...wanted]; round.length > 0;) {
+    const named = (await Promise.all(round.map((one) => keptPart(cache, one)))).flat()
+    round = [...new Set(named)].filter((one) => !wanted.has(one))
+    for (const one of round) wanted.add(one)
+  }
   for (const [address, answer] of answers) await cache.put(address, answer)
   for (const one of had) if (!wanted.has(one) && !answers.has(one)) await cache.delete(one)
   // Signed out meanwhile: nothing that was asked for before stays.
   if (forgotten !== before) await caches.delete(KEPT)
 }
+
+/**
+ * Keeps what a page is drawn by, if it is not kept yet.
+ *
+ * @returns the addresses of what it names in its turn: scripts for later, faces
+ * @throws TypeError where the house does not give it
+ */
+async function keptPart(cache: Cache, address: string): Promise<readonly string[]> {
+  let kept = await cache.match(address)
+  if (!kept) {
+    await cache.add(address).catch(() => cache.add(address))
+    kept = await cache.match(address)
+  }
+  return kept && NAMES_MORE.test(address) ? namedIn(await kept.text()) : []
+}
+
+/** Scripts and styles name what is fetched only when it is first wanted: it can't be while the house is away. */
+const NAMES_MORE = /\.(?:js|css)$/
+
+/** What is named in a page, a script or a style: from the root, from the folder of what is static, or from beside it. */
+const namedIn = (text: string): readonly string[] =>
+  Array.from(
+    text.matchAll(/(?:static|\.\.)\/((?:chunks|media)\/[\w~%-][\w.~%-]*\.(?:js|css|woff2))/g),
+    ([, file]) => `/_next/static/${file as string}`,
+  )
 
 /** How often all was forgotten since this worker began. */
 let forgotten = 0

@@ -11,13 +11,18 @@ const at = (degrees: number, radius = RADIUS) => {
 }
 
 /** The end of a pin as the person sees it, and an arrow round it the way it is turned. */
-export function TurnArrow({ way, does, seenFrom }: Turning) {
+export function TurnArrow({
+  way,
+  does,
+  seenFrom,
+  isSmall = false,
+}: Turning & { readonly isSmall?: boolean }) {
   const mirrored = way === 'anticlockwise'
   return (
-    <figure className="flex items-center gap-3">
+    <figure className={`flex items-center ${isSmall ? 'gap-2' : 'gap-3'}`}>
       <svg
         viewBox="-46 -46 92 92"
-        className="size-16 shrink-0 md:size-24"
+        className={isSmall ? 'size-8 shrink-0' : 'size-16 shrink-0 md:size-24'}
         role="img"
         aria-label={`An arrow, ${way}`}
       >
@@ -37,8 +42,12 @@ export function TurnArrow({ way, does, seenFrom }: Turning) {
         <rect x={-8} y={-8} width={16} height={16} className="fill-rule stroke-ink" strokeWidth={1.5} />
       </svg>
       <figcaption>
-        <span className="block text-2xl leading-tight font-semibold first-letter:uppercase">{way}</span>
-        <span className="text-sm text-soft">
+        <span
+          className={`block leading-tight font-semibold first-letter:uppercase ${isSmall ? '' : 'text-2xl'}`}
+        >
+          {way}
+        </span>
+        <span className={isSmall ? 'text-soft' : 'text-sm text-soft'}>
           {does}, {seenFrom}
         </span>
       </figcaption>

@@ -19,26 +19,33 @@ let ready: Planner | null = null
 interface Planner {
   readonly worker: Worker
   readonly api: Remote<PlansApi>
+  /** Rejects when the worker could not be loaded, or ended by itself. */
+  readonly failed: Promise<never>
 }
 
 function newPlanner(): Planner {
   const worker = new Worker(new URL('./plans.worker.ts', import.meta.url), { type: 'module' })
-  return { worker, api: wrap<PlansApi>(worker) }
+  const failed = new Promise<never>((_, reject) => {
+    worker.onerror = (event) => reject(new Error(event.message))
+  })
+  return { worker, api: wrap<PlansApi>(worker), failed }
 }
 
 /** Starts a worker and warms its engine, so that the next plan need not wait for that. */
 export function getReady(): void {
   if (ready) return
-  ready = newPlanner()
-  void ready.api.warm()
+  const planner = newPlanner()
+  ready = planner
+  // One that could not be loaded never answers: the next plan begins with another.
+  Promise.race([planner.api.warm(), planner.failed]).catch(() => {
+    if (ready === planner) ready = null
+    planner.worker.terminate()
+  })
 }
 
 function inWorker<T>(work: (api: Remote<PlansApi>) => Promise<T>): Planning<T> {
-  const { worker, api } = ready ?? newPlanner()
+  const { worker, api, failed } = ready ?? newPlanner()
   ready = null
-  const failed = new Promise<never>((_, reject) => {
-    worker.onerror = (event) => reject(new Error(event.message))
-  })
   return {
     answer: Promise.race([work(api), failed]).finally(() => worker.terminate()),
     stop: () => worker.terminate(),

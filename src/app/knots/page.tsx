@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { fasteningNamed } from '@/core/knots/fastenings'
 import { FASTENINGS, type Fastening } from '@/core/knots/tying'
 import { store } from '@/data/store/database'
 import { houseSettings } from '@/data/house/house'
@@ -20,7 +21,9 @@ export default async function KnotsPage({
   const { knot, job: id } = await searchParams
   const job = id === undefined ? null : orNotFound(() => jobById(store(), Number(id)))
   const string = job && stringToTie(job, stringOf(job, job.position))
-  const fastening = (knot ?? job?.context.position.tail.fastening ?? 'two-loop, open bight') as Fastening
+  const fastening = fasteningNamed(
+    knot ?? job?.context.position.tail.fastening ?? 'two-loop, open bight',
+  ) as Fastening
   if (!FASTENINGS.includes(fastening)) notFound()
   return (
     <KnotSheet

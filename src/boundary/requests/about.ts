@@ -2,6 +2,7 @@ import {
   IsBoolean,
   IsIn,
   IsNotEmpty,
+  IsOptional,
   IsNumber,
   IsString,
   IsUrl,
@@ -11,7 +12,14 @@ import {
   ValidateIf,
 } from 'class-validator'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
-import { STRUNG, TENSION_CLASSES, type Strung, type TensionClass } from '@/core/instrument/instrument'
+import {
+  LEVERS_OFF,
+  STRUNG,
+  TENSION_CLASSES,
+  type LeversOff,
+  type Strung,
+  type TensionClass,
+} from '@/core/instrument/instrument'
 
 /** What is said of an instrument beside its chart. */
 export class AboutRequest {
@@ -37,6 +45,10 @@ export class AboutRequest {
 
   @IsIn(STRUNG, { message: 'Say which way round it is strung.' })
   strung!: Strung
+
+  @IsOptional()
+  @IsIn(LEVERS_OFF, { message: 'Say where its levers are off: down, or up.' })
+  leversOff?: LeversOff
 
   @IsIn(REST_TUNINGS, { message: 'Choose a rest tuning.' })
   restTuning!: string

@@ -5,22 +5,16 @@ import { readNamed } from '../names/grammar'
 import { harpOctave, scientificOctaveOf } from '../pitch/harp-octave'
 import { note, noteWord, type Note } from '../pitch/note'
 import { parseNote } from '../pitch/parse-note'
-import { outerGauge, type Construction } from '../strings/construction'
+import { outerGauge, type Construction, type WoundString } from '../strings/construction'
 import type { FileUnit } from '../units/file-unit'
 import type { LengthUnit } from '../units/length'
-import type { Bounded } from '../strings/bounds'
+import { BOUNDS, canBe, type Bounded } from '../strings/bounds'
 import { boundsText, lengthCell, readLengthCell } from '../strings/length-cells'
 import type { StringColour } from '../instrument/instrument'
 import type { ChartLine } from './chart-line'
 import { inferWound } from './infer-wound'
 import { makeText, makeWords, readMake, type Make } from './material-text'
-import {
-  LENGTH_COLUMNS,
-  withUnit,
-  writtenCell,
-  type LengthColumn,
-  type Written,
-} from '../strings/written-lengths'
+import { LENGTH_COLUMNS, writtenCell, writtenIn, type LengthColumn } from '../strings/written-lengths'
 
 export const CHART_COLUMNS = [
   'number',
@@ -169,18 +163,9 @@ export function readCells(cells: Cells, units: ColumnUnits): ReadLine {
           make: make && makeWords(make),
           speakingLength,
           freeLength,
-          written: writtenIn(cells, units),
+          written: writtenIn(LENGTH_COLUMNS, cells, units),
         }
   return { line, problems }
-}
-
-function writtenIn(cells: Cells, units: ColumnUnits): Written {
-  return Object.fromEntries(
-    LENGTH_COLUMNS.flatMap((column) => {
-      const text = cells[column].trim() === '' ? null : withUnit(cells[column], units[column])
-      return text === null ? [] : [[column, text]]
-    }),
-  )
 }
 
 /** A note in scientific pitch, or told by its harp octave: `4th-octave A`. */
@@ -225,23 +210,28 @@ function readConstruction(
   const [gauge, core, thickness, wrap] = [length('gauge'), length('core'), length('bedding'), length('wrap')]
   const isEmpty = (column: LengthColumn) => cells[column].trim() === ''
   // A chart that has the outer gauge alone keeps it: what makes it up is inferred.
-  if (gauge !== null && isEmpty('core') && isEmpty('wrap')) return inferWound(make, gauge)
+  if (gauge !== null && isEmpty('core') && isEmpty('wrap'))
+    return madeUpOrTold(inferWound(make, gauge), problems)
+  if (make.bedding !== null && thickness === null && core !== null) {
+    problems.bedding ??= `The bedding of ${make.bedding} needs its thickness.`
+    return null
+  }
+  const bedding = make.bedding !== null && thickness !== null ? { material: make.bedding, thickness } : null
   if (gauge !== null && core !== null && isEmpty('wrap') && gauge > core + 2 * (thickness ?? 0))
-    return {
-      kind: 'wound',
-      core: { material: make.core, diameter: core },
-      wrap: { material: make.wrap, diameter: (gauge - core) / 2 - (thickness ?? 0) },
-      bedding: make.bedding !== null && thickness !== null ? { material: make.bedding, thickness } : null,
-    }
+    return madeUpOrTold(
+      {
+        kind: 'wound',
+        core: { material: make.core, diameter: core },
+        wrap: { material: make.wrap, diameter: (gauge - core) / 2 - (thickness ?? 0) },
+        bedding,
+      },
+      problems,
+    )
   if (core === null || wrap === null) {
     if (problems.core === undefined && core === null && (wrap !== null || cells.gauge.trim() !== ''))
       problems.core = 'A wound string needs its core’s diameter.'
     if (problems.wrap === undefined && wrap === null && core !== null)
       problems.wrap = 'A wound string needs its wrap’s diameter.'
-    return null
-  }
-  if (make.bedding !== null && thickness === null) {
-    problems.bedding ??= `The bedding of ${make.bedding} needs its thickness.`
     return null
   }
   const outer = core + 2 * (wrap + (thickness ?? 0))
@@ -251,6 +241,24 @@ function readConstruction(
     kind: 'wound',
     core: { material: make.core, diameter: core },
     wrap: { material: make.wrap, diameter: wrap },
-    bedding: make.bedding !== null && thickness !== null ? { material: make.bedding, thickness } : null,
+    bedding,
   }
+}
+
+/** What an outer gauge makes up, where it can be a wound string; else it is told at the gauge. */
+function madeUpOrTold(
+  made: WoundString,
+  problems: Partial<Record<ChartColumn, string>>,
+): Construction | null {
+  const { core, wrap, bedding } = made
+  if (
+    canBe('core', core.diameter) &&
+    canBe('wrap', wrap.diameter) &&
+    (bedding === null || canBe('bedding', bedding.thickness))
+  )
+    return made
+  const mm = (metres: number) => Number((metres * 1000).toPrecision(3))
+  const range = (what: 'core' | 'wrap') => BOUNDS[what].map(mm).join(' to ')
+  problems.gauge ??= `With this gauge the core would be ${mm(core.diameter)} mm and the wrap ${mm(wrap.diameter)} mm. A core is ${range('core')} mm, a wrap ${range('wrap')} mm.`
+  return null
 }

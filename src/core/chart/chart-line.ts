@@ -1,6 +1,7 @@
 /**
  * One line of a string chart: what the chart says of a position, some of it perhaps not known yet.
  */
+import { boardProblem } from '../hardware/board-in-string'
 import type { Point, StringColour, StringPosition } from '../instrument/instrument'
 import type { Note } from '../pitch/note'
 import { nearestPossible } from '../strings/bounds'
@@ -70,7 +71,8 @@ export function isWhole(line: ChartLine): line is WholeLine {
  * A position with what its line says. The geometry follows the lengths: the string keeps its lower end and its
  * direction, and what lies beyond the speaking length keeps its proportions.
  *
- * @throws RangeError with a sentence that can be shown, when the free length is not longer than the speaking length
+ * @throws RangeError with a sentence that can be shown, when the free length is not longer than the speaking length,
+ * or shorter than the board is thick
  */
 export function withLine(position: StringPosition, line: WholeLine): StringPosition {
   const { speakingLength, freeLength } = line
@@ -94,7 +96,7 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
     Math.hypot(step.x, step.y) * (sameBeyond ? 1 : scale),
   )
   const { note, colour, construction, makerLabel, askedMake, written = {} } = line
-  return {
+  const drawn = {
     ...position,
     note,
     colour,
@@ -107,6 +109,9 @@ export function withLine(position: StringPosition, line: WholeLine): StringPosit
     head: { ...position.head, pin: { ...position.head.pin, toBridge } },
     at: { tail, bridge: possible(bridge), pin: possible(pin) },
   }
+  const problem = boardProblem(drawn)
+  if (problem) throw new RangeError(problem)
+  return drawn
 }
 
 const possible = ({ x, y }: Point): Point => ({

@@ -21,6 +21,37 @@ const kinds = (chart: readonly ChartLine[]) =>
   findings(chart, 440).map(({ kind, numbers }) => `${kind} ${numbers[0]}`)
 
 describe('cells', () => {
+  const wound = { ...cellsOf(lines('lovage')[45]!, 'mm'), material: 'copper on nylon 6.12', bedding: '' }
+  const woundAs = (gauge: string, core = '') => readCells({ ...wound, gauge, core, wrap: '' }, allIn('mm'))
+
+  test.each([
+    ['9.6', '', null],
+    ['9.8', '', /core would be 6\.08 mm.* A core is 0\.05 to 6 mm/],
+    ['0.106', '', null],
+    ['0.104', '', /wrap would be|the wrap 0\.0198 mm/],
+    ['10', '2.1', null],
+    ['10', '1.9', /the wrap 4\.05 mm/],
+  ])(
+    'an outer gauge of %s over a core of “%s” makes a string that can be, or is told',
+    (gauge, core, told) => {
+      const { line, problems } = woundAs(gauge, core)
+      if (told) expect([line?.construction, problems.gauge]).toEqual([null, expect.stringMatching(told)])
+      else
+        expect([outerGauge(line!.construction!) * 1e3, problems]).toEqual([
+          expect.closeTo(Number(gauge), 6),
+          {},
+        ])
+    },
+  )
+
+  test('a core and an outer gauge are not enough where something lies between core and wrap', () => {
+    const { problems } = readCells(
+      { ...wound, material: 'copper on silk on steel', gauge: '1.2', core: '0.4', wrap: '' },
+      allIn('mm'),
+    )
+    expect(problems).toEqual({ bedding: expect.stringMatching(/needs its thickness/) })
+  })
+
   test.each(shelf.map((i) => [i.name, i] as const))(
     'every line of %s reads back as it was written',
     (_, { positions }) => {

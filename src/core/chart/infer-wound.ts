@@ -2,7 +2,7 @@
  * A wound string of which a chart has the outer gauge alone: core and wrap that make up just that gauge. Which share of it the wrap
  * takes differs by what is wound on what; our own estimates from strings as they are sold, told as inferred.
  */
-import { outerGauge, type Construction } from '../strings/construction'
+import { outerGauge, type Construction, type WoundString } from '../strings/construction'
 import { propertiesOf, type Material } from '../strings/materials'
 
 export interface WoundMake {
@@ -25,7 +25,7 @@ const nanometre = (metres: number) => Math.round(metres * 1e9) / 1e9
  * @param gauge - outer diameter as the chart has it, m; it is kept
  * @example inferWound({ wrap: 'copper', bedding: null, core: 'nylon 6.12' }, 1e-3) // core 0.62 mm, wrap 0.19 mm
  */
-export function inferWound({ wrap, bedding, core }: WoundMake, gauge: number): Construction {
+export function inferWound({ wrap, bedding, core }: WoundMake, gauge: number): WoundString {
   const share = !propertiesOf(wrap).wire
     ? SOFT_ON_SOFT
     : propertiesOf(core).wire
@@ -48,5 +48,5 @@ export function isInferred(c: Construction): boolean {
     { wrap: c.wrap.material, bedding: c.bedding?.material ?? null, core: c.core.material },
     outerGauge(c),
   )
-  return as.kind === 'wound' && Math.abs(as.core.diameter - c.core.diameter) < 2e-9
+  return Math.abs(as.core.diameter - c.core.diameter) < 2e-9
 }

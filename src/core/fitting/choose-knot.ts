@@ -79,13 +79,6 @@ const SUITS: readonly {
     when: ({ wire }) =>
       wire ? null : say`The general harp knot: its open bight takes an anchor of any size.`,
   },
-  {
-    fastening: 'loop and through',
-    when: ({ wire }) =>
-      wire
-        ? null
-        : say`Its end is passed through as well, so that it holds without an anchor while it is handled.`,
-  },
 ]
 
 /**

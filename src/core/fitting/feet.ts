@@ -8,6 +8,14 @@ import { sameLayers } from '../instrument/layers'
 import type { FittingContext } from './context'
 import type { Habits } from './habits'
 
+/** What a peg is trusted to bring up, semitones: a string that is wrapped slacker never presses its layer tight. */
+const FEW = 4
+
+/** How far below pitch a string may sound when it is wrapped, semitones: no more than a quarter turn of its peg brings up. */
+export function wrapBelowPitch({ quarterTurn }: { readonly quarterTurn: number | null }): number {
+  return Math.min(FEW, quarterTurn ?? FEW)
+}
+
 export interface FootShare {
   /** Numbers of the strings on the foot of the longer, lower ones. */
   readonly low: readonly number[]

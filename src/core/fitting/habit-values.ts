@@ -1,9 +1,9 @@
 /**
  * What a habit may be: one of the ways it has, or a number within its bounds. One place, for every way in.
  */
-import { TAIL_FASTENINGS } from '../knots/fastenings'
+import { fasteningNamed, TAIL_NAMES, type KnotsMeasured } from '../knots/fastenings'
 import { MOST_CYCLES } from '../settle/stretching'
-import { WAYS, type HabitChange, type HabitKey } from './habits'
+import { WAYS, type HabitChange, type HabitKey, type Habits } from './habits'
 
 /** Habits that are a number: their bounds, and the sentence for what lies outside. Lengths in m. */
 const AMOUNTS: Readonly<
@@ -46,10 +46,28 @@ export function habitProblem(key: string, value: unknown): string | null {
 /** Gauges that a tightened knot may take, by measuring it. */
 export const KNOT_TAKES = { least: 3, most: 150 } as const
 
+/** Habits as a record has them, each knot under its name of today. */
+export function habitsNamed({ knot, knots, ...more }: HabitChange): HabitChange {
+  return {
+    ...more,
+    ...(knot === undefined ? {} : { knot: fasteningNamed(knot) as Habits['knot'] }),
+    ...(knots === undefined ? {} : { knots: areKnots(knots) ? knotsNamed(knots) : knots }),
+  }
+}
+
+/** Measured under both names, what stands under today’s is kept. */
+function knotsNamed(knots: KnotsMeasured): KnotsMeasured {
+  const renamed = Object.entries(knots).map(([name, gauges]) => [fasteningNamed(name), gauges] as const)
+  return {
+    ...Object.fromEntries(renamed),
+    ...Object.fromEntries(Object.entries(knots).filter(([name]) => fasteningNamed(name) === name)),
+  }
+}
+
 /** What is wrong with habits that come from elsewhere, one sentence; null where nothing is. */
 export function habitsProblem(habits: unknown): string | null {
   if (typeof habits !== 'object' || habits === null || Array.isArray(habits)) return 'Expected habits.'
-  for (const [key, value] of Object.entries(habits as HabitChange)) {
+  for (const [key, value] of Object.entries(habitsNamed(habits as HabitChange))) {
     if (key === 'knots') {
       if (!areKnots(value)) return 'A knot of one’s own takes between 3 and 150 gauges.'
       continue
@@ -60,11 +78,11 @@ export function habitsProblem(habits: unknown): string | null {
   return null
 }
 
-function areKnots(value: unknown): boolean {
+function areKnots(value: unknown): value is KnotsMeasured {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return false
   return Object.entries(value).every(
     ([knot, gauges]) =>
-      (TAIL_FASTENINGS as readonly string[]).includes(knot) &&
+      TAIL_NAMES.includes(knot) &&
       typeof gauges === 'number' &&
       gauges >= KNOT_TAKES.least &&
       gauges <= KNOT_TAKES.most,

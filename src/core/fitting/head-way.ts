@@ -21,6 +21,14 @@ export function isCutFlush(position: StringPosition, { cutting }: Pick<Habits, '
   )
 }
 
+/** Whether the slack is set with the string through its pin, which then comes out to be cut and goes in again. */
+export function isThreadedTwice(of: {
+  readonly habits: Pick<Habits, 'cutting'>
+  readonly state: { readonly sameString: boolean }
+}): boolean {
+  return of.habits.cutting === 'set slack, take out, cut, thread again' && !of.state.sameString
+}
+
 /** Ways that take hold of the tail: its end is bent at the hole before anything is turned. */
 export const BY_TAIL: ReadonlySet<HeadFastening> = new Set([
   'kinked both sides',

@@ -2,8 +2,8 @@
  * What is said of a knot while it is tied: where its anchor goes, what right looks like, and the usual mistake. The step of a
  * fitting and the knot's own sheet say the same, from here.
  */
-import type { TailFastening } from '../knots/fastenings'
-import { tailFacts } from '../knots/fastenings'
+import { tailFacts, type TailFastening } from '../knots/fastenings'
+import { handMoves } from '../knots/hand-moves'
 import { say, type Phrase } from '../measure'
 import type { Habits } from './habits'
 
@@ -23,7 +23,6 @@ const SLIPPED: KnotWords = {
 
 const OF: Partial<Record<TailFastening, KnotWords>> = {
   'slip loop': SLIPPED,
-  'loop and through': SLIPPED,
   'third loop': {
     right: say`Three loops lie side by side over the first bend and its anchor.`,
     mistake: say`Putting the anchor into the eye of a hitch: the knot comes apart round it.`,
@@ -70,7 +69,7 @@ export function anchorGoes(
   switch (fastening) {
     case 'half knot and anchor':
       return [
-        `Leave the half knot open. Put ${ANCHORS[anchor]} into its eye.`,
+        `Leave it open. Put ${ANCHORS[anchor]} into its eye.`,
         'Draw it shut with the long side, so that the tag stays short.',
         'Lay a loop of the long side over the anchor, and draw it up.',
       ]
@@ -80,10 +79,10 @@ export function anchorGoes(
         'Lay one more loop of the long side round the anchor, and draw it up.',
       ]
     case 'slip loop':
-    case 'loop and through':
       return [
         `Put ${ANCHORS[anchor]} through the standing loop, level.`,
         'Hold the tag with pliers and pull the long part.',
+        'Trim the tag to a thumb’s breadth.',
       ]
     default:
       return [
@@ -91,4 +90,19 @@ export function anchorGoes(
         `Its end goes ${place}.`,
       ]
   }
+}
+
+/** Every move of tying it, a sentence each; none for what is no knot. */
+export function movesSaid(
+  fastening: TailFastening,
+  { anchor, anchorPlace }: Pick<Habits, 'anchor' | 'anchorPlace'>,
+  anchored: boolean,
+): readonly string[] {
+  const moves = handMoves(fastening)
+  if (!moves) return []
+  return [
+    ...moves.lays,
+    ...(anchored && tailFacts(fastening).hold === 'knot' ? anchorGoes(fastening, anchor, anchorPlace) : []),
+    ...moves.draws,
+  ]
 }

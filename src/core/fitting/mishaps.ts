@@ -4,6 +4,7 @@
 import { measure, say, type Phrase } from '../measure'
 import { holdOf, inBox, only, wired, type FittingContext } from './context'
 import { turnerOf } from './hands'
+import { hasHitchPin } from './parts'
 import type { StepKey } from './step'
 import { knotComesFirst } from './threading'
 
@@ -54,7 +55,7 @@ const start = (context: FittingContext): StepKey =>
       : holdOf(context) === 'posts'
         ? 'round-posts'
         : 'peg-cord'
-const WIRE_ONCE = say`A wire goes on once: kinked by the pin it breaks there. Take it off and cut another.`
+const WIRE_ONCE = say`Take it off and cut another. Kinked by the pin, a wire breaks there.`
 const letDown = say`Let it down, a thumb over the string, until it is slack.`
 
 const FACTS: Record<Mishap, MishapFacts> = {
@@ -67,16 +68,18 @@ const FACTS: Record<Mishap, MishapFacts> = {
       at === 'through-board'
         ? keeps(
             [
-              say`Draw the string back out the way it came and find the anchor: left in the box it buzzes.`,
-              say`Lay it again, and keep a light pull on the string until the knot is against the board.`,
+              say`Draw the string back out the way it came.`,
+              say`Find the anchor. Left in the box, it buzzes.`,
+              say`Lay it again. Keep a light pull on until the knot meets the board.`,
             ],
             'tie-knot',
           )
         : keeps(
             [
               ...(at === 'wind' ? [letDown] : []),
-              say`From inside, push the knot away from the board and put the anchor back in its place.`,
-              say`Pull up hard, and hold it against the board until the pin has taken over.`,
+              say`From inside, push the knot away from the board.`,
+              say`Put the anchor back in its place.`,
+              say`Pull up hard. Hold it against the board until the pin has taken over.`,
             ],
             'seat',
           ),
@@ -88,16 +91,20 @@ const FACTS: Record<Mishap, MishapFacts> = {
     back: (context, at) => {
       if (at === 'thread-pin')
         return keeps(
-          [say`Put the end through the string hole again and hold the tail while you set the slack.`],
+          [say`Put the end through the string hole again.`, say`Hold the tail while you set the slack.`],
           null,
         )
       const front = !knotComesFirst(context)
       return keeps(
-        [
-          front
-            ? say`Feed the end down through the front again, and clip it above the board with the rubber-faced clip before you tie.`
-            : say`Look at the knot: if it came open, tie it again. Feed it up once more and keep a light pull on it.`,
-        ],
+        front
+          ? [
+              say`Feed the end down through the front again.`,
+              say`Put the rubber-faced clip on it above the board, before you tie.`,
+            ]
+          : [
+              say`Look at the knot. Did it come open? Tie it again.`,
+              say`Feed it up once more, and keep a light pull on it.`,
+            ],
         front ? 'through-board' : 'tie-knot',
       )
     },
@@ -105,13 +112,14 @@ const FACTS: Record<Mishap, MishapFacts> = {
   'loop jumped off': {
     word: 'The loop jumped off its hitch pin',
     at: ['hook-loop', 'mark', 'thread-pin', 'cut-again', 'wind', 'to-half', 'to-pitch'],
-    applies: (context) => holdOf(context) === 'loop',
+    applies: ({ position }) => hasHitchPin(position),
     back: (_, at) =>
       keeps(
         [
           ...(at === 'wind' || at === 'to-half' || at === 'to-pitch' ? [letDown] : []),
-          say`Hook the loop on again, push it down to the wood, and hold it there with a strip of tape.`,
-          say`If the wire is kinked at the loop or at the pin, take another: it breaks there.`,
+          say`Hook the loop on again. Push it down to the wood.`,
+          say`Hold it there with a strip of tape.`,
+          say`Is the wire kinked? Take another: it breaks at the kink.`,
         ],
         'hook-loop',
       ),
@@ -123,8 +131,10 @@ const FACTS: Record<Mishap, MishapFacts> = {
     back: () =>
       keeps(
         [
-          say`Ease the pull, and press the eyelet back flat with your thumb and a smooth piece of wood.`,
-          say`If it will not stay, stop: a loose eyelet cuts the string and the board. Ask a qualified repairer.`,
+          say`Ease the pull.`,
+          say`Press the eyelet back flat with your thumb and a smooth piece of wood.`,
+          say`Will it not stay? Stop, and ask a qualified repairer.`,
+          say`A loose eyelet cuts the string and the board.`,
         ],
         null,
       ),
@@ -136,10 +146,19 @@ const FACTS: Record<Mishap, MishapFacts> = {
     back: (context) =>
       keeps(
         [
-          inBox(context)
-            ? say`Push the knot from the front with a blunt dowel of the eyelet’s width; never lever against the board.`
-            : say`Lift it a little at a time with the pliers’ closed tip, close to the post; never lever against the wood.`,
-          say`At the pin, push the tail back through the hole before you unwind. What is left goes in your pocket, not in the box.`,
+          ...(inBox(context)
+            ? [
+                say`Push the knot in from the front with a blunt dowel as wide as its hole.`,
+                say`Never lever against the board.`,
+              ]
+            : [
+                say`Lift it a little at a time with the closed tip of the pliers.`,
+                say`Never lever against the wood.`,
+              ]),
+          ...(holdOf(context) === 'foot'
+            ? []
+            : [say`At the pin, push the tail back through the hole before you unwind.`]),
+          say`What is left goes in your pocket. It never drops into the instrument.`,
         ],
         null,
       ),
@@ -152,14 +171,16 @@ const FACTS: Record<Mishap, MishapFacts> = {
       if (holdOf(context) === 'foot')
         return keeps(
           [
-            say`Unwrap it to the first turn, pull it down hard, and wrap again: the first turns close to the board.`,
+            say`Unwrap it to the first turn. Pull it down hard.`,
+            say`Wrap it again, the first turns close to the board.`,
           ],
           'wrap-foot',
         )
       const tuner =
         context.position.head.pin.setting === 'across a scroll'
           ? [
-              say`If its tuner gave way, look at its friction screw and washer: tighten the screw, or have a worn washer renewed.`,
+              say`Did its tuner give way? Look at its friction screw and washer.`,
+              say`Tighten the screw. A worn washer is renewed.`,
             ]
           : []
       if (wired(context))
@@ -171,7 +192,10 @@ const FACTS: Record<Mishap, MishapFacts> = {
       return keeps(
         [
           letDown,
-          say`Look which end moved. At the knot: set it with a hard pull. At the pin: take it out, and leave ${measure('length', only(context).slack.length)} of slack for ${measure('wraps', only(context).wrapsWanted)}; lock it.`,
+          say`Look which end moved.`,
+          ...(inBox(context) ? [say`Was it the knot? Set it with a hard pull.`] : []),
+          say`Was it the pin? Take the string out of its hole.`,
+          say`Leave ${measure('length', only(context).slack.length)} of slack for ${measure('wraps', only(context).wrapsWanted)}, and lock it.`,
           say`Its tail must still reach past the pin.`,
         ],
         start(context),
@@ -184,8 +208,9 @@ const FACTS: Record<Mishap, MishapFacts> = {
     applies: ({ state }) => !state.sameString,
     back: ({ figures }) => ({
       todo: [
-        say`Take it out. It needs ${measure('length', figures.cut.total)}; the piece goes back to the stores, and may serve a shorter string.`,
-        say`Another is cut from a coil.`,
+        say`Take it out. It needs ${measure('length', figures.cut.total)}.`,
+        say`The piece goes back to the stores. It may serve a shorter string.`,
+        say`Cut another from a coil.`,
       ],
       backTo: null,
       loses: 'its length',
@@ -210,7 +235,8 @@ const FACTS: Record<Mishap, MishapFacts> = {
       return keeps(
         [
           letDown,
-          say`Unwind it, keep hold of the tail, and wind it ${tightens}, ${turnerOf(context.position.head.pin).seenFrom}.`,
+          say`Unwind it. Keep hold of the tail.`,
+          say`Wind it ${tightens}, ${turnerOf(context.position.head.pin).seenFrom}.`,
         ],
         holdOf(context) === 'posts' ? 'round-posts' : 'thread-pin',
       )
@@ -222,8 +248,9 @@ const FACTS: Record<Mishap, MishapFacts> = {
     applies: always,
     back: (context) => ({
       todo: [
-        say`Take both pieces off and keep them: where it broke says why.`,
-        say`At ${measure('frequency', only(context).pitch)} it has ${measure('semitones', only(context).semitonesToBreaking)} to breaking by the sum: look for a burr, a crossed wrap, or the wrong gauge before the next.`,
+        say`Take both pieces off and keep them. Where it broke says why.`,
+        say`By the sum it has ${measure('semitones', only(context).semitonesToBreaking)} to breaking at its pitch.`,
+        say`Look for a burr, a crossed wrap or the wrong gauge before the next.`,
         say`It cost ${measure('length', context.figures.cut.total)} of string.`,
       ],
       backTo: null,

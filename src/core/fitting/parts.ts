@@ -3,7 +3,7 @@
  * is not there.
  */
 import type { StringPosition } from '../instrument/instrument'
-import { isInBox, tailFacts } from '../knots/fastenings'
+import { isInBox, isOnFoot, tailFacts } from '../knots/fastenings'
 import type { TuningPin } from '../winding/pin'
 
 /** A pin that a loop hangs on. */
@@ -23,6 +23,13 @@ export const hasNut = ({ head }: StringPosition): boolean => head.pin.setting ==
 /** A grooved pin in the neck that ends the speaking length. */
 export const hasBridgePin = (position: StringPosition): boolean =>
   position.head.pin.setting === 'through the neck' && isInBox(position) && position.tail.bearing === null
+
+/** What ends the speaking length by the pins. A long zither has one bridge, and that is by its pegs. */
+export function upperRest(position: StringPosition): 'nut slot' | 'bridge pin' | 'bridge' | 'upper bridge' {
+  if (hasNut(position)) return 'nut slot'
+  if (hasBridgePin(position)) return 'bridge pin'
+  return isOnFoot(position) ? 'bridge' : 'upper bridge'
+}
 
 /**
  * Whether a pin is driven or screwed into its block: the upright pins of zithers. A geared tuner, a peg and a taper through

@@ -128,7 +128,6 @@ export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
         'two-loop, crossed, behind': 'The same with both crossings behind.',
         'third loop': 'One more hitch, for the very thin or slippery.',
         'slip loop': 'A second loop put through the first from behind.',
-        'loop and through': 'As the slip loop, its end passed through as well.',
         'half knot and anchor': 'A half knot left open for the anchor, and a hitch over it.',
         'twisted loop': 'A loop given half a turn, with a dowel in it.',
       },

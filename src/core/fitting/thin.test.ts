@@ -126,11 +126,11 @@ test('step and knot sheet say the same: where the anchor goes, and how the end i
       .stages.map(({ says }) => says)
       .join(' ')
     if (string.head === 'plain becket' && position.head.pin.setting === 'through the neck') {
-      expect(head).toMatch(/just inside the hole, toward the wood, so that the first wrap lies over it/)
+      expect(head).toMatch(/at the hole, toward the wood. The first wrap lies over it/)
       expect(said('thread-pin')).toMatch(/at the hole, toward the neck. The first wrap lies over it/)
     }
     if (string.head === 'tail tucked, after half a turn') {
-      expect(head).toMatch(/half turn/)
+      expect(head).toMatch(/half a turn, and stop/)
       expect(said('wind')).toMatch(/After half a turn, stop. Lead the tail behind the string/)
     }
   }

@@ -3,6 +3,7 @@
  */
 import { BOUNDS, canBe, type Bounded } from '../strings/bounds'
 import { lengthCell, readLengthCell } from '../strings/length-cells'
+import { HARDWARE_LENGTHS, writtenCell, writtenIn, type HardwareLength } from '../strings/written-lengths'
 import type { TuningPin } from '../winding/pin'
 import { acceptedText, HARDWARE, HARDWARE_COLUMNS, type HardwareColumn, type HardwareLine } from './columns'
 
@@ -37,8 +38,8 @@ const values = ({
 })
 
 /** What the sheet has of a position. */
-export function hardwareOf({ number, head, tail, mechanism }: HardwareLine): HardwareLine {
-  return { number, head, tail, mechanism }
+export function hardwareOf({ number, head, tail, mechanism, written = {} }: HardwareLine): HardwareLine {
+  return { number, head, tail, mechanism, written }
 }
 
 /** A value of a line as a number, m or a plain ratio; null where it is a word or there is none. */
@@ -48,15 +49,17 @@ export function figureOf(line: HardwareLine, column: HardwareColumn): number | n
 }
 
 /**
- * The cells of a line. In mm every length is written to the nanometre that it is kept to, so that it reads back the
- * same; in inches to a hundred-thousandth.
+ * The cells of a line. A length that somebody wrote in its own way stands as it was written, `1/8 in`. Any other is in
+ * mm to the nanometre that it is kept to, so that it reads back the same; in inches to a hundred-thousandth.
  */
 export function hardwareCells(line: HardwareLine, unit: 'mm' | 'in'): HardwareCells {
   const has = values(line)
   const text = (column: HardwareColumn) => {
     const value = has[column]
     if (typeof value !== 'number') return value ?? ''
-    return HARDWARE[column].is === 'ratio' ? String(value) : lengthCell(value, unit)
+    return HARDWARE[column].is === 'ratio'
+      ? String(value)
+      : (writtenCell(line.written?.[column as HardwareLength], value, unit) ?? lengthCell(value, unit))
   }
   return Object.fromEntries(HARDWARE_COLUMNS.map((column) => [column, text(column)])) as HardwareCells
 }
@@ -109,6 +112,7 @@ export function readHardware(
       eyeletBore: read.eyelet,
       postDiameter: read.post,
     },
+    written: writtenIn(HARDWARE_LENGTHS, cells, unit),
   }
   if (Object.keys(problems).length === 0 && holeIsInTheWood(line.head.pin))
     problems.holeToEnd =

@@ -8,7 +8,7 @@ import { boundsText } from '../strings/length-cells'
 import { PIN_SETTINGS, TURNED_BY } from '../winding/pin'
 
 /** What the sheet has of a position. */
-export type HardwareLine = Pick<StringPosition, 'number' | 'head' | 'tail' | 'mechanism'>
+export type HardwareLine = Pick<StringPosition, 'number' | 'head' | 'tail' | 'mechanism' | 'written'>
 
 const MECHANISMS: readonly Mechanism[] = ['lever', 'disc']
 

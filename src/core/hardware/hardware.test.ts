@@ -3,6 +3,8 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { DEFAULT_HABITS } from '../fitting/habits'
 import { fittingFigures } from '../fitting/figures'
 import { positionAt } from '../instrument/instrument'
+import { chartLine, withLine } from '../chart/chart-line'
+import { boardProblem } from './board-in-string'
 import { hardwareCells, hardwareOf, readHardware } from './cells'
 import { acceptedText, HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS } from './columns'
 import { movesOf } from './moves'
@@ -17,6 +19,31 @@ test('every string of every instrument reads back as it was, in mm to the nanome
       const read = readHardware(p.number, hardwareCells(hardwareOf(p), 'mm'), 'mm')
       expect(read).toEqual({ line: hardwareOf(p), problems: {} })
     }
+})
+
+test('what was typed in inches stays as it was typed, in a house of either unit', () => {
+  const typed = { diameter: '1/4 in', board: '0,2"', holeToEnd: '14.8' }
+  const { line } = readHardware(20, { ...cells, ...typed }, 'mm')
+  expect(hardwareCells(line!, 'mm')).toEqual({ ...cells, ...typed })
+  expect(hardwareCells(line!, 'in')).toMatchObject({ diameter: '1/4', board: '0,2"', holeToEnd: '0.58268' })
+  // Measured since: the words no longer hold, at three nanometres as little as at a millimetre.
+  const moved = { ...line!, head: { ...line!.head, pin: { ...line!.head.pin, diameter: 6.350003e-3 } } }
+  expect(hardwareCells(moved, 'mm').diameter).toBe('6.350003')
+})
+
+test('a board that is as thick as the string is long is told, just thinner it is not; a looped string has none', () => {
+  const string = positionAt(lovage, 1)
+  const behind = (boardThickness: number, tail = string.tail.fastening) =>
+    boardProblem({ ...string, tail: { ...string.tail, fastening: tail, boardThickness } })
+  expect(behind(string.freeLength)).toMatch(/^String 1: its board of [\d.]+ mm is thicker than/)
+  expect(behind(string.freeLength - 1e-6)).toBeNull()
+  expect(behind(string.freeLength, 'loop on a hitch pin')).toBeNull()
+  const line = chartLine(string)
+  const thick = { ...string, tail: { ...string.tail, boardThickness: 0.09 } }
+  expect(() => withLine(thick, { ...line, speakingLength: 0.06, freeLength: 0.089 })).toThrow(
+    /Measure both again/,
+  )
+  expect(withLine(thick, { ...line, speakingLength: 0.06, freeLength: 0.091 }).freeLength).toBe(0.091)
 })
 
 test('whatever a hint offers is taken: both ends of every range, empty where it says so, and nothing just beyond', () => {

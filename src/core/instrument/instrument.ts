@@ -81,6 +81,10 @@ export interface Covering {
 export const STRUNG = ['as usual', 'the other way round'] as const
 export type Strung = (typeof STRUNG)[number]
 
+/** Which way its levers lie when they do nothing: makers differ. */
+export const LEVERS_OFF = ['not said', 'down', 'up'] as const
+export type LeversOff = (typeof LEVERS_OFF)[number]
+
 export interface Instrument extends Calling {
   readonly slug: string
   readonly name: string
@@ -96,6 +100,8 @@ export interface Instrument extends Calling {
   /** How it lies while it is strung. */
   readonly lies: string
   readonly strung: Strung
+  /** Left out, nobody said. */
+  readonly leversOff?: LeversOff
   /** Ordered by number. */
   readonly positions: readonly StringPosition[]
   readonly coverings: readonly Covering[]

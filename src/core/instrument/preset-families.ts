@@ -332,7 +332,7 @@ export const PRESETS: Record<Family, Preset> = {
     lies: 'flat on its back on a cloth',
     pin: { ...NECK_PIN, diameter: 5 * mm, height: 11 * mm, holeToEnd: 4 * mm, bridgeHeight: 8 * mm },
     sections: [
-      { downTo: LOWEST_OF_ALL, make: 'gut', tail: 'loop and through', head: 'tail tucked, after a quarter' },
+      { downTo: LOWEST_OF_ALL, make: 'gut', tail: 'slip loop', head: 'tail tucked, after a quarter' },
     ],
   },
 }

@@ -1,5 +1,9 @@
+import { habitsNamed, habitsProblem } from '../fitting/habit-values'
+import type { HabitChange } from '../fitting/habits'
+import { readCard } from '../practice/read-card'
 import {
   endToOrder,
+  fasteningNamed,
   isKnotted,
   knotConsumption,
   KNOTS,
@@ -36,7 +40,7 @@ test('every knot was drawn down and measured: more loops take more string, cross
 
 test('what a house has measured on its own knot comes before what was worked out', () => {
   const worked = knotConsumption('slip loop', 1 * mm)
-  expect(knotConsumption('slip loop', 1 * mm, { 'slip loop': 30 })).toBeCloseTo(0.05, 9)
+  expect(knotConsumption('slip loop', 1 * mm, { 'slip loop': 30 })).toBeCloseTo(0.13, 9)
   expect(knotConsumption('third loop', 1 * mm, { 'slip loop': 30 })).toBe(
     knotConsumption('third loop', 1 * mm),
   )
@@ -72,4 +76,21 @@ test('a string is ordered with the end that its fastening asks for', () => {
   expect(endToOrder('loop on a hitch pin')).toBe('loop')
   expect(endToOrder('two-loop, crossed')).toBe('plain')
   expect(endToOrder('round two posts')).toBe('plain')
+})
+
+test('an older record’s loop and through is read as the slip loop, wherever it names a knot', () => {
+  expect(TAIL_FASTENINGS as readonly string[]).not.toContain('loop and through')
+  expect(fasteningNamed('loop and through')).toBe('slip loop')
+  expect(fasteningNamed('third loop')).toBe('third loop')
+  expect(fasteningNamed('constructor')).toBe('constructor')
+  const old = {
+    knot: 'loop and through',
+    knots: { 'slip loop': 31, 'loop and through': 40, 'third loop': 20 },
+  }
+  expect(habitsProblem(old)).toBeNull()
+  expect(habitsNamed(old as unknown as HabitChange)).toEqual({
+    knot: 'slip loop',
+    knots: { 'slip loop': 31, 'third loop': 20 },
+  })
+  expect(readCard('tie:loop and through:order')?.about).toEqual(['slip loop', 'order'])
 })

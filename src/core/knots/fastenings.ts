@@ -10,7 +10,6 @@ export const TAIL_FASTENINGS = [
   'two-loop, crossed, behind',
   'third loop',
   'slip loop',
-  'loop and through',
   'half knot and anchor',
   'twisted loop',
   'slip knot on a toggle',
@@ -21,6 +20,16 @@ export const TAIL_FASTENINGS = [
   'layered foot wrap',
 ] as const
 export type TailFastening = (typeof TAIL_FASTENINGS)[number]
+
+/** Names in older records for what is one of the above: it is the anchor that goes through the second loop, never the end. */
+const OLD_NAMES: Readonly<Record<string, TailFastening>> = { 'loop and through': 'slip loop' }
+/** Every name that a record may have for how a lower end is fastened. */
+export const TAIL_NAMES: readonly string[] = [...TAIL_FASTENINGS, ...Object.keys(OLD_NAMES)]
+
+/** The fastening that a record names, under its name of today; a name that is none is given back as it is. */
+export function fasteningNamed<Name extends string>(name: Name): Name | TailFastening {
+  return Object.hasOwn(OLD_NAMES, name) ? (OLD_NAMES[name] as TailFastening) : name
+}
 
 export const HEAD_FASTENINGS = [
   'plain becket',
@@ -63,13 +72,29 @@ const HEAD_WAYS: Record<HeadFastening, readonly string[]> = {
     'In the second turn draw it outward, across the first, like crossed fingers.',
     'Lay the rest toward the wood.',
   ],
-  'above, below, above': ['Wind once above the hole, once below it, and then above.'],
+  'above, below, above': [
+    'Wind the first turn above the hole.',
+    'Wind the second below it.',
+    'Wind the rest above it again.',
+  ],
   'peg cord': [],
 }
 
 /** How the string is locked on its pin, a sentence each; none where it is not. */
 export function lockSentences(fastening: HeadFastening): readonly string[] {
   return HEAD_WAYS[fastening]
+}
+
+/** Ways that are made with a pin that stands still: the rest come with its turning. */
+const MADE_FIRST: ReadonlySet<HeadFastening> = new Set([
+  'kinked both sides',
+  'tail tucked, before turning',
+  'hitched round the string',
+])
+
+/** Whether a string is locked on its pin before the pin is turned. */
+export function isLockedFirst(fastening: HeadFastening): boolean {
+  return MADE_FIRST.has(fastening)
 }
 
 /** How a tail end takes its hold. */
@@ -92,8 +117,8 @@ const HOLDS: Record<TailFastening, Pick<TailFacts, 'hold' | 'usedFor'> & { reado
   'two-loop, crossed': { hold: 'knot', usedFor: 'thick gut' },
   'two-loop, crossed, behind': { hold: 'knot', usedFor: 'thick gut' },
   'third loop': { hold: 'knot', usedFor: 'thin or slippery strings' },
-  'slip loop': { hold: 'knot', usedFor: 'kit harps and basses' },
-  'loop and through': { hold: 'knot', usedFor: 'general' },
+  // Loops that hands lay need a hand’s breadth and a half of string; most of the tag is cut off again.
+  'slip loop': { hold: 'knot', usedFor: 'kit harps and basses', tag: 0.1 },
   'half knot and anchor': { hold: 'knot', usedFor: 'nylon' },
   'twisted loop': { hold: 'knot', usedFor: 'dowel anchors' },
   'slip knot on a toggle': { hold: 'toggle', usedFor: 'thin strings of a kit harp' },
@@ -114,7 +139,6 @@ export const KNOTS = [
   'two-loop, crossed, behind',
   'third loop',
   'slip loop',
-  'loop and through',
   'half knot and anchor',
   'twisted loop',
 ] as const satisfies readonly TailFastening[]

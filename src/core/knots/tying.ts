@@ -4,9 +4,9 @@
 import { HEAD_FASTENINGS, TAIL_FASTENINGS, type HeadFastening, type TailFastening } from './fastenings'
 import { inMirror, type Hanging } from './drawn/between'
 import { unpack, type PackedState } from './drawn/packed'
-import { headOf, headState, USUAL_PIN } from './heads/heads'
+import { headOf, headState, USUAL_PIN, type DrawnPin } from './heads/heads'
 import { PEG_CORD_STAGES, pegCordState } from './heads/peg-cord'
-import { stateOf, type TyingState } from './tails/state'
+import { stateOf, type Part, type TyingState } from './tails/state'
 import { ANCHOR_PLACES, MIRRORED, placesOf, type AnchorPlace, type TailEnd } from './tails/tail-end'
 import { tailEndOf } from './tails/tail-ends'
 
@@ -21,8 +21,10 @@ export interface Tying {
   readonly stateAt: (at: number) => TyingState
   /** For a tail end. */
   readonly tailEnd: TailEnd | null
-  /** True where the last stage draws it down. */
-  readonly drawsDown: boolean
+  /** The moment from which it is drawn down, to the end of that stage; null where it stays open. */
+  readonly drawnFrom: number | null
+  /** What its parts are called in the picture; null where they are not named. */
+  readonly names: Readonly<Record<Part, string | null>>
   /** The string goes through a hole in the board above it. */
   readonly throughBoard: boolean
 }
@@ -30,10 +32,10 @@ export interface Tying {
 /** States on the way of being drawn down, by fastening and place of the anchor. */
 export type DrawnStates = Readonly<Record<string, Readonly<Record<string, readonly PackedState[]>>>>
 
-interface TyingOptions {
+export interface TyingOptions {
   readonly place: AnchorPlace
-  /** Of the tuning pin, in gauges of the string. */
-  readonly pinRadius?: number
+  /** Left out, one as most harps have. */
+  readonly pin?: DrawnPin
   /** Left out, the last stage stays as open as the one before. */
   readonly drawn?: DrawnStates
 }
@@ -50,8 +52,20 @@ function drawnOf(tailEnd: TailEnd, place: AnchorPlace, drawn: DrawnStates): read
   return drawn[original]?.[other]?.map((state) => inMirror(unpack(state))) ?? null
 }
 
+const NAMES: Tying['names'] = {
+  'standing part': 'standing part',
+  'working end': 'working end',
+  tag: 'tag',
+}
+
+/** How far it is drawn down: 0 while it is open, 1 when it is tight. */
+export function tightness({ drawnFrom }: Pick<Tying, 'drawnFrom'>, at: number): number {
+  if (drawnFrom === null || at <= drawnFrom) return 0
+  return Math.min(1, (at - drawnFrom) / (Math.floor(drawnFrom) + 1 - drawnFrom))
+}
+
 /** How a fastening is tied, with the house's place for the anchor and the string's own pin. */
-export function tyingOf(fastening: Fastening, { place, pinRadius = USUAL_PIN, drawn }: TyingOptions): Tying {
+export function tyingOf(fastening: Fastening, { place, pin = USUAL_PIN, drawn }: TyingOptions): Tying {
   if (isTail(fastening)) {
     const tailEnd = tailEndOf(fastening, place)
     const states = drawn ? drawnOf(tailEnd, place, drawn) : null
@@ -61,13 +75,21 @@ export function tyingOf(fastening: Fastening, { place, pinRadius = USUAL_PIN, dr
       stages: tailEnd.stages,
       stateAt: (at) => stateOf(tailEnd, at, states),
       tailEnd,
-      drawsDown: tailEnd.drawnTo !== null,
+      drawnFrom: tailEnd.drawnTo === null ? null : tailEnd.stages.length - 1,
+      names: NAMES,
       throughBoard: tailEnd.throughBoard,
     }
   }
   const head = headOf(fastening)
-  const common = { fastening, end: 'head' as const, tailEnd: null, drawsDown: false, throughBoard: false }
+  const common = {
+    fastening,
+    end: 'head' as const,
+    tailEnd: null,
+    drawnFrom: null,
+    names: NAMES,
+    throughBoard: false,
+  }
   return head
-    ? { ...common, stages: head.stages, stateAt: (at) => headState(head, at, pinRadius) }
+    ? { ...common, stages: head.stages, stateAt: (at) => headState(head, at, pin) }
     : { ...common, stages: PEG_CORD_STAGES, stateAt: pegCordState }
 }

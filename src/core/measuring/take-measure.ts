@@ -1,6 +1,7 @@
 /**
  * An instrument after something on it was measured: the value itself, and what follows from it for what is still assumed.
  */
+import { boardProblem } from '../hardware/board-in-string'
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { afterMeasuring, beliefsOf } from './beliefs'
 import { isFirm, longer, quantitiesOf, scaled, type Measured, type QuantityKey } from './quantity'
@@ -31,7 +32,14 @@ export function takeMeasure(
     throw new RangeError(
       'That is so far from what instruments of this family have that it must be looked at again: is the unit right?',
     )
-  if (!key.startsWith('speaking')) return scaled(instrument, quantity, Math.exp(told))
+  if (!key.startsWith('speaking')) {
+    const after = scaled(instrument, quantity, Math.exp(told))
+    for (const position of after.positions) {
+      const problem = boardProblem(position)
+      if (problem) throw new RangeError(problem)
+    }
+    return after
+  }
   const { follows } = afterMeasuring(
     beliefsOf(
       quantities,

@@ -25,7 +25,8 @@ import {
   judgeChoices,
   judgedKnot,
   shownKnot,
-  stagesLaidOut,
+  movesAsked,
+  movesLaidOut,
   type TiePart,
 } from './tie-question'
 
@@ -265,7 +266,8 @@ function tied(
         ...common,
         kind: 'order',
         knot,
-        laidOut: stagesLaidOut(fastening, habits, random),
+        laidOut: movesLaidOut(fastening, habits, random),
+        moves: movesAsked(fastening, habits),
         asks: `Put it in order: ${fastening}.`,
       }
     case 'memory':

@@ -1,5 +1,6 @@
 /**
- * *One old string*: which good string to take off and put back, to learn how. Easy to reach, sound, no wire, with a long tail.
+ * *One old string*: which good string to take off and put back, to learn how. Easy to reach, sound, with a long tail;
+ * a wire only where it is old, since it is bent once too often for anything else.
  */
 import { isWire } from '../fitting/thin'
 import { spanOf, samePiece, type Instrument, type StringPosition } from '../instrument/instrument'
@@ -26,22 +27,27 @@ export interface OldString {
   /** Why this one, in a few words each. */
   readonly because: readonly string[]
   readonly hasTail: boolean
+  /** Then a new one goes on after it. */
+  readonly isWire: boolean
 }
 
 /** A string that is as likely as this to break within the year is too old to be bent again. */
 const TOO_OLD = 0.35
 /** Younger than this it has hardly settled, years. */
 const SETTLED = 0.08
+/** From this age a wire may be given up for learning, years. */
+const OLD_WIRE = 3
 
 /** Why a string can’t serve; null where it can. */
 export function whyNotOld(instrument: Instrument, position: StringPosition, on: StringOn): string | null {
-  if (isWire(position.construction)) return 'it is wire, which goes on once'
   if (position.construction.kind === 'wound') return 'it is wound, and is spoilt by a second bend'
   if (samePiece(instrument, position).length > 1) return 'it is two strings of one piece'
   if (isOnFoot(position)) return 'it is wrapped on a foot with others'
   if (directlyOver(instrument, position).length > 0) return 'another string lies over it'
   if (on.condition === 'worn' || on.condition === 'fraying') return 'it is worn'
   if (on.chance > TOO_OLD) return 'it is too old to be bent again'
+  if (isWire(position.construction) && (on.age === null || on.age < OLD_WIRE))
+    return 'it is wire that may not be old: bent twice, it is lost'
   if (on.age !== null && on.age < SETTLED) return 'it has not settled yet'
   return null
 }
@@ -69,12 +75,13 @@ export function oldStrings(instrument: Instrument, strings: readonly StringOn[])
     .map(({ position, own, away, work }) => ({
       number: position.number,
       hasTail: own.hasTail,
+      isWire: isWire(position.construction),
       because: [
         ...(own.hasTail ? ['its tail is still long'] : []),
         ...(away < 0.5 ? ['it lies where both hands reach'] : []),
         ...(own.condition === null ? [] : ['it was seen to be sound']),
         ...(work < 0.6 ? ['it is far from breaking'] : []),
-        'it is no wire',
+        isWire(position.construction) ? 'it is an old wire, and is replaced soon' : 'it is no wire',
       ],
     }))
 }

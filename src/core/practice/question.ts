@@ -78,12 +78,14 @@ export interface PickQuestion extends Asked {
   readonly choices: readonly Choice[]
 }
 
-/** Stages of a fastening to be put in order. */
+/** Moves of the hands to be put in order; for what is no knot, the stages of its tying. */
 export interface OrderQuestion extends Asked {
   readonly kind: 'order'
   readonly knot: ShownKnot
   /** Its stages as they are laid out, each by its place in the tying. */
   readonly laidOut: readonly number[]
+  /** The moves in their order, as they are said for the right hand; none where stages are asked. */
+  readonly moves: readonly string[]
 }
 
 /** A fastening to be tied from memory. */

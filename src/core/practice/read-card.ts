@@ -1,7 +1,7 @@
 /**
  * A card’s id taken apart, whoever sends it.
  */
-import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '../knots/fastenings'
+import { fasteningNamed, HEAD_FASTENINGS, TAIL_NAMES } from '../knots/fastenings'
 import { INTERVALS } from '../rounds/by-ear'
 import { DRILLS, type Drill } from './drill'
 import { FAULTS } from './faults'
@@ -15,7 +15,7 @@ export interface ReadCard {
   readonly about: readonly string[]
 }
 
-const FASTENINGS: readonly string[] = [...TAIL_FASTENINGS, ...HEAD_FASTENINGS]
+const FASTENINGS: readonly string[] = [...TAIL_NAMES, ...HEAD_FASTENINGS]
 
 /** Null where nothing is called so. */
 export function readCard(id: string): ReadCard | null {
@@ -34,7 +34,7 @@ export function readCard(id: string): ReadCard | null {
       return Object.hasOwn(MATERIAL_WORDS, first) ? { drill, slug: null, about } : null
     case 'tie':
       return FASTENINGS.includes(first) && (TIE_PARTS as readonly string[]).includes(second)
-        ? { drill, slug: null, about }
+        ? { drill, slug: null, about: [fasteningNamed(first), second] }
         : null
     case 'hear':
       return (INTERVALS as readonly string[]).includes(first) ? { drill, slug: null, about } : null

@@ -1,7 +1,7 @@
 /** The schedule, what is due, and how practice is measured. */
 import { readShelf } from '@/data/demo/shelf-files'
 import { DEFAULT_HABITS } from '../fitting/habits'
-import { positionAt } from '../instrument/instrument'
+import { positionAt, samePiece } from '../instrument/instrument'
 import { seeded } from '../random/seeded'
 import { cardsOf } from './cards'
 import { beforeJob, dueOf, forDrill, toPractise } from './due'
@@ -200,7 +200,7 @@ test('real fittings: a difference is told when there is one, and not made of not
   expect(effectOf([made(true, 0.01)]).cut.less).toBe(0.5)
 })
 
-test('the string to take off is sound, settled, no wire and easy to reach; a long tail comes first', () => {
+test('the string to take off is sound, settled, no young wire and easy to reach; a long tail comes first', () => {
   const { instrument } = ownOf('lovage')
   const on = instrument.positions.map(({ number }): StringOn => ({
     number,
@@ -230,5 +230,27 @@ test('the string to take off is sound, settled, no wire and easy to reach; a lon
         other.positions.map(({ number }) => ({ ...on[0]!, number })),
       ),
     ).toEqual([])
+  }
+})
+
+test('an old plain wire may be taken off and put on again: known to be three years old, sound, and no half of a pair', () => {
+  const wire = ownOf('bryony').instrument
+  const on = (age: number | null) =>
+    wire.positions.map(({ number }): StringOn => ({
+      number,
+      condition: null,
+      age,
+      hasTail: false,
+      chance: 0.1,
+    }))
+  expect(oldStrings(wire, on(2.9))).toEqual([])
+  expect(oldStrings(wire, on(null))).toEqual([])
+  const old = oldStrings(wire, on(3.1))
+  expect(old.length).toBeGreaterThan(0)
+  for (const { number, isWire, because } of old) {
+    expect(isWire).toBe(true)
+    expect(because).not.toContain('it is no wire')
+    expect(positionAt(wire, number).construction.kind).toBe('plain')
+    expect(samePiece(wire, positionAt(wire, number))).toHaveLength(1)
   }
 })

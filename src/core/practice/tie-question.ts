@@ -3,6 +3,7 @@
  * knot is drawn by, and what is tied wrong are the mistakes that are told beside each knot.
  */
 import type { Habits } from '../fitting/habits'
+import { movesSaid } from '../fitting/knot-words'
 import { placesOf, type Fixture } from '../knots/tails/tail-end'
 import { mistakesOf } from '../knots/tails/mistakes'
 import { saidFor } from '../knots/tails/said-for'
@@ -25,7 +26,7 @@ const FEWEST_STAGES = 3
 const APART = 2.2
 
 /** Stages that are tied before it is drawn down. */
-const openStages = ({ stages, drawsDown }: Tying) => stages.length - (drawsDown ? 1 : 0)
+const openStages = ({ stages, drawnFrom }: Tying) => drawnFrom ?? stages.length
 
 const tyingFor = (fastening: Fastening, { anchorPlace }: Pick<Habits, 'anchorPlace'>) =>
   tyingOf(fastening, { place: anchorPlace })
@@ -37,7 +38,7 @@ export function tieParts(fastening: Fastening, habits: Habits): readonly TiePart
   return TIE_PARTS.filter((part) => {
     switch (part) {
       case 'order':
-        return tying.stages.length >= FEWEST_STAGES
+        return (movesAsked(fastening, habits).length || tying.stages.length) >= FEWEST_STAGES
       case 'crossing':
         return crossingsToAsk(fastening, habits, false).length > 0
       case 'anchor':
@@ -229,9 +230,15 @@ export function anchorsShuffled(
   }
 }
 
-/** Its stages as they are laid out, never in order already. */
-export function stagesLaidOut(fastening: Fastening, habits: Habits, random: () => number): readonly number[] {
-  const all = tyingFor(fastening, habits).stages.map((_, i) => i)
+/** How hands tie it, with an anchor where it takes one; none for what is no knot. */
+export function movesAsked(fastening: Fastening, habits: Habits): readonly string[] {
+  return isTail(fastening) ? movesSaid(fastening, habits, true) : []
+}
+
+/** Its moves, or its stages, as they are laid out, never in order already. */
+export function movesLaidOut(fastening: Fastening, habits: Habits, random: () => number): readonly number[] {
+  const moves = movesAsked(fastening, habits)
+  const all = (moves.length > 0 ? moves : tyingFor(fastening, habits).stages).map((_, i) => i)
   const laid = shuffled(all, random)
   return laid.every((stage, i) => stage === i) ? [...laid.slice(1), laid[0] as number] : laid
 }

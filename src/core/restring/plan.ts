@@ -4,6 +4,7 @@
  * plan can be from the best possible is told.
  */
 import { seeded } from '../random/seeded'
+import { passedFirst } from './passed-first'
 import { Batches, POSITIONS, type Bench, type Batch } from './batch'
 
 export interface RestringPlan {
@@ -86,23 +87,16 @@ function exactly(batches: Batches): RestringPlan {
     if (batches.isAllowed(set) || isUnit(set))
       minutes[mask] = batches.settingOut(set) + batches.minutesFor(lost[mask] as number)
   }
-  // 3. The best way to part every set: a go that holds its first piece, and the rest.
-  const best = new Float64Array(all).fill(Infinity)
-  const go = new Int32Array(all)
-  best[0] = 0
-  for (let mask = 1; mask < all; mask += 1) {
-    const first = mask & -mask
-    const others = mask ^ first
-    for (let rest = others; ; rest = (rest - 1) & others) {
-      const set = mask ^ rest
-      const whole = (minutes[set] as number) + (best[rest] as number)
-      if (whole < (best[mask] as number)) {
-        best[mask] = whole
-        go[mask] = set
-      }
-      if (rest === 0) break
-    }
-  }
+  // 3. The best way to part them all into goes.
+  const crossing = ids.map((id) =>
+    ids.reduce((mask, other, i) => (batches.piece(id).crossing.includes(other) ? mask | (1 << i) : mask), 0),
+  )
+  const go =
+    partedBest(minutes, crossing) ??
+    (partedBest(
+      minutes,
+      crossing.map(() => 0),
+    ) as Int32Array)
   const goes: (readonly number[])[] = []
   for (let mask = all - 1; mask > 0; mask ^= go[mask] as number) {
     const order: number[] = []
@@ -114,9 +108,45 @@ function exactly(batches: Batches): RestringPlan {
   return { ...plan, bound: plan.minutes, isProven: true }
 }
 
-/** Goes that hold the longest first: they take longest to settle. */
-const inTheirOrder = (batches: Batches, goes: readonly (readonly number[])[]) =>
-  [...goes].sort((a, b) => longest(batches, b) - longest(batches, a))
+/**
+ * The best way to part every set: what goes last, and the rest before it. What crosses a string is never new when the string is
+ * changed.
+ *
+ * @param minutes - of every set as one go
+ * @param crossing - what crosses each piece, as sets
+ * @returns the last go of every set; null where they can't all be parted so
+ */
+function partedBest(minutes: Float64Array, crossing: readonly number[]): Int32Array | null {
+  const all = minutes.length
+  const crosses = new Int32Array(all)
+  for (let mask = 1; mask < all; mask += 1) {
+    const low = mask & -mask
+    crosses[mask] = (crosses[mask ^ low] as number) | (crossing[31 - Math.clz32(low)] as number)
+  }
+  const best = new Float64Array(all).fill(Infinity)
+  const last = new Int32Array(all)
+  best[0] = 0
+  for (let mask = 1; mask < all; mask += 1)
+    for (let rest = (mask - 1) & mask; ; rest = (rest - 1) & mask) {
+      const set = mask ^ rest
+      const whole = (minutes[set] as number) + (best[rest] as number)
+      if (((crosses[set] as number) & rest) === 0 && whole < (best[mask] as number)) {
+        best[mask] = whole
+        last[mask] = set
+      }
+      if (rest === 0) break
+    }
+  return best[all - 1] === Infinity ? null : last
+}
+
+/** Goes that hold the longest first, which take longest to settle; but no new string is loosened for another. */
+function inTheirOrder(
+  batches: Batches,
+  goes: readonly (readonly number[])[],
+): readonly (readonly number[])[] {
+  const longestFirst = [...goes].sort((a, b) => longest(batches, b) - longest(batches, a))
+  return passedFirst(batches, longestFirst) ?? longestFirst
+}
 const longest = (batches: Batches, ids: readonly number[]) =>
   Math.max(...ids.map((id) => batches.piece(id).length))
 

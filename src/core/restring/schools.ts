@@ -1,5 +1,6 @@
 /** Ways to restring that people are taught, as goes. A go is filled as far as the frame allows. */
 import type { Batches } from './batch'
+import { passedFirst } from './passed-first'
 import { unitsOf } from './plan'
 
 export const RESTRING_WAYS = [
@@ -19,11 +20,28 @@ export const waysFor = (batches: Batches): readonly RestringWay[] =>
       batches.bench.changed.some(({ over, crossing }) => over.length + crossing.length > 0),
   )
 
-/** The goes of a school, each in the order in which it is brought up. */
+/** The goes of a school, each in the order in which it is brought up; no new string is loosened for another. */
 export function goesBy(
   batches: Batches,
   way: Exclude<RestringWay, 'least time'>,
 ): readonly (readonly number[])[] {
+  const goes = goesOf(batches, way)
+  return passedFirst(batches, goes) ?? alongThePins(batches)
+}
+
+/** Goes that follow the pins, for a way whose own goes cross each other. */
+function alongThePins(batches: Batches): readonly (readonly number[])[] {
+  const along = batches.inOrder(batches.bench.changed.map(({ id }) => id))
+  const place = (ids: readonly number[]) => Math.min(...ids.map((id) => along.indexOf(id)))
+  return filled(
+    batches,
+    unitsOf(batches)
+      .map((ids) => ({ ids: batches.inOrder(ids) }))
+      .sort((a, b) => place(a.ids) - place(b.ids)),
+  )
+}
+
+function goesOf(batches: Batches, way: Exclude<RestringWay, 'least time'>): readonly (readonly number[])[] {
   const units = unitsOf(batches).map((ids) => ({ ids: batches.inOrder(ids), ...weightOf(batches, ids) }))
   switch (way) {
     case 'one for one, alternating ends': {

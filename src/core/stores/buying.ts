@@ -24,11 +24,14 @@ export interface SupplierTerms {
   readonly arrivesAt: number
 }
 
+/** More packs than anyone orders at once. */
+export const AS_MANY_AS_ASKED = 9999
+
 export interface CatalogueOffer {
   readonly id: number
   readonly supplierId: number
   readonly priceMinor: number
-  /** Packs the supplier has. */
+  /** Packs the supplier has; {@link AS_MANY_AS_ASKED} where the price list does not say. */
   readonly stock: number
   /** What is in a pack; a set has several. */
   readonly contents: readonly {

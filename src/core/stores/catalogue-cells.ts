@@ -59,8 +59,8 @@ export interface SoldPacket extends SoldSpec {
 }
 
 export interface CatalogueItem extends SoldPacket {
-  /** Packs. */
-  readonly stock: number
+  /** Packs that can be had; null where the price list does not say. */
+  readonly stock: number | null
 }
 
 const COLOURS: Readonly<Record<string, StringColour>> = {
@@ -158,7 +158,8 @@ export function readCatalogueCells(
   const pieces = read('pieces', () =>
     count(cells.pieces.trim() === '' ? '1' : cells.pieces, 1, 'pieces in a pack'),
   )
-  const stock = read('stock', () => count(cells.stock.trim() === '' ? '0' : cells.stock, 0, 'packs in stock'))
+  const stock =
+    cells.stock.trim() === '' ? null : read('stock', () => count(cells.stock, 0, 'packs in stock'))
   const priceMinor = read('price', () => {
     if (ASK.test(cells.price))
       throw new RangeError(
@@ -181,7 +182,7 @@ export function readCatalogueCells(
     !soldAs ||
     metres === null ||
     pieces === null ||
-    stock === null ||
+    problems.stock !== undefined ||
     priceMinor === null
   )
     return { item: null, problems }

@@ -8,9 +8,23 @@ import { parseLength, type LengthUnit } from '../units/length'
 /** Columns of a chart that hold a length. */
 export const LENGTH_COLUMNS = ['gauge', 'core', 'bedding', 'wrap', 'speaking', 'free'] as const
 export type LengthColumn = (typeof LENGTH_COLUMNS)[number]
+/** Columns of the fittings sheet that hold one. */
+export const HARDWARE_LENGTHS = [
+  'board',
+  'eyelet',
+  'post',
+  'diameter',
+  'thread',
+  'height',
+  'holeToEnd',
+  'bridgeHeight',
+  'toBridge',
+] as const
+export type HardwareLength = (typeof HARDWARE_LENGTHS)[number]
+const WRITTEN_COLUMNS: readonly string[] = [...LENGTH_COLUMNS, ...HARDWARE_LENGTHS]
 
 /** By column, with its unit: `.028 in`, `28 1/2 in`, `80.5 cm`. */
-export type Written = Readonly<Partial<Record<LengthColumn, string>>>
+export type Written = Readonly<Partial<Record<LengthColumn | HardwareLength, string>>>
 
 /** Whether parsed JSON is such a record, each text of it a length. */
 export function isWritten(json: unknown): json is Written {
@@ -18,8 +32,7 @@ export function isWritten(json: unknown): json is Written {
     typeof json === 'object' &&
     json !== null &&
     Object.entries(json).every(
-      ([column, text]) =>
-        (LENGTH_COLUMNS as readonly string[]).includes(column) && typeof text === 'string' && isLength(text),
+      ([column, text]) => WRITTEN_COLUMNS.includes(column) && typeof text === 'string' && isLength(text),
     )
   )
 }
@@ -64,4 +77,23 @@ export function stillWritten(written: string | undefined, metres: number): strin
 export function writtenCell(written: string | undefined, metres: number, unit: LengthUnit): string | null {
   const text = stillWritten(written, metres)
   return text?.endsWith(` ${unit}`) ? text.slice(0, -unit.length - 1) : text
+}
+
+/**
+ * What cells hold that is not a plain decimal of millimetres, by column, with its unit.
+ *
+ * @param units - of bare numbers
+ */
+export function writtenIn<Column extends keyof Written>(
+  columns: readonly Column[],
+  cells: Readonly<Record<Column, string>>,
+  units: FileUnit | Readonly<Record<Column, FileUnit>>,
+): Written {
+  return Object.fromEntries(
+    columns.flatMap((column) => {
+      const unit = typeof units === 'string' ? units : units[column]
+      const text = cells[column].trim() === '' ? null : withUnit(cells[column], unit)
+      return text === null ? [] : [[column, text]]
+    }),
+  )
 }

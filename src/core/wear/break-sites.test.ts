@@ -54,7 +54,10 @@ test('a site is told in the words of the instrument', () => {
   expect(siteWord('soundboard', pedal)).toBe('At the soundboard')
   expect(siteWord('soundboard', posts)).toBe('At the bridge or hitch post')
   expect(siteWord('soundboard', on('bistort', 3))).toBe('At the bridge or hitch pin')
-  expect(siteWord('soundboard', on('yarrow', 3))).toBe('At the bridge or foot')
+  expect(siteWord('soundboard', on('yarrow', 3))).toBe('At the foot')
+  expect(siteWord('bridge pin', on('yarrow', 3))).toBe('At the bridge')
+  expect(siteWord('bridge pin', posts)).toBe('At the upper bridge')
+  expect(siteWord('bridge pin', on('lovage', 3))).toBe('At the bridge pin')
 })
 
 test('a phrase keeps its figures as figures', () => {

@@ -3,7 +3,8 @@
  */
 
 import type { StringPosition } from '../instrument/instrument'
-import { isKnotted, tailFacts, type TailHold } from '../knots/fastenings'
+import { upperRest } from '../fitting/parts'
+import { isKnotted, isOnFoot, tailFacts, type TailHold } from '../knots/fastenings'
 
 export const BREAK_SITES = [
   'tuning pin hole',
@@ -42,9 +43,38 @@ export interface Suspected {
   readonly remedy: string
 }
 
+/** A string that is wrapped on a foot, caught in a cord: sites that are something else there. */
+const ON_FOOT: Partial<Record<BreakSite, Suspected>> = {
+  'tuning pin hole': {
+    suspect: 'A stopper loop drawn to a kink, or a rough cord.',
+    remedy: 'Tie a fresh stopper loop. Have a worn cord renewed.',
+  },
+  wraps: {
+    suspect: 'Turns on the foot that cross, or that were laid loose.',
+    remedy: 'Lay the turns tight, side by side. Feel the foot for a rough place.',
+  },
+  soundboard: {
+    suspect: 'A sharp edge of the foot, or of the board’s end.',
+    remedy: 'Feel both for a burr, and polish it along the string’s path.',
+  },
+  slipped: {
+    suspect: 'Turns that were laid loose, or a stopper loop that did not sit.',
+    remedy: 'Lay the first turns tight. Look at the stopper loop twice.',
+  },
+}
+/** The same sites in words. */
+const FOOT_WORDS: Partial<Record<BreakSite, string>> = {
+  'tuning pin hole': 'At the stopper loop',
+  wraps: 'In the turns on its foot',
+  soundboard: 'At the foot',
+}
+
 /** What to suspect first at a site, in a fitting that has only the parts that this position has. */
-export function suspectedAt(site: BreakSite, { tail, mechanism, head }: StringPosition): Suspected {
+export function suspectedAt(site: BreakSite, position: StringPosition): Suspected {
+  const { tail, mechanism } = position
   const { hold } = tailFacts(tail.fastening)
+  const onFoot = isOnFoot(position) ? ON_FOOT[site] : undefined
+  if (onFoot) return onFoot
   switch (site) {
     case 'tuning pin hole':
       return {
@@ -57,15 +87,7 @@ export function suspectedAt(site: BreakSite, { tail, mechanism, head }: StringPo
         remedy: 'Lay the wraps side by side this time. Look for a rough place on the pin.',
       }
     case 'bridge pin':
-      return head.pin.setting === 'across a scroll'
-        ? {
-            suspect: 'A sharp nut slot.',
-            remedy: 'Polish the slot along the string’s path. Have a worn nut replaced.',
-          }
-        : {
-            suspect: 'A grooved or burred pin. Every retune drags the string over it.',
-            remedy: 'Polish the groove along the string’s path. Have a worn pin replaced.',
-          }
+      return atUpperRest(upperRest(position))
     case 'lever or disc':
       return {
         suspect: `A sharp edge of the ${mechanism ?? 'lever'}, or one out of regulation.`,
@@ -100,14 +122,30 @@ export function suspectedAt(site: BreakSite, { tail, mechanism, head }: StringPo
       return {
         suspect: isKnotted(tail.fastening)
           ? 'Too few wraps, no lock, or a knot that was not set.'
-          : hold === 'foot'
-            ? 'Turns that were laid loose, or a stopper loop that did not sit.'
-            : 'Too few wraps, or an end that was not bent at its hole.',
+          : 'Too few wraps, or an end that was not bent at its hole.',
         remedy: isKnotted(tail.fastening)
           ? 'Leave the slack shown here. Set the knot before you wind.'
-          : hold === 'foot'
-            ? 'Lay the first turns tight. Look at the stopper loop twice.'
-            : 'Leave the slack shown here, and keep the pull while you wind.',
+          : 'Leave the slack shown here, and keep the pull while you wind.',
+      }
+  }
+}
+
+function atUpperRest(rest: ReturnType<typeof upperRest>): Suspected {
+  switch (rest) {
+    case 'nut slot':
+      return {
+        suspect: 'A sharp nut slot.',
+        remedy: 'Polish the slot along the string’s path. Have a worn nut replaced.',
+      }
+    case 'bridge pin':
+      return {
+        suspect: 'A grooved or burred pin. Every retune drags the string over it.',
+        remedy: 'Polish the groove along the string’s path. Have a worn pin replaced.',
+      }
+    default:
+      return {
+        suspect: `A sharp or grooved ${rest}. Every retune drags the string over it.`,
+        remedy: 'Polish it along the string’s path. Have a worn bridge replaced.',
       }
   }
 }
@@ -125,7 +163,7 @@ function belowTheBridge({ fastening, eyeletBore }: StringPosition['tail']): Susp
       suspect: 'A sharp edge of the hole in the board, or a steep angle.',
       remedy: 'Feel the hole’s edge. Have it bushed if it is rough.',
     }
-  const part = through ? 'bridge' : hold === 'posts' ? 'hitch post' : hold === 'foot' ? 'foot' : 'hitch pin'
+  const part = through ? 'bridge' : hold === 'posts' ? 'hitch post' : 'hitch pin'
   return {
     suspect: `A sharp edge of the bridge${through ? '' : ` or the ${part}`}.`,
     remedy: `Feel ${through ? 'it' : 'both'} for a burr, and polish it along the string’s path.`,
@@ -148,7 +186,7 @@ export function sitesFor(position: StringPosition): readonly BreakSite[] {
 }
 
 /** What a string that is not tied behind a soundboard goes to below its bridge. */
-const LOWER_REST: Partial<Record<TailHold, string>> = { posts: 'hitch post', loop: 'hitch pin', foot: 'foot' }
+const LOWER_REST: Partial<Record<TailHold, string>> = { posts: 'hitch post', loop: 'hitch pin' }
 
 /** The site in the words that suit a position: a wire that goes round posts has no soundboard hole to break at. */
 export function siteWord(site: BreakSite, position: StringPosition): string {
@@ -158,7 +196,9 @@ export function siteWord(site: BreakSite, position: StringPosition): string {
       : LOWER_REST[tailFacts(position.tail.fastening).hold]
   if (site === 'soundboard' && position.tail.fastening === 'loop through itself') return 'At the bridge'
   if (site === 'soundboard' && rest) return `At the bridge or ${rest}`
-  if (site === 'bridge pin' && position.head.pin.setting === 'across a scroll') return 'At the nut slot'
+  if (site === 'bridge pin') return `At the ${upperRest(position)}`
+  const onFoot = isOnFoot(position) ? FOOT_WORDS[site] : undefined
+  if (onFoot) return onFoot
   if (site === 'lever or disc' && position.mechanism) return `At the ${position.mechanism}`
   return SITES[site].word
 }

@@ -7,8 +7,8 @@ import { MISHAPS } from '@/core/fitting/mishaps'
 import { ASKED, STEP_KEYS } from '@/core/fitting/step'
 import { CALLED_BY, COUNTED_FROM } from '@/core/instrument/called'
 import { FAMILIES } from '@/core/instrument/family'
-import { BEARINGS, STRING_COLOURS, STRUNG } from '@/core/instrument/instrument'
-import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
+import { BEARINGS, LEVERS_OFF, STRING_COLOURS, STRUNG } from '@/core/instrument/instrument'
+import { HEAD_FASTENINGS, TAIL_NAMES } from '@/core/knots/fastenings'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import { HARDWARE_COLUMNS } from '@/core/hardware/columns'
 import { PICTURE_KINDS } from '@/core/pictures/picture-kind'
@@ -146,13 +146,14 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   called_by: CALLED_BY,
   counted_from: COUNTED_FROM,
   strung: STRUNG,
+  levers_off: LEVERS_OFF,
   colour: STRING_COLOURS,
   material: MATERIALS,
   bedding_material: MATERIALS,
   wrap_material: MATERIALS,
   mechanism: ['lever', 'disc'],
   head_fastening: HEAD_FASTENINGS,
-  tail_fastening: TAIL_FASTENINGS,
+  tail_fastening: TAIL_NAMES,
   bearing: BEARINGS,
   pin_setting: PIN_SETTINGS,
   turned_by: TURNED_BY,

@@ -82,7 +82,7 @@ function answerTo(
 ): readonly DeskLine[] {
   const items = catalogue(store, supplierBySlug(store, supplierSlug).id).map((item) => ({
     part: item.part,
-    spec: item.setOf === null && item.stock > 0 ? item : null,
+    spec: item.setOf === null && item.stock !== 0 ? item : null,
   }))
   return deskAnswer(linesOf(csv), items, seeded(seed))
 }

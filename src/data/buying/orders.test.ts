@@ -27,7 +27,7 @@ import { openOrders, orderById } from './orders'
 import { placeOrders } from './place-orders'
 import { receive } from './receive'
 import { coils } from '../store/schema'
-import { allSuppliers, catalogue, changeTerms, replaceCatalogue } from './suppliers'
+import { allSuppliers, catalogue, changeTerms, offersOf, replaceCatalogue } from './suppliers'
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply } from '../stores/supplies'
 import { takeCuttingPlan } from '../stores/cutting'
 
@@ -211,6 +211,28 @@ test('a refused substitute and an order given up free their strings to be planne
   for (const { id: one, state } of openOrders(store)) if (state !== 'closed') cancelOrder(store, one)
   expect(waiting()).toBe(openNeeds(store).length)
   expect(() => cancelOrder(store, id)).toThrow('is closed')
+})
+
+test('what a price list does not say to be in stock can be ordered by the dozen; what it says is none can’t', async () => {
+  const [supplier] = allSuppliers(store)
+  const [item] = catalogue(store, supplier!.id)
+  replaceCatalogue(store, supplier!.slug, [
+    { ...item!, part: 'A1', stock: null },
+    { ...item!, part: 'A2', stock: 0 },
+  ])
+  const items = catalogue(store, supplier!.id)
+  expect(items.map(({ stock }) => stock)).toEqual([null, 0])
+  const [untold, none] = offersOf(items)
+  expect(untold!.stock).toBeGreaterThanOrEqual(12)
+  expect(none!.stock).toBe(0)
+  const [content] = untold!.contents
+  const { lines } = await planOrder(
+    [{ id: 1, spec: content!.spec, length: content!.length - 0.05, quantity: 12, by: null }],
+    [untold!, none!],
+    [{ id: supplier!.id, rate: 1, postageMinor: 0, freeOverMinor: null, arrivesAt: 0 }],
+    highsSolver(),
+  )
+  expect(lines.map(({ offerId, packs }) => [offerId, packs])).toEqual([[untold!.id, 12]])
 })
 
 test('a plan made before the list changed is not written', async () => {

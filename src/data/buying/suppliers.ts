@@ -3,7 +3,7 @@
  */
 import { counted } from '@/core/list/counted'
 import { and, asc, eq } from 'drizzle-orm'
-import type { CatalogueOffer } from '@/core/stores/buying'
+import { AS_MANY_AS_ASKED, type CatalogueOffer } from '@/core/stores/buying'
 import type { CatalogueItem, SoldPacket } from '@/core/stores/catalogue-cells'
 import { constructionFrom, specColumns, type ConstructionColumns } from '../store/construction-columns'
 import { addressOf } from '../store/address-of'
@@ -155,7 +155,7 @@ export function offersOf(items: readonly StoredItem[]): readonly CatalogueOffer[
     id: item.id,
     supplierId: item.supplierId,
     priceMinor: item.priceMinor,
-    stock: item.stock,
+    stock: item.stock ?? AS_MANY_AS_ASKED,
     contents: asOffered(contentsOf(item, bySupplier.get(item.supplierId) ?? new Map())),
   }))
 }

@@ -1,6 +1,7 @@
 /**
  * What the house has set: units, habits, tolerances.
  */
+import { habitsNamed } from '@/core/fitting/habit-values'
 import { DEFAULT_HABITS, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { LengthUnit } from '@/core/units/length'
 import type { SparesBy } from '@/core/wear/reorder'
@@ -145,7 +146,7 @@ export function houseRow({ habits, people, openDays, ...plain }: House) {
 
 /** Habits as they stand in a row: only those that were set. */
 export function habitChange(json: string): HabitChange {
-  return JSON.parse(json) as HabitChange
+  return habitsNamed(JSON.parse(json) as HabitChange)
 }
 
 /** Changes settings, as one action. */

@@ -13,13 +13,23 @@ import { instrumentBySlug, positionId, type StoredInstrument } from './instrumen
 
 export type About = Pick<
   Instrument,
-  'name' | 'owner' | 'maker' | 'model' | 'tensionClass' | 'restTuning' | 'referenceA' | 'lies' | 'strung'
+  | 'name'
+  | 'owner'
+  | 'maker'
+  | 'model'
+  | 'tensionClass'
+  | 'restTuning'
+  | 'referenceA'
+  | 'lies'
+  | 'strung'
+  | 'leversOff'
 > &
   Pick<StoredInstrument, 'notes' | 'chartLink' | 'stocked'>
 
 /** What is said of an instrument now. */
 export function aboutOf({ instrument, notes, chartLink, stocked }: StoredInstrument): About {
-  const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung } = instrument
+  const { name, owner, maker, model, tensionClass, restTuning, referenceA, lies, strung, leversOff } =
+    instrument
   return {
     name,
     owner,
@@ -30,6 +40,7 @@ export function aboutOf({ instrument, notes, chartLink, stocked }: StoredInstrum
     referenceA,
     lies,
     strung,
+    ...(leversOff ? { leversOff } : {}),
     notes,
     chartLink,
     stocked,

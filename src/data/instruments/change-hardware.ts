@@ -3,6 +3,7 @@
  */
 import { eq, inArray } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
+import { boardProblem } from '@/core/hardware/board-in-string'
 import { hardwareCells, hardwareOf } from '@/core/hardware/cells'
 import { HARDWARE_COLUMNS, type HardwareColumn, type HardwareLine } from '@/core/hardware/columns'
 import { positionAt, type Covering } from '@/core/instrument/instrument'
@@ -37,12 +38,14 @@ export function changeHardware(
     const had = positionAt(instrument, line.number)
     const before = hardwareCells(hardwareOf(had), 'mm')
     const now = hardwareCells(line, 'mm')
+    const problem = boardProblem({ ...had, ...line })
+    if (problem && !boardProblem(had)) throw new Refusal(400, problem, `${line.number}.board`)
     const typed = HARDWARE_COLUMNS.filter((column) => before[column] !== now[column])
     const known = new Set([...(hardwareMeasured.get(line.number) ?? []), ...typed, ...confirmed])
     const measured = HARDWARE_COLUMNS.filter((column) => known.has(column))
     return typed.length === 0 && measured.length === (hardwareMeasured.get(line.number) ?? []).length
       ? []
-      : [{ id, measured, position: { ...had, ...line } }]
+      : [{ id, measured, position: { ...had, ...line, written: { ...had.written, ...line.written } } }]
   })
   if (written.length === 0) return { actionId: null, changed: 0 }
   const words = written.length === 1 ? `string ${written[0]?.position.number}` : `${written.length} strings`

@@ -36,14 +36,17 @@ import { FAMILIES } from '@/core/instrument/family'
 import {
   BEARINGS,
   TENSION_CLASSES,
+  LEVERS_OFF,
   STRUNG,
+  type LeversOff,
   type Bearing,
   type Instrument,
   type StringPosition,
   type Strung,
 } from '@/core/instrument/instrument'
+import { boardProblem } from '@/core/hardware/board-in-string'
 import { layersOver } from '@/core/instrument/layers'
-import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
+import { fasteningNamed, HEAD_FASTENINGS, TAIL_NAMES } from '@/core/knots/fastenings'
 import { scientificWord } from '@/core/pitch/note'
 import { parseNote } from '@/core/pitch/parse-note'
 import { MATERIALS } from '@/core/strings/materials'
@@ -86,7 +89,8 @@ class PinFile {
 }
 
 class TailFile {
-  @IsIn(TAIL_FASTENINGS) fastening!: StringPosition['tail']['fastening']
+  /** Older files have a name for it that is read as today’s. */
+  @IsIn(TAIL_NAMES) fastening!: StringPosition['tail']['fastening']
   /** Left out in older files. */
   @IsOptional() @IsIn(BEARINGS) bearing?: Bearing | null
   @Within('board') boardMm!: number
@@ -112,6 +116,15 @@ class WrittenFile implements Written {
   @IsOptional() @MaxLength(60) @IsString() wrap?: string
   @IsOptional() @MaxLength(60) @IsString() speaking?: string
   @IsOptional() @MaxLength(60) @IsString() free?: string
+  @IsOptional() @MaxLength(60) @IsString() board?: string
+  @IsOptional() @MaxLength(60) @IsString() eyelet?: string
+  @IsOptional() @MaxLength(60) @IsString() post?: string
+  @IsOptional() @MaxLength(60) @IsString() diameter?: string
+  @IsOptional() @MaxLength(60) @IsString() thread?: string
+  @IsOptional() @MaxLength(60) @IsString() height?: string
+  @IsOptional() @MaxLength(60) @IsString() holeToEnd?: string
+  @IsOptional() @MaxLength(60) @IsString() bridgeHeight?: string
+  @IsOptional() @MaxLength(60) @IsString() toBridge?: string
 }
 
 class PositionFile {
@@ -154,6 +167,7 @@ export class InstrumentFile {
   @IsOptional() @IsIn(CALLED_BY) calledBy?: CalledBy
   @IsOptional() @IsIn(COUNTED_FROM) countedFrom?: CountedFrom
   @IsOptional() @IsIn(STRUNG) strung?: Strung
+  @IsOptional() @IsIn(LEVERS_OFF) leversOff?: LeversOff
   @ArrayMinSize(1, { message: 'an instrument has one string at least' })
   @ArrayMaxSize(MOST_STRINGS)
   @IsArray()
@@ -238,6 +252,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
     ...about,
     ...calling,
     strung: about.strung ?? 'as usual',
+    leversOff: about.leversOff ?? 'not said',
     coverings: about.coverings
       .map(({ over, under }) => ({ over, under }))
       .sort((a, b) => a.over - b.over || a.under - b.under),
@@ -271,7 +286,7 @@ export function fromInstrumentFile(json: unknown): Instrument {
         },
       },
       tail: {
-        fastening: p.tail.fastening,
+        fastening: fasteningNamed(p.tail.fastening),
         bearing: p.tail.bearing ?? null,
         boardThickness: metres(p.tail.boardMm),
         eyeletBore: metresOrNull(p.tail.eyeletBoreMm),
@@ -297,6 +312,8 @@ function inconsistent(instrument: Instrument): string | null {
       return `at positions.${i}, expected string ${i + 1}, got ${p.number}: strings are numbered from 1 without a gap.`
     if (p.freeLength < p.speakingLength)
       return `at positions.${i}, the free length is shorter than the speaking length, and it can’t be.`
+    const board = boardProblem(p)
+    if (board) return `at positions.${i}, ${board}`
     const string = cannotBe(p.construction)
     if (string) return `at positions.${i}.string, ${string}`
     if (p.piece > positions.length) return `at positions.${i}.piece, there are no more pieces than strings.`

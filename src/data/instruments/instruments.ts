@@ -2,6 +2,7 @@
  * Instruments in the tables, to and from the core's.
  */
 import { asc } from 'drizzle-orm'
+import { fasteningNamed } from '@/core/knots/fastenings'
 import type { HardwareColumn } from '@/core/hardware/columns'
 import type { Measured } from '@/core/measuring/quantity'
 import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
@@ -299,7 +300,7 @@ function positionFrom(row: PositionRow, calling: Calling, strings: number): Stri
       },
     },
     tail: {
-      fastening: row.tailFastening,
+      fastening: fasteningNamed(row.tailFastening),
       bearing: row.bearing,
       boardThickness: metres(row.boardMm),
       eyeletBore: nullable(row.eyeletBoreMm, metres),

@@ -8,6 +8,7 @@ import type { Instrument } from '@/core/instrument/instrument'
 import type { Measured, QuantityKey } from '@/core/measuring/quantity'
 import { takeLengths, type ReadLength } from '@/core/measuring/take-lengths'
 import { takeMeasure } from '@/core/measuring/take-measure'
+import type { LengthColumn } from '@/core/strings/written-lengths'
 import type { Done, Store } from '../store/database'
 import { instruments, positions } from '../store/schema'
 import { measuredJson } from './measured-json'
@@ -20,13 +21,21 @@ const COLUMN_OF: Partial<Record<QuantityKey, HardwareColumn>> = { pin: 'diameter
  * Takes a measured value over, with what follows from it for what is still assumed.
  *
  * @param value - m
+ * @param text - as it was typed, with its unit; null where that is a decimal of millimetres
  * @throws Refusal 409 where the chart came whole, 400 when the value can't be
  */
-export function measureInstrument(store: Store, slug: string, key: QuantityKey, value: number): Done<void> {
+export function measureInstrument(
+  store: Store,
+  slug: string,
+  key: QuantityKey,
+  value: number,
+  text: string | null = null,
+): Done<void> {
   const stored = instrumentBySlug(store, slug)
   const { id, instrument, positionIds, hardwareMeasured } = stored
   const measured = assumedOf(stored)
-  const after = measuredOrRefused(() => takeMeasure(instrument, measured, key, value))
+  const reckoned = measuredOrRefused(() => takeMeasure(instrument, measured, key, value))
+  const after = text === null ? reckoned : withText(reckoned, key, text)
   const summary = `${instrument.name} measured: ${key}`
   return store.act({ kind: 'chart', summary, instrumentId: id }, () => {
     writePositions(store, stored, after)
@@ -73,6 +82,21 @@ export function measureByPicture(
       .where(eq(instruments.id, id))
       .run()
   })
+}
+
+/** The instrument with what was typed beside the metres that it says. What hangs over the head follows from them, and has no words. */
+function withText(instrument: Instrument, key: QuantityKey, text: string): Instrument {
+  const [, what, number] = /^(speaking|gauge) (\d+)$/.exec(key) ?? []
+  const column = what === undefined ? COLUMN_OF[key] : (what as LengthColumn)
+  if (column === undefined) return instrument
+  return {
+    ...instrument,
+    positions: instrument.positions.map((p) =>
+      number === undefined || p.number === Number(number)
+        ? { ...p, written: { ...p.written, [column]: text } }
+        : p,
+    ),
+  }
 }
 
 /** What is measured of an instrument that is assumed otherwise. */

@@ -1,12 +1,14 @@
 /** What is measured of an instrument from a preset: kept with what follows from it, once, by what measured it; undone as one. */
 import { sentenceOf } from '@/boundary/sentence-of'
-import { hardwareOf } from '@/core/hardware/cells'
+import { hardwareCells, hardwareOf, readHardware } from '@/core/hardware/cells'
 import { chartLine } from '@/core/chart/chart-line'
 import { juniper } from '@/core/measuring/juniper'
 import { knownChanges } from '@/core/photo/known-changes'
+import { stillWritten } from '@/core/strings/written-lengths'
 import { eachOnDemo } from '../demo/each-on-demo'
 import type { Store } from '../store/database'
 import { changeHardware } from './change-hardware'
+import { fromInstrumentFile, toInstrumentFile } from './instrument-file'
 import { instrumentBySlug } from './instruments'
 import { measureByPicture, measureInstrument } from './measure-instrument'
 import { changeChart } from './charts/change-chart'
@@ -87,6 +89,40 @@ test('a length from the chart moves for no picture and no neighbour, unless it i
   measureByPicture(store, 'juniper', readings, [10])
   expect(at(10)).toBeCloseTo(again!.becomes, 8)
   expect(at(10)).toBeGreaterThan(charted)
+})
+
+test('a file that names the knot as it was called before is read, and written under its name of today', () => {
+  const file = toInstrumentFile(now().instrument)
+  const [first, ...others] = file.positions
+  const older = {
+    ...file,
+    positions: [{ ...first, tail: { ...first!.tail, fastening: 'loop and through' } }, ...others],
+  }
+  expect(fromInstrumentFile(older).positions[0]!.tail.fastening).toBe('slip loop')
+})
+
+test.each([
+  ['speaking 10', 'speaking', '12 1/4 in', 12.25 * 25.4e-3, [10]],
+  ['pin', 'diameter', '0.2 in', 5.08e-3, 'all'],
+] as const)('what is measured as %s is kept as it was typed', (key, column, text, metres, where) => {
+  measureInstrument(store, 'juniper', key, metres, text)
+  const own = now().instrument.positions.filter(({ written }) => written?.[column] === text)
+  expect(own.map(({ number }) => number)).toEqual(
+    where === 'all' ? now().instrument.positions.map(({ number }) => number) : where,
+  )
+  expect(stillWritten(text, metres)).toBe(text)
+  const [first] = own
+  expect(key === 'pin' ? first?.head.pin.diameter : first?.speakingLength).toBeCloseTo(metres, 9)
+})
+
+test('a board typed in inches is kept in inches, beside what the chart has in its own words', () => {
+  const string = now().instrument.positions[2]!
+  const { line } = readHardware(3, { ...hardwareCells(hardwareOf(string), 'mm'), board: '1/4 in' }, 'mm')
+  changeHardware(store, 'juniper', [{ line: line!, confirmed: [] }])
+  const kept = now().instrument.positions[2]!
+  expect(kept.tail.boardThickness).toBe(0.00635)
+  expect(kept.written).toEqual({ ...string.written, board: '1/4 in' })
+  expect(fromInstrumentFile(toInstrumentFile(now().instrument)).positions[2]!.written).toEqual(kept.written)
 })
 
 test('once every board is typed on the sheet of fittings it is no longer asked for', () => {

@@ -2,6 +2,7 @@
  * A job on its way: steps done, values measured, and what went wrong.
  */
 import { and, eq, inArray } from 'drizzle-orm'
+import { STEPS_THAT_WAIT } from '@/core/fitting/in-the-interval'
 import { mishapWord, waysBack, type Mishap, type WayBack } from '@/core/fitting/mishaps'
 import type { Asked, StepKey } from '@/core/fitting/step'
 import { specAt } from '@/core/stores/string-spec'
@@ -31,10 +32,10 @@ export function markStepOfAll(
 ): Done<void> {
   const all = [...new Set(jobIds)].map((id) => jobById(store, id))
   const open = all.filter(({ finishedAt }) => finishedAt === null)
-  const marked = (open.length > 0 ? open : all.map(unfinished)).map((job) => ({
-    job,
-    key: stepOf(job, step),
-  }))
+  // What was put off is done after the fitting was logged.
+  const canBeLate = STEPS_THAT_WAIT.some((one) => one === step)
+  if (open.length === 0 && !canBeLate) all.forEach(unfinished)
+  const marked = (open.length > 0 ? open : all).map((job) => ({ job, key: stepOf(job, step) }))
   const [first] = marked
   if (!first) throw new Refusal(400, 'Say of which job.', 'jobs')
   const title = first.job.steps.find(({ key }) => key === first.key)?.title ?? step

@@ -14,6 +14,7 @@ import { finishJob } from './finish-job'
 import { jobById } from './job'
 import { logBreak } from './log-break'
 import { openJobs } from './open-jobs'
+import { leftForLater } from './left-for-later'
 import { houseLearned, kindOf } from './learned'
 import {
   addToJob,
@@ -191,9 +192,48 @@ test('a step of several jobs is marked on those that are open, and refused where
   const { jobId } = broken('lovage', 22)
   const other = broken('lovage', 10).jobId
   finishJob(store, jobId, { cut: 0.6, wraps: 3, gauge: null })
-  markStepOfAll(store, [jobId, other], 'look-inside', true)
-  expect(jobById(store, other).doneSteps).toEqual(['look-inside'])
-  expect(sentence(() => markStepOfAll(store, [jobId], 'look-inside', true))).toContain('is fitted already')
+  markStepOfAll(store, [jobId, other], 'wind', true)
+  expect(jobById(store, other).doneSteps).toEqual(['wind'])
+  expect(sentence(() => markStepOfAll(store, [jobId], 'wind', true))).toContain('is fitted already')
+})
+
+test('what was put off is done after the log, and somebody is reminded of it for two weeks, while the string is on', () => {
+  const { jobId } = broken('lovage', 20)
+  const workedTo = () => jobById(store, jobId).workedTo
+  markStep(store, jobId, 'to-pitch', true)
+  const tuned = now
+  now += 5 * MINUTE
+  finishJob(store, jobId, { cut: 0.6, wraps: 3, gauge: null })
+  const keys = () => leftForLater(store).flatMap(({ steps }) => steps.map(({ key }) => key))
+  expect(keys()).toEqual(['prove', 'look-inside'])
+  // What can't wait is no longer ticked.
+  expect(sentence(() => markStep(store, jobId, 'wind', true))).toContain('is fitted already')
+  now += 24 * 60 * MINUTE
+  markStep(store, jobId, 'look-inside', true)
+  expect(keys()).toEqual(['prove'])
+  expect(jobOutcome(store, jobId)?.left).toHaveLength(1)
+  expect(workedTo()).toBe(tuned)
+  now += 12.9 * 24 * 60 * MINUTE
+  expect(keys()).toEqual(['prove'])
+  now += 0.2 * 24 * 60 * MINUTE
+  expect(keys()).toEqual([])
+  // A tail that was ticked as parked and hangs there is one thing done, not two.
+  const parked = broken('lovage', 24).jobId
+  for (const step of ['prove', 'trim']) markStep(store, parked, step, true)
+  finishJob(store, parked, { cut: 0.6, wraps: 3, gauge: null })
+  expect(keys()).toEqual(['look-inside'])
+  markStep(store, parked, 'look-inside', true)
+  expect(keys()).toEqual([])
+  // One that nobody ticked was not walked by the steps; one that broke again has nothing left to look at.
+  const bare = broken('lovage', 21).jobId
+  finishJob(store, bare, { cut: 0.6, wraps: 3, gauge: null })
+  expect(keys()).toEqual([])
+  const again = broken('lovage', 22).jobId
+  markStep(store, again, 'wind', true)
+  finishJob(store, again, { cut: 0.6, wraps: 3, gauge: null })
+  expect(keys()).toHaveLength(2)
+  logBreak(store, on('lovage'), 22, 'mid-length')
+  expect(keys()).toEqual([])
 })
 
 test('one wire that is two strings is taken into a job once', () => {

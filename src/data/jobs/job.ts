@@ -214,7 +214,7 @@ export function jobById(store: Store, jobId: number): Job {
     steps: fittingSteps(context),
     doneSteps: done.map((s) => s.step),
     workedFrom: done[0]?.doneAt ?? null,
-    workedTo: done.at(-1)?.doneAt ?? null,
+    workedTo: done.findLast(({ doneAt }) => doneAt <= (row.finishedAt ?? doneAt))?.doneAt ?? null,
     mishaps: mishapsOf(store, jobId).map(({ mishap, step, at, lostMm }) => ({
       mishap,
       step,

@@ -2,6 +2,7 @@
  * What the house has learned of its own predictions, from sums that are kept up to date as fittings are logged.
  */
 import { eq, sql, type Column } from 'drizzle-orm'
+import { fasteningNamed } from '@/core/knots/fastenings'
 import { gathered, learn, type FittingKind, type Learned } from '@/core/fitting/corrections'
 import type { StringPosition } from '@/core/instrument/instrument'
 import type { StoredInstrument } from '../instruments/instruments'
@@ -35,7 +36,12 @@ function sums(store: Store) {
     .groupBy(instruments.id, positions.headFastening, positions.tailFastening)
     .all()
     .map((row) => ({
-      kind: { instrument: row.instrument, family: row.family, head: row.head, tail: row.tail },
+      kind: {
+        instrument: row.instrument,
+        family: row.family,
+        head: row.head,
+        tail: fasteningNamed(row.tail),
+      },
       fittings: row.fittings,
       wraps: { count: row.wrapsCount, off: row.wrapsOff },
       cut: { count: row.cutCount, off: metres(row.cutOffMm) },

@@ -1,6 +1,6 @@
 /** Strings that were put on for real, and not for practice: when, by whom, and how that came out. */
 import { and, eq, inArray, sql } from 'drizzle-orm'
-import type { HeadFastening, TailFastening } from '@/core/knots/fastenings'
+import { fasteningNamed, type HeadFastening, type TailFastening } from '@/core/knots/fastenings'
 import type { FittingDone } from '@/core/practice/effect'
 import { fittedBy } from '../fitted/fitted-by'
 import type { Store } from '../store/database'
@@ -52,7 +52,7 @@ function read(store: Store, ids?: readonly number[]): readonly (readonly [number
       {
         fittedId: fitting.fittedId,
         at: fitting.at,
-        tail,
+        tail: fasteningNamed(tail),
         head,
         hadMishap: mishaps > 0,
         cutOff: difference(fitting.cutMm, fitting.predictedCutMm, metres),

@@ -140,7 +140,7 @@ test('the file is in WAL mode, its keys are enforced, and opening it again chang
   expect(dates()).toEqual([['Walk', 1]])
   const raw = new Database(path.join(folder, 'taut-pinset.sqlite'), { readonly: true })
   expect(raw.pragma('journal_mode', { simple: true })).toBe('wal')
-  expect(raw.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get()).toEqual({ n: 32 })
+  expect(raw.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get()).toEqual({ n: 34 })
   raw.close()
   expect(() =>
     store.act({ kind: 'x', summary: 'A cut of no coil' }, () =>

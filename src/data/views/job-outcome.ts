@@ -6,12 +6,15 @@ import type { Store } from '../store/database'
 import { fittedById } from '../fitted/fitted'
 import { toOpenHours } from '../house/open-hours'
 import { jobById, type Job } from '../jobs/job'
+import { leftOf, type LeftStep } from '../jobs/left-for-later'
 import { fittings } from '../store/schema'
 import { houseSettings } from '../house/house'
 import { holdsFrom, settlingOf, type Settling } from '../fitted/settling'
 
 export interface JobOutcome {
   readonly job: Job
+  /** What was not ticked and is worth doing now; empty once the string has come off. */
+  readonly left: readonly LeftStep[]
   readonly cutMm: number | null
   readonly wraps: number | null
   readonly predictedCutMm: number | null
@@ -35,6 +38,7 @@ export function jobOutcome(store: Store, jobId: number): JobOutcome | null {
   const fitted = string?.endedAt === null ? string : null
   return {
     job,
+    left: fitted ? leftOf(store, job) : [],
     cutMm: fitting.cutMm,
     wraps: fitting.wraps,
     predictedCutMm: fitting.predictedCutMm,

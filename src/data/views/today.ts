@@ -11,6 +11,7 @@ import type { Store } from '../store/database'
 import { coilById } from '../stores/coils'
 import { jobById, stepsDone } from '../jobs/job'
 import { isOnNeedList } from '../jobs/job'
+import { leftForLater, type LeftForLater } from '../jobs/left-for-later'
 import { jobsOnStrings, type OpenJob } from '../jobs/open-jobs'
 import { openOrders, type Order } from '../buying/orders'
 import { unknownAgesByInstrument } from '../fitted/fitted'
@@ -77,6 +78,16 @@ export interface TodayView {
   readonly orders: Shown<Coming>
   /** Tails parked on necks, the one due first first. */
   readonly tails: Shown<ParkedTail>
+  /** What was put off as strings were fitted. */
+  readonly left: Shown<LeftLine>
+}
+
+export interface LeftLine {
+  readonly jobId: number
+  /** `3rd-octave G of Lovage` */
+  readonly name: string
+  /** `Trim, look inside` */
+  readonly steps: string
 }
 
 export interface Coming {
@@ -95,7 +106,7 @@ const NEXT = {
 } as const
 
 /** As many of each list as a person looks through; the rest is asked for. */
-const SHOWN = { due: 20, later: 12, jobs: 12, tails: 10, orders: 8, notReady: 12 } as const
+const SHOWN = { due: 20, later: 12, jobs: 12, tails: 10, left: 8, orders: 8, notReady: 12 } as const
 
 /** The day's work; `whole` for every line of it. */
 export function todayView(store: Store, whole = false): TodayView {
@@ -119,6 +130,7 @@ export function todayView(store: Store, whole = false): TodayView {
       line,
     ),
     tails: first(openTails(store), SHOWN.tails, itself),
+    left: first(leftForLater(store), SHOWN.left, leftLine),
     orders: first(openOrders(store), SHOWN.orders, coming),
     jobs: first(jobsOnStrings(store), SHOWN.jobs, (job) => jobLine(store, job)),
     ahead: occasionsAhead(store).map(({ id, name, at, hours, instruments }) => ({
@@ -138,6 +150,14 @@ export function todayView(store: Store, whole = false): TodayView {
     })),
   }
 }
+
+const leftLine = ({ jobId, name, instrumentName, steps }: LeftForLater): LeftLine => ({
+  jobId,
+  name: `${name} of ${instrumentName}`,
+  steps: steps
+    .map(({ title }, i) => (i === 0 ? title : title.replace(/^./, (c) => c.toLowerCase())))
+    .join(', '),
+})
 
 function coming({ id, supplier, state, lines }: Order): Coming {
   const isOffered = lines.some(({ replacesId, answer }) => replacesId !== null && answer === null)

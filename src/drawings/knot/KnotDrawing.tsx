@@ -3,7 +3,8 @@ import type { ToldCrossing } from '@/core/knots/tails/tell-crossings'
 import type { Fixture } from '@/core/knots/tails/tail-end'
 import { crossingsOf, type View } from '@/core/knots/topology/crossings'
 import { alongOf, stretch, type Polyline, type Vec3 } from '@/core/knots/topology/curve'
-import { asSeen, nameOfRodAt, type Frame, type Hand } from './frame'
+import type { Tying } from '@/core/knots/tying'
+import { asSeen, handsOf, nameOfRodAt, type Frame, type Hand } from './frame'
 import { RodDrawing } from './RodDrawing'
 
 export interface KnotDrawingProps {
@@ -20,6 +21,8 @@ export interface KnotDrawingProps {
   readonly told?: readonly ToldCrossing[]
   /** A crossing that is asked for; null where none is. */
   readonly asked?: { readonly x: number; readonly y: number; readonly isCovered: boolean } | null
+  /** What its ends are called. */
+  readonly names?: Tying['names'] | null
   /** Whether its ends and what is put into it are named. */
   readonly named?: boolean
   readonly className?: string
@@ -48,6 +51,7 @@ export function KnotDrawing({
   tight = false,
   told = NOTHING,
   asked = null,
+  names = null,
   named = true,
   className,
 }: KnotDrawingProps) {
@@ -57,6 +61,7 @@ export function KnotDrawing({
     at: asSeen([rod.at], view, hand)[0] as Vec3,
     axis: asSeen([rod.axis], view, hand)[0] as Vec3,
   }))
+  const hands = handsOf(state, hand).map((one) => ({ ...one, at: asSeen([one.at], view, hand)[0] as Vec3 }))
   const { behind, before } = layers(curve, rods)
   const looks = { parts: state.parts, fresh: state.fresh, curve }
   const [first, last] = [curve[0] as Vec3, curve[curve.length - 1] as Vec3]
@@ -85,13 +90,17 @@ export function KnotDrawing({
       {named && (
         <g fill="var(--ink)" stroke="var(--paper)" strokeWidth={0.35} paintOrder="stroke">
           {state.whole && (
-            <EndName at={first} says={first[1] < -4 ? 'to the string' : 'to the pin'} frame={frame} />
+            <EndName
+              at={first}
+              says={first[1] < -4 ? 'to the string' : names?.tag === 'short end' ? 'long part' : 'to the pin'}
+              frame={frame}
+            />
           )}
           {!state.whole && state.leads === 'standing part' && (
             <EndName at={first} says="standing part" frame={frame} />
           )}
           {state.parts[state.parts.length - 1] === 'tag' ? (
-            <EndName at={last} says="tag" frame={frame} />
+            <EndName at={last} says={names?.tag ?? 'tag'} frame={frame} />
           ) : (
             state.leads === 'working end' && <EndName at={last} says="working end" frame={frame} />
           )}
@@ -108,6 +117,14 @@ export function KnotDrawing({
           ))}
         </g>
       )}
+      {hands.map(({ hand: side, at: [x, y] }) => (
+        <g key={side} transform={`translate(${x} ${-y})`}>
+          <circle r={1.15} fill="var(--paper)" stroke="var(--ink)" strokeWidth={0.2} />
+          <text textAnchor="middle" y={0.5} fontSize={1.4} fontWeight={650} fill="var(--ink)">
+            {side === 'left' ? 'L' : 'R'}
+          </text>
+        </g>
+      ))}
       {asked && (
         <g transform={`translate(${asked.x} ${-asked.y})`}>
           <circle

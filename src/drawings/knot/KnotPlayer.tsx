@@ -14,10 +14,11 @@ import {
 import type { Part, TyingState } from '@/core/knots/tails/state'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { Vec3 } from '@/core/knots/topology/curve'
-import type { Tying } from '@/core/knots/tying'
+import { tightness, type Tying } from '@/core/knots/tying'
 import { useTints } from '@/ui/use-tints'
-import { asSeen, frameOf, nameOfRodAt, type Hand } from './frame'
+import { asSeen, frameOf, handsOf, nameOfRodAt, type Hand } from './frame'
 import { KnotDrawing } from './KnotDrawing'
+import { HandWords } from './HandWords'
 import { Motion } from './motion'
 import { USUAL_LOOK, type StringLook } from './string-look'
 
@@ -58,6 +59,7 @@ export function KnotPlayer({
     () => true,
   )
   const frame = useMemo(() => frameOf(tying, FROM_OUTSIDE, hand), [tying, hand])
+  const done = useMemo(() => tying.stateAt(stage + 1), [tying, stage])
   const palette = useTints()
   const tints = useMemo(
     () =>
@@ -112,7 +114,8 @@ export function KnotPlayer({
             hand,
             middle: -(frame.top + frame.height / 2),
             box,
-            isTight: tying.drawsDown && motion.at > tying.stages.length - 0.8,
+            names: tying.names,
+            isTight: tightness(tying, motion.at) > 0.2,
           })
     },
     [motion, frame, hand, tying],
@@ -122,63 +125,69 @@ export function KnotPlayer({
   if (!canShow) {
     return (
       <KnotDrawing
-        state={tying.stateAt(stage + 1)}
+        state={done}
         frame={frame}
         view={inside ? FROM_INSIDE : FROM_OUTSIDE}
         hand={hand}
         title={title}
         board={tying.throughBoard ? { bore: look.bore } : null}
-        tight={tying.drawsDown && stage === tying.stages.length - 1}
+        names={tying.names}
+        tight={tightness(tying, stage + 1) > 0}
         className={className}
       />
     )
   }
   return (
-    <div
-      role="group"
-      aria-label={`${title} Turn it by dragging, or with Shift and the arrow keys.`}
-      tabIndex={0}
-      onKeyDown={onKey}
-      className={`relative touch-none select-none cursor-grab active:cursor-grabbing ${className ?? ''}`}
-      onPointerDown={(event) => {
-        hold({ x: event.clientX, y: event.clientY })
-        event.currentTarget.setPointerCapture(event.pointerId)
-      }}
-      onPointerMove={onMove}
-      onPointerUp={() => hold(null)}
-      onPointerCancel={() => hold(null)}
-    >
-      <KnotScene
-        bore={look.bore}
-        tying={tying}
-        motion={motion}
-        frame={frame}
-        hand={hand}
-        tints={tints}
-        surface={look.surface}
-        openness={look.openness}
-        onMoved={onMoved}
-      />
+    <>
       <div
-        ref={names}
-        aria-hidden
-        className="pointer-events-none absolute inset-0 overflow-hidden text-sm font-semibold"
+        role="group"
+        aria-label={`${title} Turn it by dragging, or with Shift and the arrow keys.`}
+        tabIndex={0}
+        onKeyDown={onKey}
+        className={`relative overflow-hidden touch-none select-none cursor-grab active:cursor-grabbing ${className ?? ''}`}
+        onPointerDown={(event) => {
+          hold({ x: event.clientX, y: event.clientY })
+          event.currentTarget.setPointerCapture(event.pointerId)
+        }}
+        onPointerMove={onMove}
+        onPointerUp={() => hold(null)}
+        onPointerCancel={() => hold(null)}
       >
-        {LABELS.map((name) => (
-          <span
-            key={name}
-            data-name={name}
-            className="absolute left-0 top-0 whitespace-nowrap bg-paper/85 px-1 leading-tight"
-          >
-            {name}
-          </span>
-        ))}
+        <KnotScene
+          bore={look.bore}
+          tying={tying}
+          motion={motion}
+          frame={frame}
+          hand={hand}
+          tints={tints}
+          surface={look.surface}
+          openness={look.openness}
+          onMoved={onMoved}
+        />
+        <div
+          ref={names}
+          aria-hidden
+          className="pointer-events-none absolute inset-0 overflow-hidden text-sm font-semibold"
+        >
+          {LABELS.map((name) => (
+            <span
+              key={name}
+              data-name={name}
+              className={`absolute left-0 top-0 whitespace-nowrap leading-tight ${HANDS[name] ? 'grid size-6 place-items-center rounded-full border-2 border-ink bg-paper' : 'bg-paper/85 px-1'}`}
+            >
+              {HANDS[name] ?? name}
+            </span>
+          ))}
+        </div>
       </div>
-    </div>
+      <HandWords hands={done.hands ? handsOf(done, hand) : null} />
+    </>
   )
 }
 
-const LABELS = ['standing part', 'working end', 'tag', 'rod'] as const
+const LABELS = ['left hand', 'right hand', 'standing part', 'working end', 'tag', 'rod'] as const
+/** How a hand is marked. */
+const HANDS: Readonly<Record<string, string>> = { 'left hand': 'L', 'right hand': 'R' }
 const TURNS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-STEP, 0],
   ArrowRight: [STEP, 0],
@@ -192,6 +201,7 @@ interface Placing {
   readonly middle: number
   readonly box: HTMLElement
   readonly isTight: boolean
+  readonly names: Tying['names']
   /** Names that are already there; the next ones keep off them. */
   readonly placed: DOMRect[]
 }
@@ -199,20 +209,29 @@ interface Placing {
 /** Puts a name beside what it names. */
 function place(
   label: HTMLElement,
-  { curve, parts, fixtures, leads }: TyingState,
+  state: TyingState,
   { turn, tilt }: Motion,
-  { zoom, hand, middle, box, isTight, placed }: Placing,
+  { zoom, hand, middle, box, isTight, names, placed }: Placing,
 ): void {
+  const { curve, parts, fixtures, leads } = state
   const name = label.dataset.name
+  const holds = handsOf(state, hand).find((one) => name === `${one.hand} hand`)
   const rod = fixtures[0]
-  const at = name === 'rod' ? rod && nameOfRodAt(rod) : nameAt(curve, parts, name as Part, leads)
+  const called = names[name as Part]
+  const at = name?.endsWith('hand')
+    ? holds?.at
+    : name === 'rod'
+      ? rod && nameOfRodAt(rod)
+      : called === null
+        ? undefined
+        : nameAt(curve, parts, name as Part, leads)
   // Drawn down or wound, only its ends are named: a name would hide what matters.
   label.hidden =
     !at ||
-    (isTight && name !== 'tag' && name !== 'standing part') ||
+    (isTight && name !== 'tag' && name !== 'standing part' && !holds) ||
     (name === 'working end' && rod?.kind === 'tuning pin' && parts.includes('tag'))
   if (!at || label.hidden) return
-  if (rod && name === 'rod') label.textContent = rod.kind
+  if (!holds) label.textContent = name === 'rod' ? (rod?.kind ?? '') : (called ?? '')
   const [x, y] = asSeen([[at[0], at[1], at[2]]], { turn, tilt }, hand)[0] as Vec3
   // A short rod is named below itself: its name would hide it.
   const lower = name === 'rod' && rod && rod.half < 6 ? rod.radius + 1.2 : 0
@@ -220,6 +239,12 @@ function place(
   const left = box.clientWidth / 2 + (x - centre[0]) * zoom
   const top = box.clientHeight / 2 - (y - lower - centre[1]) * zoom
   const [width, height] = [label.offsetWidth, label.offsetHeight]
+  if (holds) {
+    // A hand is marked where it holds; every other name keeps off it.
+    placed.push(new DOMRect(left - width / 2, top - height / 2, width, height))
+    label.style.transform = `translate(${left - width / 2}px, ${top - height / 2}px)`
+    return
+  }
   const beside = left > box.clientWidth * 0.6 ? left - width - zoom * 0.9 : left + zoom * 0.9
   const across = Math.max(2, Math.min(box.clientWidth - width - 2, beside))
   let down = Math.max(2, Math.min(box.clientHeight - height - 2, top - height / 2))

@@ -6,7 +6,7 @@ import { Euler, Quaternion, Vector3, type Group, type OrthographicCamera, type S
 import type { TyingState } from '@/core/knots/tails/state'
 import type { FixtureKind } from '@/core/knots/tails/tail-end'
 import { mirrored, type Vec3 } from '@/core/knots/topology/curve'
-import type { Tying } from '@/core/knots/tying'
+import { tightness, type Tying } from '@/core/knots/tying'
 import type { Texture } from '../field/texture'
 import type { Frame, Hand } from './frame'
 import type { Motion } from './motion'
@@ -135,7 +135,7 @@ function Scene({ tying, motion, frame, hand, tints, surface, openness, bore, onM
     if (last?.at !== at || last.tying !== tying || last.hand !== hand) {
       const state = tying.stateAt(at)
       const flip = hand === 'left' ? mirrored : (curve: TyingState['curve']) => curve
-      const tight = tying.drawsDown ? Math.max(0, at - tying.stages.length + 1) : 0
+      const tight = tightness(tying, at)
       layTube(string, {
         ...state,
         curve: flip(state.curve),

@@ -17,7 +17,7 @@ export function OpenKnot({
 }) {
   const { fastening, eyeletBore } = position.tail
   const tying = tyingOf(fastening, { place: habits.anchorPlace })
-  const open = tying.stages.length - (tying.drawsDown ? 1 : 0)
+  const open = tying.drawnFrom ?? tying.stages.length
   const state = tying.stateAt(open)
   // Tied without an anchor, none is drawn.
   const fixtures = state.fixtures.filter(({ kind }) => kind !== 'anchor' || figures.needsAnchor)

@@ -164,7 +164,7 @@ export function BoardStep({ figures, habits, stage }: BoardStepProps) {
         </Label>
       )}
       {stage === 'through' && tail.eyeletBore !== null && (
-        <text x={MID - half - 20} y={BOARD_TOP + 16} textAnchor="end" fill="var(--ink)">
+        <text x={8} y={BOARD_TOP - 26} fill="var(--ink)">
           hold the eyelet down
         </text>
       )}

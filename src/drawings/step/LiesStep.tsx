@@ -18,6 +18,7 @@ export function LiesStep({
 }) {
   const onSide = /\bside\b/.test(instrument.lies)
   const upright = /\bupright\b/.test(instrument.lies)
+  const stays = upright ? 'stands' : 'lies'
   const across =
     Math.max(...instrument.positions.map((p) => p.at.pin.x)) -
     Math.min(...instrument.positions.map((p) => p.at.pin.x))
@@ -47,8 +48,8 @@ export function LiesStep({
   const ground = down + 10 + (Math.max(...ys) - top) * scale
   return (
     <Sheet
-      title={`${instrument.name} lies ${instrument.lies}; string ${position.called.number} is picked out`}
-      note={`it lies ${instrument.lies}`}
+      title={`${instrument.name} ${stays} ${instrument.lies}; string ${position.called.number} is picked out`}
+      note={`it ${stays} ${instrument.lies}`}
     >
       <path
         d={`${rail('a')}`}
@@ -167,10 +168,10 @@ function Lever() {
       <rect x={2} y={30} width={26} height={14} {...WOOD} />
       <path d="M16,36L4,8" stroke="var(--ink)" strokeWidth={5} strokeLinecap="round" />
       <text x={-4} y={112} fill="var(--ink)">
-        disengaged:
+        off: it
       </text>
       <text x={-4} y={128} fontWeight={600} fill="var(--ink)">
-        it touches nothing
+        touches nothing
       </text>
     </g>
   )

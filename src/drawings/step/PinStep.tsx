@@ -3,9 +3,11 @@
 import type { StringFigures } from '@/core/fitting/figures'
 import { turnerOf } from '@/core/fitting/hands'
 import { measure } from '@/core/measure'
-import { holeHeight } from '@/core/winding/pin'
+import { surfaceMaterial } from '@/core/strings/construction'
+import { holeHeight, type PinSetting } from '@/core/winding/pin'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
+import { ThreadFromSide } from './ThreadFromSide'
 import { Arrow, arrowHead, Dimension, INK, PART, Sheet, STRING, WIDTH, WOOD } from './sheet'
 
 interface PinStepProps {
@@ -21,7 +23,8 @@ interface PinStepProps {
 /** The pin seen from the end the key goes on: how its hole stands, which way it turns, where the stub points. A threaded one is drawn from the side with its height. */
 export function PinStep({ figures, mode, higher = null, turns = null, hand }: PinStepProps) {
   if (mode === 'set' && higher !== null) return <Threaded figures={figures} higher={higher} />
-  if (mode === 'set' && figures.position.head.pin.setting === 'across a scroll') return <ScrollFromSide />
+  if (mode === 'set' && figures.position.head.pin.setting === 'across a scroll')
+    return <ThreadFromSide figures={figures} flush={false} />
   return <FromKey figures={figures} mode={mode} turns={turns} hand={hand} />
 }
 
@@ -31,6 +34,12 @@ const TO = { 'through the neck': 'bridge pin', upright: 'bridge', 'across a scro
 const CENTRE = [WIDTH / 2, 116] as const
 const RADIUS = 44
 const ARROW = 64
+
+/** How the end is left: of a wire it is cut close, and its sharp bit bent out of the way. */
+function stubWords(setting: PinSetting, isWire: boolean): string {
+  if (isWire) return setting === 'upright' ? 'cut close, bent down and in' : 'cut close, bent in'
+  return setting === 'through the neck' ? 'a short stub, in toward the neck' : 'a short stub, bent in'
+}
 
 function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
   const { units } = useHouse()
@@ -46,6 +55,7 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
     y - r * Math.cos((degrees * Math.PI) / 180),
   ]
   const [ax, ay] = spot(130, ARROW)
+  const isWire = surfaceMaterial(figures.position.construction).wire
   const { name, seenFrom } = turnerOf(pin)
   const tool = name.replace('the ', '')
   const turnsText = `${measureText(measure('turns', turns ?? figures.wraps * pin.gearRatio), units)} of ${name}`
@@ -121,47 +131,12 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
             strokeWidth={thick}
           />
           <text x={x} y={36} textAnchor="middle" fontWeight={600} fill="var(--ink)">
-            {pin.setting === 'upright' ? 'cut close, bent down and in' : 'a short stub, in toward the neck'}
+            {stubWords(pin.setting, isWire)}
           </text>
         </g>
       )}
-      <text x={leaves + (mode === 'set' ? sign * RADIUS + 10 : 10)} y={228} fill="var(--soft)">
+      <text x={leaves + (mode === 'set' ? sign * RADIUS : 0) + thick / 2 + 7} y={228} fill="var(--soft)">
         to the {TO[pin.setting]}
-      </text>
-    </Sheet>
-  )
-}
-
-/** The pin of a scroll from the side: its hole level along the instrument, the string over the top and back through. */
-function ScrollFromSide() {
-  const [x, y] = [120, 120]
-  const r = 40
-  return (
-    <Sheet
-      title="The pin from the side: the hole lies along the instrument, and the string goes over the top and back through it toward the body"
-      note="from the side; the body lies to the right"
-    >
-      <rect x={20} y={176} width={280} height={30} {...WOOD} />
-      <circle cx={x} cy={y} r={r} {...PART} />
-      <path d={`M${x - r},${y - 6}H${x + r}M${x - r},${y + 6}H${x + r}`} {...INK} strokeDasharray="4 3" />
-      <path
-        d={`M308,${y - r - 3}H${x}C${x - r - 28},${y - r - 3} ${x - r - 34},${y} ${x - r},${y}`}
-        {...STRING}
-        strokeWidth={5}
-      />
-      <path d={`M${x + r},${y}h46`} {...STRING} strokeWidth={5} />
-      <Arrow d={`M${x + 52},${y + 24}h52${arrowHead([x + 104, y + 24], 0)}`} />
-      <text x={304} y={58} textAnchor="end" fill="var(--ink)">
-        from the nut, over the top
-      </text>
-      <text x={214} y={y + 4} fill="var(--ink)">
-        the end
-      </text>
-      <text x={x} y={34} textAnchor="middle" fontWeight={600} fill="var(--ink)">
-        hole level, along the instrument
-      </text>
-      <text x={172} y={164} fill="var(--soft)">
-        back toward the body
       </text>
     </Sheet>
   )

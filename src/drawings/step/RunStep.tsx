@@ -2,7 +2,8 @@
 
 import type { FittingContext } from '@/core/fitting/context'
 import type { Habits } from '@/core/fitting/habits'
-import { tailFacts } from '@/core/knots/fastenings'
+import { placesTouched } from '@/core/fitting/places-touched'
+import { isInBox } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
 import { useHouse } from '@/ui/units'
@@ -20,6 +21,8 @@ const WAYS_OF_HELPING: Readonly<Record<Habits['stretching'], string>> = {
 const TOP = 22
 const BOTTOM = 206
 const X = 112
+/** The number of a lever lies lower than it, clear of that of the pin above it. */
+const BESIDE = 8
 
 /** The string from its pin to its fastening, to scale along it: the places to feel, or the pulls that help it settle. */
 export function RunStep({
@@ -31,7 +34,6 @@ export function RunStep({
 }) {
   const { units } = useHouse()
   const helpedBy = habits.stretching
-  const { hold } = tailFacts(position.tail.fastening)
   const span = BOTTOM - TOP
   const bridge = TOP + Math.max(26, span * Math.min(0.5, position.head.pin.toBridge / position.freeLength))
   const board = Math.min(
@@ -41,25 +43,16 @@ export function RunStep({
         Math.min(0.97, position.speakingLength / (position.freeLength - position.head.pin.toBridge)),
   )
   const lever = position.mechanism ? bridge + Math.max(16, (board - bridge) * 0.06) : null
-  const places = [
-    { y: TOP, word: hold === 'foot' ? 'cord of the peg' : 'edge of the string hole' },
-    {
-      y: bridge,
-      word: hold === 'knot' || hold === 'bead' || hold === 'toggle' ? 'bridge pin’s groove' : 'nut or bridge',
-    },
-    ...(lever === null ? [] : [{ y: lever, word: `the ${position.mechanism}` }]),
-    {
-      y: hold === 'knot' || hold === 'bead' || hold === 'toggle' ? board : BOTTOM,
-      word: {
-        knot: 'eyelet',
-        bead: 'hole in the board',
-        toggle: 'hole in the board',
-        loop: 'hitch pin',
-        posts: 'hitch posts',
-        foot: 'foot',
-      }[hold],
-    },
-  ]
+  const places = placesTouched(position).map(({ at, name }) => ({
+    y: {
+      pin: TOP,
+      upper: bridge,
+      mechanism: (lever ?? bridge) + BESIDE,
+      bridge: board,
+      lower: isInBox(position) ? board : BOTTOM,
+    }[at],
+    word: name,
+  }))
   return (
     <Sheet
       title={
@@ -77,10 +70,10 @@ export function RunStep({
       {mode === 'feel' &&
         places.map(({ y, word }, i) => (
           <g key={word}>
-            <circle cx={X + 34} cy={y + (i === 2 && lever !== null ? 8 : 0)} r={9} fill="var(--verdigris)" />
+            <circle cx={X + 34} cy={y} r={9} fill="var(--verdigris)" />
             <text
               x={X + 34}
-              y={y + (i === 2 && lever !== null ? 8 : 0)}
+              y={y}
               fontSize={11}
               fontWeight={700}
               textAnchor="middle"
@@ -89,12 +82,7 @@ export function RunStep({
             >
               {i + 1}
             </text>
-            <text
-              x={X + 50}
-              y={y + (i === 2 && lever !== null ? 8 : 0)}
-              dominantBaseline="central"
-              fill="var(--ink)"
-            >
+            <text x={X + 50} y={y} dominantBaseline="central" fill="var(--ink)">
               {word}
             </text>
           </g>

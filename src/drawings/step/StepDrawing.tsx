@@ -1,17 +1,23 @@
 'use client'
 
 import type { FittingContext } from '@/core/fitting/context'
+import { knotComesFirst } from '@/core/fitting/threading'
+import { isCutFlush, isThreadedTwice } from '@/core/fitting/head-way'
 import type { Step } from '@/core/fitting/step'
-import { isOnFoot } from '@/core/knots/fastenings'
+import { isLockedFirst, isOnFoot, lockSentences } from '@/core/knots/fastenings'
 import { CutDrawing } from '../CutDrawing'
 import { KeyDial } from '../KeyDial'
 import { PinDrawing } from '../PinDrawing'
 import { SidewaysPull, SlackDrawing } from '../SlackDrawing'
+import { AnchorWay } from './AnchorWay'
 import { BoardStep } from './BoardStep'
+import { FootWay } from './FootWay'
 import { GaugeStep } from './GaugeStep'
 import { KnotStep } from './KnotStep'
 import { LiesStep } from './LiesStep'
+import { ThreadFromSide } from './ThreadFromSide'
 import { TwistStep } from './TwistStep'
+import { LockStep } from './LockStep'
 import { LowerEndStep } from './LowerEndStep'
 import { PinStep } from './PinStep'
 import { RunStep } from './RunStep'
@@ -29,6 +35,10 @@ export function StepDrawing({
   const { figures, habits, instrument } = context
   const [string, second] = figures.strings
   if (!string) return null
+  const lock = lockSentences(string.head).length > 0 && (
+    <LockStep figures={string} context={context} jobId={jobId} />
+  )
+  const lockedFirst = isLockedFirst(string.head) && lock
   switch (step.picture) {
     case 'ready':
     case 'off':
@@ -52,29 +62,54 @@ export function StepDrawing({
             turns={step.figures.find((f) => f.measure.quantity === 'turns')?.measure.value ?? null}
             hand={habits.hand}
           />
+          {!isLockedFirst(string.head) && lock}
           <PinDrawing figures={string} className="mx-auto h-56 w-full" />
         </div>
       )
     case 'knot':
       return <KnotStep context={context} jobId={jobId} />
     case 'through':
+      return (
+        <div>
+          <BoardStep figures={figures} habits={habits} stage="through" />
+          {figures.needsAnchor && knotComesFirst(context) && <AnchorWay />}
+        </div>
+      )
     case 'seat':
     case 'inside':
       return <BoardStep figures={figures} habits={habits} stage={step.picture} />
     case 'twist':
       return <TwistStep context={context} />
+    case 'foot':
+      return (
+        <div>
+          <LowerEndStep context={context} kind="foot" />
+          <FootWay />
+        </div>
+      )
     case 'loop':
     case 'posts':
     case 'cord':
-    case 'foot':
       return <LowerEndStep context={context} kind={step.picture} />
     case 'cut':
-      return <CutDrawing cut={figures.cut} />
+      return (
+        <div className="grid gap-2">
+          <CutDrawing cut={figures.cut} />
+          {step.key === 'cut-again' && lockedFirst}
+        </div>
+      )
     case 'slack':
       return step.key === 'pull-aside' && second?.pair ? (
         <SidewaysPull figures={string} pull={second.pair} />
       ) : (
-        <SlackDrawing instrument={instrument} figures={string} />
+        <div className="grid gap-2">
+          <ThreadFromSide
+            figures={string}
+            flush={isCutFlush(string.position, habits) && !context.state.sameString}
+          />
+          {step.key === 'thread-pin' && !isThreadedTwice(context) && lockedFirst}
+          <SlackDrawing instrument={instrument} figures={string} />
+        </div>
       )
     case 'key':
       return (

@@ -8,7 +8,7 @@ import { useForm } from 'react-hook-form'
 import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { AboutRequest } from '@/boundary/requests/about'
-import { STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { LEVERS_OFF, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
 import { REST_TUNINGS } from '@/core/pitch/rest-tuning'
 import type { About } from '@/data/instruments/about-instrument'
 import { Choice } from '@/ui/form/Choice'
@@ -21,10 +21,12 @@ interface AboutSheetProps {
   readonly slug: string
   readonly about: About
   readonly isRetired: boolean
+  /** Where off is, is asked only of what has levers. */
+  readonly hasLevers: boolean
 }
 
 /** What is said of an instrument beside its chart: whose it is, who made it, what to know before touching it. */
-export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
+export function AboutSheet({ slug, about, isRetired, hasLevers }: AboutSheetProps) {
   const { act, refused } = useAct()
   const {
     register,
@@ -67,6 +69,15 @@ export function AboutSheet({ slug, about, isRetired }: AboutSheetProps) {
           problem={errors.strung?.message}
           {...register('strung')}
         />
+        {hasLevers && (
+          <Choice
+            label="Its levers are off when they are"
+            hint="The open string sounds lowest then."
+            options={LEVERS_OFF}
+            problem={errors.leversOff?.message}
+            {...register('leversOff')}
+          />
+        )}
         <Choice
           label="Tuned at rest in"
           hint="With no lever or pedal engaged; the notes of its strings follow."

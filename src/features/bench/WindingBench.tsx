@@ -130,7 +130,7 @@ export function WindingBench({ instrument, position, habits }: WindingBenchProps
             most={way.breaking * PAST}
             step={way.breaking / 600}
             onChange={setTurned}
-            told={`${measureText(measure('angle', key), units)}, ${(key / 360).toFixed(2)} turns of the key`}
+            told={`${key < 360 ? measureText(measure('angle', key), units) : `${key.toFixed(0)}°`}, ${(key / 360).toFixed(2)} turns of the key`}
           />
           <div className="flex flex-wrap gap-2">
             <button type="button" className="button" onClick={() => setTurned(way.snug)}>

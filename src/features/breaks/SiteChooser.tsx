@@ -5,9 +5,14 @@ import { useState } from 'react'
 import { RadioGroup } from 'radix-ui'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
+import { MINUTES_LEFT } from '@/core/fitting/in-the-interval'
+import { isWire } from '@/core/fitting/thin'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { withThe } from '@/core/instrument/with-the'
 import { suspectedAt, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
+import { Selection } from '@/ui/form/Selection'
+import { minutesFor } from '@/ui/kept/keys'
+import { keepForNext } from '@/ui/kept/use-kept'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
 import { SitePicture } from './SitePicture'
@@ -20,10 +25,13 @@ interface SiteChooserProps {
   readonly onCancel: () => void
 }
 
+const NO_HURRY = 0
+
 /** Where it gave way: chosen beside a picture of the string from its pin to its fastening. */
 export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps) {
   const sites = sitesFor(position)
   const [site, setSite] = useState<BreakSite | null>(null)
+  const [minutes, setMinutes] = useState<number>(NO_HURRY)
   const [problem, setProblem] = useState<string | null>(null)
   const [sending, setSending] = useState(false)
   const router = useRouter()
@@ -37,10 +45,27 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
       string: position.number,
       site,
     })
+    if (!answer.ok) {
+      setSending(false)
+      return setProblem(answer.sentence)
+    }
+    if (minutes !== NO_HURRY) await hurry(answer.value.jobId)
     setSending(false)
-    if (!answer.ok) return setProblem(answer.sentence)
     announce(`Logged: ${withThe(name)} gave way.`, answer.value.actionId)
     router.push(pages.jobSheet(answer.value.jobId, 'coil'))
+  }
+
+  /** The job is walked the shortest way, and its string stretched by what works in minutes. */
+  const hurry = async (jobId: number) => {
+    keepForNext(minutesFor(jobId), minutes)
+    if (!isWire(position.construction))
+      await send(calls.setHabit, {
+        of: 'job',
+        slug,
+        jobId,
+        key: 'stretching',
+        value: 'big sideways motions',
+      })
   }
 
   return (
@@ -77,6 +102,17 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
           {suspectedAt(site, position).remedy}
         </p>
       )}
+      <div className="mt-3">
+        <Selection
+          label="How long have you got?"
+          value={minutes}
+          options={[
+            { value: NO_HURRY, word: 'no hurry' },
+            ...MINUTES_LEFT.map((value) => ({ value, word: `${value} minutes: it is the interval` })),
+          ]}
+          choose={setMinutes}
+        />
+      </div>
       {problem && (
         <p role="alert" className="mt-2 text-sm font-semibold text-ochre">
           {problem}

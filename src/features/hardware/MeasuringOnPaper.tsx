@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
+import { counted } from '@/core/list/counted'
 import { hardwareCells, hardwareOf } from '@/core/hardware/cells'
 import { HARDWARE, HARDWARE_COLUMNS, HARDWARE_NAMES, type HardwareColumn } from '@/core/hardware/columns'
 import { hardwareRuns, type Run } from '@/core/hardware/sections'
@@ -45,7 +46,7 @@ export function MeasuringOnPaper({ instrument, isAssumed, address }: MeasuringOn
           <BackLink to={pages.instrument(instrument.slug)}>{instrument.name}</BackLink>
           <h1 className="text-2xl font-semibold">Measuring {instrument.name}</h1>
           <p className="text-soft">
-            A {instrument.family} of {instrument.positions.length} strings. Write in{' '}
+            A {instrument.family} of {counted(instrument.positions.length, 'string')}. Write in{' '}
             {unit === 'mm' ? 'millimetres' : 'inches'}
             {gaugeUnit === 'thou' && ', gauges in thousandths of an inch'}, with every lever and pedal out of
             the way and the strings at pitch.{' '}

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
 import { calls } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
+import { counted } from '@/core/list/counted'
 import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { numberName } from '@/core/instrument/names'
 import type { InstrumentView } from '@/data/views/instrument-view'
@@ -42,7 +43,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
           <div>
             <h1 className="text-2xl font-semibold">{instrument.name}</h1>
             <p className="text-sm text-soft">
-              {instrument.family}, {instrument.positions.length} strings
+              {instrument.family}, {counted(instrument.positions.length, 'string')}
               {soldByClass(instrument) === null ? '' : `, ${instrument.tensionClass} tension`}
             </p>
             <p className="text-sm text-soft">

@@ -1,5 +1,6 @@
 import type { Route } from 'next'
 import Link from 'next/link'
+import { counted } from '@/core/list/counted'
 import { pages } from '@/boundary/paths'
 import type { ShelfPage } from '@/data/views/shelf-view'
 import { Miniature } from '@/drawings/field/Miniature'
@@ -50,7 +51,8 @@ export function InstrumentShelf({ title, lead, leadsTo, path, view, filter }: In
               />
               <h2 className="mt-3 text-xl font-semibold group-hover:underline">{instrument.name}</h2>
               <p className="text-sm text-soft">
-                {instrument.family}, {instrument.positions.length} strings, {instrument.restTuning} at rest
+                {instrument.family}, {counted(instrument.positions.length, 'string')}, {instrument.restTuning}{' '}
+                at rest
               </p>
               <p className="text-sm text-soft">{instrument.owner}</p>
               {brokenNames.length > 0 && (

@@ -11,6 +11,7 @@ import { ruleWords } from '@/core/fitting/step-makers/upper-end'
 import type { FittingFigures } from '@/core/fitting/figures'
 import { holdWorking, marginWorking, slackWorking, snugToPitchWorking } from '@/core/fitting/workings'
 import type { Instrument } from '@/core/instrument/instrument'
+import { wrapBelowPitch } from '@/core/fitting/feet'
 import { isOnFoot } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { surfaceMaterial } from '@/core/strings/construction'
@@ -62,7 +63,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
         <div className="flex flex-wrap items-baseline gap-x-6">
           <h2 className="text-xl font-semibold">Cut</h2>
           <p className="text-sm text-soft">
-            The length is set on the instrument; this sum is the check, and says which coil holds it.
+            You set the length on the instrument. This sum checks it.
             {figures.needsAnchor && ' This knot needs an anchor.'}
           </p>
         </div>
@@ -86,31 +87,31 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
                 size="huge"
                 working={slackWorking(string, habits)}
               />
-              <Figure label="By pins" measure={measure('pins', slack.reach.pins)} />
+              {slack.reach.isThere && <Figure label="By pins" measure={measure('pins', slack.reach.pins)} />}
               <Figure label="Sideways pull" measure={measure('length', slack.pull)} />
             </div>
             {Math.abs(wrapsOff.by) >= 0.05 && (
               <p className="mt-1 text-sm text-soft">
-                Fittings so far ({restsOn(wrapsOff.from)}) came out {Math.abs(wrapsOff.by).toFixed(1)} wraps{' '}
-                {wrapsOff.by > 0 ? 'more' : 'fewer'} than worked out: the slack is given{' '}
+                Your fittings ({restsOn(wrapsOff.from)}) got {Math.abs(wrapsOff.by).toFixed(1)} wraps{' '}
+                {wrapsOff.by > 0 ? 'more' : 'fewer'} than the sum. Leave{' '}
                 {text('length', Math.abs(wrapsOff.by) * string.drawnPerTurn)}{' '}
-                {wrapsOff.by > 0 ? 'shorter' : 'longer'} for it.
+                {wrapsOff.by > 0 ? 'less' : 'more'} slack. This figure has it.
               </p>
             )}
             {slack.stretchAloneIsMore && (
               <p className="mt-1 text-sm text-ochre">
-                The stretch alone winds on more than {text('wraps', string.wrapsWanted)}; leave no slack.
+                Leave no slack. The stretch alone winds on more than {text('wraps', string.wrapsWanted)}.
               </p>
             )}
             <SlackDrawing instrument={instrument} figures={string} className="mt-3" />
             <p
               className={`mt-2 text-sm ${slack.rule.within ? '' : 'border-l-4 border-ochre bg-ochre-wash px-3 py-2'}`}
             >
-              By the house’s rule, {phraseWords(ruleWords(slack.rule, habits.slackInterval), units)}, you
-              would leave {text('length', slack.rule.length)} here and get {text('wraps', slack.rule.wraps)}
+              Your rule ({phraseWords(ruleWords(slack.rule, habits.slackInterval), units)}) gives{' '}
+              {text('length', slack.rule.length)}: {text('wraps', slack.rule.wraps)}.
               {slack.rule.within
-                ? '.'
-                : `: outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${text('pins', slack.reach.pins)} instead.`}
+                ? ''
+                : ` That is outside ${WRAPS_BAND.least} to ${WRAPS_BAND.most}. Leave ${slack.reach.isThere ? text('pins', slack.reach.pins) : text('length', slack.length)} instead.`}
             </p>
           </section>
         )}
@@ -145,29 +146,29 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             )}
             {habits.wrapsBy !== 'a number of wraps' && (
               <p className="text-sm text-soft">
-                As many as bring it in line with its bridge pin: {text('wraps', string.wrapsWanted)} wanted.
+                Wanted: {text('wraps', string.wrapsWanted)}, to bring it in line with its bridge pin.
               </p>
             )}
             <PinDrawing figures={string} className="mx-auto mt-2 h-72 w-full" />
             <p className="mt-2 text-sm">
               {bank.fits ? (
-                `The bank is ${text('width', bank.width)} wide and fits.`
+                `The wraps are ${text('width', bank.width)} wide and fit.`
               ) : (
-                <strong className="text-ochre">So many wraps do not fit between hole and wood.</strong>
+                <strong className="text-ochre">So many wraps don’t fit between hole and wood.</strong>
               )}
               {string.position.head.pin.setting === 'across a scroll'
                 ? ' The nut sets its line.'
-                : ` The string leaves ${sideWord(bank.sideAngle)}; ${text('wraps', bank.straightestWraps)} would bring it nearest to straight.`}
+                : ` The string leaves ${sideWord(bank.sideAngle)}. Straightest with ${text('wraps', bank.straightestWraps)}.`}
             </p>
             <p className="mt-1 text-sm">
-              {(string.pullLeftAtHole * 100).toFixed(1)} % of the tension is left to pull at the hole.{' '}
+              The wraps hold all but {(string.pullLeftAtHole * 100).toFixed(1)} % of the pull.{' '}
               <ShowWorking working={holdWorking(string, surfaceMaterial(figures.construction).friction)} />
             </p>
             {string.standHigher !== null && string.standsAt !== null && (
               <p className="mt-1 text-sm font-semibold">
-                Before winding, {figures.strings.length > 1 ? 'each pin' : 'the pin'} stands{' '}
+                Before winding, set {figures.strings.length > 1 ? 'each pin' : 'the pin'}{' '}
                 {text('width', string.standHigher)} above its neighbours, {text('width', string.standsAt)}{' '}
-                above the wood: its thread sinks it by that.
+                above the wood. Its thread sinks it by that.
               </p>
             )}
           </section>
@@ -193,17 +194,14 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
             <Figure
               label="Snug to pitch"
               measure={measure('angle', key.snugToPitch)}
-              note={`${(key.snugToPitch / 360).toFixed(2)} of a turn`}
+              // From a full turn on, the figure itself says how many.
+              note={key.snugToPitch < 360 ? `${(key.snugToPitch / 360).toFixed(2)} of a turn` : undefined}
               working={snugToPitchWorking(string, figures.construction)}
             />
             <Figure label="One semitone" measure={measure('angle', key.perSemitone)} />
             <Figure label="Pitch to breaking" measure={measure('angle', key.toBreaking)} note="an estimate" />
-            {feet && key.quarterTurn !== null && (
-              <Figure
-                label="Wrap below pitch by no more than"
-                measure={measure('semitones', key.quarterTurn)}
-                note="a quarter turn of the peg"
-              />
+            {feet && (
+              <Figure label="Wrap below pitch, at most" measure={measure('semitones', wrapBelowPitch(key))} />
             )}
             <Figure
               label="Settling, two weeks"
@@ -213,21 +211,21 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
           </div>
           {string.knotUtilisation !== null && string.knotUtilisation > 1 && (
             <p className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
-              It would break at its knot before it reached pitch. Ask the maker before fitting it.
+              Don’t fit it yet: it would break at its knot below pitch. Ask the maker.
             </p>
           )}
           {Math.abs(figures.againstChart) > 0.005 && (
             <p className="mt-2 text-sm">
-              Against the charted string its tension is {figures.againstChart > 0 ? 'higher' : 'lower'} by{' '}
-              {Math.abs(figures.againstChart * 100).toFixed(1)} %.
+              This string pulls {Math.abs(figures.againstChart * 100).toFixed(1)} %{' '}
+              {figures.againstChart > 0 ? 'harder' : 'less'} than the one in the chart.
             </p>
           )}
         </section>
       </div>
       <div className="flex flex-wrap items-center justify-between gap-3 border-t border-ink pt-4">
         <p className="max-w-prose text-sm text-soft">
-          Estimates from the lengths and values entered; the maker’s string chart comes first. A change of
-          tension class is a matter for the maker.
+          These are estimates from what you entered. The maker’s string chart comes first. Ask the maker
+          before you change the tension class.
         </p>
         <span className="flex flex-wrap gap-2">
           <Link href={pages.jobSheet(jobId, 'habits')} className="button min-h-12">
@@ -250,8 +248,8 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
 }
 
 function correctionText({ by, from }: Correction, length: string): string {
-  if (Math.abs(by) < 0.0005) return `Cuts so far (${restsOn(from)}) came out as worked out.`
-  return `From cuts so far (${restsOn(from)}), ${length} are ${by > 0 ? 'added to' : 'taken from'} the sum.`
+  if (Math.abs(by) < 0.0005) return `Your cuts (${restsOn(from)}) were as long as the sum.`
+  return `Your cuts (${restsOn(from)}) were ${length} ${by > 0 ? 'longer' : 'shorter'}. The sum has it.`
 }
 
 function sideWord(angle: number): string {

@@ -7,16 +7,17 @@ import type { Step } from '@/core/fitting/step'
 import { turnerOf } from '@/core/fitting/hands'
 import { anchorGoes } from '@/core/fitting/knot-words'
 import { countedFromWord, leadingNames } from '@/core/instrument/names'
+import { wrapBelowPitch } from '@/core/fitting/feet'
 import { isOnFoot } from '@/core/knots/fastenings'
 import { measure, type Quantity } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { OpenKnot } from '@/drawings/knot/OpenKnot'
-import { fetchKnotsAhead } from '@/drawings/step/fetch-ahead'
 import { PinDrawing } from '@/drawings/PinDrawing'
 import { measureText } from '@/ui/format/measure'
 import { useKeepOpen } from '@/ui/away/use-keep-open'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useHouse } from '@/ui/units'
+import { EveryMove } from './EveryMove'
 import { CheckRuler, LaidOff } from './CheckRuler'
 
 interface JobCardProps {
@@ -34,7 +35,7 @@ type Row = readonly [what: string, value: string]
 export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   const { units, name: house } = useHouse()
   const { instrument, position, figures, habits } = context
-  useKeepOpen(`${pages.jobSheet(jobId, 'card')} ${pages.jobSheet(jobId, 'steps')}`, fetchKnotsAhead)
+  useKeepOpen(`${pages.jobSheet(jobId, 'card')} ${pages.jobSheet(jobId, 'steps')}`)
   const [string] = figures.strings
   if (!string) return null
   const text = (quantity: Quantity, value: number) => measureText(measure(quantity, value), units)
@@ -47,22 +48,20 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
   const onPin: readonly Row[] = [
     [
       'Slack',
-      `${text('length', slack.length)} past the pin; ${text('pins', slack.reach.pins)} ${slack.reach.direction}; ${text('length', slack.pull)} sideways`,
+      [
+        `${text('length', slack.length)} past the pin`,
+        ...(slack.reach.isThere ? [`${text('pins', slack.reach.pins)} ${slack.reach.direction}`] : []),
+        `${text('length', slack.pull)} sideways`,
+      ].join('; '),
     ],
     [
       'On the pin',
       `${text('wraps', string.wraps)}, ${text('width', string.bank.width)} wide; ${string.head}; tightens ${position.head.pin.tightens}, ${turner.seenFrom}`,
     ],
   ]
-  const onFoot: readonly Row[] =
-    key.quarterTurn === null
-      ? []
-      : [
-          [
-            'On its foot',
-            `wrap it below pitch by no more than ${text('semitones', key.quarterTurn)}: a quarter turn of ${turner.name} brings that up`,
-          ],
-        ]
+  const onFoot: readonly Row[] = [
+    ['On its foot', `wrap it no more than ${text('semitones', wrapBelowPitch(key))} below pitch`],
+  ]
   const rows: readonly Row[] = [
     ['String', `${materialWord(figures.construction)}, ${text('gauge', string.gauge)}, from ${from}`],
     ['Cut', text('length', figures.cut.total)],
@@ -188,6 +187,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
         Estimates from the lengths and values entered; the maker’s string chart comes first. Cracks, rising
         seams, pins that won’t hold: ask the maker or a qualified repairer.
       </p>
+      <EveryMove steps={steps} />
     </article>
   )
 }

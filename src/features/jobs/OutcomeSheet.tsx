@@ -11,6 +11,7 @@ import { nearText } from '@/ui/format/time'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useHouse } from '@/ui/units'
 import { KeepRest } from './KeepRest'
+import { LeftForLater } from './LeftForLater'
 
 interface OutcomeSheetProps {
   readonly outcome: Omit<JobOutcome, 'job'>
@@ -75,6 +76,7 @@ export function OutcomeSheet({
           </div>
         )}
         {keepsStores && coil?.restUnknown && <KeepRest coilId={coil.id} />}
+        <LeftForLater jobId={jobId} steps={outcome.left} />
         <p className="mt-4 flex flex-wrap gap-2">
           {others[0] && (
             <Link href={pages.jobSheet(others[0].jobId, 'steps')} data-go-on className="button button-main">

@@ -6,11 +6,13 @@ import { useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
 import { lockSentences, tailFacts } from '@/core/knots/fastenings'
+import { movesSaid } from '@/core/fitting/knot-words'
+import { byHand } from '@/core/knots/film/by-hand'
 import { saidFor } from '@/core/knots/tails/said-for'
 import { tellCrossings } from '@/core/knots/tails/tell-crossings'
 import { placesOf } from '@/core/knots/tails/tail-end'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
-import { isTail, tyingOf, type Fastening } from '@/core/knots/tying'
+import { isTail, tightness, tyingOf, type Fastening } from '@/core/knots/tying'
 import { frameOf } from '@/drawings/knot/frame'
 import { KnotDrawing } from '@/drawings/knot/KnotDrawing'
 import { KnotPlayer } from '@/drawings/knot/KnotPlayer'
@@ -28,38 +30,49 @@ import type { StringToTie } from './string-to-tie'
 
 interface KnotSheetProps {
   readonly fastening: Fastening
-  readonly habits: Pick<Habits, 'hand' | 'anchorPlace' | 'knots'>
+  readonly habits: Pick<Habits, 'hand' | 'anchor' | 'anchorPlace' | 'knots'>
   /** The string that it is tied for; null where it is only looked at. */
   readonly string: StringToTie | null
 }
 
-/** One fastening, tied stage by stage before the eye, from any side and for either hand; printed, all its stages on one page. */
+/** One fastening, tied move by move or crossing by crossing before the eye, from any side and for either hand; printed, all its stages on one page. */
 export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
   const [at, setAt] = useState(0)
   const [inside, setInside] = useState(false)
-  const [hand, setHand] = useState(habits.hand)
+  const [tiedBy, setTiedBy] = useState(habits.hand)
   const [slow, setSlow] = useState(false)
   const [flat, setFlat] = useState(false)
   const [place, setPlace] = useState(habits.anchorPlace)
   const drawn = useDrawn()
-  const pinRadius = string?.pinRadius
-  const tying = useMemo(
-    () => tyingOf(fastening, { place, ...(pinRadius ? { pinRadius } : {}), ...(drawn ? { drawn } : {}) }),
-    [fastening, place, pinRadius, drawn],
+  const pin = string?.pin
+  const crossings = useMemo(
+    () => tyingOf(fastening, { place, ...(pin ? { pin } : {}), ...(drawn ? { drawn } : {}) }),
+    [fastening, place, pin, drawn],
   )
+  const [told, setTold] = useState<'by hand' | 'by crossings'>('by hand')
+  const hands = useMemo(() => {
+    if (!isTail(fastening)) return null
+    const anchored = tailFacts(fastening).hold === 'knot'
+    const says = movesSaid(fastening, { anchor: habits.anchor, anchorPlace: place }, anchored)
+    return byHand(fastening, { place, anchored, says, ...(drawn ? { drawn } : {}) })
+  }, [fastening, habits.anchor, place, drawn])
+  const tying = told === 'by hand' ? (hands ?? crossings) : crossings
+  const isByHand = tying === hands
+  // Which way a pin turns is the instrument’s, whoever winds it.
+  const hand = tying.end === 'tail' ? tiedBy : 'right'
   const view = inside ? FROM_INSIDE : FROM_OUTSIDE
   const frame = useMemo(() => frameOf(tying, view, hand), [tying, view, hand])
   const last = tying.stages.length - 1
   const stage = tying.stages[at] ?? tying.stages[0]
-  const tight = tying.drawsDown && at === last
+  const tight = tightness(tying, at + 1) > 0
   const state = useMemo(() => tying.stateAt(at + 1), [tying, at])
   // Wraps cross the pin and each other at every turn: on a pin only what the tail passes is worth a word.
-  const told = useMemo(
+  const passes = useMemo(
     () =>
-      tight
+      tight || isByHand
         ? []
         : tellCrossings(state, view, hand).filter(({ says }) => tying.end === 'tail' || says.includes('tag')),
-    [tight, state, view, hand, tying],
+    [tight, isByHand, state, view, hand, tying],
   )
   const look = string?.look ?? USUAL_LOOK
   const board = tying.throughBoard ? { bore: look.bore } : null
@@ -73,7 +86,8 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
     ? tailFacts(fastening).usedFor
     : lockSentences(fastening).join(' ') || 'how most strings are held on their pins'
   const said = (says: string) => saidFor(says, { inside, hand })
-  const title = `Stage ${at + 1} of ${fastening}: ${said(stage?.says ?? '')}`
+  const word = isByHand ? 'Move' : 'Stage'
+  const title = `${word} ${at + 1} of ${fastening}: ${said(stage?.says ?? '')}`
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[15rem_minmax(0,1fr)] print:block">
       <KnotList now={fastening} hrefOf={hrefOf} />
@@ -94,14 +108,16 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
             <button type="button" className="button" aria-pressed={inside} onClick={() => setInside(!inside)}>
               {inside ? 'From outside' : tying.end === 'tail' ? 'From inside the box' : 'From the other side'}
             </button>
-            <button
-              type="button"
-              className="button"
-              aria-pressed={hand === 'left'}
-              onClick={() => setHand(hand === 'left' ? 'right' : 'left')}
-            >
-              {hand === 'left' ? 'For the right hand' : 'For the left hand'}
-            </button>
+            {tying.end === 'tail' && (
+              <button
+                type="button"
+                className="button"
+                aria-pressed={hand === 'left'}
+                onClick={() => setTiedBy(hand === 'left' ? 'right' : 'left')}
+              >
+                {hand === 'left' ? 'For the right hand' : 'For the left hand'}
+              </button>
+            )}
             {canMoveAnchor && (
               <button
                 type="button"
@@ -130,7 +146,8 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
                 title={title}
                 board={board}
                 tight={tight}
-                told={told}
+                told={passes}
+                names={tying.names}
                 className="h-[21rem] w-full md:h-[27rem]"
               />
             ) : (
@@ -175,14 +192,32 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
             </figcaption>
           </figure>
           <div className="flex flex-col">
+            {hands && (
+              <p className="mb-4 flex flex-wrap gap-2">
+                {(['by hand', 'by crossings'] as const).map((way) => (
+                  <button
+                    key={way}
+                    type="button"
+                    className="button aria-pressed:border-verdigris aria-pressed:bg-verdigris-wash"
+                    aria-pressed={told === way}
+                    onClick={() => {
+                      setTold(way)
+                      setAt(0)
+                    }}
+                  >
+                    {way === 'by hand' ? 'With your hands' : 'Crossing by crossing'}
+                  </button>
+                ))}
+              </p>
+            )}
             <div aria-live="polite">
               <p className="label">
-                Stage {at + 1} of {tying.stages.length}
+                {word} {at + 1} of {tying.stages.length}
               </p>
               <p className="mt-1 text-2xl leading-snug">{said(stage?.says ?? '')}</p>
-              {told.length > 0 && (
+              {passes.length > 0 && (
                 <ol className="mt-3 list-inside list-decimal space-y-1 border-l-2 border-rule pl-4">
-                  {told.map((c, i) => (
+                  {passes.map((c, i) => (
                     <li key={i}>{c.says}</li>
                   ))}
                 </ol>
@@ -221,7 +256,7 @@ export function KnotSheet({ fastening, habits, string }: KnotSheetProps) {
             string={string}
           />
         )}
-        <HoldWords tying={tying} />
+        <HoldWords tying={crossings} />
       </section>
     </div>
   )

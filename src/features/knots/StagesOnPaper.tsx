@@ -3,7 +3,7 @@
 import { memo } from 'react'
 import { saidFor } from '@/core/knots/tails/said-for'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
-import type { Tying } from '@/core/knots/tying'
+import { tightness, type Tying } from '@/core/knots/tying'
 import { frameOf, type Hand } from '@/drawings/knot/frame'
 import { KnotDrawing } from '@/drawings/knot/KnotDrawing'
 
@@ -30,8 +30,9 @@ export const StagesOnPaper = memo(function StagesOnPaper({ tying, hand, inside, 
             hand={hand}
             title={`Stage ${i + 1}`}
             board={tying.throughBoard ? { bore } : null}
-            tight={tying.drawsDown && i === tying.stages.length - 1}
-            className="h-36 w-full print:landscape:h-28"
+            names={tying.names}
+            tight={tightness(tying, i + 1) > 0}
+            className="h-36 w-full print:h-28"
           />
           <p>
             {i + 1}. {saidFor(says, { inside, hand })}

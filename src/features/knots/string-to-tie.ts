@@ -3,6 +3,7 @@
  */
 import { knotsFor, type KnotChoice } from '@/core/fitting/choose-knot'
 import type { TailFastening } from '@/core/knots/fastenings'
+import { drawnPin, type DrawnPin } from '@/core/knots/heads/heads'
 import { outerGauge } from '@/core/strings/construction'
 import type { Job } from '@/data/jobs/job'
 import { lookOf, type StringLook } from '@/drawings/knot/string-look'
@@ -16,15 +17,11 @@ export interface StringToTie {
   /** m */
   readonly gauge: number
   readonly look: StringLook
-  /** Of its tuning pin, in gauges. */
-  readonly pinRadius: number
+  readonly pin: DrawnPin
   /** What is tied now, and which knots suit, best first. */
   readonly tied: TailFastening
   readonly choices: readonly KnotChoice[]
 }
-
-/** A pin is drawn no thinner and no thicker than this, in gauges. */
-const PIN = { least: 3.2, most: 6 } as const
 
 export function stringToTie(job: Job, name: string): StringToTie {
   const { construction } = job.figures
@@ -36,7 +33,7 @@ export function stringToTie(job: Job, name: string): StringToTie {
     name,
     gauge,
     look: lookOf(construction, position.tail.eyeletBore),
-    pinRadius: Math.max(PIN.least, Math.min(PIN.most, position.head.pin.diameter / (2 * gauge))),
+    pin: drawnPin(position.head.pin, gauge),
     tied: position.tail.fastening,
     choices: knotsFor(job.instrument, position, construction, job.habits),
   }

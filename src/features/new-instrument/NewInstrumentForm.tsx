@@ -252,7 +252,7 @@ function Drawn({ instrument }: { readonly instrument: Instrument }) {
       />
       <h2 className="mt-3 text-xl font-semibold">{instrument.name.trim() || 'It has no name yet'}</h2>
       <p className="text-soft">
-        {instrument.family}, {instrument.positions.length} strings:{' '}
+        {instrument.family}, {counted(instrument.positions.length, 'string')}:{' '}
         {sections(lines)
           .map(({ material, from, to }) => `${material} (${from === to ? from : `${from} to ${to}`})`)
           .join(', ')}

@@ -78,8 +78,8 @@ export function OrdersSheet({
           <ul className="ruled mt-1" aria-label="On the list">
             {needs.shown.map((need) => (
               <li key={need.id} className="py-2">
-                <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
-                  <span>
+                <div className="flex items-center justify-between gap-x-3">
+                  <span className="min-w-0">
                     <span className="font-semibold">
                       {need.quantity > 1 && `${need.quantity} × `}
                       {need.jobId === null ? (
@@ -100,7 +100,7 @@ export function OrdersSheet({
                   {need.orderId === null ? (
                     <button
                       type="button"
-                      className="min-h-11 px-2 text-sm underline underline-offset-2"
+                      className="min-h-11 shrink-0 px-2 text-sm underline underline-offset-2"
                       aria-label={`Take ${withThe(need.string)} off the list`}
                       onClick={() => act(calls.dropNeed(need.id), {}, 'Taken off the need list.')}
                     >
@@ -108,7 +108,7 @@ export function OrdersSheet({
                     </button>
                   ) : (
                     <Link
-                      className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris underline underline-offset-2"
+                      className="inline-flex min-h-11 shrink-0 items-center text-sm font-semibold text-verdigris underline underline-offset-2"
                       href={pages.order(need.orderId)}
                     >
                       on order {need.orderId}

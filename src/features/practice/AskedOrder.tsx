@@ -1,8 +1,10 @@
 'use client'
 
 import { useMemo, useState } from 'react'
+import { tailFacts } from '@/core/knots/fastenings'
+import { byHandOrStages } from '@/core/knots/film/by-hand'
 import { saidFor } from '@/core/knots/tails/said-for'
-import { tyingOf } from '@/core/knots/tying'
+import { isTail, tightness } from '@/core/knots/tying'
 import { FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { OrderQuestion } from '@/core/practice/question'
 import { frameOf } from '@/drawings/knot/frame'
@@ -13,19 +15,24 @@ import { AskedFrame } from './AskedFrame'
 import type { AskedProps } from './asked-props'
 import { useStopwatch } from './use-stopwatch'
 
-/** Stages laid out in disorder: one takes up what comes next, and what does not come next stays where it is. */
+/** Moves laid out in disorder: one takes up what comes next, and what does not come next stays where it is. */
 export function AskedOrder({ question, count, isLast, onDone }: AskedProps<OrderQuestion>) {
-  const { knot, laidOut } = question
+  const { knot, laidOut, moves } = question
   const [taken, setTaken] = useState(0)
-  /** Stages that were taken too early. */
+  /** Moves that were taken too early. */
   const [early, setEarly] = useState<readonly number[]>([])
   const [took, setTook] = useState<number | null>(null)
   const elapsed = useStopwatch()
   const drawn = useDrawn()
-  const tying = useMemo(
-    () => tyingOf(knot.fastening, { place: knot.place, ...(drawn ? { drawn } : {}) }),
-    [knot, drawn],
-  )
+  const tying = useMemo(() => {
+    const anchored = isTail(knot.fastening) && tailFacts(knot.fastening).hold === 'knot'
+    return byHandOrStages(knot.fastening, {
+      place: knot.place,
+      anchored,
+      says: moves,
+      ...(drawn ? { drawn } : {}),
+    })
+  }, [knot, moves, drawn])
   const frame = useMemo(() => frameOf(tying, FROM_OUTSIDE, knot.hand), [tying, knot.hand])
   const said = (stage: number) => saidFor(tying.stages[stage]?.says ?? '', { inside: false, hand: knot.hand })
   const last = tying.stages.length - 1
@@ -48,7 +55,7 @@ export function AskedOrder({ question, count, isLast, onDone }: AskedProps<Order
       picture={
         taken === 0 ? (
           <p className="grid h-[16vh] place-items-center border border-dashed border-line p-6 text-center text-soft md:h-[28rem]">
-            Nothing is tied yet. Each stage is drawn as you take it up.
+            Nothing is tied yet. Each move is drawn as you take it up.
           </p>
         ) : (
           <KnotDrawing
@@ -56,9 +63,10 @@ export function AskedOrder({ question, count, isLast, onDone }: AskedProps<Order
             frame={frame}
             view={FROM_OUTSIDE}
             hand={knot.hand}
-            title={`${knot.fastening}, ${taken} of ${last + 1} stages tied`}
+            title={`${knot.fastening}, ${taken} of ${last + 1} moves made`}
+            names={tying.names}
             board={tying.throughBoard ? { bore: USUAL_LOOK.bore } : null}
-            tight={tying.drawsDown && taken === last + 1}
+            tight={tightness(tying, taken) > 0}
             className="mx-auto h-[34vh] w-full md:h-[28rem]"
           />
         )
@@ -71,7 +79,7 @@ export function AskedOrder({ question, count, isLast, onDone }: AskedProps<Order
           ? null
           : {
               isRight,
-              was: `${early.length === 1 ? 'One stage was' : `${early.length} stages were`} taken too early.`,
+              was: `${early.length === 1 ? 'One move was' : `${early.length} moves were`} taken too early.`,
               teaches: `${isRight ? 'All in their order.' : 'See the list, as it is tied.'}`,
             }
       }

@@ -32,8 +32,8 @@ export function OldStringOffer({ view }: { view: PracticeView }) {
         One old string
       </h2>
       <p className="mt-1 max-w-3xl">
-        Before your first broken string, take one good old string off {name} and put it back. It settles again
-        for some days, and nothing is cut.
+        Before your first broken string, take one old string off {name} and put it back. Nothing is cut. It
+        settles again for some days.
       </p>
       {openOld !== null ? (
         <p className="mt-3">
@@ -56,13 +56,15 @@ export function OldStringOffer({ view }: { view: PracticeView }) {
           </div>
           <p className="mt-2 max-w-3xl">
             Why this one: {old.because.join('; ')}.
-            {!old.hasTail &&
-              ' Look first whether its tail is long enough to hold: where it was trimmed short, choose another.'}
+            {!old.hasTail && ' Look first at its tail. Is it too short to hold? Choose another string.'}
+            {old.isWire &&
+              ' Wear glasses. Then put a new wire on, in one go: a wire that is bent twice is lost.'}
           </p>
         </>
       ) : (
         <p className="mt-3 text-soft">
-          No string of {name} is sound, settled and no wire: practise on another instrument.
+          No string of {name} will do: each is worn, new, wound, or a wire that is not old. Practise on
+          another instrument.
         </p>
       )}
       {refused && (

@@ -9,7 +9,6 @@ import type { PracticeGo } from '@/data/practice/goes'
 import { useKeepOpen } from '@/ui/away/use-keep-open'
 import { BackLink } from '@/ui/shell/BackLink'
 import { AskedQuestion } from './AskedQuestion'
-import { fetchAhead } from './fetch-ahead'
 import { GoResult } from './GoResult'
 import { useGo } from './use-go'
 
@@ -68,7 +67,7 @@ interface GoingProps {
 
 function Going({ id, go, questions, title, address, onAgain }: GoingProps) {
   const { answers, outcome, take } = useGo({ key: id, address, title, questions })
-  useKeepOpen(address, fetchAhead)
+  useKeepOpen(address)
   const question = questions[answers.length]
   const own = question && go.owns.find(({ instrument }) => instrument.slug === question.slug)
   if (!question || !own)

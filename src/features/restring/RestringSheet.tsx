@@ -130,7 +130,7 @@ export function RestringSheet({ view, origin }: RestringSheetProps) {
           <p className="mt-1" aria-live="polite">
             <span className="plate-figure text-4xl">{hoursText(plan.minutes)}</span>{' '}
             <span className="text-lg">
-              of work on {ids.length} strings, in {plan.batches.length} goes;{' '}
+              of work on {counted(ids.length, 'string')}, in {plan.batches.length} goes;{' '}
               {fromBare ? (
                 'nothing is on it yet'
               ) : plan.leastShare < by.loadShare - 1e-9 ? (

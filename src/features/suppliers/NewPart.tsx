@@ -92,7 +92,7 @@ export function NewPart({ slug, currency }: { readonly slug: string; readonly cu
       )}
       <Entry label={LENGTH_WORDS[soldAs]} {...bind('length')} />
       <Entry label={`Price, ${currency}`} inputMode="decimal" {...bind('price')} />
-      <Entry label="In stock" inputMode="numeric" defaultValue="10" {...bind('stock')} />
+      <Entry label="In stock" inputMode="numeric" placeholder="not said" {...bind('stock')} />
       <Choice label="Tension class" options={CLASSES} {...bind('class')} />
       <Choice label="End" options={STRING_ENDS} {...bind('end')} />
       <Choice label="Colour" options={STRING_COLOURS} {...bind('colour')} />

@@ -201,7 +201,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
                       {moneyText(item.priceMinor, supplier.currency)}
                     </td>
                     <td className={`text-right ${item.stock === 0 ? 'text-ochre' : ''}`}>
-                      {item.stock === 0 ? 'none' : item.stock}
+                      {item.stock === 0 ? 'none' : (item.stock ?? 'not said')}
                     </td>
                   </tr>
                 ))}

@@ -3,8 +3,8 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
-import type { Shown } from '@/data/views/today'
 import { useHouse } from '@/ui/units'
+import { More } from './More'
 import type { ToldSettling, ToldTail, ToldToday } from './told-today'
 
 interface TodaySheetProps {
@@ -12,6 +12,8 @@ interface TodaySheetProps {
   readonly tolerance: number
   /** Ways to where more of it is told. */
   readonly beside: ReactNode
+  /** Lists of what waits. */
+  readonly waiting: ReactNode
   /** A settling string's row, with the form for its reading. */
   readonly retuneRow: (settling: ToldSettling) => ReactNode
   /** A parked tail's row, with its trimming. */
@@ -19,9 +21,9 @@ interface TodaySheetProps {
 }
 
 /** What needs a hand now, with one thing to do when a string breaks. */
-export function TodaySheet({ today, tolerance, beside, retuneRow, tailRow }: TodaySheetProps) {
+export function TodaySheet({ today, tolerance, beside, waiting, retuneRow, tailRow }: TodaySheetProps) {
   const { name } = useHouse()
-  const { day, due, later, jobs, tails, orders, ahead } = today
+  const { day, due, later, jobs, tails, ahead } = today
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <div className="sheet order-1 p-5">
@@ -99,26 +101,7 @@ export function TodaySheet({ today, tolerance, beside, retuneRow, tailRow }: Tod
             <More of={tails} what="parked tails" />
           </section>
         )}
-        {orders.all > 0 && (
-          <section className="sheet order-3 p-5" aria-labelledby="coming">
-            <h2 id="coming" className="text-xl font-semibold">
-              Coming
-            </h2>
-            <ul className="ruled">
-              {orders.shown.map(({ id, supplier, next }) => (
-                <li key={id}>
-                  <Link href={pages.order(id)} className="block min-h-11 py-2 hover:underline">
-                    <span className="block font-semibold">
-                      Order {id}, {supplier}
-                    </span>
-                    <span className="block text-sm text-soft">{next}</span>
-                  </Link>
-                </li>
-              ))}
-            </ul>
-            <More of={orders} what="orders" />
-          </section>
-        )}
+        {waiting}
         <section className="sheet order-4 p-5" aria-labelledby="ahead">
           <h2 id="ahead" className="text-xl font-semibold">
             Ahead
@@ -150,19 +133,5 @@ export function TodaySheet({ today, tolerance, beside, retuneRow, tailRow }: Tod
         </section>
       </div>
     </div>
-  )
-}
-
-/** Leads to the whole list where only its first lines are shown. */
-function More({ of: { shown, all }, what }: { readonly of: Shown<unknown>; readonly what: string }) {
-  if (shown.length >= all) return null
-  return (
-    <Link
-      href={pages.allOfToday}
-      prefetch={false}
-      className="inline-flex min-h-11 items-center text-sm font-semibold text-verdigris hover:underline"
-    >
-      Show all {all} {what}
-    </Link>
   )
 }

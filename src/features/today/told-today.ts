@@ -29,7 +29,6 @@ export interface ToldToday {
   readonly later: Shown<ToldSettling>
   readonly tails: Shown<ToldTail>
   readonly jobs: Shown<Omit<TodayView['jobs']['shown'][number], 'openedAt'> & { readonly since: string }>
-  readonly orders: TodayView['orders']
   readonly ahead: readonly {
     readonly id: number
     readonly name: string
@@ -81,7 +80,6 @@ export function toldToday(view: TodayView, now: number, timeZone: string, units:
     later: told(view.later, settling),
     tails: told(view.tails, tail),
     jobs: told(view.jobs, ({ openedAt, ...job }) => ({ ...job, since: distanceText(openedAt, now) })),
-    orders: view.orders,
     ahead: view.ahead.map(({ id, name, at, notReady, unknown }) => ({
       id,
       name,

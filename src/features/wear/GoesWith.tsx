@@ -1,3 +1,4 @@
+import { counted } from '@/core/list/counted'
 import type { GoesWithLine } from '@/data/views/wear-why'
 import { chanceText } from '@/ui/format/chance'
 import { PlainTable, type TableHead } from '@/ui/list/PlainTable'
@@ -26,7 +27,7 @@ export function GoesWith({ lines }: { readonly lines: readonly GoesWithLine[] })
           <tr key={what} className="border-b border-rule">
             <th className="py-1.5 pr-3 font-semibold first-letter:uppercase">{what}</th>
             <td className="py-1.5 pr-3 text-right text-sm">
-              {inIt.happened} in {inIt.of} {counts}
+              {inIt.happened} in {counted(inIt.of, counts === 'days' ? 'day' : 'string')}
             </td>
             <td className="py-1.5 pr-3 text-right text-sm">
               {outside.happened} in {outside.of}

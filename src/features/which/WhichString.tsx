@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useDeferredValue, useMemo, useState, type FormEvent } from 'react'
 import { X } from 'lucide-react'
+import { counted } from '@/core/list/counted'
 import { pages } from '@/boundary/paths'
 import { clueKey, type Clue } from '@/core/identify/clue'
 import { nextClues, type NextClue } from '@/core/identify/next-clue'
@@ -118,7 +119,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
         <div aria-live="polite">
           {clues.length === 0 ? (
             <p className="mt-3 text-center text-soft">
-              Any of the {instrument.positions.length} strings, until you say something about it.
+              Any of the {counted(instrument.positions.length, 'string')}, until you say something about it.
             </p>
           ) : (
             <Ranking instrument={instrument} ranked={ranked} clues={weighed} />

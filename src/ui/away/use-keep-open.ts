@@ -7,15 +7,14 @@ import { useEffect } from 'react'
  * anew, or put aside by a phone that wants its memory. What was kept before is forgotten.
  *
  * @param addresses - of the pages that belong together, the open one first, with a blank between
- * @param fetchAhead - fetches what the page fetches only when it is first wanted; a constant
  */
-export function useKeepOpen(addresses: string, fetchAhead: () => Promise<unknown>): void {
+export function useKeepOpen(addresses: string): void {
   useEffect(() => {
     if (!('serviceWorker' in navigator)) return
     // Once the page stands still: by then it has fetched what it is drawn by.
-    const timer = setTimeout(() => void keepOpen(addresses.split(' '), fetchAhead), RESTS)
+    const timer = setTimeout(() => void keepOpen(addresses.split(' ')), RESTS)
     return () => clearTimeout(timer)
-  }, [addresses, fetchAhead])
+  }, [addresses])
 }
 
 /** ms */
@@ -27,16 +26,13 @@ export async function letGo(): Promise<void> {
   registration?.active?.postMessage({ keep: [], drawnBy: [] })
 }
 
-async function keepOpen(keep: readonly string[], fetchAhead: () => Promise<unknown>): Promise<void> {
+async function keepOpen(keep: readonly string[]): Promise<void> {
   try {
     await navigator.serviceWorker.register('/away.js')
     const { active } = await navigator.serviceWorker.ready
-    // What is fetched only when it is first wanted can't be fetched while the house is away.
-    await Promise.all([fetchAhead(), import('../shell/DoneMessage'), import('../shell/KeyDialog')])
-    // A script stands in the page as soon as it is asked for; the list of what was fetched can lag behind it.
-    const scripts = [...document.scripts].flatMap(({ src }) => (src ? [src] : []))
-    const drawnBy = [...performance.getEntriesByType('resource').map(({ name }) => name), ...scripts]
-      .map((address) => new URL(address))
+    const drawnBy = performance
+      .getEntriesByType('resource')
+      .map(({ name }) => new URL(name))
       .filter(({ origin }) => origin === location.origin)
       .map(({ pathname, search }) => pathname + search)
     active?.postMessage({ keep, drawnBy })

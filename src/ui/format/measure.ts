@@ -28,6 +28,14 @@ const fixed =
   (unit: string, digits: number, scale = 1): Show =>
   (value) => ({ figure: (value * scale).toFixed(digits).replace('-', '−'), unit })
 
+/** To a tenth where it is not whole; one is told in the singular. */
+const counted =
+  (one: string): Show =>
+  (value) => {
+    const figure = trimmed(value.toFixed(1)).replace('-', '−')
+    return { figure, unit: figure === '1' ? one : `${one}s` }
+  }
+
 const byCalliper: Show = (value, unit) =>
   unit === 'mm'
     ? { figure: lengthFigure(value, { unit: 'mm', digits: 2 }), unit: 'mm' }
@@ -36,7 +44,10 @@ const byCalliper: Show = (value, unit) =>
 const SHOW: Record<Quantity, Show> = {
   length: (value, unit) =>
     unit === 'mm'
-      ? { figure: lengthFigure(value, { unit: 'mm', digits: Math.abs(value) < 0.02 ? 1 : 0 }), unit: 'mm' }
+      ? {
+          figure: trimmed(lengthFigure(value, { unit: 'mm', digits: Math.abs(value) < 0.02 ? 1 : 0 })),
+          unit: 'mm',
+        }
       : {
           figure:
             Math.abs(value) < INCH / 2
@@ -49,21 +60,16 @@ const SHOW: Record<Quantity, Show> = {
   frequency: fixed('Hz', 1),
   force: fixed('N', 0),
   stress: fixed('MPa', 0, 1e-6),
-  angle: (value) => ({ figure: value.toFixed(value < 20 ? 1 : 0), unit: '°' }),
-  turns: (value) => ({
-    figure: trimmed(value.toFixed(1)),
-    unit: trimmed(value.toFixed(1)) === '1' ? 'turn' : 'turns',
-  }),
-  wraps: (value) => ({
-    figure: trimmed(value.toFixed(1)),
-    unit: trimmed(value.toFixed(1)) === '1' ? 'wrap' : 'wraps',
-  }),
-  pins: (value) => ({
-    figure: trimmed(value.toFixed(1)),
-    unit: trimmed(value.toFixed(1)) === '1' ? 'pin' : 'pins',
-  }),
-  strings: (value) => ({ figure: value.toFixed(1), unit: 'strings' }),
-  semitones: fixed('semitones', 1),
+  // More than once round is counted in turns, too: nobody turns a knob by 536°.
+  angle: (value) =>
+    value < 360
+      ? { figure: value.toFixed(value < 20 ? 1 : 0), unit: '°' }
+      : { figure: `${value.toFixed(0)}°`, unit: `or ${trimmed((value / 360).toFixed(1))} turns` },
+  turns: counted('turn'),
+  wraps: counted('wrap'),
+  pins: counted('pin'),
+  strings: counted('string'),
+  semitones: counted('semitone'),
   cents: (value) => {
     // Rounded first: a hair flat is 0, not −0.
     const whole = Math.round(value) || 0

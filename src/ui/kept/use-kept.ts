@@ -14,25 +14,38 @@ function subscribe(listener: () => void): () => void {
  *
  * @param key - one for each thing that is typed
  * @param empty - what it is before anything was typed, and again when it is set to that; a constant
+ * @param where - a device remembers it for the next time, a window only until it is closed
  */
-export function useKept<T>(key: string, empty: T): readonly [T, (next: T | ((had: T) => T)) => void] {
+export function useKept<T>(
+  key: string,
+  empty: T,
+  where: 'window' | 'device' = 'window',
+): readonly [T, (next: T | ((had: T) => T)) => void] {
   const kept = useSyncExternalStore(
     subscribe,
-    () => window.sessionStorage.getItem(key),
+    () => storage(where).getItem(key),
     () => null,
   )
   const value = useMemo(() => read(kept, empty), [kept, empty])
   const setValue = useCallback(
     (next: T | ((had: T) => T)) => {
-      const to = next instanceof Function ? next(read(window.sessionStorage.getItem(key), empty)) : next
-      if (to === empty) window.sessionStorage.removeItem(key)
-      else window.sessionStorage.setItem(key, JSON.stringify(to))
+      const to = next instanceof Function ? next(read(storage(where).getItem(key), empty)) : next
+      if (to === empty) storage(where).removeItem(key)
+      else storage(where).setItem(key, JSON.stringify(to))
       listeners.forEach((listener) => listener())
     },
-    [key, empty],
+    [key, empty, where],
   )
   return [value, setValue]
 }
+
+/** Keeps a value in this window for a page that is opened next. */
+export function keepForNext<T>(key: string, value: T): void {
+  window.sessionStorage.setItem(key, JSON.stringify(value))
+}
+
+const storage = (where: 'window' | 'device') =>
+  where === 'window' ? window.sessionStorage : window.localStorage
 
 function read<T>(kept: string | null, empty: T): T {
   return kept === null ? empty : (JSON.parse(kept) as T)

@@ -7,17 +7,17 @@ import { typedOver } from './typed-over'
 
 const positions = readShelf('demo').instruments.flatMap((instrument) => instrument.positions)
 
-test('hardware: a height typed in inches changes no other cell', () => {
+test('hardware: a height typed in inches stays as typed and changes no other cell', () => {
   for (const position of positions) {
     const kept = hardwareCells(hardwareOf(position), 'mm')
     const shown = { ...hardwareCells(hardwareOf(position), 'in'), height: '1' }
     const { line } = readHardware(position.number, shown, 'in')
     if (line)
-      expect(typedOver(kept, hardwareCells(line, 'mm'), ['height'])).toEqual({ ...kept, height: '25.4' })
+      expect(typedOver(kept, hardwareCells(line, 'mm'), ['height'])).toEqual({ ...kept, height: '1 in' })
   }
 })
 
-test('chart: a speaking length typed in inches changes no other cell', () => {
+test('chart: a speaking length typed in inches stays as typed and changes no other cell', () => {
   const inch = { gauge: 'in', core: 'in', bedding: 'in', wrap: 'in', speaking: 'in', free: 'in' } as const
   for (const position of positions) {
     const kept = cellsOf(chartLine(position), 'mm')
@@ -27,7 +27,7 @@ test('chart: a speaking length typed in inches changes no other cell', () => {
   }
 })
 
-test('chart: a gauge typed in thousandths changes no other cell', () => {
+test('chart: a gauge typed in thousandths stays as typed and changes no other cell', () => {
   const thou = {
     gauge: 'thou',
     core: 'thou',

@@ -2,6 +2,8 @@
  * Fastening the lower end: knot and board, loop, foot.
  */
 import { ANCHOR_LENGTH } from '../../knots/anchor-length'
+import { handMoves, type HandMoves } from '../../knots/hand-moves'
+import { saidFor } from '../../knots/tails/said-for'
 import { measure, say, type Phrase } from '../../measure'
 import { coreMaterial } from '../../strings/construction'
 import { isGlued } from '../cautions'
@@ -17,7 +19,7 @@ import {
   type FittingContext,
   type StepMaker,
 } from '../context'
-import { footOf } from '../feet'
+import { footOf, wrapBelowPitch } from '../feet'
 import { anchorGoes, knotWords, type KnotWords } from '../knot-words'
 import { hasEyelet, hasHitchPin } from '../parts'
 import { knotComesFirst } from '../threading'
@@ -66,23 +68,17 @@ export const tieKnot: StepMaker = (context) => {
 
 /** Which knot, what it takes, and what it rests on. */
 function knotSentences(context: FittingContext): readonly Phrase[] {
-  switch (holdOf(context)) {
-    case 'bead':
-      return [
-        say`Put the bead on the string, at the end without a label.`,
-        say`Tie an overhand knot behind it, and draw it tight.`,
-      ]
-    case 'toggle':
-      return [
-        say`Take the end without a label. Tie it round the string so that it slides.`,
-        say`Put the toggle into the loop, and draw the loop up on its middle.`,
-      ]
-    default:
-      return [
-        say`Tie the ${context.position.tail.fastening} knot at the end without a label.`,
-        ...anchorSentences(context),
-      ]
-  }
+  const { name, lays, draws } = handMoves(context.position.tail.fastening) as HandMoves
+  // The step’s drawing looks from outside.
+  const said = (move: string) => say`${saidFor(move, { inside: false, hand: context.habits.hand })}`
+  return [
+    holdOf(context) === 'knot'
+      ? say`Tie ${name} at the end without a label.`
+      : say`Take the end without a label.`,
+    ...lays.map(said),
+    ...(holdOf(context) === 'knot' ? anchorSentences(context) : []),
+    ...draws.map(said),
+  ]
 }
 
 function anchorSentences(context: FittingContext): readonly Phrase[] {
@@ -158,6 +154,12 @@ export const throughBoard: StepMaker = (context) => {
   })
 }
 
+/** A knot that is too stiff to be drawn up by the fingers. */
+const isHeavy = (context: FittingContext) =>
+  holdOf(context) === 'knot' &&
+  only(context).gauge > THICK_GUT &&
+  context.habits.knotSet === 'hard pull at once'
+
 export const seat: StepMaker = (context) => {
   if (!inBox(context)) return null
   const hold = holdOf(context)
@@ -169,9 +171,11 @@ export const seat: StepMaker = (context) => {
     phase: 'in',
     title: `Seat the ${rests} against the board`,
     todo: [
-      hard
-        ? say`Pull hard by hand until the ${rests} sits and gives no more.`
-        : say`Draw it up by hand until it touches. Tuning will set it.`,
+      isHeavy(context)
+        ? say`Wrap the string round a gloved hand. Set the knot by one hard tug.`
+        : hard
+          ? say`Pull hard by hand until the ${rests} sits and gives no more.`
+          : say`Draw it up by hand until it touches. Tuning will set it.`,
       ...(isGlued(context) ? [say`Then put half a drop of thin cyanoacrylate on the knot.`] : []),
       say`Keep the pull on until the pin holds.`,
       say`Short of a hand? Put the rubber-faced clip on the string, against the board.`,
@@ -244,12 +248,8 @@ export const pegCord: StepMaker = (context) => {
   })
 }
 
-/** What the peg is trusted to bring up, semitones: a string that is wrapped slacker never presses its layer tight. */
-const FEW = 4
-
 export const wrapFoot: StepMaker = (context) => {
   if (holdOf(context) !== 'foot') return null
-  const { quarterTurn } = only(context).key
   return step({
     key: 'wrap-foot',
     phase: 'wind',
@@ -268,7 +268,7 @@ export const wrapFoot: StepMaker = (context) => {
     figures: [
       {
         label: 'Below pitch, at most',
-        measure: measure('semitones', Math.min(FEW, quarterTurn ?? FEW)),
+        measure: measure('semitones', wrapBelowPitch(only(context).key)),
       },
     ],
     right: say`The turns lie tight. The string holds its pitch when you let go.`,

@@ -25,7 +25,8 @@ import {
 import { isGlued } from '../cautions'
 import { cutterFor, looser, turnerOf, turningOf } from '../hands'
 import { ANCHORS } from '../knot-words'
-import { hasBridge, hasBridgePin, hasEyelet, hasHitchPin, hasNut } from '../parts'
+import { hasEyelet, hasHitchPin } from '../parts'
+import { placesTouched } from '../places-touched'
 
 /** What the string's end rests on, to lay out beside it. */
 const REST: Record<TailHold, readonly string[]> = {
@@ -73,6 +74,13 @@ function layOut(things: readonly string[]): readonly Phrase[] {
   })
 }
 
+/** Where off is on this model. */
+function leversOffOn({ leversOff = 'not said' }: Instrument): Phrase {
+  return leversOff === 'not said'
+    ? say`Put every lever off. Off is down on most harps.`
+    : say`Put every lever off. Off is ${leversOff} on this harp.`
+}
+
 export const makeReady: StepMaker = (context) => {
   const { instrument, position, figures, habits, state } = context
   const wire = wired(context)
@@ -91,7 +99,7 @@ export const makeReady: StepMaker = (context) => {
     position.mechanism === 'disc'
       ? [say`Put every pedal in flat, the top notch.`]
       : position.mechanism === 'lever'
-        ? [say`Put every lever off. Off is down on most harps.`]
+        ? [leversOffOn(instrument)]
         : []
   return step({
     key: 'make-ready',
@@ -188,7 +196,8 @@ export const takeOff: StepMaker = (context) => {
       ...(fromFoot ? footLetDown(context) : []),
       ...(whole && hold !== 'foot'
         ? [
-            say`Let it down before you cut anything. ${turnerOf(pin).turn} ${looser(pin)}, ${turnerOf(pin).seenFrom}.`,
+            forPractice ? say`Let it down until it is slack.` : say`Let it down before you cut anything.`,
+            say`${turnerOf(pin).turn} ${looser(pin)}, ${turnerOf(pin).seenFrom}.`,
           ]
         : []),
       ...(counted ? [say`Count the turns you give. They raise the pin, and count later.`] : []),
@@ -217,28 +226,6 @@ export const takeOff: StepMaker = (context) => {
   })
 }
 
-/** What the string lay against, from its pin down: only what this instrument has. */
-export function placesTouched(context: FittingContext): readonly string[] {
-  const { position } = context
-  const hold = holdOf(context)
-  const lower: Record<TailHold, string | null> = {
-    knot: hasEyelet(position) ? 'the eyelet' : 'the board hole',
-    bead: 'the board hole',
-    toggle: 'the board hole',
-    loop: hasHitchPin(position) ? 'the hitch pin' : null,
-    posts: 'both posts',
-    foot: 'the foot',
-  }
-  return [
-    hold === 'foot' ? 'the cord of its peg' : 'the pin hole',
-    hasNut(position) ? 'the nut slot' : null,
-    hasBridgePin(position) ? 'the bridge pin' : null,
-    position.mechanism && `the ${position.mechanism}`,
-    hasBridge(position) ? 'the bridge' : null,
-    lower[hold],
-  ].flatMap((place) => place ?? [])
-}
-
 export const inspect: StepMaker = (context) => {
   const { site } = context.state
   return step({
@@ -252,7 +239,7 @@ export const inspect: StepMaker = (context) => {
             say`${suspectedAt(site, context.position).remedy}`,
           ]
         : []),
-      say`Feel for burrs at ${listed(placesTouched(context))}.`,
+      say`Feel for burrs at ${listed(placesTouched(context.position).map(({ name }) => name))}.`,
       say`Polish a burr with a soft cord and mild polish.`,
       say`Draw the cord back and forth along the string’s own path.`,
       ...(hasEyelet(context.position) ? [say`At the eyelet, keep a hand behind the board.`] : []),
@@ -291,6 +278,9 @@ export const prove: StepMaker = (context) => {
     title: 'Check the new string',
     todo: [
       say`Read the packet: ${materialWord(figures.construction)}${tensionClass === null ? '' : `, ${tensionClass} tension`}, for ${theName(position, habits.octaveNames)}.`,
+      ...(tensionClass !== null && instrument.family !== 'pedal harp' && !wire
+        ? [say`A big harp’s packet of this class may be right for a small harp.`]
+        : []),
       ...(wire || context.state.restring === 'from bare'
         ? []
         : [say`Compare old and new between your fingers.`]),

@@ -1,6 +1,6 @@
 /** Half way up: all new strings of a stage, or of a bare instrument, before any goes on to its pitch. */
 import { measure, say } from '../../measure'
-import { holdOf, only, step, type StepMaker } from '../context'
+import { holdOf, inBox, only, step, type StepMaker } from '../context'
 import { looser, turnerOf, turningOf } from '../hands'
 
 export const toHalf: StepMaker = (context) => {
@@ -20,13 +20,16 @@ export const toHalf: StepMaker = (context) => {
       restring === 'from bare'
         ? say`Stop there until every string that is on has come so far.`
         : say`Stop there until every string of this stage has come so far.`,
+      ...(restring === 'from bare' && inBox(context)
+        ? [say`Stretch it once by hand. Look whether its knot slipped.`]
+        : []),
       say`It pulls a quarter of what it will. It may stay so overnight.`,
     ],
     figures: [
       { label: 'Half its pitch', measure: measure('frequency', pitch / 2) },
       { label: `Turn ${name} from snug`, measure: measure('angle', key.snugToHalf) },
     ],
-    right: say`It gives a low, dull note. Its wraps lie where they should.`,
+    right: say`It gives a low, clear note. Its wraps lie where they should.`,
     mistake: say`Leaving it slack overnight: wraps and knots come loose.`,
     turning: turningOf(position.head.pin, 'tightens'),
     picture: 'key',

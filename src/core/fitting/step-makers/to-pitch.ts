@@ -2,9 +2,10 @@
  * Up to pitch and after: tuning, putting back what lay over it, helping it settle, trimming, looking inside, logging.
  */
 import { comparedWith, FIFTH, OCTAVE } from '../../instrument/compared-with'
-import type { StringPosition } from '../../instrument/instrument'
+import type { Instrument, StringPosition } from '../../instrument/instrument'
 import { theName } from '../../instrument/names'
 import { measure, say, type Phrase } from '../../measure'
+import { semitoneNumber } from '../../pitch/note'
 import { AGES_BY, type Stretching } from '../../settle/stretching'
 import { isCutFlush, windsOnPin } from '../head-way'
 import { cutterFor, turnerOf, turningOf } from '../hands'
@@ -58,6 +59,7 @@ export const toPitch: StepMaker = (context) => {
           say`Then the tuner. Never guess upward.`,
           ...pluckSentences(context),
           say`It falls straight away. Tune it again.`,
+          ...(holdOf(context) === 'posts' ? [say`Give it a day to settle.`] : []),
           ...spacingSentence(context),
         ],
     figures: feet
@@ -149,6 +151,26 @@ function compareSentences({ instrument: { positions }, habits }: FittingContext,
     : [say`No string is lower.`, told]
 }
 
+const INTERVALS: Readonly<Record<number, string>> = {
+  1: 'half a tone',
+  2: 'tone',
+  3: 'minor third',
+  4: 'major third',
+  5: 'fourth',
+  7: 'fifth',
+}
+/** More intervals than this are not kept in mind. */
+const MOST_INTERVALS = 6
+
+/** The intervals from the lowest string up, as they are tuned by ear; nothing where they are too many, or no such steps. */
+function intervalsUp({ positions }: Instrument): readonly Phrase[] {
+  const up = positions.map(({ note }) => semitoneNumber(note)).sort((a, b) => a - b)
+  const steps = up.slice(1).map((pitch, i) => INTERVALS[pitch - (up[i] as number)])
+  if (steps.length === 0 || steps.length > MOST_INTERVALS || steps.some((step) => step === undefined))
+    return []
+  return [say`From the lowest: ${steps.join(', ')}.`]
+}
+
 /** Silk breaks sooner than metal, which is tuned a fourth above it. */
 function pegTodo(context: FittingContext): readonly Phrase[] {
   const { pin } = only(context).position.head
@@ -156,6 +178,7 @@ function pegTodo(context: FittingContext): readonly Phrase[] {
   return [
     say`${turn} ${pin.tightens}, ${seenFrom}, in small steps.`,
     say`Go through once from the lowest layer to the highest, roughly, by intervals.`,
+    ...intervalsUp(context.instrument),
     say`Then go through exactly, by harmonics.`,
     say`For a low string, touch it at its half and listen there.`,
     ...(wired(context) && context.figures.construction.kind === 'wound'
@@ -190,7 +213,9 @@ export const putBack: StepMaker = (context) => {
       : say`Each string comes off its pin where it did before.`,
     mistake: many
       ? say`Laying them back in another order than the reverse of how they came off.`
-      : say`Leaving it out of its slot: it buzzes.`,
+      : feet
+        ? say`Wrapping it slack: its layer never presses tight, and slips.`
+        : say`Leaving it out of its slot: it buzzes.`,
     picture: feet ? 'foot' : 'off',
   })
 }

@@ -3,7 +3,7 @@
  */
 import { isHarp, type Bearing } from '../../instrument/instrument'
 import { ordinal } from '../../pitch/harp-octave'
-import { lockSentences } from '../../knots/fastenings'
+import { isLockedFirst, lockSentences } from '../../knots/fastenings'
 import { measure, say, type Phrase } from '../../measure'
 import {
   fromBare,
@@ -19,7 +19,7 @@ import {
 import type { StringFigures } from '../figures'
 import type { SlackRule } from '../slack-figures'
 import { looser, turnerOf, turningOf } from '../hands'
-import { BY_TAIL, isCutFlush } from '../head-way'
+import { BY_TAIL, isCutFlush, isThreadedTwice } from '../head-way'
 import { hasBridgePin, hasHitchPin, isDriven } from '../parts'
 import type { Step } from '../step'
 import { topHeight } from '../../winding/pin'
@@ -272,11 +272,15 @@ const bendsFirst = (context: FittingContext) =>
 /** How the end is kept in the hole before the pin turns; nothing where that comes with the turning. */
 function becketFirst(context: FittingContext): readonly Phrase[] {
   const figures = only(context)
-  if (figures.head === 'kinked both sides') return lockSentences(figures.head).map((one) => say`${one}`)
-  return bendsFirst(context)
-    ? [say`Bend the end sharply at the hole, ${becketWay(figures)}. The first wrap lies over it.`]
-    : []
+  // An S is bent as it is made.
+  const bend =
+    bendsFirst(context) && figures.head !== 'kinked both sides'
+      ? [say`Bend the end sharply at the hole, ${becketWay(figures)}. The first wrap lies over it.`]
+      : []
+  return isLockedFirst(figures.head) ? [...bend, ...lockSaid(figures)] : bend
 }
+
+const lockSaid = ({ head }: StringFigures): readonly Phrase[] => lockSentences(head).map((one) => say`${one}`)
 
 /** The same once the pin has begun to turn. */
 function becketAfter(context: FittingContext): readonly Phrase[] {
@@ -302,14 +306,14 @@ export const threadPin: StepMaker = (context) => {
       ? [
           in_,
           say`Stop when it is flush with the far side. You cut the slack with it.`,
-          ...(cutsAgain(context) ? [] : becketFirst(context)),
+          ...(isThreadedTwice(context) ? [] : becketFirst(context)),
         ]
       : [
           in_,
           say`Draw it snug.`,
           ...way.todo,
           say`Hold the slack: an elbow, a friend or the other hand.`,
-          ...(cutsAgain(context) ? [] : becketFirst(context)),
+          ...(isThreadedTwice(context) ? [] : becketFirst(context)),
         ],
     figures: flush ? [] : way.figures,
     others: flush ? [] : way.others,
@@ -331,11 +335,8 @@ export const threadPin: StepMaker = (context) => {
   })
 }
 
-const cutsAgain = ({ habits, state }: FittingContext) =>
-  habits.cutting === 'set slack, take out, cut, thread again' && !state.sameString
-
 export const cutAgain: StepMaker = (context) => {
-  if (!onePin(context) || !cutsAgain(context)) return null
+  if (!onePin(context) || !isThreadedTwice(context)) return null
   const { figures, position } = context
   // The hole lies between the fingers and the tail.
   const past = measure('length', figures.tail + position.head.pin.diameter)
@@ -435,10 +436,9 @@ export const wind: StepMaker = (context) => {
         ? []
         : [say`It is geared: ${measure('number', pin.gearRatio)} turns of ${name} are one of the pin.`]),
       ...handSentences(context),
-      ...(wired(context) && pin.setting === 'upright' ? [say`Press the wire low, under the hole.`] : []),
       ...becketAfter(context),
-      // An S is set as the end is threaded.
-      ...(figures.head === 'kinked both sides' ? [] : lockSentences(figures.head).map((one) => say`${one}`)),
+      ...(wired(context) && pin.setting === 'upright' ? [say`Press the wire low, under the hole.`] : []),
+      ...(isLockedFirst(figures.head) ? [] : lockSaid(figures)),
       ...laySentences(figures),
       ...(inBox(context) ? [say`Take the clip off once two wraps are on. It marks the string.`] : []),
       ...(pin.gearRatio === 1 ? RESTS : []),

@@ -21,6 +21,7 @@ test('every move of the walk, in its order', () => {
       'F7 glove': /^wrap-foot: Glove off for the last turns/,
       'F7 loop': /^wrap-foot: Look at the stopper loop in the middle and at the end/,
       F9: /^to-pitch: Go through once from the lowest layer to the highest, roughly, by intervals/,
+      'F9 intervals': /^to-pitch: From the lowest: tone, minor third, tone, tone, minor third, tone\./,
       'F9 harmonics': /^to-pitch: Then go through exactly, by harmonics/,
       'F9 low': /^to-pitch: For a low string, touch it at its half and listen there/,
     }),

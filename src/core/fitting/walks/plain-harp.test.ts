@@ -1,6 +1,6 @@
 /** A plain string of a harp, gut and nylon: moves D3, D4, G1 to G20, K10, A1 to A5, S1 to S4, N1 to N9. */
 import { WAYS } from '../habits'
-import { everyInstrument, lines, missing, on, own, told } from './told'
+import { everyInstrument, lines, missing, on, own, text, told } from './told'
 
 const GUT = {
   G1: /^make-ready: Put every pedal in flat, the top notch/,
@@ -12,7 +12,10 @@ const GUT = {
   G3: /^set-pin: Turn the string hole in line with the string/,
   G5: /^tie-knot: Work the last hand’s breadth soft/,
   'G5 white': /^tie-knot: A bend that turns white is cracked/,
-  G6: /^tie-knot: Tie the .* knot/,
+  G6: /^tie-knot: Tie the two-loop knot with an open bight at the end without a label/,
+  K1: /^tie-knot: Left hand: bend a U that crosses nothing/,
+  'K1 loop': /^tie-knot: Right hand: lay a loop of the long part that crosses itself/,
+  'K1 over': /^tie-knot: Lay the right loop over the U, its crossing inward/,
   A2: /^tie-knot: Put an anchor of old gut through the first loop, as far as its middle/,
   A1: /^tie-knot = Anchor: 25 mm/,
   G8: /^through-board: .*Feed the free end up/,
@@ -46,6 +49,57 @@ const GUT = {
   G20: /^look-inside: The tag touches neither box nor rod\. A long tag is trimmed/,
 }
 
+test('with an anchor: it is tied in (G7), kept on the way in (A4), and threaded as the drawing from the side shows (D2)', () => {
+  const anchored = everyInstrument.flatMap((instrument) =>
+    instrument.positions.flatMap(({ number }) => {
+      const one = told(instrument, number)
+      return one.figures.needsAnchor ? [one.steps] : []
+    }),
+  )
+  expect(anchored.length).toBeGreaterThan(20)
+  for (const steps of anchored) {
+    const [tie, through] = ['tie-knot', 'through-board'].map((key) => steps.find((one) => one.key === key)!)
+    expect(lines([tie!]).join('\n')).toMatch(/anchor/)
+    expect(text(through!.mistake)).toBe('The anchor falls out on the way: keep a light pull on the string.')
+  }
+  for (const instrument of everyInstrument)
+    for (const { number } of instrument.positions)
+      for (const step of told(instrument, number).steps.filter(({ key }) => key === 'thread-pin'))
+        expect([instrument.name, step.picture]).toEqual([instrument.name, 'slack'])
+})
+
+test('the slack set, taken out, cut and threaded again (S3); two to four wraps at pitch (G17)', () => {
+  expect(
+    missing(told(on('sorrel'), 20, { cutting: 'set slack, take out, cut, thread again' }).steps, {
+      S3: /^thread-pin: Draw it snug/,
+      'S3 out': /^cut-again: Pinch the string where it enters the hole\. Take it out/,
+      'S3 cut': /^cut-again: Cut it this far past your fingers/,
+      'S3 again': /^cut-again: Thread it again to the same place/,
+    }),
+  ).toEqual([])
+  for (const instrument of everyInstrument)
+    for (const { number, head } of instrument.positions) {
+      const { steps, figures } = told(instrument, number)
+      if (head.fastening === 'peg cord' || !steps.some(({ key }) => key === 'wind')) continue
+      for (const { wraps } of figures.strings) {
+        expect([instrument.name, number, wraps >= 2]).toEqual([instrument.name, number, true])
+        expect([instrument.name, number, wraps <= 4]).toEqual([instrument.name, number, true])
+      }
+    }
+})
+
+test('a nylon string is pulled a little or rubbed warm, tuned, and again (N8)', () => {
+  const way = (stretching: 'gentle pulls' | 'rubbing warm') =>
+    missing(told(own('lever harp'), 9, { stretching }).steps, {
+      N8:
+        stretching === 'gentle pulls'
+          ? /^stretch: Pull the string gently along its length/
+          : /^stretch: Rub the string along its length with a cloth until it is warm/,
+      'N8 again': /^stretch: Bring it back to pitch\. Do this 3 times/,
+    })
+  expect([...way('gentle pulls'), ...way('rubbing warm')]).toEqual([])
+})
+
 test('gut of a pedal harp: every move of the walk, in its order', () => {
   expect(missing(told(on('lovage'), 22).steps, GUT)).toEqual([])
   // The reader itself can fail: a move that is out of its order is missed.
@@ -59,15 +113,16 @@ test('nylon of a lever harp: the hitch at the pin, and levers off', () => {
     missing(steps, {
       D3: /^make-ready: Put every lever off\. Off is down on most harps/,
       N1: /^prove: Compare old and new between your fingers/,
-      N2: /^tie-knot: Leave the half knot open\. Put an anchor/,
+      N2: /^tie-knot: Leave it open\. Put an anchor/,
       'K6 long': /^tie-knot: Draw it shut with the long side, so that the tag stays short/,
       K6: /^tie-knot: Lay a loop of the long side over the anchor/,
       N3: /^through-board: .*Feed the free end up/,
       N4: /^thread-pin: Put the end through the string hole/,
+      N5: /^thread-pin: Lead the tail down past the string, on its treble side/,
+      'N5 behind': /^thread-pin: Bring it round behind the string, and up on the bass side/,
+      'N5 hold': /^thread-pin: Pull it up and hold it/,
       N7: /^wind: Lead it past its lever/,
-      N5: /^wind: Lead the tail down past the string, on its treble side/,
-      'N5 behind': /^wind: Bring it round behind the string, and up on the bass side/,
-      'N5 hold': /^wind: Pull it up and hold it/,
+      N6: /^wind: On a harp that is away from you/,
     }),
   ).toEqual([])
 })
@@ -168,4 +223,16 @@ test('in practice the old string goes on again: nothing is cut, and no length is
         lines(steps).some((line) => /\bcut (it|this|the string)\b|uncut/i.test(line) && !/white/.test(line)),
       ).toBe(false)
     }
+})
+
+test('levers are off where the instrument says so, and on most harps down', () => {
+  const harp = own('lever harp')
+  const said = (leversOff?: 'down' | 'up' | 'not said') =>
+    lines(told(leversOff ? { ...harp, leversOff } : harp, 10).steps).find((line) =>
+      /Put every lever off/.test(line),
+    )
+  expect(said('up')).toBe('make-ready: Put every lever off. Off is up on this harp.')
+  expect(said('down')).toBe('make-ready: Put every lever off. Off is down on this harp.')
+  for (const unknown of [said(), said('not said')])
+    expect(unknown).toBe('make-ready: Put every lever off. Off is down on most harps.')
 })

@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import type { Measure } from '../../measure'
 import { WAYS, type HabitKey, type Habits } from '../habits'
+import { waysBack } from '../mishaps'
 import { hasEyelet, hasHitchPin } from '../parts'
 import { BREAK_SITES, sitesFor } from '../../wear/break-sites'
 import { everyInstrument, lines, sentencesOf, text, told } from './told'
@@ -42,6 +43,18 @@ test('no sentence of a step is longer than sixteen words', () =>
       .flatMap(sentencesOf)
       .filter((sentence) => wordsIn(sentence) > MOST_WORDS)
     expect(long).toEqual([])
+  }))
+
+/** The ways back from whatever can go wrong, at every step, in words. */
+const ways = ({ steps, context }: Pick<ReturnType<typeof told>, 'steps' | 'context'>) =>
+  steps.flatMap(({ key }) => waysBack(context, key).flatMap(({ word, todo }) => [word, ...todo.map(text)]))
+
+test('nor is one of the way back from what went wrong; and it names no part that is not there', () =>
+  forAny((one) => {
+    const all = ways(one)
+    expect(all.flatMap(sentencesOf).filter((sentence) => wordsIn(sentence) > MOST_WORDS)).toEqual([])
+    if (!hasHitchPin(one.context.position)) expect(all.join(' ')).not.toMatch(/hitch pin/)
+    if (!hasEyelet(one.context.position)) expect(all.join(' ')).not.toMatch(/eyelet/i)
   }))
 
 test('the check counts words: sixteen pass, seventeen do not', () => {

@@ -1,10 +1,11 @@
 /**
  * How a string is held on its tuning pin: each way with its timing, stage by stage.
  */
+import type { TuningPin } from '../../winding/pin'
 import type { HeadFastening } from '../fastenings'
 import type { Fixture } from '../tails/tail-end'
 import { stageAt, type TyingState } from '../tails/state'
-import { upTo } from '../topology/curve'
+import { mirrored, upTo } from '../topology/curve'
 import type { Runs, Tail } from './wound'
 import { woundString } from './wound'
 
@@ -24,11 +25,11 @@ export interface HeadTie {
 }
 
 const THREAD: HeadStage = {
-  says: 'Turn the pin until its hole is in line with the string, and thread the string up through it.',
+  says: 'Turn the pin until its hole is in line with the string. Put the end up through it.',
   turns: 0,
   bent: 0,
 }
-const REST = 'Turn on to pitch: the wraps lie side by side toward the wood.'
+const REST = 'Turn on to pitch. The wraps lie side by side, toward the wood.'
 /** Where the tail lies round the pin, in degrees from its hole: the later it is tucked, the further it is led round. */
 const TUCKED = { before: -18, quarter: 0, half: 18 } as const
 
@@ -42,7 +43,7 @@ const tucked = (fastening: HeadTie['fastening'], at: number, when: 0 | 0.25 | 0.
       ? []
       : [
           {
-            says: `Set the slack, and turn the pin by a ${when === 0.25 ? 'quarter' : 'half'} turn.`,
+            says: `Set the slack. Give the pin ${when === 0.25 ? 'a quarter turn' : 'half a turn'}, and stop.`,
             turns: when,
             bent: 0,
           },
@@ -50,13 +51,13 @@ const tucked = (fastening: HeadTie['fastening'], at: number, when: 0 | 0.25 | 0.
     {
       says:
         when === 0
-          ? 'Before you turn, bend the tail over toward the wood, under where the first wrap will lie.'
-          : 'Now bring the tail under the string, toward the wood: the first wrap is about to lie on it.',
+          ? 'Set the slack. Before you turn, lead the tail behind the string, on the wood’s side.'
+          : 'Lead the tail behind the string that comes up, on the wood’s side. Pull it tight.',
       turns: when,
       bent: 1,
     },
     {
-      says: 'Set your thumb on the tail and turn: the first wrap lies over it, and the string traps itself.',
+      says: 'Go on with a finger on the tail. The first wrap lies over it and traps it.',
       turns: 1.25,
       bent: 1,
     },
@@ -72,12 +73,12 @@ const HEADS: readonly HeadTie[] = [
     stages: [
       THREAD,
       {
-        says: 'Set the slack and hold the tail. Bend the becket just inside the hole, toward the wood, so that the first wrap lies over it.',
+        says: 'Set the slack and hold the tail. Bend the end sharply at the hole, toward the wood. The first wrap lies over it.',
         turns: 0.25,
         bent: 0,
       },
       {
-        says: 'Keep a light pull on the string: the first wrap goes to the wood’s side of the hole.',
+        says: 'Keep a light pull on the string. The first wrap goes to the wood’s side of the hole.',
         turns: 1.25,
         bent: 0,
       },
@@ -91,12 +92,12 @@ const HEADS: readonly HeadTie[] = [
     stages: [
       THREAD,
       {
-        says: 'Bend the tail sharply where it leaves the pin, away from the way it will be wound, and snip it off close: this is done before you turn.',
+        says: 'Draw it snug. Kink the end where it comes out, away from the way it will be wound. Snip it close.',
         turns: 0,
         bent: 1,
       },
       {
-        says: 'Turn: the string bends the other way where it enters. The two kinks make an S, which needs no lock and comes off fast.',
+        says: 'Turn. It kinks the other way where it goes in: an S. That needs no lock, and comes off fast.',
         turns: 0.5,
         bent: 1,
       },
@@ -113,17 +114,22 @@ const HEADS: readonly HeadTie[] = [
     stages: [
       THREAD,
       {
-        says: 'Set the slack. Lead the tail up and over to the side of the pin’s end, and down in front.',
+        says: 'Set the slack. Lead the tail down past the string, on its treble side.',
         turns: 0,
-        bent: 0.55,
+        bent: 0.45,
       },
       {
-        says: 'Lead it behind the standing string and back on the wood’s side: a hitch lies round the string.',
+        says: 'Bring it round behind the string, on the wood’s side.',
+        turns: 0,
+        bent: 0.7,
+      },
+      {
+        says: 'Lead it up on the bass side. Pull it up and hold it.',
         turns: 0,
         bent: 1,
       },
       {
-        says: 'Set your thumb on the tail and turn: the first wrap lies over the hitch, and the string traps itself.',
+        says: 'Wind. The first wrap lies over the tail, on the wood’s side of the hole, and traps it.',
         turns: 1.25,
         bent: 1,
       },
@@ -137,16 +143,16 @@ const HEADS: readonly HeadTie[] = [
     stages: [
       THREAD,
       {
-        says: 'Set the slack, hold the tail and turn: bring the first wrap in, to the wood’s side of the hole.',
+        says: 'Set the slack, hold the tail and turn. Lay the first wrap toward the wood.',
         turns: 1.3,
         bent: 0,
       },
       {
-        says: 'Lead the second wrap out over the first, so that it crosses and pinches it.',
+        says: 'In the second turn draw it outward, across the first, like crossed fingers.',
         turns: 2.7,
         bent: 0,
       },
-      { says: 'Lead it in again, and turn on to pitch toward the wood.', turns: 3.9, bent: 0 },
+      { says: 'Lead it in again. Turn on to pitch, toward the wood.', turns: 3.9, bent: 0 },
     ],
   },
   {
@@ -156,13 +162,13 @@ const HEADS: readonly HeadTie[] = [
     stages: [
       THREAD,
       {
-        says: 'Set the slack, hold the tail and turn: lay the first wrap above the hole, toward the pin’s end.',
+        says: 'Set the slack, hold the tail and turn. Lay the first wrap above the hole, toward the pin’s end.',
         turns: 1,
         bent: 0,
       },
       { says: 'Lay the second below the hole, on the wood’s side.', turns: 2, bent: 0 },
       {
-        says: 'Lay the rest above it again: the string lies on both sides of its hole and can’t pull out straight.',
+        says: 'Lay the rest above it again. With wraps on both sides of its hole it can’t pull out straight.',
         turns: 3.5,
         bent: 0,
       },
@@ -177,11 +183,39 @@ export function headOf(fastening: HeadFastening): HeadTie | null {
   return BY_FASTENING.get(fastening) ?? null
 }
 
-/** A pin as thick against its string as most are. */
-export const USUAL_PIN = 3.2
+/** The pin that a string is wound on, as its drawing needs it. */
+export interface DrawnPin {
+  /** In gauges of the string. */
+  readonly radius: number
+  /** Whether its wood lies to the right: then it tightens clockwise for a key beyond the wood, and the string comes up in front. */
+  readonly isMirrored: boolean
+}
+
+/** As thick against its string as most are, on a harp whose keys turn clockwise. */
+export const USUAL_PIN: DrawnPin = { radius: 3.2, isMirrored: true }
+
+/** No pin is drawn thinner or thicker than this, in gauges: on a thicker one a string could not be made out. */
+const RADII = { least: 3.2, most: 6 } as const
+
+/**
+ * A tuning pin as it is drawn with its string.
+ *
+ * @param gauge - outer diameter of the string, m
+ */
+export function drawnPin({ diameter, setting, tightens }: TuningPin, gauge: number): DrawnPin {
+  return {
+    radius: Math.max(RADII.least, Math.min(RADII.most, diameter / (2 * gauge))),
+    // On a pin that stands in a block the key goes on at the end that the drawing shows, elsewhere beyond the wood.
+    isMirrored: (setting !== 'upright') === (tightens === 'clockwise'),
+  }
+}
 
 /** How the string lies on its pin when so many stages are done; see stateOf for ties. */
-export function headState(head: HeadTie, at: number, radius = USUAL_PIN): TyingState {
+export function headState(
+  head: HeadTie,
+  at: number,
+  { radius, isMirrored }: DrawnPin = USUAL_PIN,
+): TyingState {
   const { k, t } = stageAt(at, head.stages.length)
   const [stage, before] = [head.stages[k] as HeadStage, head.stages[k - 1] ?? null]
   const mix = (a: number, b: number) => a + (b - a) * t
@@ -195,17 +229,25 @@ export function headState(head: HeadTie, at: number, radius = USUAL_PIN): TyingS
     tail: head.tail,
   })
   const shown = before ? curve : upTo(curve, t)
-  const pin: Fixture = { kind: 'tuning pin', at: [-1.5, 0, 0], axis: [1, 0, 0], radius, half: 7, since: 0 }
+  const side = isMirrored ? -1 : 1
+  const pin: Fixture = {
+    kind: 'tuning pin',
+    at: [-1.5 * side, 0, 0],
+    axis: [1, 0, 0],
+    radius,
+    half: 7,
+    since: 0,
+  }
   const neck: Fixture = {
     kind: 'neck',
-    at: [-9.1, 0, 0],
+    at: [-9.1 * side, 0, 0],
     axis: [1, 0, 0],
     radius: radius + 2.6,
     half: 0.7,
     since: 0,
   }
   return {
-    curve: shown,
+    curve: isMirrored ? mirrored(shown) : shown,
     fixtures: [pin, neck],
     leads: 'working end',
     whole: true,

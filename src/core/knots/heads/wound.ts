@@ -216,22 +216,22 @@ function fading(value: number, bound: number): number {
   return Math.min(1, Math.max(0, 1 - (value - bound) / GIVES_WAY))
 }
 
-/** Out of the hole, over to the side of the pin's end and down in front, behind the standing string, and back on the wood's side. */
+/** Out of the hole and down past the string on the side it will come up on, round behind it on the wood’s side, and up on the other. */
 const HITCH: readonly (readonly [x: number, round: number, out: number])[] = [
   [0, 0, 0.3],
   [0, 0, 1.2],
-  [0.2, 0.12, 1.5],
-  [0.7, 0.45, 1.1],
-  [1.15, 0.95, 0.7],
-  [1.3, 1.6, LYING + 0.04],
-  [1.3, 2.3, LYING + 0.04],
-  [1.25, 2.9, LYING + 0.12],
-  [0.95, 3.38, LYING + 0.12],
-  [0, 3.8, LYING + 0.06],
-  [-1.15, 3.98, LYING + 0.08],
-  [-2.4, 3.82, LYING + 0.26],
-  [-3.2, 3.3, LYING + 0.75],
-  [-3.4, 2.8, LYING + 1.25],
+  [0.05, 0.14, 1.5],
+  [0.05, 0.5, 1.1],
+  [-0.05, 1, 0.8],
+  [-0.35, 1.65, LYING + 0.1],
+  [-0.8, 2.3, LYING + 0.06],
+  [-1.15, 2.8, LYING + 0.06],
+  [-1.28, 3.2, LYING + 0.06],
+  [-1.2, 3.65, LYING + 0.06],
+  [-1.05, 4.2, LYING + 0.1],
+  [-0.95, 4.75, LYING + 0.35],
+  [-0.9, 5.15, LYING + 0.9],
+  [-0.9, 5.45, LYING + 1.9],
 ]
 /** As much of it as is led when it is only put through. */
 const THROUGH = 0.16

@@ -15,6 +15,7 @@ const NAMES: ReadonlyMap<string, string> = new Map([
   ['1,-1,1', 'an overhand'],
   ['-1,3,-1', 'a figure of eight'],
   ['1,-1,1,-1,1', 'an overhand with one more turn'],
+  ['1,-2,3,-2,1', 'two overhands, one after the other'],
   ['-1,3,-3,3,-1', 'a knot of six crossings'],
 ])
 

@@ -10,11 +10,16 @@ export interface Onlooker {
 /** In front without an `of` stands alone; behind takes its noun at once. */
 const NOUN = '(?= (?:the|both|its|itself|them|what)\\b)'
 const WORDS = new RegExp(
-  `\\b(left|right|in front of|in front|behind${NOUN}|behind|toward you|away from you)\\b`,
+  `\\b(left|right|Left|Right|in front of|in front|behind${NOUN}|behind|toward you|away from you)\\b`,
   'g',
 )
 
-const ACROSS: Readonly<Record<string, string>> = { left: 'right', right: 'left' }
+const ACROSS: Readonly<Record<string, string>> = {
+  left: 'right',
+  right: 'left',
+  Left: 'Right',
+  Right: 'Left',
+}
 const DEEP: Readonly<Record<string, string>> = {
   'in front of': 'behind',
   'in front': 'behind',

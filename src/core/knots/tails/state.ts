@@ -18,6 +18,14 @@ import { rodOf, type Fixture, type Led, type TailEnd, type TailEndStage } from '
 
 export type Part = 'standing part' | 'working end' | 'tag'
 
+/** A hand where it holds the string. */
+export interface HandAt {
+  readonly hand: 'left' | 'right'
+  /** What it holds it with, or that it pulls. */
+  readonly how: 'thumb and finger' | 'thumb' | 'pulls'
+  readonly at: Vec3
+}
+
 export interface TyingState {
   /** From the pin's side down to the tag, as far as it is laid. */
   readonly curve: Polyline
@@ -31,6 +39,8 @@ export interface TyingState {
   readonly leads: Led
   /** All of the string is laid: both its ends are where they belong. */
   readonly whole: boolean
+  /** Where hands hold it, for the right-handed. */
+  readonly hands?: readonly HandAt[]
 }
 
 const PER_SPAN = 12

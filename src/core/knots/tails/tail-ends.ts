@@ -5,7 +5,7 @@ import type { TailFastening } from '../fastenings'
 import type { AnchorPlace, TailEnd } from './tail-end'
 import { halfKnotAndAnchor, overhandOnBead, twistedLoop } from './ways/held-open'
 import { layeredFootWrap, loopOnHitchPin, loopThroughItself, roundTwoPosts } from './ways/ready-made'
-import { loopAndThrough, slipKnotOnToggle, slipLoop } from './ways/slip-loops'
+import { slipKnotOnToggle, slipLoop } from './ways/slip-loops'
 import { crossed, openBight, thirdLoop } from './ways/two-loops'
 
 const TAIL_ENDS: Record<TailFastening, (place: AnchorPlace) => TailEnd> = {
@@ -14,7 +14,6 @@ const TAIL_ENDS: Record<TailFastening, (place: AnchorPlace) => TailEnd> = {
   'two-loop, crossed, behind': (place) => crossed(-1, place),
   'third loop': thirdLoop,
   'slip loop': slipLoop,
-  'loop and through': loopAndThrough,
   'half knot and anchor': halfKnotAndAnchor,
   'twisted loop': twistedLoop,
   'slip knot on a toggle': slipKnotOnToggle,

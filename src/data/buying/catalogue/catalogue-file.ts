@@ -218,7 +218,7 @@ export function catalogueCsv(items: readonly CatalogueItem[]): string {
       inMm(item.length),
       item.pieces,
       (item.priceMinor / 100).toFixed(2),
-      item.stock,
+      item.stock ?? '',
       item.setOf?.map(({ part, count }) => `${part} x${count}`).join('; ') ?? '',
     ].map((cell) => guarded(String(cell))),
   )

@@ -34,7 +34,7 @@ const row = (change: Partial<Record<string, string>>) => {
 }
 const one = (change: Partial<Record<string, string>>) => read(`${HEAD}\n${row(change)}\n`)
 
-test('a plain row is one string; what it leaves empty is one piece, none in stock, natural, with a plain end', () => {
+test('a plain row is one string; what it leaves empty is one piece, natural, with a plain end, and a stock that is not said', () => {
   expect(one({ colour: '', end: '', pieces: '', stock: '' }).items).toEqual([
     {
       part: 'A1',
@@ -48,7 +48,7 @@ test('a plain row is one string; what it leaves empty is one piece, none in stoc
       soldAs: 'one string',
       length: 1.2,
       pieces: 1,
-      stock: 0,
+      stock: null,
       priceMinor: 1250,
       setOf: null,
     },

@@ -1,7 +1,7 @@
 /** Instruments, their positions, and what lies over what. */
 import { CALLED_BY, COUNTED_FROM } from '@/core/instrument/called'
 import { FAMILIES } from '@/core/instrument/family'
-import { BEARINGS, STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
+import { BEARINGS, LEVERS_OFF, STRING_COLOURS, STRUNG, TENSION_CLASSES } from '@/core/instrument/instrument'
 import { HEAD_FASTENINGS, TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { PIN_SETTINGS, TURNED_BY } from '@/core/winding/pin'
 import { sql } from 'drizzle-orm'
@@ -23,6 +23,7 @@ export const instruments = sqliteTable('instrument', {
   calledBy: text('called_by', { enum: CALLED_BY }).notNull().default('harp octave'),
   countedFrom: text('counted_from', { enum: COUNTED_FROM }).notNull().default('top'),
   strung: text('strung', { enum: STRUNG }).notNull().default('as usual'),
+  leversOff: text('levers_off', { enum: LEVERS_OFF }).notNull().default('not said'),
   /** Habits of its own, where they differ from the house's: JSON. */
   habits: text('habits').notNull().default('{}'),
   /** Keys of what was measured of it: JSON. Null where its chart came whole, and nothing of it is assumed. */
@@ -54,7 +55,7 @@ export const positions = sqliteTable(
     ...construction(),
     speakingMm: real('speaking_mm').notNull(),
     freeMm: real('free_mm').notNull(),
-    /** Its lengths as somebody wrote them, by column of the chart: JSON. */
+    /** Its lengths as somebody wrote them, by column of the chart or of the fittings: JSON. */
     written: text('written').notNull().default('{}'),
     mechanism: text('mechanism', { enum: ['lever', 'disc'] }),
     piece: integer('piece').notNull(),

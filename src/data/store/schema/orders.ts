@@ -43,7 +43,8 @@ export const catalogueItems = sqliteTable(
       .notNull()
       .references(() => suppliers.id),
     ...packet(),
-    stock: integer('stock').notNull(),
+    /** Packs that can be had; null where the price list does not say. */
+    stock: integer('stock'),
   },
   (t) => [
     uniqueIndex('part_once').on(t.supplierId, t.part),

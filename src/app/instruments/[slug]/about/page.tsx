@@ -19,7 +19,13 @@ export default async function AboutPage({ params }: { params: Promise<{ slug: st
   const about = aboutOf(stored)
   return (
     <>
-      <AboutSheet key={JSON.stringify(about)} slug={slug} about={about} isRetired={retiredAt !== null} />
+      <AboutSheet
+        key={JSON.stringify(about)}
+        slug={slug}
+        about={about}
+        isRetired={retiredAt !== null}
+        hasLevers={instrument.positions.some(({ mechanism }) => mechanism === 'lever')}
+      />
       <PicturesSection
         slug={slug}
         name={instrument.name}

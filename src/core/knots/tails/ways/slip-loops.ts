@@ -1,7 +1,7 @@
 /**
- * Knots of a loop with a bight put through it: slip loop, loop and through, slip knot on a toggle.
+ * Knots of a loop with a bight put through it: slip loop, slip knot on a toggle.
  */
-import type { Polyline, Vec3 } from '../../topology/curve'
+import type { Polyline } from '../../topology/curve'
 import { anchorAt, type AnchorPlace, type TailEnd } from '../tail-end'
 import { DOWN, path, quarterTurned } from './path'
 
@@ -78,64 +78,6 @@ export function slipLoop(place: AnchorPlace, side: 1 | -1 = 1): TailEnd {
       {
         says: 'Hold the standing loop, pull the standing part, and the first loop closes on it.',
         reaches: ends[4],
-      },
-    ],
-  }
-}
-export function loopAndThrough(): TailEnd {
-  const back: Polyline = [
-    [4.6, -10.4, -1],
-    [2, -13, 0],
-    [-4, -13.4, 1.2],
-    [-8.4, -11.4, 3],
-  ]
-  const through: Polyline = [
-    [-8.7, -9, 3.2],
-    [-8.8, -7.4, 1.4],
-    [-8.7, -5.8, -0.9],
-    [-9.4, -2.8, -1.2],
-    [-12.6, -2.4, -0.8],
-    [-14.4, -5.4, 0],
-    [-14.6, -11, 0],
-  ]
-  const { way, begins, ends } = path(
-    DOWN,
-    ROUND,
-    ACROSS,
-    bightThrough(1),
-    [back[0] as Vec3],
-    back.slice(1),
-    through,
-  )
-  return {
-    fastening: 'loop and through',
-    way,
-    leads: 'working end',
-    onBight: false,
-    throughBoard: true,
-    drawnTo: 0,
-    fixtures: [],
-    standingTo: ends[0] + 2,
-    tagFrom: begins[6] + 3,
-    stages: [
-      { says: 'Make a loop of the working end: down, round to the left, and up.', reaches: ends[1] },
-      {
-        says: 'Bring it across in front of the standing part, round to the right, and behind the loop.',
-        reaches: ends[4],
-      },
-      {
-        says: 'Double it into a second loop and put that through the first from behind, so that it comes out toward you.',
-        reaches: ends[4],
-        bight: [begins[3], ends[3]],
-      },
-      { says: 'Lead the end round below both loops, and toward you.', reaches: ends[5] },
-      {
-        says: 'Pass the end through the second loop from in front, and bring it out behind.',
-        reaches: ends[6],
-      },
-      {
-        says: 'Pull the standing part and the end by turns until both loops are drawn down.',
-        reaches: ends[6],
       },
     ],
   }

@@ -144,16 +144,25 @@ export function crossed(front: 1 | -1, place: AnchorPlace): TailEnd {
   }
 }
 
+/** A first hitch to the right, and the same once more over all of it, nearer to the bend. */
 export function thirdLoop(place: AnchorPlace): TailEnd {
-  const second: Polyline = [
-    ...far(-2.4, 1).slice(0, -1),
-    [-5.2, -3, -1.5],
-    [-4.6, -1.7, 0.8],
-    [-1, -1.1, 2.9],
-    [1.4, -1.1, 2.9],
-    [3.6, -1.9, 1.8],
+  const onceMore: Polyline = [
+    [-4.6, -1.6, 0.8],
+    [-2.2, -1, 2.7],
+    [0.8, -0.7, 2.2],
   ]
-  const { way, begins } = path(DOWN, near(1.6, 1), far(1.6, 1), near(-2.4, 1), second, openU(-11.2), TAG)
+  const first: Polyline = [
+    [3, -2.2, 1.2],
+    [2.9, -7, 2],
+    [2.2, -10.6, 0.9],
+    [0.4, -11.4, -0.6],
+    [-0.3, -7, -2],
+    [0, -3.6, -1.5],
+    [0.9, -3, 0.5],
+    [3, -3.2, 3.2],
+    [5.4, -3.6, 1.8],
+  ]
+  const { way, begins } = path(DOWN, near(-2.4, 1), far(-2.4, 1), onceMore, first, openU(-11.2), TAG)
   return {
     fastening: 'third loop',
     way,
@@ -171,14 +180,14 @@ export function thirdLoop(place: AnchorPlace): TailEnd {
       },
       {
         says: 'Lead the standing part up, to the left, down behind both legs and up in front of them.',
-        reaches: begins[3],
+        reaches: begins[4],
       },
       {
-        says: 'Make one more hitch of the standing part beside it, to the right: down behind both legs.',
+        says: 'It crosses behind its own beginning, and goes once more down behind both legs, nearer to the bend.',
         reaches: begins[2],
       },
       {
-        says: `Bring it up in front, over the bight. Where an anchor is needed, put it through the bend of the U, ${where(place)}.`,
+        says: `Bring it up in front again. Where an anchor is needed, put it through the bend of the U, ${where(place)}.`,
         reaches: 0,
       },
       { says: 'Hold bight and tag, pull the standing part, and draw all three loops down.', reaches: 0 },

@@ -1,0 +1,1 @@
+ALTER TABLE `instrument` ADD `levers_off` text DEFAULT 'not said' NOT NULL;
