@@ -24,9 +24,10 @@ export function LeftForLater({
             <button
               type="button"
               className="button"
+              aria-label={`Done: ${title}`}
               onClick={() => void act(calls.markStep(jobId), { step: key, done: true }, `${title}: done.`)}
             >
-              Done<span className="sr-only">: {title}</span>
+              Done
             </button>
           </li>
         ))}

@@ -15,6 +15,8 @@ test.each<[Quantity, number, string, string]>([
   ['stress', 82.6e6, '83 MPa', '83 MPa'],
   ['angle', 87.04, '87°', '87°'],
   ['angle', 10.66, '10.7°', '10.7°'],
+  ['angle', 362, '362° or 1 turn', '362° or 1 turn'],
+  ['angle', 536, '536° or 1.5 turns', '536° or 1.5 turns'],
   ['wraps', 3, '3 wraps', '3 wraps'],
   ['wraps', 1.02, '1 wrap', '1 wrap'],
   ['wraps', 2.74, '2.7 wraps', '2.7 wraps'],

@@ -61,10 +61,11 @@ const SHOW: Record<Quantity, Show> = {
   force: fixed('N', 0),
   stress: fixed('MPa', 0, 1e-6),
   // More than once round is counted in turns, too: nobody turns a knob by 536°.
-  angle: (value) =>
-    value < 360
-      ? { figure: value.toFixed(value < 20 ? 1 : 0), unit: '°' }
-      : { figure: `${value.toFixed(0)}°`, unit: `or ${trimmed((value / 360).toFixed(1))} turns` },
+  angle: (value, unit) => {
+    if (value < 360) return { figure: value.toFixed(value < 20 ? 1 : 0), unit: '°' }
+    const turns = counted('turn')(value / 360, unit)
+    return { figure: `${value.toFixed(0)}°`, unit: `or ${turns.figure} ${turns.unit}` }
+  },
   turns: counted('turn'),
   wraps: counted('wrap'),
   pins: counted('pin'),
