@@ -1,7 +1,7 @@
 import { expect, test } from './served'
 
 /** What a phone fetches before Today answers to a hand, bytes as they are sent. */
-const MOST = 150_000
+const MAX_SCRIPT_BYTES = 150_000
 
 test('Today fetches few scripts, and what is only seldom wanted comes when it is', async ({ page }) => {
   const answer = await page.request.get('/')
@@ -17,7 +17,7 @@ test('Today fetches few scripts, and what is only seldom wanted comes when it is
   const first = sizes.filter(([path]) => html.includes(path)).map(([, size]) => size)
   const all = first.reduce((sum, size) => sum + size, 0)
   expect(all).toBeGreaterThan(100_000)
-  expect(all).toBeLessThanOrEqual(MOST)
+  expect(all).toBeLessThanOrEqual(MAX_SCRIPT_BYTES)
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog')).toBeVisible()
 })

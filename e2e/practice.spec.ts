@@ -7,7 +7,7 @@ import { keptPages } from './kept-pages'
 import { expect, test, type Served } from './served'
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
-const MOST = 12
+const MAX_STAGES = 12
 
 /** What axe finds serious on the page as it is. */
 async function serious(page: Page): Promise<readonly string[]> {
@@ -36,7 +36,7 @@ async function answer(page: Page): Promise<void> {
   switch (asked) {
     case 'memory':
       await button(page, 'It is tied').click()
-      for (let stage = 0; stage < MOST && !(await onward(page).isVisible()); stage += 1)
+      for (let stage = 0; stage < MAX_STAGES && !(await onward(page).isVisible()); stage += 1)
         await button(page, stage === 1 ? 'Mine is otherwise' : 'Mine is the same').click()
       break
     case 'slack':
@@ -80,7 +80,7 @@ async function kindOf(page: Page): Promise<'memory' | 'slack' | 'raise' | 'order
 /** One stage after the other, trying each that is left. */
 async function takeUpInOrder(page: Page): Promise<void> {
   const left = page.getByRole('main').getByRole('list').last().getByRole('button')
-  for (let round = 0; round < MOST && !(await onward(page).isVisible()); round += 1) {
+  for (let round = 0; round < MAX_STAGES && !(await onward(page).isVisible()); round += 1) {
     const stages = await left.count()
     for (let i = 0; i < stages; i += 1) {
       await left.nth(i).click()

@@ -5,7 +5,7 @@
 import { readShelf } from '@/data/demo/shelf-files'
 import { boardStrings, startingYields, type BoardString } from '@/core/rounds/board'
 import { learnEffects, type RoundEvent } from '@/core/rounds/learn-effects'
-import { StrungBoard } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/strung-board'
 import { RoundBelief, roundOrder, worstOff } from '@/core/rounds/tuning-round'
 import { seeded } from '@/core/random/seeded'
 import { normal } from './measuring'
@@ -68,8 +68,8 @@ const HEARD_FIRST: Way = { allows: true, heardFirst: true }
 /** A harp that is tuned: as it is, and as it is taken to be. */
 interface Harp {
   readonly strings: readonly BoardString[]
-  readonly truth: StrungBoard
-  readonly belief: StrungBoard
+  readonly truth: SoundboardModel
+  readonly belief: SoundboardModel
 }
 
 /** One session of a harp, round after round from the bottom: what happened in it, and what came of it. */
@@ -118,10 +118,10 @@ function tuneCase(slug: string, { name, before }: Case): Rounds {
   if (!instrument) throw new Error(`the demo has no ${slug}`)
   const strings = boardStrings(instrument)
   const yields = startingYields(instrument)
-  const belief = new StrungBoard(strings, yields)
+  const belief = new SoundboardModel(strings, yields)
   /** A board that is as it is taken to be, or softer, but for 3 % on each of its effects. */
   const board = (compliance: number) =>
-    new StrungBoard(strings, { ...yields, compliance }, [], () => 1 + MODEL_ERROR * normal(random))
+    new SoundboardModel(strings, { ...yields, compliance }, [], () => 1 + MODEL_ERROR * normal(random))
   const sum = (): Mean => ({ rounds: 0, afterOne: 0 })
   const add = (to: Mean, { rounds, afterOne }: Mean) => {
     to.rounds += rounds / HARPS
@@ -137,7 +137,7 @@ function tuneCase(slug: string, { name, before }: Case): Rounds {
     const softer: Harp = { strings, truth: board(2 * yields.compliance), belief }
     const first = session(softer, at, HEARD_FIRST, random)
     add(all.soft, first)
-    const boardFor = (senses: readonly number[]) => new StrungBoard(strings, yields, senses)
+    const boardFor = (senses: readonly number[]) => new SoundboardModel(strings, yields, senses)
     const { senses } = learnEffects(boardFor, strings.length, first.events)
     const known: Harp = { ...softer, belief: boardFor(senses) }
     add(all.learned, session(known, at, HEARD_FIRST, random))

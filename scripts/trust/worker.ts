@@ -8,7 +8,7 @@ import { openReplacement } from '@/data/jobs/jobs-together'
 import { openJobs } from '@/data/jobs/open-jobs'
 import { logLook } from '@/data/fitted/inspections'
 import { openStore } from '@/data/store/database'
-import { once } from '@/data/store/once'
+import { idempotent } from '@/data/store/once'
 import { takeInHand } from '@/data/stores/in-hand'
 
 const [what, folder = ''] = process.argv.slice(2)
@@ -54,7 +54,7 @@ function race(): void {
     // As people do: there is time between one thing and the next, in which the other acts.
     Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 6)
     try {
-      once(store, null, '', work)
+      idempotent(store, null, '', work)
       accepted += 1
     } catch {
       refused += 1

@@ -14,7 +14,7 @@ import { AtHandProvider } from '@/ui/find/at-hand'
 import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
 import { WaitingPlace } from '@/ui/away/WaitingPlace'
 import { BenchSwitch } from '@/ui/shell/BenchSwitch'
-import { DoneBar } from '@/ui/shell/DoneBar'
+import { UndoToast } from '@/ui/shell/DoneBar'
 import { DrawnIcon } from '@/ui/shell/DrawnIcon'
 import { LeftOut } from '@/ui/shell/LeftOut'
 import { KeyList } from '@/ui/shell/KeyList'
@@ -79,7 +79,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
                 />
               }
             />
-            <DoneBar>
+            <UndoToast>
               <WaitingPlace />
               <main
                 id="main"
@@ -89,7 +89,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
                 {children}
               </main>
               <KeyList />
-            </DoneBar>
+            </UndoToast>
           </AtHandProvider>
         </HouseProvider>
       </body>

@@ -2,7 +2,7 @@
 import type { Nothing } from './handle'
 
 /** What came of an action: its number, by which it is undone. */
-export interface Acted {
+export interface ActionResult {
   readonly actionId: number
 }
 
@@ -12,7 +12,7 @@ export interface Acted {
  * @typeParam Body - the request class
  * @typeParam Answer - what comes back when it is done
  */
-export interface Call<Body extends object, Answer extends object = Acted> {
+export interface Endpoint<Body extends object, Answer extends object = ActionResult> {
   readonly path: string
   readonly method: 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE'
   /** Only for the types; never set. */
@@ -23,29 +23,32 @@ export interface Call<Body extends object, Answer extends object = Acted> {
  * A request as a page sends it: every field of the class and no other. Words come as they were chosen or typed, and what
  * is no number as null; whether they are right is said by the class, where they arrive.
  */
-export type Sent<Body> = { readonly [Key in keyof Body]: SentField<Body[Key]> }
+export type RequestBody<Body> = { readonly [Key in keyof Body]: RequestField<Body[Key]> }
 
-type SentField<Value> = Value extends readonly (infer One)[]
-  ? readonly SentField<One>[]
+type RequestField<Value> = Value extends readonly (infer One)[]
+  ? readonly RequestField<One>[]
   : Value extends object
-    ? Sent<Value>
+    ? RequestBody<Value>
     : Value extends string
       ? string
       : Value extends number
         ? number | null
         : Value
 
-export const ask = <Answer extends object>(path: string): Call<Nothing, Answer> => ({ path, method: 'GET' })
-export const post = <Body extends object, Answer extends object = Acted>(
+export const ask = <Answer extends object>(path: string): Endpoint<Nothing, Answer> => ({
+  path,
+  method: 'GET',
+})
+export const post = <Body extends object, Answer extends object = ActionResult>(
   path: string,
-): Call<Body, Answer> => ({
+): Endpoint<Body, Answer> => ({
   path,
   method: 'POST',
 })
-export const patch = <Body extends object, Answer extends object = Acted>(
+export const patch = <Body extends object, Answer extends object = ActionResult>(
   path: string,
-): Call<Body, Answer> => ({
+): Endpoint<Body, Answer> => ({
   path,
   method: 'PATCH',
 })
-export const put = <Body extends object>(path: string): Call<Body> => ({ path, method: 'PUT' })
+export const put = <Body extends object>(path: string): Endpoint<Body> => ({ path, method: 'PUT' })

@@ -1,5 +1,5 @@
 /** What is asked when a workshop is set up or carried elsewhere: instruments, suppliers, archives. Few pages fetch it. */
-import { patch, post, put, type Acted } from './call'
+import { patch, post, put, type ActionResult } from './call'
 import type { Nothing } from './handle'
 import type { AboutRequest } from './requests/about'
 import type { ArchiveRequest } from './requests/archive'
@@ -16,10 +16,10 @@ import type {
   TermsRequest,
 } from './requests/suppliers'
 import type { RestoreRequest } from './requests/backups'
-import type { Taken } from './taken'
+import type { ImportSummary } from './taken'
 
 /** An instrument as it comes to stand on the shelf. */
-export type Shelved = Acted & { readonly slug: string; readonly name: string }
+export type Shelved = ActionResult & { readonly slug: string; readonly name: string }
 
 export const setUpCalls = {
   newInstrument: post<NewInstrumentRequest, Shelved>('/api/instruments'),
@@ -40,13 +40,13 @@ export const setUpCalls = {
     patch<ChartRequest, { readonly actionId: number | null; readonly changed: number }>(
       `/api/instruments/${slug}/chart`,
     ),
-  addSupplier: post<NewSupplierRequest, Acted & { readonly slug: string }>('/api/suppliers'),
+  addSupplier: post<NewSupplierRequest, ActionResult & { readonly slug: string }>('/api/suppliers'),
   retireSupplier: (slug: string) => post<RetireRequest>(`/api/suppliers/${slug}/retire`),
   addCatalogueLine: (slug: string) => post<CatalogueLineRequest>(`/api/suppliers/${slug}/items`),
   changeTerms: (slug: string) => post<TermsRequest>(`/api/suppliers/${slug}/terms`),
   replaceCatalogue: (slug: string) => put<CatalogueRequest>(`/api/suppliers/${slug}/catalogue`),
-  lookAtArchive: post<ArchiveRequest, Taken>('/api/archive/look'),
-  takeArchive: post<ArchiveRequest, Acted & Taken>('/api/archive'),
+  lookAtArchive: post<ArchiveRequest, ImportSummary>('/api/archive/look'),
+  takeArchive: post<ArchiveRequest, ActionResult & ImportSummary>('/api/archive'),
   takeBackup: post<Nothing, { readonly name: string }>('/api/backups'),
   restoreBackup: post<RestoreRequest, { readonly restored: string }>('/api/backups/restore'),
 } as const

@@ -6,7 +6,7 @@ import type { ShelfReading } from '@/core/names/find-on-shelf'
 import type { CuttingBench } from '@/core/stores/cutting-bench'
 import type { OrderBench } from '@/core/stores/order-bench'
 import type { Verdict } from '@/core/settle/readings'
-import { ask, patch, post, type Acted, type Call } from './call'
+import { ask, patch, post, type ActionResult, type Endpoint } from './call'
 import type { Nothing } from './handle'
 import type { BreakRequest } from './requests/breaks'
 import type { CuttingRequest } from './requests/cutting'
@@ -51,12 +51,12 @@ import type { LookRequest, PolishRequest, ReplaceRequest } from './requests/wear
 import type { StringRequest } from './string-request'
 
 /** A job as it is opened. */
-type Opened = Acted & { readonly jobId: number }
+type Opened = ActionResult & { readonly jobId: number }
 interface Visit {
   readonly visiting: boolean
 }
 
-export const calls = {
+export const endpoints = {
   find: (name: string, at: string | null) =>
     ask<{ readonly readings: readonly ShelfReading[] }>(
       `/api/find?${new URLSearchParams(at === null ? { name } : { name, at }).toString()}`,
@@ -83,15 +83,15 @@ export const calls = {
   chooseCovered: (jobId: number) => post<CoveredRequest>(`/api/jobs/${jobId}/covered`),
   markStep: (jobId: number) => post<StepRequest>(`/api/jobs/${jobId}/steps`),
   keepMeasure: (jobId: number) =>
-    post<MeasureRequest, Acted & { readonly value: number | null }>(`/api/jobs/${jobId}/measures`),
+    post<MeasureRequest, ActionResult & { readonly value: number | null }>(`/api/jobs/${jobId}/measures`),
   logMishap: (jobId: number) => post<MishapRequest>(`/api/jobs/${jobId}/mishaps`),
   finishJob: (jobId: number) => post<FinishRequest>(`/api/jobs/${jobId}/finish`),
   trimTail: (tailId: number) => post<TrimRequest>(`/api/tails/${tailId}/trim`),
   keepPractice: post<PracticeRequest>('/api/practice'),
   beginOldString: post<StringRequest, Opened>('/api/practice/old-string'),
-  logReading: post<ReadingRequest, Acted & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
+  logReading: post<ReadingRequest, ActionResult & Pick<Verdict, 'kind' | 'expected'>>('/api/readings'),
 
-  keepRoom: post<RoomRequest, Acted & { readonly kept: number }>('/api/room'),
+  keepRoom: post<RoomRequest, ActionResult & { readonly kept: number }>('/api/room'),
   beginRound: post<RoundRequest>('/api/rounds'),
   logRoundString: (id: number) => post<RoundStringRequest>(`/api/rounds/${id}/strings`),
   endRound: (id: number) => post<Nothing>(`/api/rounds/${id}/end`),
@@ -104,7 +104,7 @@ export const calls = {
   setHabit: post<HabitRequest>('/api/habits'),
   measureKnot: post<KnotMeasuredRequest>('/api/knots'),
   visitShelf: post<Nothing, Visit>('/api/visit'),
-  leaveShelf: { path: '/api/visit', method: 'DELETE' } as Call<Nothing, Visit>,
+  leaveShelf: { path: '/api/visit', method: 'DELETE' } as Endpoint<Nothing, Visit>,
   beginHouse: post<BeginRequest>('/api/house'),
   changeHouse: patch<HouseRequest>('/api/house'),
 
@@ -130,7 +130,7 @@ export const calls = {
   addNeeds: post<NeedsRequest>('/api/needs'),
   addSuggestedNeeds: post<SuggestedRequest>('/api/needs/suggested'),
   dropNeed: (id: number) => post<Nothing>(`/api/needs/${id}/drop`),
-  placeOrders: post<PlaceRequest, Acted & { readonly result: readonly number[] }>('/api/orders'),
+  placeOrders: post<PlaceRequest, ActionResult & { readonly result: readonly number[] }>('/api/orders'),
   sendOrder: (id: number) => post<Nothing>(`/api/orders/${id}/send`),
   takeAnswer: (id: number) => post<Nothing>(`/api/orders/${id}/answer`),
   decide: (id: number) => post<DecideRequest>(`/api/orders/${id}/decide`),

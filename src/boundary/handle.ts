@@ -8,7 +8,7 @@ import { createHash } from 'node:crypto'
 import { isHouseTrouble } from './house-trouble'
 import { plainJson } from './plain-json'
 import { isRefusal, Refusal } from './refusal'
-import { saidPlainly } from './said-plainly'
+import { validationMessage } from './said-plainly'
 
 interface SaidNo {
   readonly sentence: string
@@ -128,7 +128,7 @@ function innermost(error: ValidationError): ValidationError {
 function sentenceOf(error: ValidationError): string {
   const inner = innermost(error)
   const named = inner.property.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
-  const said = saidPlainly(
+  const said = validationMessage(
     inner,
     named.replace(/^./, (letter) => letter.toUpperCase()),
   )

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Call } from './call'
-import { calls } from './calls'
+import type { Endpoint } from './call'
+import { endpoints } from './calls'
 import { callsByHand } from './calls-by-hand'
 import { setUpCalls } from './calls-set-up'
 import { files, pages, withQuery } from './paths'
@@ -66,7 +66,7 @@ describe('addresses', () => {
   it('of calls and files lead to handlers that answer to the method, and every handler but the desk’s is told', () => {
     const all = routes('route.ts')
     const asked = [
-      ...every<Call<object, object>>({ ...calls, ...callsByHand, ...setUpCalls }).map(
+      ...every<Endpoint<object, object>>({ ...endpoints, ...callsByHand, ...setUpCalls }).map(
         ({ path, method }) => [path, method] as const,
       ),
       ...every<string>(files).map((path) => [path, 'GET'] as const),

@@ -29,7 +29,10 @@ const ITS_OWN = /^(each value in )?(nested property )?[\w]+ (must|should|cannot|
  *
  * @param named - what the field is called, to begin a sentence
  */
-export function saidPlainly({ constraints }: Pick<ValidationError, 'constraints'>, named: string): string {
+export function validationMessage(
+  { constraints }: Pick<ValidationError, 'constraints'>,
+  named: string,
+): string {
   const [check, told] = Object.entries(constraints ?? {})[0] ?? ['', '']
   if (told !== '' && !ITS_OWN.test(told)) return told
   const among = /following values: (.*)$/.exec(told)?.[1]

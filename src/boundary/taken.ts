@@ -12,7 +12,7 @@ export interface TableTaken {
   readonly same: number
 }
 
-export interface Taken {
+export interface ImportSummary {
   readonly from: ArchiveFrom
   /** The house that wrote it, and when. */
   readonly house: string

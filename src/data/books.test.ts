@@ -13,7 +13,7 @@ import { logBreak } from './jobs/log-break'
 import { openReplacement } from './jobs/jobs-together'
 import { keepMeasure, logMishap, markStepOfAll } from './jobs/job-steps'
 import { addNeeds, openNeeds } from './buying/need-list'
-import { once } from './store/once'
+import { idempotent } from './store/once'
 import { markSent, substitutionChange, takeDeskAnswer, toSend } from './buying/answer-order'
 import { type OrderLine } from './buying/order-lines'
 import { orderById } from './buying/orders'
@@ -361,16 +361,21 @@ describe('one action once', () => {
     const count = () => store.rows.select().from(jobs).all().length
     const before = count()
     const open = () => openReplacement(store, instrumentBySlug(store, 'sorrel'), 9)
-    const [first, again] = [once(store, 'key-0001', 'open 9', open), once(store, 'key-0001', 'open 9', open)]
+    const [first, again] = [
+      idempotent(store, 'key-0001', 'open 9', open),
+      idempotent(store, 'key-0001', 'open 9', open),
+    ]
     expect(again).toEqual(first)
     expect(count()).toBe(before + 1)
-    expect(sentence(() => once(store, 'key-0001', 'open 10', open))).toContain('belongs to another action')
-    expect(sentence(() => once(store, 'key-0002', 'open 9', open))).toContain('has an open job already')
+    expect(sentence(() => idempotent(store, 'key-0001', 'open 10', open))).toContain(
+      'belongs to another action',
+    )
+    expect(sentence(() => idempotent(store, 'key-0002', 'open 9', open))).toContain('has an open job already')
     expect(store.rows.select().from(answeredRequests).all()).toHaveLength(1)
     // Whatever goes wrong after the write takes the write along.
     expect(
       sentence(() =>
-        once(store, 'key-0003', 'x', () => {
+        idempotent(store, 'key-0003', 'x', () => {
           openReplacement(store, instrumentBySlug(store, 'sorrel'), 11)
           throw new Error('after')
         }),

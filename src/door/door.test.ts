@@ -130,8 +130,8 @@ describe('over the house’s network', () => {
   test('a device stays for a month, is known by its token alone, and is signed out', () => {
     const now = Date.UTC(2026, 10, 27)
     const devices = new Devices(folder)
-    const token = devices.letIn('the phone', 'everything', now)
-    const other = devices.letIn('the tablet', 'look only', now)
+    const token = devices.issueToken('the phone', 'everything', now)
+    const other = devices.issueToken('the tablet', 'look only', now)
     expect(readFileSync(path.join(folder, 'lan', 'devices.json'), 'utf8')).not.toContain(token)
     // A server that is started anew knows them still.
     const again = new Devices(folder)

@@ -12,7 +12,7 @@ import path from 'node:path'
 import { toString } from 'qrcode'
 import { hold, type Hold } from './hold'
 import { ownCertificate, rootOf, type Certificate } from './lan/certificate'
-import { Gate } from './lan/gate'
+import { LanAuth } from './lan/gate'
 import { hasPass } from './lan/pass'
 import { turnedAway } from './refused'
 import { contentPolicy, mayBeKept, TOLD } from './told'
@@ -42,7 +42,7 @@ async function serve(port: number, folder: string): Promise<void> {
   const lanNames = namesOfMachine(names)
   const certificate =
     lanPort > 0 ? await ownCertificate(folder, [...lanNames, '127.0.0.1'], Date.now()) : null
-  const gate = certificate && new Gate(folder, rootOf(certificate.cert))
+  const gate = certificate && new LanAuth(folder, rootOf(certificate.cert))
   const server = createServer((request, response) =>
     answered(response, async () => {
       if (!isLetIn(request, response, names)) return
@@ -122,7 +122,7 @@ async function lanServer(
   port: number,
   certificate: Certificate,
   names: readonly [string, ...string[]],
-  gate: Gate,
+  gate: LanAuth,
   answer: (request: IncomingMessage, response: ServerResponse) => Promise<void>,
 ) {
   const lan = createSecure(certificate, (request, response) =>

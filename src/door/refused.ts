@@ -21,7 +21,7 @@ const WRITES = ['POST', 'PUT', 'PATCH', 'DELETE']
 
 const MB = 1e6
 /** Most of a body, bytes, where more than words is meant: files, and the archive with its pictures. */
-const MOST: readonly (readonly [RegExp, number])[] = [
+const MAX_BODIES: readonly (readonly [RegExp, number])[] = [
   [/^\/api\/archive(\/|$)/, 84 * MB],
   [/^\/api\/(instruments\/file|pictures|room|suppliers\/[^/]+\/catalogue)$/, 10 * MB],
 ]
@@ -61,7 +61,7 @@ function writeTurnedAway(path: string, host: string, headers: IncomingHttpHeader
   const length = Number(headers['content-length'] ?? NaN)
   if (!Number.isInteger(length) || headers['transfer-encoding'] !== undefined)
     return { status: 411, sentence: 'Say how long it is before you send it.' }
-  const most = MOST.find(([where]) => where.test(path))?.[1] ?? MOST_ELSEWHERE
+  const most = MAX_BODIES.find(([where]) => where.test(path))?.[1] ?? MOST_ELSEWHERE
   if (length > most)
     return { status: 413, sentence: `That is too much at once: ${most / MB} MB are taken here at most.` }
   return null

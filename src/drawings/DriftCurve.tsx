@@ -1,6 +1,6 @@
 'use client'
 
-import { driftCents, FIRST_TUNED, retunePlan, type DriftLaw } from '@/core/settle/drift'
+import { driftCents, FIRST_TUNED, retunePlan, type DriftModel } from '@/core/settle/drift'
 
 const HOURS = [0.5, 1, 3, 6, 24, 72, 168, 336]
 const WORDS: Record<number, string> = {
@@ -16,7 +16,7 @@ const WORDS: Record<number, string> = {
 const [LEFT, RIGHT, TOP, FLOOR] = [44, 608, 14, 150]
 
 interface DriftCurveProps {
-  readonly law: DriftLaw
+  readonly law: DriftModel
   /** The string is brought back each time it has fallen so far, cents. */
   readonly tolerance: number
   /** Readings: age in hours, cents. */

@@ -8,7 +8,7 @@ import { useHouse } from '@/ui/units'
 const RADIUS = 46
 /** How far a full turn moves outward, so that turns past the first stay readable. */
 const RISE = 9
-const MOST = 760
+const MAX_TURNS_SHOWN = 760
 /** Further round the picture has no room, and a string that a file makes up may ask for millions of degrees. */
 const OUTERMOST = 1900
 
@@ -27,7 +27,7 @@ export function KeyDial({
 }) {
   const { units } = useHouse()
   const text = (value: number) => measureText(measure('angle', value), units)
-  const breaking = Math.min(MOST, k.snugToPitch + k.toBreaking)
+  const breaking = Math.min(MAX_TURNS_SHOWN, k.snugToPitch + k.toBreaking)
   const sign = clockwise ? 1 : -1
   const spot = (asked: number, out = 0) => {
     const degrees = Math.min(OUTERMOST, asked)

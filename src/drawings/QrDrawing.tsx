@@ -26,7 +26,7 @@ interface Code {
 
 const made = new Map<string, Code>()
 /** Codes that are remembered: a few sheets of labels. */
-const MOST = 600
+const MAX_CODES = 600
 
 /** A label's address never changes, and its code takes longer than all else on the label. */
 function codeOf(address: string): Code {
@@ -36,7 +36,7 @@ function codeOf(address: string): Code {
   const rows = Array.from({ length: size }, (_, y) => runs(data.subarray(y * size, (y + 1) * size), y)).join(
     '',
   )
-  if (made.size >= MOST) made.clear()
+  if (made.size >= MAX_CODES) made.clear()
   made.set(address, { size, rows })
   return { size, rows }
 }

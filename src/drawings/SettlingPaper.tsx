@@ -1,4 +1,4 @@
-import { FIRST_TUNED, fallenInAll, SETTLED, type DriftLaw } from '@/core/settle/drift'
+import { FIRST_TUNED, fallenInAll, SETTLED, type DriftModel } from '@/core/settle/drift'
 
 const AGES = [
   [0.25, '¼ h'],
@@ -18,7 +18,7 @@ export interface PaperString {
   readonly key: string
   /** At its line’s end; empty for none. */
   readonly label: string
-  readonly law: DriftLaw
+  readonly law: DriftModel
   /** Age now, h. */
   readonly age: number
   readonly points: readonly { readonly age: number; readonly fallen: number; readonly isSlip: boolean }[]

@@ -1,16 +1,16 @@
 import { handler } from '@/boundary/handle'
 import { store } from '@/data/store/database'
-import { once } from '@/data/store/once'
+import { idempotent } from '@/data/store/once'
 import { atTheBench } from './at-the-bench'
 
-const answered = handler((key, asked, answer) => once(store(), key, asked, answer))
+const answered = handler((key, asked, answer) => idempotent(store(), key, asked, answer))
 
 /**
  * Answers a request; what it asks for is done once, and its answer is kept with the house's records. Who is at the bench
  * is noted with it.
  */
 export const handle: typeof answered = (request, shape, answer) =>
-  answered(request, shape, (body) => store().as(atTheBench(request), () => answer(body)))
+  answered(request, shape, (body) => store().withActor(atTheBench(request), () => answer(body)))
 
 /** What waited longer on a device was done now, as far as the house can know, s. */
 const LONGEST_AGO = 7 * 86_400

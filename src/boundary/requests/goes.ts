@@ -1,6 +1,6 @@
 import { ValidateBy, type ValidationOptions } from 'class-validator'
 
-const MOST = 200
+const MAX_STRINGS_A_GO = 200
 
 /** A list of lists of string numbers, none of them longer than an instrument has strings. */
 export const IsGoes = (options: ValidationOptions) =>
@@ -13,7 +13,7 @@ function isGoes(value: unknown): boolean {
       (go: unknown) =>
         Array.isArray(go) &&
         go.length > 0 &&
-        go.length <= MOST &&
+        go.length <= MAX_STRINGS_A_GO &&
         go.every(
           (number: unknown) =>
             Number.isInteger(number) && (number as number) >= 1 && (number as number) <= 999,

@@ -15,7 +15,7 @@ export interface Straying {
 /** So often it must be heard alike. */
 const PLUCKS = 3
 /** Less than this is any string’s, cents. */
-const LEAST = 2
+const MIN_FALSENESS = 2
 /** And by so many standard deviations of its own. */
 const SURE = 5
 /** Plucks agree within this share, or within so many cents. */
@@ -42,7 +42,7 @@ export function strayingPartials(plucks: readonly PitchReading[]): readonly Stra
     const agree = off.every(
       (one) => Math.abs(one - cents) <= Math.max(ALIKE.cents, ALIKE.share * Math.abs(cents)),
     )
-    return agree && Math.abs(cents) >= LEAST ? [{ n, cents }] : []
+    return agree && Math.abs(cents) >= MIN_FALSENESS ? [{ n, cents }] : []
   })
   // Another string’s partials fall on every second of these, every third …
   return straying.length > 1 && straying.map(({ n }) => n).reduce(commonFactor) === 1 ? straying : []

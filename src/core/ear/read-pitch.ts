@@ -51,7 +51,7 @@ const STRANGE = 4
 /** ln B may be off by so much from the chart's: moduli are estimates. */
 export const INHARMONICITY_SPREAD = 0.5
 /** No partial is told surer than this, cents: what is left of the others in it. */
-const LEAST = 0.003
+const MIN_PARTIAL_ERROR = 0.003
 /** Below this no string is as pure as its sum: its two ways of swinging differ, cents. */
 const FLOOR = 0.05
 /** Two readings of one sound that are about as likely, as logarithms. */
@@ -173,7 +173,7 @@ function fitPartials(
 const offBy = (partial: HeardPartial, string: { readonly hz: number; readonly inharmonicity: number }) =>
   Math.log(partial.hz / partialHz(string, partial.n))
 const CENT = Math.LN2 / 1200
-const errorOf = ({ hz, error }: HeardPartial) => Math.hypot(error / hz, LEAST * CENT)
+const errorOf = ({ hz, error }: HeardPartial) => Math.hypot(error / hz, MIN_PARTIAL_ERROR * CENT)
 
 function solved(
   partials: readonly HeardPartial[],

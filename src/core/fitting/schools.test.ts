@@ -6,9 +6,9 @@ import { readNotes } from '../instrument/read-notes'
 import { semitonesWithin, stretchToPitch } from '../strings/stretch'
 import { spanOf } from '../instrument/instrument'
 import { DEFAULT_HABITS, WAYS, type HabitKey } from './habits'
-import { SCHOOLS } from './schools'
+import { METHODS } from './schools'
 
-const questions = Object.values(SCHOOLS).flat()
+const questions = Object.values(METHODS).flat()
 const lovage = readShelf('demo').instruments[0]!
 
 test('every habit that is one of a few ways is asked once, and every way is explained', () => {

@@ -3,7 +3,7 @@
  */
 import type { HabitKey, Habits } from './habits'
 
-export interface School<K extends HabitKey = HabitKey> {
+export interface Method<K extends HabitKey = HabitKey> {
   readonly key: K
   readonly question: string
   /** What the choice changes in figures and steps, one sentence. */
@@ -12,7 +12,7 @@ export interface School<K extends HabitKey = HabitKey> {
   readonly ways: Readonly<Record<Habits[K], string>>
 }
 
-export type SchoolGroup =
+export type MethodGroup =
   | 'On the pin'
   | 'Thin strings and locks'
   | 'At the knot'
@@ -24,11 +24,11 @@ const school = <K extends HabitKey>(
   key: K,
   question: string,
   changes: string,
-  ways: School<K>['ways'],
-): School => ({ key, question, changes, ways }) as unknown as School
+  ways: Method<K>['ways'],
+): Method => ({ key, question, changes, ways }) as unknown as Method
 
 /** Every question, in the order a house meets them. */
-export const SCHOOLS: Readonly<Record<SchoolGroup, readonly School[]>> = {
+export const METHODS: Readonly<Record<MethodGroup, readonly Method[]>> = {
   'On the pin': [
     school('wrapsBy', 'How many wraps', 'Changes slack, cut, key and the drawing of the pin.', {
       'a number of wraps': 'The number set here on every string: two to three, or three to four.',

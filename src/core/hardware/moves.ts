@@ -18,7 +18,7 @@ export interface Moves {
 }
 
 /** Least change that is worth a word, in the unit of each figure. */
-const LEAST: Record<Moved, number> = {
+const MIN_WORTH_A_WORD: Record<Moved, number> = {
   cut: 1e-4,
   slack: 1e-4,
   wraps: 0.005,
@@ -60,7 +60,7 @@ export function movesOf(
     by,
     figures: MOVED.flatMap((of) => {
       const gains = after[of] - before[of]
-      return Math.abs(gains) < LEAST[of] ? [] : [{ of, gains }]
+      return Math.abs(gains) < MIN_WORTH_A_WORD[of] ? [] : [{ of, gains }]
     }),
   }
 }

@@ -5,7 +5,7 @@ import { scaleDown, semitoneNumber, type Note } from '../pitch/note'
 import { parseNote } from '../pitch/parse-note'
 
 /** The most strings an instrument here can have. */
-const MOST = 120
+const MAX_STRINGS = 120
 
 /**
  * Reads the notes of an instrument: a range such as `C2 to C7`, which runs by the scale, or the notes one by one from
@@ -25,8 +25,8 @@ export function readNotes(text: string): readonly Note[] {
     : words.map((word) => parseNote(word))
   if (notes.length === 0)
     throw new RangeError('Expected the notes, such as “C2 to C7”, or one by one from the shortest.')
-  if (notes.length > MOST)
-    throw new RangeError(`That would be ${notes.length} strings; expected ${MOST} at most.`)
+  if (notes.length > MAX_STRINGS)
+    throw new RangeError(`That would be ${notes.length} strings; expected ${MAX_STRINGS} at most.`)
   return notes
 }
 

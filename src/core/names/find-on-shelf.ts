@@ -3,7 +3,7 @@
  */
 import { NoSuchString, type Instrument } from '../instrument/instrument'
 import { isName, nearestSentence, notAName, readingsOf, said } from './read-name'
-import { MOST } from './most-readings'
+import { MAX_READINGS } from './most-readings'
 import type { NameReading } from './resolve'
 
 export interface ShelfReading extends NameReading {
@@ -17,7 +17,7 @@ const LINKS = /(?:(?:^|[\s,:;]+)(?:of|on|for|at|from)(?: the| my| a)?|(?:^|[\s,:
 /**
  * @param text - a name in any scheme, with or without the instrument's own name before or after it
  * @param instruments - those to look on
- * @returns the readings, {@link MOST} or a few more; strings of one piece are read once
+ * @returns the readings, {@link MAX_READINGS} or a few more; strings of one piece are read once
  * @throws RangeError with a sentence that can be shown, when the text is a name in no scheme; NoSuchString when it is of no string there is
  */
 export function findOnShelf(text: string, instruments: readonly Instrument[]): readonly ShelfReading[] {
@@ -26,7 +26,7 @@ export function findOnShelf(text: string, instruments: readonly Instrument[]): r
   const name = said(named ? named.rest : text)
   const readings: ShelfReading[] = []
   for (const instrument of where) {
-    if (readings.length >= MOST) break
+    if (readings.length >= MAX_READINGS) break
     const here = readingsOf(name, instrument)
     const pieceOf = (number: number) => instrument.positions[number - 1]?.piece
     here.forEach(({ number, means }, i) => {
@@ -72,7 +72,11 @@ export function namedInstruments(text: string, instruments: readonly Instrument[
   for (const instrument of instruments)
     for (const call of callsOf(instrument)) {
       // The longest name is meant: “Lovage the Second” is not “Lovage”.
-      if (call.length < LEAST || call.length >= lower.length || (best && best.call.length >= call.length))
+      if (
+        call.length < MIN_MODEL_LENGTH ||
+        call.length >= lower.length ||
+        (best && best.call.length >= call.length)
+      )
         continue
       const rest = without(plain, lower, call)
       if (rest !== null) best = { call, rest }
@@ -83,7 +87,7 @@ export function namedInstruments(text: string, instruments: readonly Instrument[
 }
 
 /** A model of one letter or figure is one that names of strings are full of. */
-const LEAST = 3
+const MIN_MODEL_LENGTH = 3
 
 /** A text without a call that stands in it as words of its own; null where it does not. */
 function without(plain: string, lower: string, call: string): string | null {

@@ -1,2 +1,2 @@
 /** More readings than these nobody looks through: who means a string further on says its instrument. */
-export const MOST = 40
+export const MAX_READINGS = 40

@@ -4,7 +4,7 @@
  */
 import type { Instrument } from '../instrument/instrument'
 import { boardStrings, type BoardYields } from '../rounds/board'
-import { StrungBoard } from '../rounds/strung-board'
+import { SoundboardModel } from '../rounds/strung-board'
 import { worstOff } from '../rounds/tuning-round'
 import { newLaw, readyFrom } from '../settle/drift'
 import { coreMaterial } from '../strings/construction'
@@ -43,7 +43,7 @@ export function bringUp(
   senses: readonly number[] = [],
 ): BringingUp {
   const strings = boardStrings(instrument)
-  const board = new StrungBoard(strings, yields, senses)
+  const board = new SoundboardModel(strings, yields, senses)
   // The lowest first: they pull most, and what comes after disturbs them least.
   const order = strings
     .map((_, i) => i)

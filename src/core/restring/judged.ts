@@ -2,7 +2,7 @@
 import { TO_CHANGE } from '../fitting/covered'
 import type { Instrument } from '../instrument/instrument'
 import { boardStrings, type BoardYields } from '../rounds/board'
-import { StrungBoard } from '../rounds/strung-board'
+import { SoundboardModel } from '../rounds/strung-board'
 import { roundsNeeded } from '../rounds/tuning-round'
 import type { Batch, Batches } from './batch'
 import { momentsOf, type Moment } from './moments'
@@ -69,7 +69,7 @@ export function roundsAfter(
   senses: readonly number[] = [],
 ): number {
   const strings = boardStrings(instrument)
-  const board = new StrungBoard(strings, yields, senses)
+  const board = new SoundboardModel(strings, yields, senses)
   let turns: readonly number[] = board.turnsFor(strings.map(() => 0))
   let standing: readonly number[] = strings.map(() => 0)
   for (const ids of goes) {

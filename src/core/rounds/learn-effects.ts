@@ -2,7 +2,7 @@
  * What rounds of tuning show of a board: a ridge fit of how much more, or less, than reckoned each string feels of the
  * others. Every string leans on what the instrument's strings share, and that on the reckoning.
  */
-import type { StrungBoard } from './strung-board'
+import type { SoundboardModel } from './strung-board'
 
 /** A string at its turn in a round. */
 export interface RoundEvent {
@@ -43,7 +43,7 @@ const A_DAY = 2
 /** Longer apart, weather says more than the others do, h. */
 const TOO_LONG = 48
 /** No board yields less than this share of what is reckoned, whatever was read. */
-const LEAST = 0.05
+const MIN_YIELD = 0.05
 /** A fall that the others can't explain by any factor is a slip, cents. */
 const NO_SLIP = 30
 
@@ -57,7 +57,7 @@ const FITS = 4
  * @param settled - by how much a string settles by itself from one time to another, cents down
  */
 export function learnEffects(
-  boardFor: (senses: readonly number[]) => StrungBoard,
+  boardFor: (senses: readonly number[]) => SoundboardModel,
   strings: number,
   events: readonly RoundEvent[],
   settled: (string: number, from: number, to: number) => number = () => 0,
@@ -78,7 +78,7 @@ export function learnEffects(
 
 /** Falls between two turns of a string, with what the others did in between. */
 function fallsSeen(
-  board: StrungBoard,
+  board: SoundboardModel,
   events: readonly RoundEvent[],
   settled: (string: number, from: number, to: number) => number,
 ): readonly FallSeen[] {
@@ -107,7 +107,7 @@ function fitted(at: readonly number[], seen: readonly FallSeen[]): LearnedEffect
   const own = at.map(() => ({ precision: 0, weighted: 0 }))
   for (const { string, fell, reckoned, error } of seen) {
     const one = own[string] as { precision: number; weighted: number }
-    const each = reckoned / Math.max(LEAST, at[string] as number)
+    const each = reckoned / Math.max(MIN_YIELD, at[string] as number)
     one.precision += (each / error) ** 2
     one.weighted += (each * fell) / error ** 2
   }
@@ -118,12 +118,12 @@ function fitted(at: readonly number[], seen: readonly FallSeen[]): LearnedEffect
     precision += through
     weighted += through * (one.weighted / one.precision)
   }
-  const shared = Math.max(LEAST, weighted / precision)
+  const shared = Math.max(MIN_YIELD, weighted / precision)
   const lean = STRING_SPREAD ** -2
   return {
     shared,
     sharedOff: precision ** -0.5,
-    senses: own.map((one) => Math.max(LEAST, (lean * shared + one.weighted) / (lean + one.precision))),
+    senses: own.map((one) => Math.max(MIN_YIELD, (lean * shared + one.weighted) / (lean + one.precision))),
     seen: seen.length,
   }
 }

@@ -4,14 +4,14 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { boardStrings, startingYields } from './board'
 import { byEar } from './by-ear'
 import { learnEffects, type RoundEvent } from './learn-effects'
-import { StrungBoard } from './strung-board'
-import { foretellRound, RoundBelief, roundOrder, roundsNeeded, worstOff } from './tuning-round'
+import { SoundboardModel } from './strung-board'
+import { predictPass, RoundBelief, roundOrder, roundsNeeded, worstOff } from './tuning-round'
 
 const { instruments } = readShelf('demo')
 const harp = instruments.find(({ slug }) => slug === 'lovage')!
 const strings = boardStrings(harp)
 const yields = startingYields(harp)
-const board = new StrungBoard(strings, yields)
+const board = new SoundboardModel(strings, yields)
 const level = strings.map(() => 0)
 /** Sums that are out by this are as good as none. */
 const CLOSE = 0.01
@@ -31,7 +31,7 @@ test('one string of 81 N put on lowers a gut neighbour by about two cents, and o
 test('pins and standing are two sides of one thing, on every instrument', () => {
   for (const instrument of instruments) {
     const on = boardStrings(instrument)
-    const strung = new StrungBoard(on, startingYields(instrument))
+    const strung = new SoundboardModel(on, startingYields(instrument))
     fc.assert(
       fc.property(
         fc.array(fc.double({ min: -150, max: 40, noNaN: true }), {
@@ -61,8 +61,8 @@ test('whatever the order, what is allowed for brings every string to its place i
   for (const order of ['least left over', 'from the top', 'from the bottom'] as const) {
     const by = roundOrder(order, strings, down)
     expect([...by].sort((a, b) => a - b)).toEqual(strings.map((_, i) => i))
-    expect(worstOff(foretellRound(board, strings, down, by, true).after)).toBeLessThan(CLOSE)
-    expect(worstOff(foretellRound(board, strings, down, by, false).after)).toBeGreaterThan(2)
+    expect(worstOff(predictPass(board, strings, down, by, true).after)).toBeLessThan(CLOSE)
+    expect(worstOff(predictPass(board, strings, down, by, false).after)).toBeGreaterThan(2)
   }
   expect(roundsNeeded(board, strings, down, 'from the top', true, 3)).toBe(1)
   expect(roundsNeeded(board, strings, down, 'from the top', false, 1)).toBe(2)
@@ -71,10 +71,10 @@ test('whatever the order, what is allowed for brings every string to its place i
 
 test('no order of plain tuning leaves less than the one that is worked out, of all orders of six strings', () => {
   const few = [0, 9, 17, 26, 35, 44].map((i) => strings[i]!)
-  const small = new StrungBoard(few, yields)
+  const small = new SoundboardModel(few, yields)
   const down = [-60, -20, -100, -45, -80, -30]
   const left = (order: readonly number[]) =>
-    foretellRound(small, few, down, order, false).after.reduce((sum, cents) => sum + Math.abs(cents), 0)
+    predictPass(small, few, down, order, false).after.reduce((sum, cents) => sum + Math.abs(cents), 0)
   const least = Math.min(...orders(few.map((_, i) => i)).map(left))
   expect(left(roundOrder('least left over', few, down))).toBeLessThan(least * 1.01 + CLOSE)
   expect(left(roundOrder('from the top', few, down))).toBeGreaterThan(least * 1.05)
@@ -127,8 +127,8 @@ test('strings found flat tell of those of their material that were not yet heard
 })
 
 test('a board that yields twice as much is known as such after a session, string by string', () => {
-  const soft = new StrungBoard(strings, { ...yields, compliance: 2 * yields.compliance })
-  const boardFor = (senses: readonly number[]) => new StrungBoard(strings, yields, senses)
+  const soft = new SoundboardModel(strings, { ...yields, compliance: 2 * yields.compliance })
+  const boardFor = (senses: readonly number[]) => new SoundboardModel(strings, yields, senses)
   const events: RoundEvent[] = []
   let standing: readonly number[] = strings.map(() => -60)
   let turns: readonly number[] = soft.turnsFor(standing)

@@ -9,7 +9,7 @@ import type { BoardString, BoardYields } from './board'
 const ENOUGH = 1e-3
 const MOST_STEPS = 400
 
-export class StrungBoard {
+export class SoundboardModel {
   readonly size: number
   /** Cents that a string falls for each N more on another: by row the one that falls. */
   private readonly falls: readonly Float64Array[]

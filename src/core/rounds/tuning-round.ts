@@ -3,7 +3,7 @@
  */
 import type { BoardString } from './board'
 import { byEar } from './by-ear'
-import type { StrungBoard } from './strung-board'
+import type { SoundboardModel } from './strung-board'
 
 export const ROUND_ORDERS = ['by ear', 'least left over', 'from the top', 'from the bottom'] as const
 export type RoundOrder = (typeof ROUND_ORDERS)[number]
@@ -51,7 +51,7 @@ export class RoundBelief {
    * @param goals - where each is to stand when the round is over, cents
    */
   constructor(
-    private readonly board: StrungBoard,
+    private readonly board: SoundboardModel,
     private readonly strings: readonly BoardString[],
     standing: readonly number[],
     goals: readonly number[],
@@ -116,8 +116,8 @@ export interface ForetoldRound {
  *
  * @param allows - whether each string is left past pitch by what the others will take from it
  */
-export function foretellRound(
-  board: StrungBoard,
+export function predictPass(
+  board: SoundboardModel,
   strings: readonly BoardString[],
   standing: readonly number[],
   order: readonly number[],
@@ -142,7 +142,7 @@ const MOST_ROUNDS = 9
 
 /** How many rounds it takes until no string is further off than it may be, each foretold from the one before. */
 export function roundsNeeded(
-  board: StrungBoard,
+  board: SoundboardModel,
   strings: readonly BoardString[],
   standing: readonly number[],
   order: RoundOrder,
@@ -152,7 +152,7 @@ export function roundsNeeded(
   let stand = standing
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     if (worstOff(stand) <= within) return round
-    stand = foretellRound(board, strings, stand, roundOrder(order, strings, stand), allows).after
+    stand = predictPass(board, strings, stand, roundOrder(order, strings, stand), allows).after
   }
   return MOST_ROUNDS
 }

@@ -3,14 +3,14 @@
  */
 import { chanceBelow } from '../random/normal'
 import type { Share } from './belief'
-import { driftCents, FOR_EVER, type DriftLaw } from './drift'
+import { driftCents, FOR_EVER, type DriftModel } from './drift'
 import type { Sure } from './room'
 import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
 
 /** What is known of a settling string. */
 export interface Known {
   /** The law that it starts from. */
-  readonly start: DriftLaw
+  readonly start: DriftModel
   readonly share: Share
   readonly weather: Weather
 }

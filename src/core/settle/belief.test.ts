@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import { bandAt, chanceItHolds, expectedAt, holdsFromAge, type Known } from './band'
 import { ANY_STRING, SettlingBeliefs, SPREAD, type Evidence } from './belief'
-import { decadesBetween, driftCents, type DriftLaw } from './drift'
+import { decadesBetween, driftCents, type DriftModel } from './drift'
 import { oddsOf } from './odds'
 import type { CentsReading } from './cents-reading'
 import { judgeReading } from './readings'
 import { LAW_OFF, READING_OFF, weatherOf, weatherOff } from './weather'
 
-const gut: DriftLaw = { perDecade: 45, tau: 0.05 }
+const gut: DriftModel = { perDecade: 45, tau: 0.05 }
 const weather = weatherOf('gut')
 const anyGut: Known = { start: gut, weather, share: ANY_STRING }
 

@@ -4,7 +4,7 @@
  * one of the material at large. Readings of one string so teach the next, the more the nearer it is; messages up and down the
  * tree give the exact posterior, without sampling.
  */
-import { driftCents, type DriftLaw } from './drift'
+import { driftCents, type DriftModel } from './drift'
 import type { CentsReading } from './cents-reading'
 import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
 
@@ -25,7 +25,7 @@ export interface Evidence {
   readonly instrument: string
   readonly material: string
   /** The law that it starts from, helped or moved as it was. */
-  readonly start: DriftLaw
+  readonly start: DriftModel
   readonly weather: Weather
   /** Those that are of its settling. */
   readonly readings: readonly CentsReading[]
@@ -116,7 +116,10 @@ export class SettlingBeliefs {
     const house = plus(atLarge, otherInstruments)
     const instrument = plus(through(house, SPREAD.instrument), others)
     const { precision, weighted } = plus(through(instrument, SPREAD.string), ownMessage(string))
-    return { mean: Math.min(MOST, Math.max(LEAST, weighted / precision)), off: 1 / Math.sqrt(precision) }
+    return {
+      mean: Math.min(MAX_DRIFT_RATIO, Math.max(MIN_DRIFT_RATIO, weighted / precision)),
+      off: 1 / Math.sqrt(precision),
+    }
   }
 }
 
@@ -127,10 +130,10 @@ export const ANY_STRING: Share = {
 }
 
 /** No string's drift is taken to be less or more than its like's by more than these, whatever was typed. */
-const LEAST = 0.2
-const MOST = 5
+const MIN_DRIFT_RATIO = 0.2
+const MAX_DRIFT_RATIO = 5
 
 /** A string's own law: the starting one at its share. */
-export function lawAt(start: DriftLaw, { mean }: Share): DriftLaw {
+export function lawAt(start: DriftModel, { mean }: Share): DriftModel {
   return { ...start, perDecade: start.perDecade * mean }
 }

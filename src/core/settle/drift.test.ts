@@ -1,6 +1,6 @@
-import { driftCents, nextRetune, readyFrom, retunePlan, STARTING_TAU, type DriftLaw } from './drift'
+import { driftCents, nextRetune, readyFrom, retunePlan, STARTING_TAU, type DriftModel } from './drift'
 
-const gut: DriftLaw = { perDecade: 45, tau: STARTING_TAU }
+const gut: DriftModel = { perDecade: 45, tau: STARTING_TAU }
 
 test('worked figures of the drift law', () => {
   expect(nextRetune(gut, 1, 10)).toBeCloseTo(1.7015, 4)

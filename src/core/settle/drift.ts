@@ -10,7 +10,7 @@ export const STARTING_TAU = 0.05
 /** Age at which a new string is first at pitch, h: a quarter of an hour of winding and tuning. */
 export const FIRST_TUNED = 0.25
 
-export interface DriftLaw {
+export interface DriftModel {
   /** a: fall per decade of age, cents. */
   readonly perDecade: number
   /** τ, h. */
@@ -18,7 +18,7 @@ export interface DriftLaw {
 }
 
 /** What a new string of a material does that falls so far per decade of age, cents. */
-export const newLaw = (perDecade: number): DriftLaw => ({ perDecade, tau: STARTING_TAU })
+export const newLaw = (perDecade: number): DriftModel => ({ perDecade, tau: STARTING_TAU })
 
 /** Past this age a string counts as settled, h: 45 days. */
 export const SETTLED = 24 * 45
@@ -35,12 +35,12 @@ export function decadesBetween(tuned: number, now: number, tau: number): number 
  *
  * @example driftCents({ perDecade: 45, tau: 0.05 }, 0.25, 6) // -58.71
  */
-export function driftCents(law: DriftLaw, tuned: number, now: number): number {
+export function driftCents(law: DriftModel, tuned: number, now: number): number {
   return -law.perDecade * decadesBetween(tuned, now, law.tau)
 }
 
 /** What a string has fallen in all at an age since it was first at pitch, brought back each time, cents. */
-export function fallenInAll(law: DriftLaw, age: number): number {
+export function fallenInAll(law: DriftModel, age: number): number {
   return -driftCents(law, FIRST_TUNED, Math.max(FIRST_TUNED, age))
 }
 
@@ -50,7 +50,7 @@ export function fallenInAll(law: DriftLaw, age: number): number {
  * @param tolerance - ε, cents
  * @returns never past {@link FOR_EVER}, which says that it holds
  */
-export function nextRetune(law: DriftLaw, tuned: number, tolerance: number): number {
+export function nextRetune(law: DriftModel, tuned: number, tolerance: number): number {
   return Math.min(
     FOR_EVER,
     (expectNotNegative('age when tuned', tuned) + law.tau) * growth(law, tolerance) - law.tau,
@@ -66,7 +66,7 @@ export const FOR_EVER = 876_600
  * @param tolerance - ε, cents
  * @param window - W, h
  */
-export function readyFrom(law: DriftLaw, tolerance: number, window: number): number {
+export function readyFrom(law: DriftModel, tolerance: number, window: number): number {
   return Math.min(
     FOR_EVER,
     Math.max(0, expectPositive('window', window) / (growth(law, tolerance) - 1) - law.tau),
@@ -81,7 +81,7 @@ export function readyFrom(law: DriftLaw, tolerance: number, window: number): num
  * @param most - how many at the most
  */
 export function retunePlan(
-  law: DriftLaw,
+  law: DriftModel,
   tuned: number,
   tolerance: number,
   until: number,
@@ -102,10 +102,10 @@ export function retunePlan(
 export const MOVED_SHARE = 0.4
 
 /** The law of a string that was on before and is put back. */
-export function moved(law: DriftLaw): DriftLaw {
+export function moved(law: DriftModel): DriftModel {
   return { ...law, perDecade: law.perDecade * MOVED_SHARE }
 }
 
-function growth(law: DriftLaw, tolerance: number): number {
+function growth(law: DriftModel, tolerance: number): number {
   return 10 ** (expectPositive('tolerance', tolerance) / expectPositive('drift per decade', law.perDecade))
 }

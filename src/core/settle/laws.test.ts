@@ -6,10 +6,10 @@ import {
   nextRetune,
   readyFrom,
   retunePlan,
-  type DriftLaw,
+  type DriftModel,
 } from './drift'
 
-const laws = fc.record<DriftLaw>({
+const laws = fc.record<DriftModel>({
   perDecade: fc.double({ min: 5, max: 150, noNaN: true }),
   tau: fc.double({ min: 0.01, max: 0.2, noNaN: true }),
 })
@@ -62,7 +62,7 @@ test('tuned when it is ready, it falls by just the tolerance through the window'
 })
 
 test('every interval of a plan is the same multiple of the last', () => {
-  const law: DriftLaw = { perDecade: 110, tau: 0.05 }
+  const law: DriftModel = { perDecade: 110, tau: 0.05 }
   const ages = [0.25, ...retunePlan(law, 0.25, 15, 1000, 30)]
   const gaps = ages.slice(1).map((age, i) => age - ages[i]!)
   const multiples = gaps.slice(1).map((gap, i) => gap / gaps[i]!)

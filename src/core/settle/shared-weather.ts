@@ -24,7 +24,7 @@ const OWN = 1.5
 /** Neighbours read longer before or after tell nothing of that time, h. */
 const NEAR = 12
 /** More neighbours than these tell nothing more. */
-const MOST = 16
+const MAX_NEIGHBOURS = 16
 
 export interface KnownAround {
   readonly weather: Weather
@@ -42,7 +42,7 @@ export function sharedWeather(around: KnownAround, from: number, to: number): Su
   const air = airMoves(response, room.change(from, to))
   const near = around.neighbours
     .filter((one) => Math.abs(one.to - to) <= NEAR * HOUR && one.from < one.to)
-    .slice(-MOST)
+    .slice(-MAX_NEIGHBOURS)
   if (!air && near.length === 0) return null
   const strays = weather.strays * (air ? LEFT_BY_AIR : 1)
   const moved = (a: number, b: number, c: number, d: number) =>

@@ -1,7 +1,7 @@
 /**
  * Helping a new string settle: each way of doing it, what a cycle is worth, and what it costs.
  */
-import { FIRST_TUNED, type DriftLaw } from './drift'
+import { FIRST_TUNED, type DriftModel } from './drift'
 
 /** A cycle is the stretching and bringing it back to pitch. */
 export const STRETCHINGS = [
@@ -33,7 +33,7 @@ export const MOST_CYCLES = 12
  * @param cycles - given when it was first at pitch
  * @example helped({ perDecade: 45, tau: 0.05 }, 'gentle pulls', 2) // tau 0.3625: from 0.25 h it counts as 0.5625 h old
  */
-export function helped(law: DriftLaw, by: Stretching, cycles: number): DriftLaw {
+export function helped(law: DriftModel, by: Stretching, cycles: number): DriftModel {
   return {
     ...law,
     tau: law.tau + FIRST_TUNED * (AGES_BY[by] ** Math.min(MOST_CYCLES, Math.max(0, cycles)) - 1),

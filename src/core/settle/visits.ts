@@ -2,12 +2,12 @@
  * The visits to make to settling strings until a date: as few as keep every string within a tolerance, at hours when someone
  * is there, each visit for as many strings as need it.
  */
-import { driftCents, type DriftLaw } from './drift'
+import { driftCents, type DriftModel } from './drift'
 
 /** A string as the plan takes it. */
 export interface VisitedString {
   readonly id: string
-  readonly law: DriftLaw
+  readonly law: DriftModel
   /** When it was fitted, ms. */
   readonly fittedAt: number
   /** When it was last tuned, ms, and where it was left, cents. */

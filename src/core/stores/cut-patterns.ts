@@ -14,7 +14,7 @@ export interface Wanted {
 export type CutPattern = ReadonlyMap<number, number>
 
 /** Beyond this many ways a piece is planned by its length instead. */
-const MOST = 2000
+const MAX_PATTERNS = 2000
 
 /**
  * Whether a piece has few enough ways to be cut that each can be a column of its own. A packet has; a reel that many
@@ -24,7 +24,7 @@ export function hasFewPatterns(wanted: readonly Wanted[], piece: number, kerf: n
   let ways = 1
   for (const { length, quantity } of wanted) {
     ways *= 1 + Math.min(quantity, Math.floor((piece + 1e-9) / (length + kerf)))
-    if (ways > MOST) return holdsAll(wanted, piece, kerf)
+    if (ways > MAX_PATTERNS) return holdsAll(wanted, piece, kerf)
   }
   return true
 }

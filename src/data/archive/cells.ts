@@ -84,7 +84,7 @@ function wholeOf(text: string): number {
 }
 
 /** Beyond this no figure is one of a string. */
-const MOST = 1e9
+const MAX_FIGURE = 1e9
 
 const LENGTHS: Readonly<Record<string, Bounded>> = {
   gauge_mm: 'gauge',
@@ -118,7 +118,7 @@ const PLAIN: Readonly<Record<string, Bounded>> = {
 
 function numberOf(text: string, name: string): number {
   const value = /^-?\d+(?:\.\d+)?(?:e[-+]?\d{1,3})?$/i.test(text) ? Number(text) : NaN
-  if (!(Math.abs(value) <= MOST)) throw new RangeError('expected a number')
+  if (!(Math.abs(value) <= MAX_FIGURE)) throw new RangeError('expected a number')
   const length = Object.hasOwn(LENGTHS, name) ? LENGTHS[name] : undefined
   if (length && !canBe(length, value / 1000))
     throw new RangeError(`expected ${BOUNDS[length][0] * 1000} to ${BOUNDS[length][1] * 1000} mm`)

@@ -3,7 +3,7 @@
  * Looking first does the same and takes it back, so that what is shown is what will be done.
  */
 import { Refusal } from '@/boundary/refusal'
-import type { TableTaken, Taken } from '@/boundary/taken'
+import type { TableTaken, ImportSummary } from '@/boundary/taken'
 import { fromInstrumentFile, toInstrumentFile } from '../instruments/instrument-file'
 import { allInstruments, retiredInstruments } from '../instruments/instruments'
 import { isBegun } from '../house/house'
@@ -17,7 +17,7 @@ import { houseKey } from './write-archive'
 
 /** Thrown to take back what was done to look at it. */
 class OnlyLooked extends Error {
-  constructor(readonly taken: Taken) {
+  constructor(readonly taken: ImportSummary) {
     super('only looked')
   }
 }
@@ -27,7 +27,7 @@ class OnlyLooked extends Error {
  *
  * @throws Refusal 400 with one sentence where it can’t be taken in
  */
-export function lookAtArchive(store: Store, zip: Uint8Array): Taken {
+export function lookAtArchive(store: Store, zip: Uint8Array): ImportSummary {
   const archive = orRefused(() => readArchive(zip))
   try {
     store.act({ kind: 'archive', summary: 'An archive looked at' }, () => {
@@ -45,14 +45,14 @@ export function lookAtArchive(store: Store, zip: Uint8Array): Taken {
  *
  * @throws Refusal 400 with one sentence where it can’t be taken in; then nothing is written
  */
-export function takeArchive(store: Store, zip: Uint8Array): { readonly actionId: number } & Taken {
+export function takeArchive(store: Store, zip: Uint8Array): { readonly actionId: number } & ImportSummary {
   const archive = orRefused(() => readArchive(zip))
   const summary = `The archive of ${archive.head.name || 'a house'} taken in`
   const { actionId, result } = store.act({ kind: 'archive', summary }, () => take(store, archive))
   return { actionId, ...result }
 }
 
-function take(store: Store, archive: Archive): Taken {
+function take(store: Store, archive: Archive): ImportSummary {
   const { head } = archive
   const about = { house: head.name, writtenAt: head.writtenAt }
   const from = !isBegun(store) ? 'whole' : head.house === houseKey(store) ? 'own' : 'another'

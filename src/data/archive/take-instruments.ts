@@ -3,7 +3,7 @@
  * history belong to the house that did them.
  */
 import { eq } from 'drizzle-orm'
-import type { Taken } from '@/boundary/taken'
+import type { ImportSummary } from '@/boundary/taken'
 import { grouped } from '@/core/list/grouped'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import {
@@ -25,7 +25,7 @@ import type { Archive } from './read-archive'
 type Row = Readonly<Record<string, Cell>>
 
 /** Adds those that this house has none of by that name; belongs inside an action. */
-export function takeInstruments(store: Store, archive: Archive): Pick<Taken, 'instruments' | 'here'> {
+export function takeInstruments(store: Store, archive: Archive): Pick<ImportSummary, 'instruments' | 'here'> {
   const all = archive.instruments()
   const taken = new Set(
     [...allInstruments(store), ...retiredInstruments(store)].map(({ instrument }) => instrument.slug),

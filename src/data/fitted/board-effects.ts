@@ -2,7 +2,7 @@
 import type { StringPosition } from '@/core/instrument/instrument'
 import { boardStrings, startingYields } from '@/core/rounds/board'
 import { learnEffects, type LearnedEffects, type RoundEvent } from '@/core/rounds/learn-effects'
-import { StrungBoard } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/strung-board'
 import { driftCents } from '@/core/settle/drift'
 import { EQUAL, offEqual } from '@/core/temper/temperament'
 import type { StoredInstrument } from '../instruments/instruments'
@@ -29,7 +29,7 @@ export function boardEffects(
       .map((one) => [one.position.number, one] as const),
   )
   return learnEffects(
-    (senses) => new StrungBoard(strings, startingYields(instrument), senses),
+    (senses) => new SoundboardModel(strings, startingYields(instrument), senses),
     strings.length,
     eventsOf(stored, rounds, readings),
     settledBy(instrument.positions.map(({ number }) => settling.get(number))),

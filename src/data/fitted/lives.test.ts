@@ -157,7 +157,7 @@ test('each string is told with its coil, what went wrong as it was fitted, and w
 })
 
 test('whose hands put a string on is known from the history, until that is undone', () => {
-  const { result, actionId } = store.as('Iris', () => {
+  const { result, actionId } = store.withActor('Iris', () => {
     const { result: job } = logBreak(store, lovage(), 28, 'knot')
     takeInHand(store, job.jobId, { gauge: null, length: 3 })
     return finishJob(store, job.jobId, { cut: 1, wraps: 3, gauge: null })

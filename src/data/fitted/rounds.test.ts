@@ -5,7 +5,7 @@ import path from 'node:path'
 import { sentenceOf } from '@/boundary/sentence-of'
 import { writeScala } from '@/core/temper/scala'
 import { TEMPERAMENTS } from '@/core/temper/temperament'
-import { StrungBoard } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/strung-board'
 import { prepare } from '../demo/prepare'
 import { keepRoomReadings } from '../house/room'
 import { dropTemperament, takeTemperament } from '../house/temperaments'
@@ -82,7 +82,7 @@ test('tuned in another temperament, nobody takes the difference for settling, an
 test('a board that yields more than is usual is learned from two rounds, and what was learned is undone with them', () => {
   const { strings, yields, effects, instrument } = roundBench(store, 'bryony')
   expect(effects).toMatchObject({ shared: 1, seen: 0 })
-  const soft = new StrungBoard(strings, { ...yields, compliance: 1.8 * yields.compliance })
+  const soft = new SoundboardModel(strings, { ...yields, compliance: 1.8 * yields.compliance })
   let standing: readonly number[] = strings.map(() => -25)
   let turns: readonly number[] = soft.turnsFor(standing)
   const logged: number[] = []

@@ -11,7 +11,7 @@ import {
   FOR_EVER,
   retunePlan,
   SETTLED,
-  type DriftLaw,
+  type DriftModel,
 } from '@/core/settle/drift'
 import { chanceItHolds, holdsFromAge, SURE, type Known } from '@/core/settle/band'
 import { ANY_STRING, lawAt, SettlingBeliefs, type Evidence } from '@/core/settle/belief'
@@ -54,7 +54,7 @@ export interface Settling {
   readonly slug: string
   /** `3rd-octave G` */
   readonly name: string
-  readonly law: DriftLaw
+  readonly law: DriftModel
   /** What is known of its law: its own readings and those of strings like it, on what the material usually does. */
   readonly known: Known
   /** True where readings of its own are in it. */
@@ -166,7 +166,7 @@ function byNext(a: Settling, b: Settling): number {
 }
 
 /** The law that a string starts from: its material's, gentler where it was on before or was helped to settle. */
-function startingLaw({ construction, moved: wasOn, stretchedBy, stretchCycles }: FittedString): DriftLaw {
+function startingLaw({ construction, moved: wasOn, stretchedBy, stretchCycles }: FittedString): DriftModel {
   const plain = newLaw(coreMaterial(construction).drift)
   return helped(wasOn ? moved(plain) : plain, stretchedBy ?? 'leave it alone', stretchCycles)
 }

@@ -14,7 +14,7 @@ export interface StringRecord {
 }
 
 /** Readings of a string that are drawn. */
-const MOST = 60
+const MAX_DRAWN_READINGS = 60
 
 /** By the fitted string. */
 export function stringRecords(store: Store, instrumentId: number): ReadonlyMap<number, StringRecord> {
@@ -52,7 +52,7 @@ export function stringRecords(store: Store, instrumentId: number): ReadonlyMap<n
       {
         coil,
         mishaps: (mishaps.get(id) ?? []).map(({ mishap }) => mishap),
-        readAt: (read.get(id) ?? []).slice(-MOST).map(({ at }) => at),
+        readAt: (read.get(id) ?? []).slice(-MAX_DRAWN_READINGS).map(({ at }) => at),
       },
     ]),
   )

@@ -2,7 +2,7 @@
  * Setting a habit: for the house, for one instrument, or for one job.
  */
 import { eq } from 'drizzle-orm'
-import { SCHOOLS } from '@/core/fitting/schools'
+import { METHODS } from '@/core/fitting/schools'
 import type { HabitChange } from '@/core/fitting/habits'
 import type { TailFastening } from '@/core/knots/fastenings'
 import type { Done, Store } from '../store/database'
@@ -19,7 +19,7 @@ export type HabitScope =
   | { readonly of: 'job'; readonly jobId: number }
 
 const QUESTIONS = new Map(
-  Object.values(SCHOOLS)
+  Object.values(METHODS)
     .flat()
     .map(({ key, question }) => [key as string, question.toLowerCase()]),
 )

@@ -33,7 +33,7 @@ export const readDegrees = (json: string): readonly number[] => JSON.parse(json)
 export const writeDegrees = ({ cents }: Temperament): string => JSON.stringify(cents)
 
 /** Most that a house keeps: more could not be chosen from. */
-const MOST = 200
+const MAX_TEMPERAMENTS = 200
 
 /** Takes in a Scala file; Refusal 400 with what is wrong with it, 409 where its name is there already. */
 export function takeTemperament(store: Store, text: string): Done<string> {
@@ -42,7 +42,8 @@ export function takeTemperament(store: Store, text: string): Done<string> {
   const there = allTemperaments(store)
   if (there.some((one) => one.name === name))
     throw new Refusal(409, `A temperament called “${name}” is there already.`)
-  if (there.length >= MOST) throw new Refusal(409, 'That is more temperaments than anyone can choose from.')
+  if (there.length >= MAX_TEMPERAMENTS)
+    throw new Refusal(409, 'That is more temperaments than anyone can choose from.')
   return store.act({ kind: 'temperament', summary: `The temperament ${name} taken in` }, () => {
     store.rows
       .insert(temperaments)

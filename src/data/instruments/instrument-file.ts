@@ -22,7 +22,7 @@ import {
   type ValidationError,
 } from 'class-validator'
 import { plainJson } from '@/boundary/plain-json'
-import { saidPlainly } from '@/boundary/said-plainly'
+import { validationMessage } from '@/boundary/said-plainly'
 import {
   CALLED_BY,
   calledAs,
@@ -347,7 +347,7 @@ function sentenceOf(error: ValidationError, path = ''): string {
   const constraints = error.constraints ?? {}
   if (constraints.whitelistValidation) return `at ${here}, there is no such field`
   const got = JSON.stringify(error.value) ?? 'nothing'
-  const said = saidPlainly(error, `at ${here}`)
+  const said = validationMessage(error, `at ${here}`)
   return `${said.startsWith('at ') ? said : `at ${here}, ${said}`}, got ${got.length > 80 ? `${got.slice(0, 80)}…` : got}`
 }
 

@@ -10,7 +10,7 @@ import { copyHouse } from '../backup/copy-house'
 import { HouseTrouble, isHouseTrouble } from '@/boundary/house-trouble'
 import { houseClock } from './clock'
 import { Journal, type ActionDetails, type Done } from './journal'
-import { Kept } from './kept'
+import { DerivedCache } from './kept'
 import { keepSums } from './kept-sums'
 import * as schema from './schema'
 import { HOUSE_FILE, lookAt, MIGRATIONS, troubleOf } from './trouble'
@@ -24,13 +24,13 @@ export interface Store {
   act<T>(details: ActionDetails, write: () => T): Done<T>
   undo(actionId: number): Done<void>
   /** Notes in the history who does what is done meanwhile. */
-  as<T>(by: string | null, work: () => T): T
+  withActor<T>(by: string | null, work: () => T): T
   /** Carries out what was done so long ago, ms, on a device that could not tell of it. */
   earlier<T>(ago: number, work: () => T): T
   /** A statement that is asked often: made once, and then only run. */
   prepared<Statement>(name: string, make: (rows: Store['rows']) => Statement): Statement
   /** Values that are kept until what they rest on is written. */
-  readonly kept: Kept
+  readonly kept: DerivedCache
   /** ms since 1970 by the house's clock. */
   now(): number
   readonly folder: string
@@ -98,7 +98,7 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
   const clock = houseClock(db, demoDate, machine)
   let ago = 0
   const now = () => clock() - ago
-  const kept = new Kept(db)
+  const kept = new DerivedCache(db)
   const journal = new Journal(db, now, kept)
   keepSums(db)
   const statements = new Map<string, unknown>()
@@ -121,7 +121,7 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
         ago = 0
       }
     },
-    as: (by, work) => {
+    withActor: (by, work) => {
       const before = journal.by
       journal.by = by
       try {

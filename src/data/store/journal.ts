@@ -5,7 +5,7 @@
 import type Database from 'better-sqlite3'
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
-import type { Kept } from './kept'
+import type { DerivedCache } from './kept'
 import { journaled } from './schema'
 
 export interface ActionDetails {
@@ -43,12 +43,12 @@ export class Journal {
   constructor(
     private readonly db: Database.Database,
     private readonly now: () => number,
-    private readonly kept: Kept,
+    private readonly kept: DerivedCache,
   ) {
     db.function('current_action', (table, id) => {
       if (this.openAction === null)
         throw new Error('expected every write to belong to an action, got one outside')
-      kept.touch(String(table), Number(id))
+      kept.invalidate(String(table), Number(id))
       return this.openAction
     })
     for (const table of Object.values(journaled) as Table[]) this.follow(table)

@@ -15,7 +15,7 @@ interface KeptRows<Row> {
   readonly rows: ReadonlyMap<number, Row>
 }
 
-export class Kept {
+export class DerivedCache {
   private readonly counts = new Map<string, number>()
   private readonly values = new Map<string, { readonly of: string; readonly value: unknown }>()
   private readonly rowsOf = new Map<string, KeptRows<unknown>>()
@@ -30,7 +30,7 @@ export class Kept {
   }
 
   /** Notes that a row is written. */
-  touch(table: string, id: number): void {
+  invalidate(table: string, id: number): void {
     this.counts.set(table, (this.counts.get(table) ?? 0) + 1)
     this.written.push({ table, id })
     if (this.written.length > 2 * REMEMBERED) {

@@ -17,7 +17,7 @@ const KEPT = 7 * 86_400_000
  * @param asked - what is asked, in a few characters: the same key for something else is refused
  * @param answer - carries it out; whatever it throws leaves nothing written, and nothing kept
  */
-export function once(store: Store, key: string | null, asked: string, answer: () => object): object {
+export function idempotent(store: Store, key: string | null, asked: string, answer: () => object): object {
   const carryOut = store.rows.$client.transaction(() => {
     if (key === null) return answer()
     const known = store.rows.select().from(answeredRequests).where(eq(answeredRequests.key, key)).get()

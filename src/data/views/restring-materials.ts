@@ -8,7 +8,7 @@ import { positionId, type StoredInstrument } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { buyingBench, type BuyingBench } from './buying-bench'
 
-const MOST = 200
+const MAX_LISTED = 200
 
 /**
  * Numbers of strings as an address lists them, `1,2,3`.
@@ -16,8 +16,8 @@ const MOST = 200
  * @throws Refusal 400 where they are no such list, 404 where a string is nowhere
  */
 export function listedPieces(stored: StoredInstrument, text: string): readonly number[] {
-  const ids = text.split(',', MOST + 1)
-  if (ids.length > MOST || !ids.every((id) => /^[1-9]\d{0,2}$/.test(id)))
+  const ids = text.split(',', MAX_LISTED + 1)
+  if (ids.length > MAX_LISTED || !ids.every((id) => /^[1-9]\d{0,2}$/.test(id)))
     throw new Refusal(400, 'Expected the strings by their numbers.', 'pieces')
   return [...new Set(ids.map(Number))].map((id) => {
     positionId(stored, id)

@@ -6,7 +6,7 @@ import type { VisitsUntil } from './settling-view'
 
 /** What a string takes, and the least that a visit takes, minutes. */
 const A_STRING = 2
-const LEAST = 10
+const MIN_VISIT_MINUTES = 10
 /** The alarm comes so long before, minutes. */
 const BEFORE = 15
 
@@ -24,7 +24,7 @@ export function visitsCalendar({ date, plan, strings }: VisitsUntil): string {
         .join('\n'),
       start: at,
       startInputType: 'utc' as const,
-      duration: { minutes: Math.max(LEAST, A_STRING * touches.length) },
+      duration: { minutes: Math.max(MIN_VISIT_MINUTES, A_STRING * touches.length) },
       alarms: [
         { action: 'display' as const, description: 'Tune', trigger: { minutes: BEFORE, before: true } },
       ],

@@ -16,7 +16,7 @@ export interface Device {
 
 /** A device is asked for the phrase again after so long, ms. */
 const STAYS = 30 * 86_400_000
-const MOST = 100
+const MAX_DEVICES = 100
 
 export class Devices {
   private all: readonly Device[]
@@ -34,10 +34,10 @@ export class Devices {
   }
 
   /** Lets a device in; what comes back is its token, which is kept nowhere else. */
-  letIn(name: string, pass: Pass, now: number): string {
+  issueToken(name: string, pass: Pass, now: number): string {
     const token = randomBytes(32).toString('base64url')
     const device = { id: randomUUID(), name: name.slice(0, 60), pass, since: now, tokenHash: hashOf(token) }
-    this.keep([...this.list(now).slice(-(MOST - 1)), device])
+    this.keep([...this.list(now).slice(-(MAX_DEVICES - 1)), device])
     return token
   }
 

@@ -14,7 +14,7 @@ const LONGEST = 4000
 /** Calls that only look. */
 const LOOKS = /^\/api\/(find|pictures\/file)\b/
 
-export class Gate {
+export class LanAuth {
   private readonly attempts = new Attempts()
   readonly devices: Devices
 
@@ -81,7 +81,7 @@ export class Gate {
     const pass = await passOf(this.folder, form.get('phrase') ?? '')
     if (!pass) return answer(response, 401, askingPage('That is not the pass phrase.'), '')
     this.attempts.right(address)
-    const token = this.devices.letIn(form.get('name')?.trim() || 'a device', pass, Date.now())
+    const token = this.devices.issueToken(form.get('name')?.trim() || 'a device', pass, Date.now())
     response.setHeader(
       'set-cookie',
       `${COOKIE}=${token}; Path=/; Max-Age=2592000; HttpOnly; Secure; SameSite=Strict`,

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { setUpCalls } from '@/boundary/calls-set-up'
-import type { Taken } from '@/boundary/taken'
+import type { ImportSummary } from '@/boundary/taken'
 import { dateText } from '@/ui/format/time'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { base64Of } from '@/ui/import/base64-of'
@@ -12,7 +12,7 @@ import { useHouse } from '@/ui/units'
 
 interface Looked {
   readonly zip: string
-  readonly taken: Taken
+  readonly taken: ImportSummary
 }
 
 /** Chooses an archive, shows what it will do, and only then takes it in. */
@@ -68,7 +68,7 @@ export function TakeArchive() {
 }
 
 interface WhatItDoesProps {
-  readonly taken: Taken
+  readonly taken: ImportSummary
   readonly busy: boolean
   readonly onTake: () => void
 }
@@ -135,7 +135,7 @@ function WhatItDoes({ taken, busy, onTake }: WhatItDoesProps) {
   )
 }
 
-const LEADS: Record<Taken['from'], (house: string) => string> = {
+const LEADS: Record<ImportSummary['from'], (house: string) => string> = {
   whole: (house) => `All of ${house} moves in here`,
   own: () => 'It is this house’s own',
   another: (house) => `It is of another house, ${house}`,

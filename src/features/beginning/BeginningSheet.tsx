@@ -5,7 +5,7 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState, type ReactNode } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { BeginRequest } from '@/boundary/requests/house'
 import { CURRENCIES } from '@/core/stores/money'
@@ -38,7 +38,7 @@ export function BeginningSheet({ moveIn }: { readonly moveIn: ReactNode }) {
     setValue('timeZone', Intl.DateTimeFormat().resolvedOptions().timeZone)
   }, [setValue])
   const begin = handleSubmit(async (form) => {
-    const answer = await send(calls.beginHouse, form)
+    const answer = await send(endpoints.beginHouse, form)
     if (!answer.ok)
       return setError((answer.field ?? 'name') as keyof BeginRequest, { message: answer.sentence })
     announce(`${form.name} is begun.`, answer.value.actionId)
@@ -116,7 +116,7 @@ function LookAround() {
   const [problem, setProblem] = useState<string | null>(null)
   const look = async () => {
     setIsLaying(true)
-    const answer = await send(calls.visitShelf, {})
+    const answer = await send(endpoints.visitShelf, {})
     setIsLaying(false)
     setProblem(answer.ok ? null : answer.sentence)
     if (answer.ok) router.refresh()

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { RadioGroup } from 'radix-ui'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { MINUTES_LEFT } from '@/core/fitting/in-the-interval'
 import { isWire } from '@/core/fitting/thin'
@@ -40,7 +40,7 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
   const log = async () => {
     if (!site) return setProblem('Say where it gave way: choose one of the places.')
     setSending(true)
-    const answer = await send(calls.logBreak, {
+    const answer = await send(endpoints.logBreak, {
       instrument: slug,
       string: position.number,
       site,
@@ -59,7 +59,7 @@ export function SiteChooser({ slug, position, name, onCancel }: SiteChooserProps
   const hurry = async (jobId: number) => {
     keepForNext(minutesFor(jobId), minutes)
     if (!isWire(position.construction))
-      await send(calls.setHabit, {
+      await send(endpoints.setHabit, {
         of: 'job',
         slug,
         jobId,

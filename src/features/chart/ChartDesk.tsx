@@ -13,7 +13,7 @@ import { useLayAtHand } from '@/ui/find/at-hand'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 import { send } from '@/ui/shell/send'
-import { useRested } from '@/ui/kept/use-rested'
+import { useDebouncedValue } from '@/ui/kept/use-rested'
 import { changedWords } from '@/ui/sheet/changed-words'
 import { KeepChanges } from '@/ui/sheet/KeepChanges'
 import { useHouse } from '@/ui/units'
@@ -48,7 +48,7 @@ export function ChartDesk({
   const [panel, setPanel] = useState<'none' | 'import' | 'rebuild' | 'strings'>('none')
   const [problem, setProblem] = useState<string | null>(null)
   const lines = useMemo(() => draft.rows.map((row) => row.line), [draft.rows])
-  const followed = useRested(lines, RESTS)
+  const followed = useDebouncedValue(lines, RESTS)
   const found = useMemo(() => findings(followed, instrument.referenceA), [followed, instrument.referenceA])
   const called = useMemo(
     () =>

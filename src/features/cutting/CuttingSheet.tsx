@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useEffect, useRef, useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { CutPlan } from '@/core/stores/cut-plan'
@@ -39,7 +39,7 @@ export function CuttingSheet({ strings }: { readonly strings: readonly StringToC
     refuse(null)
     setIsPlanning(true)
     try {
-      const asked = await send(calls.cuttingBench, {})
+      const asked = await send(endpoints.cuttingBench, {})
       if (asked.ok) {
         const bench = asked.value
         running.current = startCutPlan(bench.jobs, bench.coils)
@@ -52,7 +52,7 @@ export function CuttingSheet({ strings }: { readonly strings: readonly StringToC
   }
   const take = (cuts: CutPlan['cuts']) =>
     act(
-      calls.takeCuttingPlan,
+      endpoints.takeCuttingPlan,
       { cuts: cuts.map(({ jobId, coilId }) => ({ jobId, coilId })) },
       'The coils are set aside; nothing is cut in the stores until a fitting is logged.',
     )

@@ -2,7 +2,7 @@
 
 import type { FormEvent, ReactNode } from 'react'
 import { useState } from 'react'
-import type { Sent } from '@/boundary/call'
+import type { RequestBody } from '@/boundary/call'
 import type { OccasionRequest } from '@/boundary/requests/occasions'
 import type { Occasion } from '@/data/house/occasions'
 import { Choice } from '@/ui/form/Choice'
@@ -11,7 +11,7 @@ import { textIn } from '@/ui/form/text-in'
 import { momentOf, typedTime } from '@/ui/format/local-time'
 import { useHouse } from '@/ui/units'
 
-export type OneDate = Sent<OccasionRequest>
+export type OneDate = RequestBody<OccasionRequest>
 
 const REPEATS = { once: 0, 'every week': 7, 'every two weeks': 14, 'every four weeks': 28 } as const
 const TIMES = ['4', '8', '12', '26', '52']

@@ -2,7 +2,7 @@
 
 import { Download } from 'lucide-react'
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { files } from '@/boundary/paths'
 import type { Occasion } from '@/data/house/occasions'
 import { distanceText, momentText } from '@/ui/format/time'
@@ -29,7 +29,7 @@ export function DatesSheet({ dates, now, shelf, address }: DatesSheetProps) {
   const past = dates.filter(({ at }) => at < now - HALF_A_DAY).reverse()
   const add = async (some: readonly OneDate[]) =>
     (await act(
-      calls.addDates,
+      endpoints.addDates,
       { dates: some },
       some.length === 1 ? `${some[0]?.name} is on the list.` : `${some.length} dates are on the list.`,
     )) !== null
@@ -97,7 +97,7 @@ function DateRow({ date, now, shelf }: Pick<DatesSheetProps, 'now' | 'shelf'> & 
   const [isChanging, setIsChanging] = useState(false)
   const names = date.instruments.map((slug) => shelf.find((one) => one.slug === slug)?.name ?? slug)
   const change = async ([one]: readonly OneDate[]) => {
-    const kept = one && (await act(calls.changeDate(date.id), one, `${one.name} is changed.`))
+    const kept = one && (await act(endpoints.changeDate(date.id), one, `${one.name} is changed.`))
     if (kept) setIsChanging(false)
     return false
   }
@@ -126,7 +126,7 @@ function DateRow({ date, now, shelf }: Pick<DatesSheetProps, 'now' | 'shelf'> & 
             type="button"
             className="min-h-11 px-2 text-sm underline underline-offset-2"
             aria-label={`Take ${date.name} away`}
-            onClick={() => act(calls.dropDate(date.id), {}, `${date.name} is taken away.`)}
+            onClick={() => act(endpoints.dropDate(date.id), {}, `${date.name} is taken away.`)}
           >
             Take away
           </button>

@@ -3,9 +3,9 @@
 import { RadioGroup } from 'radix-ui'
 import { useState, type ReactNode } from 'react'
 import { Check } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { WAYS, type HabitChange, type HabitKey, type Habits } from '@/core/fitting/habits'
-import { SCHOOLS, type School, type SchoolGroup } from '@/core/fitting/schools'
+import { METHODS, type Method, type MethodGroup } from '@/core/fitting/schools'
 import { lengthFigure, parseLength } from '@/core/units/length'
 import { Labelled } from '@/ui/form/Labelled'
 import { useAct } from '@/ui/shell/use-act'
@@ -31,13 +31,13 @@ interface HabitsSheetProps {
 export function HabitsSheet({ whose, habits, own, otherwise }: HabitsSheetProps) {
   const { act, refused } = useAct()
   const set = (key: keyof Habits, value: string | number | null, sentence: string) =>
-    act(calls.setHabit, { ...whose, key, value }, sentence)
+    act(endpoints.setHabit, { ...whose, key, value }, sentence)
   return (
     <div className="grid gap-8">
-      {(Object.keys(SCHOOLS) as SchoolGroup[]).map((group) => (
+      {(Object.keys(METHODS) as MethodGroup[]).map((group) => (
         <section key={group} aria-label={group} className="border-t border-ink pt-3">
           <h2 className="text-xl font-semibold">{group}</h2>
-          {SCHOOLS[group].map((school) => (
+          {METHODS[group].map((school) => (
             <Question
               key={school.key}
               school={school}
@@ -73,7 +73,7 @@ export function HabitsSheet({ whose, habits, own, otherwise }: HabitsSheetProps)
 }
 
 interface QuestionProps {
-  readonly school: School
+  readonly school: Method
   readonly way: string
   readonly isOwn: boolean
   readonly otherwise: string

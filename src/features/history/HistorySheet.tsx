@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Undo2 } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { HistoryPage, LoggedAction } from '@/data/views/actions-log'
 import { dateText, clockText } from '@/ui/format/time'
@@ -28,7 +28,7 @@ export function HistorySheet({ actions, before, filter, isBack, kinds, instrumen
   const announce = useAnnounce()
   const [problem, setProblem] = useState<{ id: number; sentence: string } | null>(null)
   const undo = async (action: LoggedAction) => {
-    const answer = await send(calls.undo(action.id), {})
+    const answer = await send(endpoints.undo(action.id), {})
     setProblem(answer.ok ? null : { id: action.id, sentence: answer.sentence })
     if (!answer.ok) return
     announce(`Undone: ${action.summary}.`, answer.value.actionId)

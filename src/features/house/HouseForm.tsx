@@ -4,7 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { Controller, useForm, useWatch, type Control } from 'react-hook-form'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { CURRENCIES } from '@/core/stores/money'
 import type { House } from '@/data/house/house'
 import { Choice } from '@/ui/form/Choice'
@@ -63,7 +63,7 @@ export function HouseForm({ house }: { house: House }) {
   })
   const days = useWatch({ control, name: 'openDays' })
   const keep = handleSubmit(async (form) => {
-    const answer = await send(calls.changeHouse, form)
+    const answer = await send(endpoints.changeHouse, form)
     if (!answer.ok)
       return setError((answer.field ?? 'unit') as keyof HouseRequest, { message: answer.sentence })
     announce('The house’s settings are changed.', answer.value.actionId)

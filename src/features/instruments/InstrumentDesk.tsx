@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { counted } from '@/core/list/counted'
 import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/instrument'
@@ -185,7 +185,7 @@ function ReplaceButton({ slug, number }: { slug: string; number: number }) {
   const { act, refused } = useAct()
   const replace = async () => {
     const opened = await act(
-      calls.openJob,
+      endpoints.openJob,
       { instrument: slug, string: number },
       `String ${number} is to be replaced.`,
     )

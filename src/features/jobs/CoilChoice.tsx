@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { otherMake } from '@/core/stores/asked-make'
 import type { Offer } from '@/core/stores/offers'
@@ -56,7 +56,7 @@ export function CoilChoice({
     if (done) router.push(pages.jobSheet(jobId, 'figures'))
   }
   const choose = (coil: Coil) =>
-    act(calls.chooseCoil(jobId), { coilId: coil.id }, `${coil.label} is set aside for this string.`).then(
+    act(endpoints.chooseCoil(jobId), { coilId: coil.id }, `${coil.label} is set aside for this string.`).then(
       toFigures,
     )
 
@@ -72,7 +72,7 @@ export function CoilChoice({
             type="button"
             className="button"
             onClick={() =>
-              act(calls.putBack(jobId), {}, 'The same string is to be put back.').then(toFigures)
+              act(endpoints.putBack(jobId), {}, 'The same string is to be put back.').then(toFigures)
             }
           >
             Put the same string back
@@ -118,7 +118,7 @@ export function CoilChoice({
                 <button
                   type="button"
                   className="button button-main"
-                  onClick={() => act(calls.needForJob(jobId), {}, 'Put on the need list.')}
+                  onClick={() => act(endpoints.needForJob(jobId), {}, 'Put on the need list.')}
                 >
                   Put it on the need list
                 </button>

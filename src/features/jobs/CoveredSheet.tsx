@@ -1,6 +1,6 @@
 'use client'
 
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { measure } from '@/core/measure'
 import { wayWord, type CoveredPlan, type CoveredWay } from '@/core/fitting/covered'
 import type { StringPosition } from '@/core/instrument/instrument'
@@ -54,7 +54,7 @@ export function CoveredSheet({ jobId, position, plans, chosen }: CoveredSheetPro
                 type="button"
                 className="button mt-2"
                 onClick={() =>
-                  act(calls.chooseCovered(jobId), { way: plan.way }, `${wayWord(plan.way, position)}.`)
+                  act(endpoints.chooseCovered(jobId), { way: plan.way }, `${wayWord(plan.way, position)}.`)
                 }
               >
                 Do it this way

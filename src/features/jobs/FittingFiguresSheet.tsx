@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { Minus, Plus } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { restsOn, type Correction } from '@/core/fitting/corrections'
 import { WRAPS_BAND, type Habits } from '@/core/fitting/habits'
@@ -48,7 +48,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
 
   const changeWraps = (by: number) =>
     act(
-      calls.setHabit,
+      endpoints.setHabit,
       { of: 'job', jobId, key: 'wraps', value: habits.wraps + by },
       `${text('wraps', habits.wraps + by)} wanted on this job.`,
     )

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import type { FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
@@ -29,7 +29,7 @@ export function InHand({ jobId, first, isStored }: InHandProps) {
     const form = new FormData(event.currentTarget)
     const [gauge, length] = [textIn(form, 'gauge'), textIn(form, 'length')]
     const taken = await act(
-      calls.takeInHand(jobId),
+      endpoints.takeInHand(jobId),
       {
         unit,
         ...(gauge === '' ? {} : { gauge: withUnit(gauge, gaugeUnit) }),

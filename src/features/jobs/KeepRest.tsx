@@ -1,7 +1,7 @@
 'use client'
 
 import type { FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { useAct } from '@/ui/shell/use-act'
@@ -14,7 +14,7 @@ export function KeepRest({ coilId }: { readonly coilId: number }) {
   const keep = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
     const left = textIn(new FormData(event.currentTarget), 'left')
-    void act(calls.keepRest(coilId), { left, unit }, 'What is left is in the stores.')
+    void act(endpoints.keepRest(coilId), { left, unit }, 'What is left is in the stores.')
   }
   return (
     <form

@@ -1,6 +1,6 @@
 'use client'
 
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { LeftStep } from '@/data/jobs/left-for-later'
 import { useAct } from '@/ui/shell/use-act'
 
@@ -25,7 +25,9 @@ export function LeftForLater({
               type="button"
               className="button"
               aria-label={`Done: ${title}`}
-              onClick={() => void act(calls.markStep(jobId), { step: key, done: true }, `${title}: done.`)}
+              onClick={() =>
+                void act(endpoints.markStep(jobId), { step: key, done: true }, `${title}: done.`)
+              }
             >
               Done
             </button>

@@ -4,7 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm } from 'react-hook-form'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { Asked } from '@/core/fitting/step'
 import { measure } from '@/core/measure'
@@ -12,7 +12,7 @@ import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
-import { deliver, outboxNow } from '@/ui/away/outbox'
+import { sendOrQueue, outboxNow } from '@/ui/away/outbox'
 import { letGo } from '@/ui/away/use-keep-open'
 import { useOutbox } from '@/ui/away/use-outbox'
 import { useBrowserHas } from '@/ui/hands-free/use-browser-has'
@@ -93,10 +93,10 @@ function LogFields({
   }
 
   const log = handleSubmit(async (form) => {
-    const answer = await deliver(calls.finishJob(jobId), form, `The log of ${name}`)
+    const answer = await sendOrQueue(endpoints.finishJob(jobId), form, `The log of ${name}`)
     if (answer === 'waits') {
       // Another window of this browser may have sent it: the page then shows what came of it.
-      if (!outboxNow().waits.some(({ path }) => path === calls.finishJob(jobId).path)) router.refresh()
+      if (!outboxNow().waits.some(({ path }) => path === endpoints.finishJob(jobId).path)) router.refresh()
       return
     }
     if (!answer.ok) {
@@ -115,7 +115,7 @@ function LogFields({
     router.refresh()
   })
 
-  if (waits.some(({ path }) => path === calls.finishJob(jobId).path))
+  if (waits.some(({ path }) => path === endpoints.finishJob(jobId).path))
     return (
       <p role="status" className="mt-4 max-w-xl border-l-4 border-verdigris bg-verdigris-wash px-3 py-2">
         <strong>The log is saved on this device.</strong> Taut Pinset will send it when it is back online.

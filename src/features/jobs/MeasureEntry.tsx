@@ -2,12 +2,12 @@
 
 import { Check } from 'lucide-react'
 import { useRef, useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { Asked } from '@/core/fitting/step'
 import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Labelled } from '@/ui/form/Labelled'
-import { deliver } from '@/ui/away/outbox'
+import { sendOrQueue } from '@/ui/away/outbox'
 import { useHouse } from '@/ui/units'
 import { measuredProblem, readMeasured } from '@/boundary/measured'
 
@@ -53,8 +53,8 @@ export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) 
     setProblem(wrong)
     if (wrong !== null || text === shown) return
     const read = readMeasured(what, sent, unit)
-    const answer = await deliver(
-      calls.keepMeasure(jobId),
+    const answer = await sendOrQueue(
+      endpoints.keepMeasure(jobId),
       { what, text: sent, unit, seen: seen.current },
       `${label}: ${sent === '' ? 'taken back' : sent}`,
     )

@@ -4,7 +4,7 @@ import { LifeBuoy } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { FittingContext } from '@/core/fitting/context'
 import { waysBack, type WayBack } from '@/core/fitting/mishaps'
@@ -31,7 +31,7 @@ export function MishapDialog({ jobId, context, step, onBackTo }: MishapDialogPro
 
   const log = async (way: WayBack) => {
     const done = await act(
-      calls.logMishap(jobId),
+      endpoints.logMishap(jobId),
       { step, mishap: way.mishap },
       `Logged: ${way.word.toLowerCase()}.`,
     )

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useState } from 'react'
 import { Plus, X } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { parseNumbers } from '@/core/instrument/read-numbers'
 import type { Instrument } from '@/core/instrument/instrument'
@@ -27,7 +27,7 @@ export function TogetherSheet({ jobId, instrument, strings }: TogetherSheetProps
   const { act, refused, refuse } = useAct()
   const [text, setText] = useState('')
   const add = async (numbers: readonly number[], what: string) => {
-    if (await act(calls.addStrings(jobId), { strings: numbers }, what)) setText('')
+    if (await act(endpoints.addStrings(jobId), { strings: numbers }, what)) setText('')
   }
   const typed = () => {
     try {
@@ -70,7 +70,7 @@ export function TogetherSheet({ jobId, instrument, strings }: TogetherSheetProps
                 className="grid size-11 place-items-center"
                 aria-label={`Take string ${string.number} out of this job`}
                 onClick={() =>
-                  act(calls.leaveJob(string.jobId), {}, `String ${string.number} is out of this job.`)
+                  act(endpoints.leaveJob(string.jobId), {}, `String ${string.number} is out of this job.`)
                 }
               >
                 <X size={16} aria-hidden />

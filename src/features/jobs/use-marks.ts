@@ -1,9 +1,9 @@
 'use client'
 
 import { useCallback } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { StepKey } from '@/core/fitting/step'
-import { deliver } from '@/ui/away/outbox'
+import { sendOrQueue } from '@/ui/away/outbox'
 
 interface Mark {
   readonly step: StepKey
@@ -19,8 +19,8 @@ interface Mark {
 export function useMarks() {
   return useCallback(
     async (mark: Mark, title: string): Promise<boolean> =>
-      (await deliver(
-        calls.markStep(mark.jobs[0]),
+      (await sendOrQueue(
+        endpoints.markStep(mark.jobs[0]),
         mark,
         `“${title}” ${mark.done ? 'done' : 'not done yet'}`,
         true,

@@ -3,7 +3,7 @@
 import type { Route } from 'next'
 import { Check } from 'lucide-react'
 import Link from 'next/link'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { measure } from '@/core/measure'
 import type { Fastening } from '@/core/knots/tying'
 import { PhraseText } from '@/ui/figure/PhraseText'
@@ -59,7 +59,7 @@ export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefO
                 className="button"
                 onClick={() =>
                   act(
-                    calls.setHabit,
+                    endpoints.setHabit,
                     { of: 'job', jobId, key: 'knot', value: fastening },
                     `This job’s knot: ${fastening}.`,
                   )

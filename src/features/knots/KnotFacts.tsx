@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { tailFacts, type TailFastening } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { parseLength } from '@/core/units/length'
@@ -42,7 +42,7 @@ export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
   const keep = () => {
     try {
       const [thick, long] = [parseLength(gauge, gaugeUnit), parseLength(used, unit)]
-      void act(calls.measureKnot, { fastening, gauges: long / thick }, `${fastening}: kept as measured.`)
+      void act(endpoints.measureKnot, { fastening, gauges: long / thick }, `${fastening}: kept as measured.`)
     } catch (error) {
       refuse({
         sentence: error instanceof RangeError ? error.message : 'Expected two lengths.',
@@ -105,7 +105,7 @@ export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
               type="button"
               className="button mt-7"
               onClick={() =>
-                act(calls.measureKnot, { fastening, gauges: null }, `${fastening}: as worked out again.`)
+                act(endpoints.measureKnot, { fastening, gauges: null }, `${fastening}: as worked out again.`)
               }
             >
               Back to what is worked out

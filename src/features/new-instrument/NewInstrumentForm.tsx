@@ -3,7 +3,7 @@
 import { counted } from '@/core/list/counted'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent, type ReactNode } from 'react'
-import type { Call, Sent } from '@/boundary/call'
+import type { Endpoint, RequestBody } from '@/boundary/call'
 import { setUpCalls, type Shelved } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { cellsOf } from '@/core/chart/cells'
@@ -78,7 +78,7 @@ export function NewInstrumentForm({ importChart }: NewInstrumentFormProps) {
     refused?.field === field ? refused.sentence : drawn.field === field ? drawn.sentence : undefined
   const bind = (field: Field) => ({ value: form[field], onChange: change(field), problem: problemAt(field) })
 
-  const add = async <Body extends object>(call: Call<Body, Shelved>, body: Sent<Body>) => {
+  const add = async <Body extends object>(call: Endpoint<Body, Shelved>, body: RequestBody<Body>) => {
     const answer = await send(call, body)
     if (!answer.ok) return setRefused({ field: answer.field ?? 'name', sentence: answer.sentence })
     announce(`${answer.value.name} is on the shelf.`, answer.value.actionId)

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { callsByHand } from '@/boundary/calls-by-hand'
 import { pages } from '@/boundary/paths'
 import { counted } from '@/core/list/counted'
@@ -76,7 +76,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
         .map(({ offerId, packs, fills }) => ({ itemId: offerId, packs, fills })),
     }))
     const written = await act(
-      calls.placeOrders,
+      endpoints.placeOrders,
       { orders },
       orders.length === 1
         ? 'The order is written.'

@@ -3,7 +3,7 @@
 import { Copy, Download } from 'lucide-react'
 import Link from 'next/link'
 import { useEffect, useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
@@ -124,7 +124,7 @@ export function OrderSheet({ order, text, answersIn, parts }: OrderSheetProps) {
             <button
               type="button"
               className="button button-main mt-2 w-full"
-              onClick={() => act(calls.sendOrder(order.id), {}, `Order ${order.id} is sent.`)}
+              onClick={() => act(endpoints.sendOrder(order.id), {}, `Order ${order.id} is sent.`)}
             >
               Send it to the simulator
             </button>
@@ -147,7 +147,7 @@ export function OrderSheet({ order, text, answersIn, parts }: OrderSheetProps) {
         {order.state === 'sent' && order.supplier.simulated && (
           <Waiting
             answersIn={answersIn}
-            ask={() => act(calls.takeAnswer(order.id), {}, `${order.supplier.name} has answered.`)}
+            ask={() => act(endpoints.takeAnswer(order.id), {}, `${order.supplier.name} has answered.`)}
           />
         )}
         {order.lines
@@ -182,7 +182,7 @@ export function OrderSheet({ order, text, answersIn, parts }: OrderSheetProps) {
           <button
             type="button"
             className="mt-4 min-h-11 text-sm underline underline-offset-2"
-            onClick={() => act(calls.cancelOrder(order.id), {}, `Order ${order.id} is given up.`)}
+            onClick={() => act(endpoints.cancelOrder(order.id), {}, `Order ${order.id} is given up.`)}
           >
             Give the order up
           </button>
@@ -262,7 +262,7 @@ function Substitution({ orderId, line, act }: SubstitutionProps) {
             type="button"
             className="button button-main"
             onClick={() =>
-              act(calls.decide(orderId), { lineId: line.id, accept: true }, 'The substitute is taken.')
+              act(endpoints.decide(orderId), { lineId: line.id, accept: true }, 'The substitute is taken.')
             }
           >
             Take it
@@ -272,7 +272,7 @@ function Substitution({ orderId, line, act }: SubstitutionProps) {
             className="button"
             onClick={() =>
               act(
-                calls.decide(orderId),
+                endpoints.decide(orderId),
                 { lineId: line.id, accept: false },
                 'The substitute is refused; its string may be planned anew.',
               )
@@ -295,7 +295,7 @@ function Receiving({ order, act }: { readonly order: OrderView; readonly act: Ac
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     await act(
-      calls.receive(order.id),
+      endpoints.receive(order.id),
       {
         arrived: coming.map(({ id }) => ({
           lineId: id,

@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { BuyingBench } from '@/data/views/buying-bench'
@@ -54,10 +54,10 @@ export function OrdersSheet({
 }: OrdersSheetProps) {
   const { act, refused } = useAct()
   const put = ({ positionId, jobId, quantity }: SuggestedNeed) =>
-    act(calls.addNeeds, { wanted: [{ positionId, jobId, quantity }] }, 'Put on the need list.')
+    act(endpoints.addNeeds, { wanted: [{ positionId, jobId, quantity }] }, 'Put on the need list.')
   const putAll = (of: 'broken' | 'stock', { count }: Shown) =>
     act(
-      calls.addSuggestedNeeds,
+      endpoints.addSuggestedNeeds,
       { of },
       count === 1 ? 'Put on the need list.' : `${count} strings put on the need list.`,
     )
@@ -102,7 +102,7 @@ export function OrdersSheet({
                       type="button"
                       className="min-h-11 shrink-0 px-2 text-sm underline underline-offset-2"
                       aria-label={`Take ${withThe(need.string)} off the list`}
-                      onClick={() => act(calls.dropNeed(need.id), {}, 'Taken off the need list.')}
+                      onClick={() => act(endpoints.dropNeed(need.id), {}, 'Taken off the need list.')}
                     >
                       Take off
                     </button>
@@ -156,7 +156,7 @@ export function OrdersSheet({
                       aria-label={`${thing.wanted} ${thing.name} came`}
                       onClick={() =>
                         act(
-                          calls.moveSupply(thing.id),
+                          endpoints.moveSupply(thing.id),
                           { by: thing.wanted },
                           `${thing.wanted} ${thing.name} booked in.`,
                         )
@@ -169,7 +169,7 @@ export function OrdersSheet({
                       className="min-h-11 px-2 text-sm underline underline-offset-2"
                       aria-label={`Take ${thing.name} off the list`}
                       onClick={() =>
-                        act(calls.wantSupply(thing.id), { wanted: 0 }, 'Taken off the need list.')
+                        act(endpoints.wantSupply(thing.id), { wanted: 0 }, 'Taken off the need list.')
                       }
                     >
                       Take off
@@ -197,7 +197,7 @@ export function OrdersSheet({
                       aria-label={`Put ${thing.short} ${thing.name} on the list`}
                       onClick={() =>
                         act(
-                          calls.wantSupply(thing.id),
+                          endpoints.wantSupply(thing.id),
                           { wanted: thing.wanted + thing.short },
                           `${thing.short} ${thing.name} put on the need list.`,
                         )

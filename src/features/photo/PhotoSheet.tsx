@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { setUpCalls } from '@/boundary/calls-set-up'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
@@ -124,7 +124,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
     )
     if (done && keepsPicture && picture)
       await act(
-        calls.keepPicture,
+        endpoints.keepPicture,
         { instrument: instrument.slug, kind: 'the instrument', note: '', jpeg: await base64Of(picture.jpeg) },
         'The lengths and the picture are kept.',
       )

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { PracticeView } from '@/data/views/practice-view'
 import { Selection } from '@/ui/form/Selection'
@@ -20,7 +20,7 @@ export function OldStringOffer({ view }: { view: PracticeView }) {
   const begin = async () => {
     if (!old) return
     const opened = await act(
-      calls.beginOldString,
+      endpoints.beginOldString,
       { instrument: slug, string: old.number },
       `A string of ${name} is to be taken off and put back, for practice.`,
     )

@@ -2,11 +2,11 @@
  * A go of practice that has begun, kept on this device until it is through: a drill that is left half way goes on where it
  * was, and what was answered is never lost.
  */
-import { calls } from '@/boundary/calls'
-import type { Sent } from '@/boundary/call'
+import { endpoints } from '@/boundary/calls'
+import type { RequestBody } from '@/boundary/call'
 import type { PracticeRequest } from '@/boundary/requests/practice'
 import type { Answer } from '@/core/practice/question'
-import { deliver } from '@/ui/away/deliver'
+import { sendOrQueue } from '@/ui/away/deliver'
 import { benchIn } from '@/ui/shell/at-the-bench'
 
 /** An answer with when it was given by this device’s clock, ms. */
@@ -43,7 +43,7 @@ export function keepBegun(begun: Begun): void {
 /** Sends what was answered, or keeps it until the house answers; then nothing is half done. */
 export async function sendBegun(begun: Begun): Promise<'kept' | 'waits' | string> {
   const now = Date.now()
-  const answers: Sent<PracticeRequest>['answers'] = begun.answers.map(({ at, ...answer }) => ({
+  const answers: RequestBody<PracticeRequest>['answers'] = begun.answers.map(({ at, ...answer }) => ({
     ...answer,
     // A clock that was set back since says nothing.
     ago: Math.min(MONTH, Math.max(0, Math.round((now - at) / 1000))),
@@ -51,7 +51,7 @@ export async function sendBegun(begun: Begun): Promise<'kept' | 'waits' | string
   localStorage.removeItem(NAME)
   if (answers.length === 0) return 'kept'
   const said = `${begun.title}: ${answers.length === 1 ? 'one answer' : `${answers.length} answers`}`
-  const answer = await deliver(calls.keepPractice, { answers }, said, false, begun.by)
+  const answer = await sendOrQueue(endpoints.keepPractice, { answers }, said, false, begun.by)
   if (answer === 'waits') return 'waits'
   if (answer.ok) return 'kept'
   // Who may only look has not lost it: whoever may write sends it later.

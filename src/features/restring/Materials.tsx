@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { listed } from '@/core/fitting/context'
 import { grouped } from '@/core/list/grouped'
@@ -25,7 +25,7 @@ export function Materials({ view: { instrument, pieces, currency }, count, mater
   const wanted = pieces.filter(({ id }) => missing.includes(id))
   const list = () =>
     act(
-      calls.addNeeds,
+      endpoints.addNeeds,
       {
         // The longest of a kind stands for it: what is bought for it serves the others.
         wanted: [...grouped(wanted, ({ kind }) => kind).values()].map((alike) => ({

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { StandNow } from '@/core/restring/moments'
 import type { Restring } from '@/data/jobs/restrings'
@@ -54,14 +54,14 @@ export function RestringGoing({ view: { instrument, pieces }, restring, origin }
   const picker = useStringPicker(instrument, next?.left[0]?.id ?? 1)
   const goOn = async () => {
     const opened = await act(
-      calls.nextGo(instrument.slug),
+      endpoints.nextGo(instrument.slug),
       {},
       `Go ${(next?.go ?? 0) + 1} is begun: ${next?.left.length === 1 ? 'a string' : `${next?.left.length ?? 0} strings`}.`,
     )
     if (opened) router.push(pages.job(opened.jobId))
   }
   const end = () =>
-    act(calls.endRestring(instrument.slug), {}, `The restring of ${instrument.name} is ended.`)
+    act(endpoints.endRestring(instrument.slug), {}, `The restring of ${instrument.name} is ended.`)
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_28rem]">
       <section className="sheet p-4 md:p-5 print:hidden" aria-label="How far it is">

@@ -4,7 +4,7 @@ import { counted } from '@/core/list/counted'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { Batch } from '@/core/restring/batch'
 import { MOST_SHIFT } from '@/core/restring/frame'
@@ -80,7 +80,7 @@ export function RestringSheet({ view, origin }: RestringSheetProps) {
   )
   const begin = async () => {
     const begun = await act(
-      calls.beginRestring(instrument.slug),
+      endpoints.beginRestring(instrument.slug),
       {
         goes: batches.map((batch) => [...batch.ids]),
         way: planned.way,

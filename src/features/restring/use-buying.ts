@@ -1,4 +1,4 @@
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { send } from '@/ui/shell/send'
 import { startOrderPlan } from '@/workers/plans'
 import { useWorkedOut, type Running } from './use-worked-out'
@@ -23,7 +23,7 @@ export function useBuying(slug: string, missing: readonly number[]): Buying | nu
 }
 
 async function boughtFor(slug: string, pieces: string, running: Running): Promise<Buying | null> {
-  const asked = await send(calls.restringBuying(slug, pieces), {})
+  const asked = await send(endpoints.restringBuying(slug, pieces), {})
   if (!asked.ok || running.isOver()) return null
   const { needs, offers, suppliers } = asked.value
   const planning = startOrderPlan(needs, offers, suppliers, SECONDS, () => undefined)

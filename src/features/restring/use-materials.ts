@@ -1,4 +1,4 @@
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { CutPlan } from '@/core/stores/cut-plan'
 import type { CuttingBench } from '@/core/stores/cutting-bench'
 import { send } from '@/ui/shell/send'
@@ -20,7 +20,7 @@ export function useMaterials(slug: string, chosen: readonly number[]): Materials
 }
 
 async function cutFor(slug: string, pieces: string, running: Running): Promise<MaterialsAnswer> {
-  const asked = await send(calls.restringCutting(slug, pieces), {})
+  const asked = await send(endpoints.restringCutting(slug, pieces), {})
   if (!asked.ok) return { ok: false, sentence: asked.sentence }
   if (running.isOver()) return NOT_RECKONED
   const bench = asked.value

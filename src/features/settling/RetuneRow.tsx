@@ -3,14 +3,14 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
-import type { Sent } from '@/boundary/call'
+import { endpoints } from '@/boundary/calls'
+import type { RequestBody } from '@/boundary/call'
 import type { ReadingRequest } from '@/boundary/requests/settling'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { Verdict } from '@/core/settle/readings'
 import type { SettlingLine } from '@/data/views/today'
-import { deliver } from '@/ui/away/deliver'
+import { sendOrQueue } from '@/ui/away/deliver'
 import { textIn } from '@/ui/form/text-in'
 import { useAnnounce } from '@/ui/shell/DoneBar'
 
@@ -157,9 +157,9 @@ function useReading(told: RetuneRowProps) {
   const router = useRouter()
   const announce = useAnnounce()
   const [refused, setRefused] = useState<string | null>(null)
-  const act = async (reading: Sent<ReadingRequest>): Promise<boolean> => {
-    const answer = await deliver(
-      calls.logReading,
+  const act = async (reading: RequestBody<ReadingRequest>): Promise<boolean> => {
+    const answer = await sendOrQueue(
+      endpoints.logReading,
       reading,
       `${told.settling.name} read at ${reading.cents} cents`,
     )

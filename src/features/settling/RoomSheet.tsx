@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { RoomReading } from '@/core/settle/room'
 import { typedNumber } from '@/core/units/typed-number'
@@ -41,7 +41,7 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
   const last = readings.at(-1)
   const keep = async () => {
     const done = await act(
-      calls.keepRoom,
+      endpoints.keepRoom,
       { readings: [{ at: now, celsius: typedNumber(celsius), humidity: typedNumber(humidity) }] },
       'The room is read.',
     )
@@ -130,7 +130,7 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
             onTake={(read) => {
               setImporting(false)
               void act(
-                calls.keepRoom,
+                endpoints.keepRoom,
                 { readings: [...read] },
                 'The logger’s readings are kept, one for each half hour.',
               )

@@ -5,7 +5,7 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm, type FieldPath } from 'react-hook-form'
 import { STRING_COLOURS } from '@/core/instrument/instrument'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { STRING_ENDS } from '@/core/knots/string-ends'
 import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { withUnit } from '@/ui/format/gauge-typed'
@@ -34,7 +34,7 @@ export function BookInForm() {
     defaultValues: { unit, material: 'gut', colour: 'natural', tensionClass: 'concert', end: 'plain' },
   })
   const book = handleSubmit(async (form) => {
-    const answer = await send(calls.bookIn, form)
+    const answer = await send(endpoints.bookIn, form)
     if (!answer.ok)
       return setError((answer.field ?? 'label') as FieldPath<BookInRequest>, { message: answer.sentence })
     announce(`${form.label} is in the stores.`, answer.value.actionId)

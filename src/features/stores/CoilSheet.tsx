@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import type { FormEvent } from 'react'
 import { classWords } from '@/core/stores/string-spec'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import { materialWord, outerGauge } from '@/core/strings/construction'
@@ -41,7 +41,7 @@ export function CoilSheet({
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     void act(
-      calls.correctCoil(coil.id),
+      endpoints.correctCoil(coil.id),
       {
         label: textIn(form, 'label'),
         place: textIn(form, 'place'),
@@ -178,7 +178,7 @@ export function CoilSheet({
           <button
             type="button"
             className="button mt-3 w-full"
-            onClick={() => act(calls.discardCoil(coil.id), {}, `${coil.label} is thrown away.`)}
+            onClick={() => act(endpoints.discardCoil(coil.id), {}, `${coil.label} is thrown away.`)}
           >
             Throw it away
           </button>

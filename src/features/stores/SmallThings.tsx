@@ -1,7 +1,7 @@
 'use client'
 
 import type { FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import type { AnchorGut, Supply } from '@/data/stores/supplies'
 import { textIn } from '@/ui/form/text-in'
@@ -24,7 +24,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
     event.preventDefault()
     const form = new FormData(event.currentTarget)
     void act(
-      calls.addSupply,
+      endpoints.addSupply,
       {
         kind: textIn(form, 'kind'),
         name: textIn(form, 'name'),
@@ -60,7 +60,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                   type="button"
                   className="button"
                   aria-label={`Take one of ${name}`}
-                  onClick={() => act(calls.moveSupply(id), { by: -1 }, `One taken of ${name}.`)}
+                  onClick={() => act(endpoints.moveSupply(id), { by: -1 }, `One taken of ${name}.`)}
                 >
                   − 1
                 </button>
@@ -68,7 +68,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                   type="button"
                   className="button"
                   aria-label={`Book in one of ${name}`}
-                  onClick={() => act(calls.moveSupply(id), { by: 1 }, `One more of ${name}.`)}
+                  onClick={() => act(endpoints.moveSupply(id), { by: 1 }, `One more of ${name}.`)}
                 >
                   + 1
                 </button>
@@ -76,7 +76,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                   type="button"
                   className="button"
                   aria-label={`Book in ten of ${name}`}
-                  onClick={() => act(calls.moveSupply(id), { by: 10 }, `Ten more of ${name}.`)}
+                  onClick={() => act(endpoints.moveSupply(id), { by: 10 }, `Ten more of ${name}.`)}
                 >
                   + 10
                 </button>
@@ -104,7 +104,7 @@ export function SmallThings({ supplies, gut }: SmallThingsProps) {
                 type="button"
                 className="button"
                 onClick={() =>
-                  act(calls.bookAnchors, { fittedId: one.fittedId }, `${one.anchors} anchors booked in.`)
+                  act(endpoints.bookAnchors, { fittedId: one.fittedId }, `${one.anchors} anchors booked in.`)
                 }
               >
                 Book in {one.anchors} anchors

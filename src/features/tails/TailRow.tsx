@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useState, type FormEvent } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import { Labelled } from '@/ui/form/Labelled'
@@ -31,7 +31,7 @@ export function TailRow({ tail }: { readonly tail: ToldTail }) {
   const trim = (event: FormEvent) => {
     event.preventDefault()
     void act(
-      calls.trimTail(tail.id),
+      endpoints.trimTail(tail.id),
       { unit, ...(tail.coil ? { left } : {}) },
       `The tail of ${withThe(name)} is trimmed.`,
     )

@@ -1,4 +1,4 @@
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { Straying } from '@/core/ear/false-tone'
 import type { StringPosition } from '@/core/instrument/instrument'
 import type { Condition } from '@/core/wear/life'
@@ -26,7 +26,7 @@ export function FalseTone({ slug, position, look, straying }: FalseToneProps) {
   if (!worst || look?.signs.includes('false tone')) return null
   const note = () =>
     act(
-      calls.logLook(slug),
+      endpoints.logLook(slug),
       { number: position.number, ...withList(alsoSeen(look, 'false tone')) },
       'Noted: it sounds false. Its chance of breaking goes up with it.',
     )

@@ -7,7 +7,7 @@ import { keyBetween } from '@/core/ear/key-between'
 import { pluckedSound, STAND_IN_RATE } from '@/core/ear/stand-in'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
-import type { StrungBoard } from '@/core/rounds/strung-board'
+import type { SoundboardModel } from '@/core/rounds/strung-board'
 import { byEar } from '@/core/rounds/by-ear'
 import { worstOff } from '@/core/rounds/tuning-round'
 import type { StringPosition } from '@/core/instrument/instrument'
@@ -29,7 +29,7 @@ import { centsText, degreesText } from './words'
 
 export interface RoundRunningProps {
   readonly bench: RoundBench
-  readonly board: StrungBoard
+  readonly board: SoundboardModel
   readonly set: RoundSet
   readonly turns: readonly RoundTurn[]
   readonly hearsFirst: boolean

@@ -1,7 +1,7 @@
 'use client'
 
 import { useMemo, useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { RoundBench, RoundTurn } from '@/data/views/round-view'
 import { useOutbox } from '@/ui/away/use-outbox'
 import { useAct } from '@/ui/shell/use-act'
@@ -26,7 +26,9 @@ export function RoundSheet({ bench }: RoundSheetProps) {
   const { waits } = useOutbox()
   const turns = useMemo(
     () =>
-      round ? [...round.turns, ...waitingTurns(instrument, calls.logRoundString(round.id).path, waits)] : [],
+      round
+        ? [...round.turns, ...waitingTurns(instrument, endpoints.logRoundString(round.id).path, waits)]
+        : [],
     [round, instrument, waits],
   )
   if (practice)
@@ -57,12 +59,12 @@ export function RoundSheet({ bench }: RoundSheetProps) {
         refused={refused?.sentence ?? null}
         onLog={({ string, found, left }, name) =>
           void actLater(
-            calls.logRoundString(round.id),
+            endpoints.logRoundString(round.id),
             { number: instrument.positions[string]?.number ?? null, found, left },
             `${name}: found at ${centsText(found)}${left === null ? '' : `, left at ${centsText(left)}`} cents.`,
           )
         }
-        onEnd={() => void act(calls.endRound(round.id), {}, `The round of ${instrument.name} is over.`)}
+        onEnd={() => void act(endpoints.endRound(round.id), {}, `The round of ${instrument.name} is over.`)}
       />
     )
   return (
@@ -73,7 +75,7 @@ export function RoundSheet({ bench }: RoundSheetProps) {
       onBegin={(set, hears) => {
         setHearsFirst(hears)
         void act(
-          calls.beginRound,
+          endpoints.beginRound,
           {
             slug: instrument.slug,
             temperament: set.temperament.name,

@@ -4,7 +4,7 @@ import { useId, useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import { ROUND_ORDERS, roundsNeeded, worstOff, type RoundOrder } from '@/core/rounds/tuning-round'
-import type { StrungBoard } from '@/core/rounds/strung-board'
+import type { SoundboardModel } from '@/core/rounds/strung-board'
 import type { RoundBench } from '@/data/views/round-view'
 import { RoundDrawing } from '@/drawings/RoundDrawing'
 import { typedNumber } from '@/core/units/typed-number'
@@ -17,7 +17,7 @@ import { standsIn, type RoundSet } from './use-round'
 
 interface RoundStartProps {
   readonly bench: RoundBench
-  readonly board: StrungBoard
+  readonly board: SoundboardModel
   readonly refused: string | null
   readonly onBegin: (set: RoundSet, hearsFirst: boolean) => void
   readonly onPractise: (set: RoundSet, hearsFirst: boolean) => void
@@ -186,7 +186,7 @@ export function RoundStart({ bench, board, refused, onBegin, onPractise }: Round
 
 interface ForetoldProps {
   readonly bench: RoundBench
-  readonly board: StrungBoard
+  readonly board: SoundboardModel
   /** Where strings are taken to stand, cents. */
   readonly before: readonly number[]
   readonly order: RoundOrder

@@ -1,7 +1,7 @@
 'use client'
 
 import { useId } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { files } from '@/boundary/paths'
 import type { KeptTemperament } from '@/data/house/temperaments'
 import { useAct } from '@/ui/shell/use-act'
@@ -34,7 +34,7 @@ export function TemperamentFiles({ temperaments, chosen }: TemperamentFilesProps
             void file
               .text()
               .then((text) =>
-                act(calls.takeTemperament, { text }, 'The temperament is taken in: choose it above.'),
+                act(endpoints.takeTemperament, { text }, 'The temperament is taken in: choose it above.'),
               )
               .finally(() => {
                 input.value = ''
@@ -56,7 +56,7 @@ export function TemperamentFiles({ temperaments, chosen }: TemperamentFilesProps
             type="button"
             className="button"
             onClick={() =>
-              void act(calls.dropTemperament(own.id as number), {}, `${own.name} is taken away.`)
+              void act(endpoints.dropTemperament(own.id as number), {}, `${own.name} is taken away.`)
             }
           >
             Take it away

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { Mic, MicOff } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { keyTo } from '@/core/ear/key-between'
 import type { Heard } from '@/core/ear/listener'
@@ -57,7 +57,7 @@ const STIFFNESS = 0.24
 const JUST_WOUND = 0.3
 
 /** The string that stands in: how far its key is turned, degrees, and how old it is, h. */
-interface StandIn {
+interface Simulator {
   readonly turned: number
   readonly is: StandInState
   readonly age: number
@@ -96,8 +96,12 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
   const [found, setFound] = useState<{ readonly cents: number } | null>(null)
   const first = found !== null && Math.abs(found.cents) < FOUND ? found.cents : null
   const stiffness = useMemo(() => 1 + STIFFNESS * (seeded(position.number)() - 0.5), [position.number])
-  const justWound: StandIn = { turned: JUST_WOUND * keyTo(position, target.hz), is: 'taut', age: FIRST_TUNED }
-  const [stand, setStand] = useState<StandIn>(justWound)
+  const justWound: Simulator = {
+    turned: JUST_WOUND * keyTo(position, target.hz),
+    is: 'taut',
+    age: FIRST_TUNED,
+  }
+  const [stand, setStand] = useState<Simulator>(justWound)
   const falseTone = useFalseTone()
 
   const reading = ear.heard?.reading ?? null
@@ -129,7 +133,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
     [takeIn, target.hz, hearFalse],
   )
 
-  const pluck = async ({ turned, age }: StandIn, by: number | null) => {
+  const pluck = async ({ turned, age }: Simulator, by: number | null) => {
     const law = newLaw(coreMaterial(position.construction).drift)
     const samples = standInPluck(position, turned, stiffness, referenceA, fallenInAll(law, age), Math.random)
     if (samples === 'broken' || samples === 'slack') {
@@ -142,12 +146,12 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
       raising.take(heard.reading.hz, by)
   }
   const turn = (by: number) => {
-    const next: StandIn = { ...stand, turned: Math.max(0, stand.turned + by), is: 'taut' }
+    const next: Simulator = { ...stand, turned: Math.max(0, stand.turned + by), is: 'taut' }
     setStand(next)
     void pluck(next, by)
   }
   const wait = (hours: number) => {
-    const next: StandIn = { ...stand, age: stand.age + hours }
+    const next: Simulator = { ...stand, age: stand.age + hours }
     setStand(next)
     void pluck(next, null)
   }
@@ -159,7 +163,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
     if (!fitted || first === null) return
     const broughtBack = cents !== null && Math.abs(cents) <= IN_TUNE
     const done = await actLater(
-      calls.logReading,
+      endpoints.logReading,
       {
         fittedId: fitted.fittedId,
         positionId: fitted.positionId,

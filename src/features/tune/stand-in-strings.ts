@@ -3,11 +3,11 @@
  * is somewhat out of tune.
  */
 import { seeded } from '@/core/random/seeded'
-import { StrungBoard } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/strung-board'
 import type { RoundBench } from '@/data/views/round-view'
 
 export interface StandInStrings {
-  readonly board: StrungBoard
+  readonly board: SoundboardModel
   /** What every pin gives, and where every string stands, cents. */
   readonly turns: readonly number[]
   readonly standing: readonly number[]
@@ -25,7 +25,7 @@ const around = (random: () => number) => random() + random() - 1
 
 export function standInStrings({ strings, yields }: RoundBench, seed: number): StandInStrings {
   const random = seeded(seed)
-  const board = new StrungBoard(strings, yields, [], () => 1 + BOARD_OFF * around(random))
+  const board = new SoundboardModel(strings, yields, [], () => 1 + BOARD_OFF * around(random))
   const standing = strings.map(() => APART * around(random) - DOWN)
   return { board, turns: board.turnsFor(standing), standing }
 }

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react'
 import type { StringPosition } from '@/core/instrument/instrument'
-import { StrungBoard } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/strung-board'
 import { RoundBelief, roundOrder, type RoundOrder } from '@/core/rounds/tuning-round'
 import { offEqual, type Temperament } from '@/core/temper/temperament'
 import type { RoundBench, RoundTurn } from '@/data/views/round-view'
@@ -37,14 +37,17 @@ export function standsIn(
 }
 
 /** The board as it is known by now. */
-export function useBoard({ strings, yields, effects }: RoundBench): StrungBoard {
-  return useMemo(() => new StrungBoard(strings, yields, effects.senses), [strings, yields, effects.senses])
+export function useBoard({ strings, yields, effects }: RoundBench): SoundboardModel {
+  return useMemo(
+    () => new SoundboardModel(strings, yields, effects.senses),
+    [strings, yields, effects.senses],
+  )
 }
 
 /** What is known in a round, from all that was found and left in it. */
 export function useRound(
   bench: RoundBench,
-  board: StrungBoard,
+  board: SoundboardModel,
   { temperament, order }: RoundSet,
   turns: readonly RoundTurn[],
 ): RoundNow {

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { MOST_TOGETHER } from '@/core/wear/kit'
@@ -77,7 +77,7 @@ function Before({ before: asSet }: { readonly before: BeforeDate }) {
       })
       .map(({ number }) => number)
     const opened = await act(
-      calls.openReplacements,
+      endpoints.openReplacements,
       { instrument: slug, strings: changed.map(({ number }) => number), bought },
       `${changed.length === 1 ? 'A string' : `${changed.length} strings`} of ${instrumentName} to be changed.`,
     )

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, type StringPosition } from '@/core/instrument/instrument'
 import { mishapWord } from '@/core/fitting/mishaps'
@@ -76,7 +76,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
     // The next string comes at once; whoever looks does not wait for the disk.
     setLooked(done)
     next(number, done)
-    const answer = await send(calls.logLook(instrument.slug), { number, condition, signs: [...signs] })
+    const answer = await send(endpoints.logLook(instrument.slug), { number, condition, signs: [...signs] })
     if (answer.ok) announce(`${name}: ${lookWords({ condition, signs })}.`, answer.value.actionId)
     else {
       setRefused(`${name}: ${answer.sentence}`)

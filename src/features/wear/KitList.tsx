@@ -1,7 +1,7 @@
 'use client'
 
 import { useMemo, useState, type ReactNode } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { measure } from '@/core/measure'
 import { smallestKit, type MayBreak } from '@/core/wear/kit'
 import type { Rates } from '@/core/wear/life'
@@ -66,7 +66,7 @@ export function KitList({ strings, rates, stores, anchors: anchorsThere, sureCha
   const missing = lines.filter((one) => one.missing > 0)
   const list = () =>
     act(
-      calls.addNeeds,
+      endpoints.addNeeds,
       {
         wanted: missing.map(({ longest, missing: quantity }) => ({
           positionId: longest.positionId,

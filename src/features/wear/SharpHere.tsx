@@ -1,6 +1,6 @@
 'use client'
 
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { suspectedAt, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
@@ -60,7 +60,7 @@ export function SharpHere({
                 className="button mt-2"
                 onClick={() =>
                   void act(
-                    calls.logPolish(wear.instrument.slug),
+                    endpoints.logPolish(wear.instrument.slug),
                     { number: position.number, site },
                     `${where}: polished. What breaks there from now on is counted by itself.`,
                   )

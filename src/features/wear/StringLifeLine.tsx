@@ -24,7 +24,7 @@ export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
   const past = wear.past
     .filter(({ number }) => number === position.number)
     .sort((a, b) => a.fittedAt - b.fittedAt)
-    .slice(-MOST)
+    .slice(-MAX_LIVES_DRAWN)
   const strings: readonly DrawnString[] = [
     ...past.map((one) => ({ ...one, likelyFrom: null })),
     ...(on ? [{ ...on, endedAt: null, site: null, likelyFrom: likelyFromOf(on) }] : []),
@@ -171,7 +171,7 @@ function Looks({ looks, x, y }: LooksProps) {
 }
 
 /** Of a position with many strings the last are drawn. */
-const MOST = 12
+const MAX_LIVES_DRAWN = 12
 
 /** The turns of the year between two times, not too many of them. */
 function yearsBetween(from: number, to: number): readonly number[] {

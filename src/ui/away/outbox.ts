@@ -2,12 +2,12 @@
  * What was done while the house did not answer: kept on this device, and sent in the order it was done when the house is
  * back. Nothing that was done is lost: what the house does not take is told until it is put away.
  */
-import type { Call, Sent } from '@/boundary/call'
+import type { Endpoint, RequestBody } from '@/boundary/call'
 import { benchIn } from '../shell/at-the-bench'
-import { sendDeed, type Answer, type Deed } from '../shell/send'
+import { sendQueued, type Answer, type QueuedRequest } from '../shell/send'
 
 /** One thing that waits. */
-export interface Waiting extends Deed {
+export interface Waiting extends QueuedRequest {
   /** What it is, in a person's words. */
   readonly said: string
   /** When it was done by this device's clock, ms. */
@@ -87,9 +87,9 @@ export function onOutbox(listener: () => void): () => void {
  * @param by - who did it, as the cookie has it; whoever is at the bench now, when left out
  * @returns the answer; `waits` where there was none, and it is kept
  */
-export async function deliver<Body extends object, T extends object>(
-  { path, method }: Call<Body, T>,
-  body: Sent<Body>,
+export async function sendOrQueue<Body extends object, T extends object>(
+  { path, method }: Endpoint<Body, T>,
+  body: RequestBody<Body>,
   said: string,
   tells = false,
   by = benchIn(document.cookie),
@@ -136,7 +136,7 @@ async function sendKept(): Promise<void> {
     const { key, said, at, by } = next
     // A clock that was set back meanwhile says nothing.
     const ago = Math.max(0, Math.round((Date.now() - at) / 1000))
-    const answer = await sendDeed<object>(next, { ago, by, patience: PATIENCE })
+    const answer = await sendQueued<object>(next, { ago, by, patience: PATIENCE })
     if (!answer.ok && ASK_AGAIN.includes(answer.status)) {
       away = true
       tell()

@@ -2,7 +2,7 @@
 
 import { usePathname, useRouter } from 'next/navigation'
 import { lazy, Suspense, useEffect, useId, useRef, useState, type FormEvent, type ReactNode } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import type { ShelfReading } from '@/core/names/find-on-shelf'
 import type { Instrument } from '@/core/instrument/instrument'
@@ -54,7 +54,7 @@ export function FindBox({ glass }: { readonly glass: ReactNode }) {
     if (text.trim() === '') return
     const here = atHand ? await readHere(text, atHand.instrument) : []
     if (here.length > 0) return take(here)
-    const answer = await send(calls.find(text, atHand?.instrument.slug ?? null), {})
+    const answer = await send(endpoints.find(text, atHand?.instrument.slug ?? null), {})
     if (answer.ok) take(answer.value.readings)
     else setProblem(answer.sentence)
   }

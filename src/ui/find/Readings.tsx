@@ -1,5 +1,5 @@
 import type { ShelfReading } from '@/core/names/find-on-shelf'
-import { MOST } from '@/core/names/most-readings'
+import { MAX_READINGS } from '@/core/names/most-readings'
 
 interface ReadingsProps {
   /** As it was typed. */
@@ -28,7 +28,7 @@ export function Readings({ text, readings, choose }: ReadingsProps) {
           </li>
         ))}
       </ul>
-      {readings.length >= MOST && (
+      {readings.length >= MAX_READINGS && (
         <p className="mt-2 text-sm text-soft">There are more: say the instrument too.</p>
       )}
     </div>

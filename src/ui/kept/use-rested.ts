@@ -8,7 +8,7 @@ import { useEffect, useState } from 'react'
  * @param value - may change with every key
  * @param rests - ms without a change
  */
-export function useRested<T>(value: T, rests: number): T {
+export function useDebouncedValue<T>(value: T, rests: number): T {
   const [rested, setRested] = useState(value)
   useEffect(() => {
     const timer = setTimeout(() => setRested(() => value), rests)

@@ -1,7 +1,7 @@
 'use client'
 
 import { Trash2 } from 'lucide-react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { files } from '@/boundary/paths'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import { dateText } from '../format/time'
@@ -52,7 +52,7 @@ export function Pictures({ pictures }: { readonly pictures: readonly ShownPictur
                   type="button"
                   className="button min-h-10 min-w-10 border-transparent px-2"
                   aria-label={`Throw away: ${called}`}
-                  onClick={() => act(calls.throwPictureAway(id), {}, 'The picture is thrown away.')}
+                  onClick={() => act(endpoints.throwPictureAway(id), {}, 'The picture is thrown away.')}
                 >
                   <Trash2 size={16} aria-hidden />
                 </button>

@@ -2,7 +2,7 @@
 
 import { Camera } from 'lucide-react'
 import { useState } from 'react'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import { base64Of } from '../import/base64-of'
 import { useAct } from '../shell/use-act'
@@ -31,7 +31,7 @@ export function TakePicture({ instrument, string, job, kind, children }: TakePic
       const { url, jpeg } = await loadPicture(file, LONGEST)
       URL.revokeObjectURL(url)
       await act(
-        calls.keepPicture,
+        endpoints.keepPicture,
         {
           instrument,
           kind,

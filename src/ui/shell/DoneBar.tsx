@@ -12,7 +12,7 @@ import {
   type ReactNode,
 } from 'react'
 import { send } from './send'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 
 interface Done {
   readonly actionId: number | null
@@ -28,7 +28,7 @@ const AnnounceContext = createContext<Announce>(() => {})
 const STAYS_MS = 20_000
 
 /** Says what was done, with its undoing beside it; stays while one moves from page to page. */
-export function DoneBar({ children }: { children: ReactNode }) {
+export function UndoToast({ children }: { children: ReactNode }) {
   const [done, setDone] = useState<Done | null>(null)
   const router = useRouter()
   const announce = useCallback<Announce>(
@@ -44,7 +44,7 @@ export function DoneBar({ children }: { children: ReactNode }) {
 
   const undo = async () => {
     if (!done?.actionId) return
-    const answer = await send(calls.undo(done.actionId), {})
+    const answer = await send(endpoints.undo(done.actionId), {})
     setDone({
       actionId: null,
       sentence: answer.ok ? 'Undone. It stays in the history, where it can be done again.' : answer.sentence,

@@ -1,7 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { calls } from '@/boundary/calls'
+import { endpoints } from '@/boundary/calls'
 import { pages } from '@/boundary/paths'
 import { send } from './send'
 
@@ -9,7 +9,7 @@ import { send } from './send'
 export function VisitBar() {
   const router = useRouter()
   const leave = async () => {
-    const answer = await send(calls.leaveShelf, {})
+    const answer = await send(endpoints.leaveShelf, {})
     if (!answer.ok) return
     router.push(pages.today)
     router.refresh()

@@ -1,4 +1,4 @@
-import type { Call, Sent } from '@/boundary/call'
+import type { Endpoint, RequestBody } from '@/boundary/call'
 
 /**
  * Sends what a person did to the server and brings back what became of it. Each action has a key of its own: sent again, it
@@ -15,7 +15,7 @@ export type Answer<T> =
     }
 
 /** An action as it is sent. */
-export interface Deed {
+export interface QueuedRequest {
   readonly key: string
   readonly path: string
   readonly method: string
@@ -41,8 +41,8 @@ const unanswered = new Map<string, string>()
 
 /** @param body - sent as JSON, except where the call only asks */
 export async function send<Body extends object, T extends object>(
-  { path, method }: Call<Body, T>,
-  body: Sent<Body>,
+  { path, method }: Endpoint<Body, T>,
+  body: RequestBody<Body>,
 ): Promise<Answer<T>> {
   if (method === 'GET')
     return (await tryOnce<T>(path, {})) ?? noAnswer('The program did not answer. Try again.')
@@ -50,14 +50,14 @@ export async function send<Body extends object, T extends object>(
   const asked = `${method} ${path} ${json}`
   const key = unanswered.get(asked) ?? crypto.randomUUID()
   unanswered.set(asked, key)
-  const answer = await sendDeed<T>({ key, path, method, json })
+  const answer = await sendQueued<T>({ key, path, method, json })
   if (answer.ok || answer.status !== 0) unanswered.delete(asked)
   return answer
 }
 
 /** Sends an action, three times where no answer comes; one that does not wait is waited for without end. */
-export async function sendDeed<T extends object>(
-  { key, path, method, json }: Deed,
+export async function sendQueued<T extends object>(
+  { key, path, method, json }: QueuedRequest,
   waited?: Waited,
 ): Promise<Answer<T>> {
   for (let tries = 0; ; tries += 1) {

@@ -1,9 +1,9 @@
 'use client'
 
-import type { Call, Acted, Sent } from '@/boundary/call'
+import type { Endpoint, ActionResult, RequestBody } from '@/boundary/call'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
-import { deliver } from '../away/deliver'
+import { sendOrQueue } from '../away/deliver'
 import { useAnnounce } from './DoneBar'
 import { send, type Answer } from './send'
 
@@ -25,7 +25,7 @@ export function useAct() {
   const announce = useAnnounce()
   const [refused, setRefused] = useState<Refused | null>(null)
   const told = useCallback(
-    <T extends Acted>(answer: Answer<T>, sentence: string): T | null => {
+    <T extends ActionResult>(answer: Answer<T>, sentence: string): T | null => {
       if (!answer.ok) {
         setRefused(answer)
         return null
@@ -37,9 +37,9 @@ export function useAct() {
     [router, announce],
   )
   const act = useCallback(
-    async <Body extends object, T extends Acted>(
-      call: Call<Body, T>,
-      body: Sent<Body>,
+    async <Body extends object, T extends ActionResult>(
+      call: Endpoint<Body, T>,
+      body: RequestBody<Body>,
       sentence: string,
     ): Promise<T | null> => {
       setRefused(null)
@@ -48,13 +48,13 @@ export function useAct() {
     [told],
   )
   const actLater = useCallback(
-    async <Body extends object, T extends Acted>(
-      call: Call<Body, T>,
-      body: Sent<Body>,
+    async <Body extends object, T extends ActionResult>(
+      call: Endpoint<Body, T>,
+      body: RequestBody<Body>,
       sentence: string,
     ): Promise<boolean> => {
       setRefused(null)
-      const answer = await deliver(call, body, sentence.replace(/\.$/, ''))
+      const answer = await sendOrQueue(call, body, sentence.replace(/\.$/, ''))
       return answer === 'waits' || told(answer, sentence) !== null
     },
     [told],

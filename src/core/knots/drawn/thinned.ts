@@ -15,7 +15,7 @@ const LOOKED_AT = [0.2, 0.4, 0.6, 0.8]
 /** From a little to the side, where no two straight pieces lie behind each other. */
 const ASKEW = { turn: 17, tilt: 23 }
 /** States further apart than this are not tried. */
-const MOST = 40
+const MAX_STATES_APART = 40
 
 /** What knot hangs below the board, as its polynomial. */
 export function knotHanging(curve: Polyline): string {
@@ -39,7 +39,7 @@ export function thinned(all: readonly Hanging[], rod: Rod | null): readonly Hang
   const kept = [all[0] as Hanging]
   for (let i = 0; i < all.length - 1;) {
     let next = i
-    for (let j = i + 1; j < all.length && j - i <= MOST; j += 1) {
+    for (let j = i + 1; j < all.length && j - i <= MAX_STATES_APART; j += 1) {
       if (leadsTo(all[i] as Hanging, all[j] as Hanging, rod, knot)) next = j
       else if (next > i) break
     }

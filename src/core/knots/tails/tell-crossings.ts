@@ -13,7 +13,7 @@ export interface ToldCrossing {
 }
 
 /** More crossings than this in one stage are turns, which nobody would count one by one. */
-const MOST = 9
+const MAX_COUNTED_CROSSINGS = 9
 
 /**
  * The crossings that a stage makes, in the order the led end meets them.
@@ -35,7 +35,7 @@ export function tellCrossings(
     )
     .filter(({ led }) => isFresh(led))
     .sort((a, b) => met(a.led) - met(b.led))
-  if (told.length > MOST) return []
+  if (told.length > MAX_COUNTED_CROSSINGS) return []
   const nameOf = (at: number): Part => parts[Math.round(at)] ?? 'working end'
   return told.map(({ c, led, other }) => {
     const [what, against] = [nameOf(led), nameOf(other)]

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm'
 import type { StepKey } from '@/core/fitting/step'
 import { soldByClass } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { driftCents, FIRST_TUNED, newLaw, nextRetune, type DriftLaw } from '@/core/settle/drift'
+import { driftCents, FIRST_TUNED, newLaw, nextRetune, type DriftModel } from '@/core/settle/drift'
 import { specAt } from '@/core/stores/string-spec'
 import { coreMaterial } from '@/core/strings/construction'
 import { siteWord, type BreakSite } from '@/core/wear/break-sites'
@@ -173,7 +173,7 @@ export function stringLife({
     fittedId: number,
     name: string,
     at: number,
-    law: DriftLaw,
+    law: DriftModel,
     tuned: number,
     own: number,
     left: number,
