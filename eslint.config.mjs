@@ -7,7 +7,7 @@ import tseslint from 'typescript-eslint'
 const ROOMS = {
   core: ['core'],
   // A program of its own, before the one that is served.
-  door: ['door'],
+  server: ['server'],
   boundary: ['boundary', 'core'],
   data: ['data', 'boundary', 'core'],
   // Of the data only what reads files.

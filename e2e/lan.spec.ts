@@ -86,7 +86,7 @@ test('a phone is asked before it sees anything, is let in by the phrase, writes,
   expect((await request.post(`${away}/api/actions/1/undo`, { data: {} })).status()).toBe(401)
   // What a browser asks for on its own to put it among its apps, and what it is asked to trust.
   expect((await request.get(`${away}/manifest.webmanifest`)).status()).toBe(200)
-  expect((await request.get(`${away}/away.js`)).status()).toBe(401)
+  expect((await request.get(`${away}/offline.js`)).status()).toBe(401)
   const ca = await (await request.get(`${away}/lan/certificate.crt`)).text()
   const { hostname, port } = new URL(away)
   const trusted = await new Promise((resolve) => {

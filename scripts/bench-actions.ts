@@ -16,7 +16,7 @@ import { addToJob, jobsTogether, openReplacement } from '@/data/jobs/jobs-togeth
 import { openStore, type Store } from '@/data/store/database'
 import { freeFor } from '@/data/stores/set-aside'
 import { offersAt } from '@/data/stores/spares'
-import { demoHouse, largeHouse } from './bench-houses'
+import { demoWorkshop, largeWorkshop } from './bench-workshops'
 import { DEMO_DATE } from './serve'
 import { writeTable } from './write-table'
 
@@ -85,7 +85,7 @@ const middle = (times: readonly number[] = []) =>
   [...times].sort((a, b) => a - b)[times.length >> 1] ?? Number.NaN
 
 const work = mkdtempSync(path.join(os.tmpdir(), 'taut-bench-'))
-const [demo, large] = [timesOf(demoHouse(work)), timesOf(largeHouse(work))]
+const [demo, large] = [timesOf(demoWorkshop(work)), timesOf(largeWorkshop(work))]
 writeTable('actions', [
   '| what | demo, ms | 300 instruments and 10 years, ms | ratio |',
   '|---|---:|---:|---:|',

@@ -5,14 +5,14 @@ import { openStore } from '@/data/store/database'
 import { stepsDone } from '@/data/jobs/job'
 import { DEMO_DATE } from './serve'
 
-export interface PagesOfHouse {
+export interface PagesOfWorkshop {
   readonly byName: ReadonlyMap<string, string>
   readonly pages: readonly string[]
   readonly slugs: readonly string[]
 }
 
 /** The pages of a house, by what they show: the same things on every house. */
-export function pagesOf(folder: string): PagesOfHouse {
+export function pagesOf(folder: string): PagesOfWorkshop {
   const store = openStore({ folder, demoDate: DEMO_DATE })
   const shelf = allInstruments(store)
   const harp = shelf.find(({ instrument }) => instrument.family === 'pedal harp')?.instrument.slug ?? ''

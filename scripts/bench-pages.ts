@@ -6,7 +6,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { demoHouse, largeHouse } from './bench-houses'
+import { demoWorkshop, largeWorkshop } from './bench-workshops'
 import { pagesOf } from './bench-pages-of'
 import { end, freePort, serve } from './serve'
 import { writeTable } from './write-table'
@@ -59,7 +59,7 @@ async function benchOf(folder: string) {
 }
 
 async function main(): Promise<void> {
-  const [demo, large] = [await benchOf(demoHouse(work)), await benchOf(largeHouse(work))]
+  const [demo, large] = [await benchOf(demoWorkshop(work)), await benchOf(largeWorkshop(work))]
   const rows = [...demo.results].map(([name, { time }]) => {
     const big = large.results.get(name) as Measured
     return `| ${name} | ${time.toFixed(1)} | ${big.time.toFixed(1)} | ${(big.time / time).toFixed(1)} | ${Math.round(big.size / 1024)} |`

@@ -8,7 +8,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { seeded } from '@/core/random/seeded'
 import { pagesOf } from './bench-pages-of'
-import { largeHouse } from './bench-houses'
+import { largeWorkshop } from './bench-workshops'
 import { end, freePort, serve } from './serve'
 import { writeTable } from './write-table'
 
@@ -96,7 +96,7 @@ function at(times: readonly number[], share: number): string {
 
 async function main(): Promise<void> {
   const work = mkdtempSync(path.join(os.tmpdir(), 'taut-people-'))
-  const folder = largeHouse(work)
+  const folder = largeWorkshop(work)
   const { pages, slugs } = pagesOf(folder)
   const port = await freePort()
   const server = await serve(port, folder)

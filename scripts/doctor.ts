@@ -1,14 +1,14 @@
 /** `bin/doctor [--repair]`: looks a house through; sets right only what can be set right without losing anything. */
-import { isHouseTrouble } from '@/boundary/house-trouble'
+import { isWorkshopTrouble } from '@/boundary/workshop-trouble'
 import { examined } from '@/data/backup/examined'
-import { houseFolder } from '@/data/store/database'
-import { holdHouse } from './hold-house'
+import { workshopFolder } from '@/data/store/database'
+import { holdWorkshop } from './hold-workshop'
 
 function main(): number {
-  const house = houseFolder()
-  const held = holdHouse(house, 'bin/doctor')
+  const workshop = workshopFolder()
+  const held = holdWorkshop(workshop, 'bin/doctor')
   try {
-    const findings = examined(house)
+    const findings = examined(workshop)
     for (const { what, found, isWrong } of findings) console.log(`${isWrong ? '!' : ' '} ${what}: ${found}`)
     const wrong = findings.filter(({ isWrong }) => isWrong)
     if (wrong.length === 0) {
@@ -27,7 +27,7 @@ function main(): number {
       } else console.log(`${what}: left as it is.`)
     return wrong.every(({ repair }) => repair) ? 0 : 1
   } catch (error) {
-    if (!isHouseTrouble(error)) throw error
+    if (!isWorkshopTrouble(error)) throw error
     console.error(`${error.message} Nothing was touched. ${error.todo}`)
     return 1
   } finally {

@@ -31,19 +31,19 @@ const THERE = {
 const found = new Map<string, readonly string[]>()
 
 beforeAll(() => {
-  const house = mkdtempSync(path.join(os.tmpdir(), 'taut-lint-'))
+  const workshop = mkdtempSync(path.join(os.tmpdir(), 'taut-lint-'))
   try {
     for (const file of ['eslint.config.mjs', 'tsconfig.json', 'package.json'])
-      cpSync(file, path.join(house, file))
-    symlinkSync(path.resolve('node_modules'), path.join(house, 'node_modules'))
+      cpSync(file, path.join(workshop, file))
+    symlinkSync(path.resolve('node_modules'), path.join(workshop, 'node_modules'))
     for (const [file, text] of Object.entries({ ...THERE, ...CASES })) {
-      mkdirSync(path.dirname(path.join(house, file)), { recursive: true })
-      writeFileSync(path.join(house, file), text)
+      mkdirSync(path.dirname(path.join(workshop, file)), { recursive: true })
+      writeFileSync(path.join(workshop, file), text)
     }
     const { stdout } = spawnSync(
       process.execPath,
       ['node_modules/eslint/bin/eslint.js', '--format', 'json', ...Object.keys(CASES)],
-      { encoding: 'utf8', cwd: house },
+      { encoding: 'utf8', cwd: workshop },
     )
     const results = JSON.parse(stdout.slice(stdout.indexOf('[{'))) as {
       filePath: string
@@ -51,11 +51,11 @@ beforeAll(() => {
     }[]
     for (const { filePath, messages } of results)
       found.set(
-        path.relative(house, filePath),
+        path.relative(workshop, filePath),
         messages.map((m) => m.ruleId),
       )
   } finally {
-    rmSync(house, { recursive: true, force: true })
+    rmSync(workshop, { recursive: true, force: true })
   }
 }, 120_000)
 

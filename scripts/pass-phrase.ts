@@ -1,7 +1,7 @@
 /** `bin/pass-phrase [--look]`: sets the phrase by which devices of the house's network come in, or the one that lets look only. */
 import { createInterface } from 'node:readline/promises'
-import { setPass } from '@/door/lan/pass'
-import { houseFolder } from '@/data/store/database'
+import { setPass } from '@/server/lan/pass'
+import { workshopFolder } from '@/data/store/database'
 
 async function main(): Promise<void> {
   const pass = process.argv.includes('--look') ? 'look only' : 'everything'
@@ -10,7 +10,7 @@ async function main(): Promise<void> {
     `The pass phrase that lets ${pass === 'everything' ? 'do everything' : 'look only'}: `,
   )
   asking.close()
-  await setPass(houseFolder(), pass, phrase)
+  await setPass(workshopFolder(), pass, phrase)
   console.log('It is set. Devices that are in already stay in; sign them out where they should not.')
 }
 

@@ -2,26 +2,26 @@
 import { createInterface } from 'node:readline/promises'
 import { backupFolder, backupsIn } from '@/data/backup/backups'
 import { backupByName, lostBy, restore } from '@/data/backup/restore'
-import { houseFolder } from '@/data/store/database'
-import { holdHouse } from './hold-house'
+import { workshopFolder } from '@/data/store/database'
+import { holdWorkshop } from './hold-workshop'
 
 async function main(): Promise<void> {
   const words = process.argv.slice(2)
   const yes = words.includes('--yes')
   const [name] = words.filter((word) => word !== '--yes')
-  const house = houseFolder()
-  const backups = backupsIn(backupFolder(house))
+  const workshop = workshopFolder()
+  const backups = backupsIn(backupFolder(workshop))
   if (name === undefined) {
     console.log(
       backups.length === 0
-        ? `There is no backup in ${backupFolder(house)}.`
+        ? `There is no backup in ${backupFolder(workshop)}.`
         : backups.map((one) => `${one.name}  (${one.kind}, ${(one.bytes / 1e6).toFixed(1)} MB)`).join('\n'),
     )
     return
   }
-  const backup = backupByName(house, name)
-  const held = holdHouse(house, 'bin/restore')
-  const { actions, last } = lostBy(house, backup)
+  const backup = backupByName(workshop, name)
+  const held = holdWorkshop(workshop, 'bin/restore')
+  const { actions, last } = lostBy(workshop, backup)
   console.log(
     actions === 0
       ? 'Nothing was done since that can be told: nothing is lost.'
@@ -39,7 +39,7 @@ async function main(): Promise<void> {
       return held.release()
     }
   }
-  restore(house, backup.name)
+  restore(workshop, backup.name)
   held.release()
   console.log(`The house is as ${backup.name} has it. To undo that, restore the newest “before a restore”.`)
 }

@@ -9,22 +9,22 @@ export const DAYS = 60
 const SEED = 18
 
 /** One harp of the demo, its long zither, and all of it. */
-const HOUSES = { Lovage: ['lovage'], Yarrow: ['yarrow'], 'all ten': null } as const
+const WORKSHOPS = { Lovage: ['lovage'], Yarrow: ['yarrow'], 'all ten': null } as const
 
 export interface Learned extends ScheduleReport {
-  readonly house: string
+  readonly workshop: string
   readonly learner: string
 }
 
 export function learnerReports(): readonly Learned[] {
   const { instruments } = readShelf('demo')
-  return Object.entries(HOUSES).flatMap(([house, slugs]) => {
+  return Object.entries(WORKSHOPS).flatMap(([workshop, slugs]) => {
     const owns = instruments
       .filter(({ slug }) => slugs === null || (slugs as readonly string[]).includes(slug))
       .map((instrument) => ({ instrument, habits: DEFAULT_HABITS }))
     const cards = cardsOf(owns)
     return Object.entries(LEARNERS).map(([learner, kind]) => ({
-      house,
+      workshop,
       learner,
       ...reportOf(cards, simulateLearner(cards, kind, DAYS, seeded(SEED)), DAYS),
     }))

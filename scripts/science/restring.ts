@@ -3,7 +3,7 @@ import type { Instrument } from '@/core/instrument/instrument'
 import { Batches } from '@/core/restring/batch'
 import { restringBench } from '@/core/restring/bench-of'
 import { planOf, planRestring } from '@/core/restring/plan'
-import { goesBy } from '@/core/restring/schools'
+import { goesBy } from '@/core/restring/taught-ways'
 
 const BY = { loadShare: 0.85, retuneAtCents: 15 }
 
@@ -14,7 +14,7 @@ interface RestringCost {
   /** min */
   readonly planned: number
   readonly bound: number
-  readonly schools: readonly number[]
+  readonly taught: readonly number[]
 }
 
 /** Each instrument with all of its strings changed. */
@@ -30,7 +30,7 @@ export function restringCosts(instruments: readonly Instrument[]): readonly Rest
       goes: plan.batches.length,
       planned: plan.minutes,
       bound: plan.bound,
-      schools: (['one for one, alternating ends', 'heaviest first', 'longest first'] as const).map(
+      taught: (['one for one, alternating ends', 'heaviest first', 'longest first'] as const).map(
         (way) => planOf(batches, goesBy(batches, way)).minutes,
       ),
     }

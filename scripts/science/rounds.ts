@@ -5,7 +5,7 @@
 import { readShelf } from '@/data/demo/shelf-files'
 import { boardStrings, startingYields, type BoardString } from '@/core/rounds/board'
 import { learnEffects, type RoundEvent } from '@/core/rounds/learn-effects'
-import { SoundboardModel } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/soundboard-model'
 import { RoundBelief, roundOrder, worstOff } from '@/core/rounds/tuning-round'
 import { seeded } from '@/core/random/seeded'
 import { normal } from './measuring'

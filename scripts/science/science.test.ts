@@ -104,12 +104,12 @@ test('a learner who does not exist is scheduled sensibly over sixty days: short 
     rightAgain,
     expected,
     drillsSeen,
-    house,
+    workshop,
   } of learnerReports()) {
     expect(most).toBeLessThanOrEqual(8)
     expect(asked / goes).toBeLessThan(7)
     expect(gaps[1]).toBeGreaterThanOrEqual(gaps[0])
-    expect(drillsSeen).toBe(house === 'Yarrow' ? 6 : 8)
+    expect(drillsSeen).toBe(workshop === 'Yarrow' ? 6 : 8)
     if (learner === 'forgetful') expect(rightAgain).toBeLessThan(expected)
     else expect(Math.abs(rightAgain - expected)).toBeLessThan(0.05)
     expect(goes).toBeLessThanOrEqual(DAYS)

@@ -16,7 +16,7 @@ const HOUR_STEPS = 6 * 7 * 24
 const MATERIALS: readonly Material[] = ['gut', 'nylon 6.12', 'steel']
 
 /** How shares differ where nothing is strange; the program is told other figures. */
-const TRUE_SPREAD = { string: 0.2, instrument: 0.18, house: 0.25 } as const
+const TRUE_SPREAD = { string: 0.2, instrument: 0.18, workshop: 0.25 } as const
 
 const TRUE_LAW_OFF = 0.13
 
@@ -46,12 +46,12 @@ export interface Foretold {
   falseAlarms: number
 }
 
-const HOUSES = 60
+const WORKSHOPS = 60
 let kept: Foretold | null = null
 
 /** What came of foretelling the houses; the same every time. */
 export function foretold(): Foretold {
-  kept ??= foretell(HOUSES, 7)
+  kept ??= foretell(WORKSHOPS, 7)
   return kept
 }
 
@@ -64,14 +64,14 @@ function roomWeather(random: () => number): readonly number[] {
   return walk
 }
 
-function simulatedHouse(random: () => number): readonly SimulatedString[] {
+function simulatedWorkshop(random: () => number): readonly SimulatedString[] {
   const room = roomWeather(random)
   return MATERIALS.flatMap((material) => {
-    const ofHouse = 1 + TRUE_SPREAD.house * normal(random)
+    const ofWorkshop = 1 + TRUE_SPREAD.workshop * normal(random)
     // The house's room is drier or damper than was assumed.
     const strays = weatherOf(material).strays * Math.exp(0.25 * normal(random))
     return [1, 2, 3].flatMap((instrument) => {
-      const ofInstrument = ofHouse + TRUE_SPREAD.instrument * normal(random)
+      const ofInstrument = ofWorkshop + TRUE_SPREAD.instrument * normal(random)
       return [...Array(6).keys()].map((i): SimulatedString => {
         const isStrange = random() < 0.1
         const usual = ofInstrument + TRUE_SPREAD.string * normal(random)
@@ -101,7 +101,7 @@ function simulatedHouse(random: () => number): readonly SimulatedString[] {
 }
 
 /** Foretells every reading of so many houses from those before it. */
-function foretell(houses: number, seed: number): Foretold {
+function foretell(workshops: number, seed: number): Foretold {
   const random = seeded(seed)
   const band = (name: string): Band => ({ name, inBand: 0, all: 0 })
   const told: Foretold = {
@@ -115,11 +115,12 @@ function foretell(houses: number, seed: number): Foretold {
     settled: 0,
     falseAlarms: 0,
   }
-  for (let house = 0; house < houses; house += 1) readHouse(simulatedHouse(random), told, random)
+  for (let workshop = 0; workshop < workshops; workshop += 1)
+    readWorkshop(simulatedWorkshop(random), told, random)
   return told
 }
 
-function readHouse(strings: readonly SimulatedString[], told: Foretold, random: () => number): void {
+function readWorkshop(strings: readonly SimulatedString[], told: Foretold, random: () => number): void {
   const readings = new Map<string, CentsReading[]>(strings.map(({ evidence }) => [evidence.id, []]))
   const tuned = new Map<string, number>(strings.map(({ evidence }) => [evidence.id, FIRST_TUNED]))
   const found = new Set<string>()

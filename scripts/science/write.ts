@@ -170,11 +170,11 @@ export function tables(): ReadonlyMap<string, string> {
           'heaviest first',
           'longest first',
         ],
-        restringCosts(instruments).map(({ name, pieces, goes, planned, bound, schools }) => [
+        restringCosts(instruments).map(({ name, pieces, goes, planned, bound, taught }) => [
           name,
           pieces,
           goes,
-          ...[planned, bound, ...schools].map((minutes) => minutes.toFixed(1)),
+          ...[planned, bound, ...taught].map((minutes) => minutes.toFixed(1)),
         ]),
       ),
     ],
@@ -191,7 +191,7 @@ export function tables(): ReadonlyMap<string, string> {
           'days between, early and late',
         ],
         learnerReports().map((r) => [
-          `${r.house}, ${r.learner}`,
+          `${r.workshop}, ${r.learner}`,
           r.goes,
           `${r.asked}, ${r.most}`,
           `${r.cardsSeen} of ${r.ofCards}`,

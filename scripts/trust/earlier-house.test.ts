@@ -7,8 +7,8 @@ import { backupFolder, backupsIn } from '@/data/backup/backups'
 import { examined } from '@/data/backup/examined'
 import { prepare } from '@/data/demo/prepare'
 import { openStore } from '@/data/store/database'
-import { HOUSE_FILE } from '@/data/store/trouble'
-import { layEarlierHouse, migrations } from './earlier-house'
+import { WORKSHOP_FILE } from '@/data/store/trouble'
+import { layEarlierWorkshop, migrations } from './earlier-house'
 
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-earlier-'))
 const shelf = path.join(root, 'shelf')
@@ -16,7 +16,7 @@ beforeAll(() => prepare(shelf, 'demo', '2026-11-24T10:00'))
 afterAll(() => rmSync(root, { recursive: true, force: true }))
 
 const countsIn = (folder: string) => {
-  const db = new Database(path.join(folder, HOUSE_FILE), { readonly: true })
+  const db = new Database(path.join(folder, WORKSHOP_FILE), { readonly: true })
   try {
     const tables = db
       .prepare("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
@@ -34,7 +34,7 @@ test.each(migrations.slice(0, -1).map((tag, i) => [tag, i + 1] as const))(
   'as it was after %s',
   (tag, count) => {
     const folder = path.join(root, tag)
-    layEarlierHouse(shelf, folder, count)
+    layEarlierWorkshop(shelf, folder, count)
     const before = countsIn(folder)
     expect(before.get('string_position')).toBeGreaterThan(200)
     openStore({ folder }).close()

@@ -5,7 +5,7 @@ import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import { HOUSE_FILE, MIGRATIONS } from '@/data/store/trouble'
+import { WORKSHOP_FILE, MIGRATIONS } from '@/data/store/trouble'
 
 interface JournalOfMigrations {
   readonly entries: readonly { readonly idx: number; readonly tag: string }[]
@@ -30,13 +30,13 @@ interface Column {
  * @param from - folder of a house of today
  * @param count - how many of the migrations it knew
  */
-export function layEarlierHouse(from: string, folder: string, count: number): void {
+export function layEarlierWorkshop(from: string, folder: string, count: number): void {
   mkdirSync(folder, { recursive: true })
-  const db = new Database(path.join(folder, HOUSE_FILE))
+  const db = new Database(path.join(folder, WORKSHOP_FILE))
   try {
     db.pragma('foreign_keys = OFF')
     migrateSoFar(db, count)
-    db.prepare('ATTACH ? AS today').run(path.join(from, HOUSE_FILE))
+    db.prepare('ATTACH ? AS today').run(path.join(from, WORKSHOP_FILE))
     const tables = db
       .prepare(
         "SELECT name FROM main.sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE '\\_\\_%' ESCAPE '\\'",

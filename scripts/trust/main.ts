@@ -6,11 +6,11 @@ import os from 'node:os'
 import path from 'node:path'
 import { seeded } from '@/core/random/seeded'
 import { backupFolder, backupsIn, checkCopy } from '@/data/backup/backups'
-import { copyHouse } from '@/data/backup/copy-house'
+import { copyWorkshop } from '@/data/backup/copy-workshop'
 import { prepare } from '@/data/demo/prepare'
-import { HOUSE_FILE } from '@/data/store/trouble'
+import { WORKSHOP_FILE } from '@/data/store/trouble'
 import { DEMO_DATE } from '../serve'
-import { layEarlierHouse, migrations } from './earlier-house'
+import { layEarlierWorkshop, migrations } from './earlier-house'
 
 const rounds = Number(process.argv[2] ?? 200)
 const random = seeded(Number(process.argv[3] ?? 17))
@@ -38,7 +38,7 @@ function worker(what: string, folder: string, killAfter: number | null): Promise
 /** Why a folder holds no whole house; null where it does. */
 function brokenIn(folder: string, acknowledged: number): string | null {
   try {
-    const db = new Database(path.join(folder, HOUSE_FILE))
+    const db = new Database(path.join(folder, WORKSHOP_FILE))
     const integrity = db.pragma('integrity_check', { simple: true })
     const actions = db.prepare('SELECT max(id) FROM action').pluck().get() as number
     db.close()
@@ -59,9 +59,9 @@ async function kills(what: 'backup' | 'restore' | 'update', shelf: string): Prom
   for (let round = 0; round < rounds; round += 1) {
     if (round === 0 || what === 'update') {
       rmSync(folder, { recursive: true, force: true })
-      if (what === 'update') layEarlierHouse(shelf, folder, 1 + (round % (migrations.length - 1)))
+      if (what === 'update') layEarlierWorkshop(shelf, folder, 1 + (round % (migrations.length - 1)))
       else cpSync(shelf, folder, { recursive: true })
-      if (what === 'restore') for (const day of [1, 2]) copyHouse(folder, 'daily', Date.UTC(2026, 10, day))
+      if (what === 'restore') for (const day of [1, 2]) copyWorkshop(folder, 'daily', Date.UTC(2026, 10, day))
     }
     const said = await worker(what, folder, random() * (what === 'update' ? 300 : 1000))
     acted += said.length
@@ -97,7 +97,7 @@ async function races(shelf: string): Promise<void> {
       sums.accepted += accepted ?? 0
       sums.refused += refused ?? 0
     }
-    const db = new Database(path.join(folder, HOUSE_FILE), { readonly: true })
+    const db = new Database(path.join(folder, WORKSHOP_FILE), { readonly: true })
     for (const [rule, sql] of RULES)
       if (db.prepare(sql).all().length > 0) {
         broken += 1

@@ -8,7 +8,7 @@ import { openReplacement } from '@/data/jobs/jobs-together'
 import { openJobs } from '@/data/jobs/open-jobs'
 import { logLook } from '@/data/fitted/inspections'
 import { openStore } from '@/data/store/database'
-import { idempotent } from '@/data/store/once'
+import { idempotent } from '@/data/store/idempotent'
 import { takeInHand } from '@/data/stores/in-hand'
 
 const [what, folder = ''] = process.argv.slice(2)

@@ -36,7 +36,7 @@ const OF_INSTRUMENT = [
 ]
 const OF_JOB = ['', '/coil', '/figures', '/steps', '/card', '/habits', '/log']
 const AFTER_JOB = ['/done', '/report']
-const OF_HOUSE = [
+const OF_WORKSHOP = [
   '/',
   '/instruments',
   '/wear',
@@ -174,7 +174,7 @@ async function openAll(
   await open(`/wear/before?on=${slug}`, told)
   await open(`/practice?on=${slug}`, told)
   await open(`/practice/${pick(random, DRILLS)}/${slug}`, told)
-  await open(pick(random, OF_HOUSE), told)
+  await open(pick(random, OF_WORKSHOP), told)
   const { jobId } = await ask('POST', '/api/breaks', {
     instrument: slug,
     string,

@@ -8,19 +8,19 @@ import type { ReactNode } from 'react'
 import { UserRound } from 'lucide'
 import { isVisiting, store } from '@/data/store/database'
 import { countOf } from '@/data/store/unreadable'
-import { gaugeUnitOf, houseSettings } from '@/data/house/house'
+import { gaugeUnitOf, workshopSettings } from '@/data/workshop/settings'
 import { unitsOf } from '@/ui/format/measure'
 import { AtHandProvider } from '@/ui/find/at-hand'
 import { AT_THE_BENCH } from '@/ui/shell/at-the-bench'
-import { WaitingPlace } from '@/ui/away/WaitingPlace'
+import { WaitingPlace } from '@/ui/offline/WaitingPlace'
 import { BenchSwitch } from '@/ui/shell/BenchSwitch'
-import { UndoToast } from '@/ui/shell/DoneBar'
+import { UndoToast } from '@/ui/shell/UndoToast'
 import { DrawnIcon } from '@/ui/shell/DrawnIcon'
 import { LeftOut } from '@/ui/shell/LeftOut'
 import { KeyList } from '@/ui/shell/KeyList'
 import { Navigation } from '@/ui/shell/Navigation'
 import { VisitBar } from '@/ui/shell/VisitBar'
-import { HouseProvider } from '@/ui/units'
+import { WorkshopProvider } from '@/ui/units'
 
 export const metadata: Metadata = {
   title: { default: 'Taut Pinset', template: '%s · Taut Pinset' },
@@ -42,12 +42,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     referenceA,
     people,
     habits: { octaveNames, gutTop },
-  } = houseSettings(store())
+  } = workshopSettings(store())
   return (
     <html lang="en-GB" data-light={light}>
       <body>
-        <HouseProvider
-          house={{
+        <WorkshopProvider
+          workshop={{
             name,
             unit,
             gaugeUnit: gaugeUnitOf({ unit, gaugesInThou }),
@@ -91,7 +91,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               <KeyList />
             </UndoToast>
           </AtHandProvider>
-        </HouseProvider>
+        </WorkshopProvider>
       </body>
     </html>
   )

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings, isBegun } from '@/data/house/house'
+import { workshopSettings, isBegun } from '@/data/workshop/settings'
 import { todayView } from '@/data/views/today'
 import { BesideToday } from '@/features/today/BesideToday'
 import { toldToday } from '@/features/today/told-today'
@@ -16,12 +16,12 @@ export const metadata: Metadata = { title: 'Today · Taut Pinset' }
 export default async function Page({ searchParams }: { readonly searchParams: Asked }) {
   if (!isBegun(store())) return <FirstPage />
   const whole = textOf(await searchParams, 'all') !== ''
-  const house = houseSettings(store())
+  const workshop = workshopSettings(store())
   const view = todayView(store(), whole)
   return (
     <TodayPage
-      today={toldToday(view, store().now(), house.timeZone, unitsOf(house))}
-      tolerance={house.retuneAtCents}
+      today={toldToday(view, store().now(), workshop.timeZone, unitsOf(workshop))}
+      tolerance={workshop.retuneAtCents}
       beside={<BesideToday />}
       waiting={<WaitingLists left={view.left} orders={view.orders} />}
     />

@@ -5,10 +5,10 @@ import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import { createHash } from 'node:crypto'
-import { isHouseTrouble } from './house-trouble'
+import { isWorkshopTrouble } from './workshop-trouble'
 import { plainJson } from './plain-json'
 import { isRefusal, Refusal } from './refusal'
-import { validationMessage } from './said-plainly'
+import { validationMessage } from './validation-message'
 
 interface SaidNo {
   readonly sentence: string
@@ -70,7 +70,8 @@ export async function answerTo(answer: () => object | Promise<object>, whole = f
   try {
     return Response.json(await answer())
   } catch (error) {
-    if (isHouseTrouble(error)) return said({ sentence: `${error.message} ${error.todo}`, field: null }, 503)
+    if (isWorkshopTrouble(error))
+      return said({ sentence: `${error.message} ${error.todo}`, field: null }, 503)
     if (isRefusal(error)) return said({ sentence: error.message, field: error.field }, error.status)
     if (error instanceof RangeError && !isStack(error))
       return said({ sentence: error.message, field: null }, error.name === 'NoSuchString' ? 404 : 400)

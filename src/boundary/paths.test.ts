@@ -1,9 +1,9 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Endpoint } from './call'
-import { endpoints } from './calls'
-import { callsByHand } from './calls-by-hand'
-import { setUpCalls } from './calls-set-up'
+import type { Endpoint } from './endpoint'
+import { endpoints } from './endpoints'
+import { callsByHand } from './endpoints-by-hand'
+import { setUpCalls } from './endpoints-set-up'
 import { files, pages, withQuery } from './paths'
 
 const APP = 'src/app'

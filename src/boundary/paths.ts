@@ -113,8 +113,8 @@ export const pages = {
   history: '/history',
   historyOf: (filter: Query) => withQuery('/history', filter),
 
-  house: '/house',
-  houseHabits: '/house/habits',
+  workshop: '/house',
+  workshopHabits: '/house/habits',
   dates: '/house/dates',
   archive: '/house/archive',
   backups: '/house/backups',

@@ -22,7 +22,7 @@ import { finishJob } from './jobs/finish-job'
 import { jobById } from './jobs/job'
 import { logBreak } from './jobs/log-break'
 import { putOnNeedList } from './jobs/need-of-job'
-import { houseLearned } from './jobs/learned'
+import { workshopLearned } from './jobs/learned'
 import { openJobs } from './jobs/open-jobs'
 import { beginRestring, endRestring, nextGo } from './jobs/restrings'
 import { addToJob, chooseCovered, openReplacement, takeFromJob } from './jobs/jobs-together'
@@ -32,8 +32,8 @@ import { cuttingBench, cuttingBenchFor, takeCuttingPlan } from './stores/cutting
 import { freeCoils, setAside } from './stores/set-aside'
 import type { Store } from './store/database'
 import { eachOnDemo } from './demo/each-on-demo'
-import { measureKnotOfOwn, setHabits } from './house/habits'
-import { changeHouse, houseSettings } from './house/house'
+import { measureKnotOfOwn, setHabits } from './workshop/habits'
+import { changeWorkshop, workshopSettings } from './workshop/settings'
 import { changeAbout, retireInstrument } from './instruments/about-instrument'
 import { changeHardware, changeLayers } from './instruments/change-hardware'
 import { addString, copyInstrument, removeString } from './instruments/change-strings'
@@ -72,7 +72,7 @@ import {
 import { beginOldString, oldStringOn } from './practice/old-string'
 import { keepAnswers } from './practice/practice'
 import { cardsOf } from '@/core/practice/cards'
-import { addOccasions, allOccasions, changeOccasion, dropOccasion } from './house/occasions'
+import { addOccasions, allOccasions, changeOccasion, dropOccasion } from './workshop/occasions'
 import { addSupply, allSupplies, anchorGut, bookAnchors, moveSupply, wantSupply } from './stores/supplies'
 
 let store: Store
@@ -210,7 +210,7 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
   },
   'a picture is thrown away': (r) =>
     some(r, picturesOf(store, one(r, instruments())!.id), ({ id }) => throwPictureAway(store, id)),
-  'the house changes': (r) => changeHouse(store, { retuneAtCents: 5 + Math.round(r() * 20) }),
+  'the house changes': (r) => changeWorkshop(store, { retuneAtCents: 5 + Math.round(r() * 20) }),
   'a house’s habit changes': (r) => setHabits(store, { of: 'house' }, { cutting: one(r, WAYS.cutting)! }),
   'an instrument’s habit changes': (r) =>
     setHabits(
@@ -454,7 +454,7 @@ const DEEDS: Readonly<Record<string, (random: Random) => unknown>> = {
   'a restring is begun': (r) => {
     const { stored } = aString(r)
     const numbers = stored.instrument.positions.map((p) => p.number).filter(() => r() < 0.3)
-    const goes = planRestring(restringBench(stored.instrument, numbers, houseSettings(store)))!.batches
+    const goes = planRestring(restringBench(stored.instrument, numbers, workshopSettings(store)))!.batches
     const ids = goes.flatMap((go) => go.ids)
     const offered = cuttingBenchFor(store, stored, ids).jobs.find(({ options }) => options.length > 0)
     beginRestring(store, stored, {
@@ -495,7 +495,7 @@ function keptNow() {
     openCoils(store),
     freeCoils(store),
     [...setAside(store)],
-    houseLearned(store).kinds.map((kind) => [kind, houseLearned(store).correctionsFor(kind)]),
+    workshopLearned(store).kinds.map((kind) => [kind, workshopLearned(store).correctionsFor(kind)]),
     suggestedNeeds(store),
     openNeeds(store),
     buyingBench(store).offers,
@@ -507,7 +507,7 @@ function keptNow() {
 /** What is kept is what comes out of the tables, and sums of years are what they sum. */
 function expectKeptRight(): void {
   const kept = keptNow()
-  store.kept.forget()
+  store.cache.forget()
   expect(keptNow()).toBe(kept)
   const { $client: db } = store.rows
   const kind = 'position_id, fittings, wraps_count, round(wraps_off, 6), cut_count, round(cut_off_mm, 6)'

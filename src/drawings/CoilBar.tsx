@@ -2,7 +2,7 @@
 
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** Below this share of the bar there is no room for a figure. */
 const NARROW = 0.13
@@ -21,7 +21,7 @@ interface CoilBarProps {
 
 /** A coil as its length: past cuts faint, the cut planned hatched, what is left plain; to scale. */
 export function CoilBar({ bought, left, cuts, planned = 0, fills }: CoilBarProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const text = (length: number) => measureText(measure('length', length), units)
   const shown = Math.min(1, bought / fills)
   const share = (length: number) => `${(length / bought) * 100}%`

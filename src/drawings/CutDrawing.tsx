@@ -3,7 +3,7 @@
 import { measure } from '@/core/measure'
 import type { CutSum } from '@/core/winding/cut'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { spread } from './spread'
 
 const WIDTH = 1000
@@ -23,7 +23,7 @@ const TINTS: Record<CutSum['parts'][number]['what'], string> = {
 
 /** The sum of a cut as a dimensioned drawing: the string laid out straight, to scale, each part with its letter. */
 export function CutDrawing({ cut }: { cut: CutSum }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const ends = cut.parts.reduce<number[]>(
     (so, part) => [...so, (so.at(-1) ?? 0) + part.length / cut.total],
     [],

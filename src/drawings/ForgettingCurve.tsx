@@ -1,7 +1,7 @@
-import type { Kept } from '@/core/practice/measured'
+import type { Retention } from '@/core/practice/measured'
 
 interface ForgettingCurveProps {
-  readonly kept: readonly Kept[]
+  readonly kept: readonly Retention[]
   readonly className?: string
 }
 
@@ -14,7 +14,7 @@ const MARKED = [1, 7, 30, 90] as const
 const xOf = (days: number) => LEFT + (WIDTH * Math.log(days / FIRST)) / Math.log(LAST / FIRST)
 const yOf = (share: number) => TOP + HEIGHT * (1 - share)
 /** The middle of a span of days, by proportion. */
-const middleOf = ([from, to]: Kept['days']) => Math.sqrt(Math.max(FIRST, from) * Math.min(LAST, to))
+const middleOf = ([from, to]: Retention['days']) => Math.sqrt(Math.max(FIRST, from) * Math.min(LAST, to))
 
 /** What was still known after so many days, each with where the true share lies, and what was expected of it. */
 export function ForgettingCurve({ kept, className }: ForgettingCurveProps) {

@@ -3,7 +3,7 @@
 import type { KeyFigures } from '@/core/fitting/figures'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const RADIUS = 46
 /** How far a full turn moves outward, so that turns past the first stay readable. */
@@ -25,7 +25,7 @@ export function KeyDial({
   toHalf?: boolean
   className?: string
 }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const text = (value: number) => measureText(measure('angle', value), units)
   const breaking = Math.min(MAX_TURNS_SHOWN, k.snugToPitch + k.toBreaking)
   const sign = clockwise ? 1 : -1

@@ -6,7 +6,7 @@ import { holeHeight } from '@/core/winding/pin'
 import { measureText } from '@/ui/format/measure'
 import { Handle } from './drag/Handle'
 import { useDrag } from './drag/use-drag'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** How much of the way to the bridge pin is drawn, mm. */
 const RUN = 15
@@ -24,7 +24,7 @@ export function PinDrawing({ figures, className, onDiameter }: PinDrawingProps) 
   const drag = useDrag(({ x, y }) =>
     onDiameter?.(Math.abs(figures.position.head.pin.setting === 'upright' ? x : y) * 2e-3),
   )
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { pin } = figures.position.head
   const upright = pin.setting === 'upright'
   const d = figures.gauge * 1000

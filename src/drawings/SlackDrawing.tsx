@@ -8,7 +8,7 @@ import { measureText } from '@/ui/format/measure'
 import { Handle } from './drag/Handle'
 import { useDrag } from './drag/use-drag'
 import { pinsOutward } from './pins-outward'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const MM = 1000
 
@@ -22,7 +22,7 @@ interface SidewaysPullProps {
 /** A string pulled aside at mid-length, to scale. */
 export function SidewaysPull({ figures: { position }, pull, onPull }: SidewaysPullProps) {
   const drag = useDrag(({ x }) => onPull?.(Math.max(0, x / MM)))
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const free = position.freeLength * MM
   const across = pull.pull * MM
   const width = Math.max(across * 2.2, free * 0.62)
@@ -97,7 +97,7 @@ function PinReach({
   instrument: Instrument
   figures: StringFigures
 }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const step = slack.reach.direction === 'toward the bass' ? 1 : -1
   const count = Math.max(3, Math.ceil(slack.reach.pins) + 1)
   const { pins: points, own } = pinsOutward(instrument, position, step, count)

@@ -6,7 +6,7 @@ import type { HarpTop } from '@/core/instrument/presets'
 import type { LengthUnit } from '@/core/units/length'
 import type { Units } from './format/measure'
 
-export interface HouseView {
+export interface WorkshopView {
   readonly name: string
   /** Of lengths, as they are typed. */
   readonly unit: 'mm' | 'in'
@@ -25,7 +25,7 @@ export interface HouseView {
   readonly referenceA: number
 }
 
-const HouseContext = createContext<HouseView>({
+const WorkshopContext = createContext<WorkshopView>({
   name: '',
   unit: 'mm',
   gaugeUnit: 'mm',
@@ -38,17 +38,17 @@ const HouseContext = createContext<HouseView>({
 })
 
 /** Gives every screen what it must know of the house. */
-export function HouseProvider({ house, children }: { house: HouseView; children: ReactNode }) {
-  return <HouseContext value={house}>{children}</HouseContext>
+export function WorkshopProvider({ workshop, children }: { workshop: WorkshopView; children: ReactNode }) {
+  return <WorkshopContext value={workshop}>{children}</WorkshopContext>
 }
 
 /** What every screen must know of the house. */
-export function useHouse(): HouseView {
-  return useContext(HouseContext)
+export function useWorkshop(): WorkshopView {
+  return useContext(WorkshopContext)
 }
 
 /** Lets an instrument or a job lead with another name than the house does. */
 export function NamesAs({ scheme, children }: { scheme: NameScheme; children: ReactNode }) {
-  const house = useHouse()
-  return <HouseContext value={{ ...house, octaveNames: scheme }}>{children}</HouseContext>
+  const workshop = useWorkshop()
+  return <WorkshopContext value={{ ...workshop, octaveNames: scheme }}>{children}</WorkshopContext>
 }

@@ -11,17 +11,17 @@ import {
   type CatalogueMapping,
 } from '@/data/buying/catalogue/catalogue-file'
 import { readFile, type TextTable } from '@/data/csv/read-table'
-import { guessLogger, mapRoom, type LoggerColumn, type LoggerMapping } from '@/data/house/logger-csv'
+import { guessLogger, mapRoom, type LoggerColumn, type LoggerMapping } from '@/data/workshop/logger-csv'
 import { mapRows } from '@/data/instruments/charts/map-rows'
 import { joinOctaves } from '@/data/instruments/charts/as-written'
 import { guessMapping, type Mapping } from '@/data/instruments/charts/mapping'
 
-interface Taken<One> {
+interface ImportedRows<One> {
   readonly taken: readonly One[]
 }
 
 /** What is read out of a file. Only the first of what is told is handed over: a hundred thousand lines would hold up the page. */
-export type Shown<Column extends string, One> = FirstRows<Column> & Taken<One>
+export type Shown<Column extends string, One> = FirstRows<Column> & ImportedRows<One>
 
 /** Files that can be read: what is chosen of them, what comes out, and what it goes by. */
 export interface ImportKinds {
@@ -63,7 +63,7 @@ interface Reader<Kind extends ImportKind> {
     mapping: ImportKinds[Kind]['mapping'],
     given: ImportKinds[Kind]['given'],
     onRow: (done: number) => void,
-  ) => ToldRows<ImportKinds[Kind]['column']> & Taken<ImportKinds[Kind]['taken']>
+  ) => ToldRows<ImportKinds[Kind]['column']> & ImportedRows<ImportKinds[Kind]['taken']>
 }
 
 const asItIs = (one: TextTable) => one

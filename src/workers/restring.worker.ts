@@ -6,7 +6,7 @@ import { restringBench, type RestringBy } from '@/core/restring/bench-of'
 import { bringUp, type BringingUp } from '@/core/restring/bringing-up'
 import { judged, roundsAfter, type JudgedPlan } from '@/core/restring/judged'
 import { planRestring } from '@/core/restring/plan'
-import { goesBy, waysFor, type RestringWay } from '@/core/restring/schools'
+import { goesBy, waysFor, type RestringWay } from '@/core/restring/taught-ways'
 import { startingYields } from '@/core/rounds/board'
 
 /** A way, judged. */

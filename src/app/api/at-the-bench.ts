@@ -1,4 +1,4 @@
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { store } from '@/data/store/database'
 import { benchIn, nameAtBench } from '@/ui/shell/at-the-bench'
 
@@ -8,5 +8,5 @@ import { benchIn, nameAtBench } from '@/ui/shell/at-the-bench'
  */
 export function atTheBench(request: Request): string | null {
   const told = request.headers.get('x-done-by') ?? benchIn(request.headers.get('cookie') ?? '')
-  return nameAtBench(told, houseSettings(store()).people)
+  return nameAtBench(told, workshopSettings(store()).people)
 }

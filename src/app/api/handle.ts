@@ -1,6 +1,6 @@
 import { handler } from '@/boundary/handle'
 import { store } from '@/data/store/database'
-import { idempotent } from '@/data/store/once'
+import { idempotent } from '@/data/store/idempotent'
 import { atTheBench } from './at-the-bench'
 
 const answered = handler((key, asked, answer) => idempotent(store(), key, asked, answer))

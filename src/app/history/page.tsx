@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { allInstruments } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { actionsLog, HISTORY_KINDS, type HistoryKind } from '@/data/views/actions-log'
@@ -21,7 +21,7 @@ export default async function HistoryPage({ searchParams }: { readonly searchPar
   const on = shelf.find(({ instrument }) => instrument.slug === textOf(params, 'on'))
   const kind = oneOf(KINDS, textOf(params, 'kind'))
   const day = textOf(params, 'day')
-  const until = endOfDay(day, houseSettings(store()).timeZone)
+  const until = endOfDay(day, workshopSettings(store()).timeZone)
   const steps = textOf(params, 'steps') === 'shown'
   return (
     <HistorySheet

@@ -2,14 +2,14 @@ import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
 import { SubNavigation } from '@/ui/shell/SubNavigation'
 
-export default function HouseLayout({ children }: { children: ReactNode }) {
+export default function WorkshopLayout({ children }: { children: ReactNode }) {
   return (
     <>
       <SubNavigation
         label="The house"
         sheets={[
-          [pages.house, 'House'],
-          [pages.houseHabits, 'Habits'],
+          [pages.workshop, 'House'],
+          [pages.workshopHabits, 'Habits'],
           [pages.dates, 'Dates'],
           [pages.archive, 'Archive'],
           [pages.backups, 'Backups'],

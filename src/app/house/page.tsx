@@ -1,11 +1,11 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
-import { HouseForm } from '@/features/house/HouseForm'
+import { workshopSettings } from '@/data/workshop/settings'
+import { WorkshopForm } from '@/features/workshop/WorkshopForm'
 
 export const metadata: Metadata = { title: 'House' }
 
-export default function HousePage() {
-  const house = houseSettings(store())
-  return <HouseForm key={JSON.stringify(house)} house={house} />
+export default function WorkshopPage() {
+  const workshop = workshopSettings(store())
+  return <WorkshopForm key={JSON.stringify(workshop)} workshop={workshop} />
 }

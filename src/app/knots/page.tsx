@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation'
 import { fasteningNamed } from '@/core/knots/fastenings'
 import { FASTENINGS, type Fastening } from '@/core/knots/tying'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { jobById } from '@/data/jobs/job'
 import { stringOf } from '@/data/jobs/string-of'
 import { KnotSheet } from '@/features/knots/KnotSheet'
@@ -29,7 +29,7 @@ export default async function KnotsPage({
     <KnotSheet
       key={fastening}
       fastening={fastening}
-      habits={job?.habits ?? houseSettings(store()).habits}
+      habits={job?.habits ?? workshopSettings(store()).habits}
       string={string}
     />
   )

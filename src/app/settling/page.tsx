@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { store } from '@/data/store/database'
 import { settlingCurves } from '@/data/views/settling-view'
 import { SettlingSheet } from '@/features/settling/SettlingSheet'
@@ -13,7 +13,7 @@ const LISTED = 40
 
 /** `?all=yes` lists every string that settles. */
 export default async function SettlingPage({ searchParams }: { readonly searchParams: Asked }) {
-  const house = houseSettings(store())
+  const workshop = workshopSettings(store())
   const whole = textOf(await searchParams, 'all') !== ''
   const { shown, all } = settlingCurves(store(), whole ? Infinity : LISTED)
   return (
@@ -21,8 +21,8 @@ export default async function SettlingPage({ searchParams }: { readonly searchPa
       curves={shown}
       all={all}
       now={store().now()}
-      timeZone={house.timeZone}
-      units={unitsOf(house)}
+      timeZone={workshop.timeZone}
+      units={unitsOf(workshop)}
     />
   )
 }

@@ -14,7 +14,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import { RESTRING_WAYS, type RestringWay } from '@/core/restring/schools'
+import { RESTRING_WAYS, type RestringWay } from '@/core/restring/taught-ways'
 import { IsGoes } from './goes'
 
 class PieceCutRequest {

@@ -3,7 +3,7 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { pairsBy } from '../practice/hear-question'
 import { seeded } from '../random/seeded'
 import { BEATING_INTERVALS, beatsAtPitch, beatsWhen, pureAt, type BeatingInterval } from './beats'
-import { STAND_IN_RATE, twoPlucked } from './stand-in'
+import { SIMULATED_RATE, twoPlucked } from './simulated-sound'
 import { partialHz, voiceAt } from './string-voice'
 
 const { instruments } = readShelf('demo')
@@ -14,7 +14,7 @@ const TO_ONE = 64
 
 /** The samples with a frequency brought down to 0 Hz. */
 function broughtDown(samples: Float32Array, hz: number): readonly { re: number; im: number }[] {
-  const step = (2 * Math.PI * hz) / STAND_IN_RATE
+  const step = (2 * Math.PI * hz) / SIMULATED_RATE
   return Array.from({ length: Math.floor(samples.length / TO_ONE) }, (_, block) => {
     let [re, im] = [0, 0]
     for (let i = block * TO_ONE; i < (block + 1) * TO_ONE; i += 1) {
@@ -30,7 +30,7 @@ function apart(samples: Float32Array, around: number): number {
   const slow = broughtDown(samples, around)
   const [reach, step] = [Math.max(3, 0.02 * around), 0.2]
   const held = Array.from({ length: Math.round((2 * reach) / step) }, (_, at) => {
-    const turn = (2 * Math.PI * (at * step - reach) * TO_ONE) / STAND_IN_RATE
+    const turn = (2 * Math.PI * (at * step - reach) * TO_ONE) / SIMULATED_RATE
     const sum = { re: 0, im: 0 }
     slow.forEach(({ re, im }, i) => {
       const window = 1 - Math.cos((2 * Math.PI * i) / slow.length)

@@ -8,7 +8,7 @@ import { knotsFor } from './choose-knot'
 import { fittingFigures } from './figures'
 import { DEFAULT_HABITS } from './habits'
 import { fittingContext } from './fitting-steps'
-import { withHouseKnot } from './house-knot'
+import { withWorkshopKnot } from './workshop-knot'
 import { FRESH } from './context'
 
 const shelf = readShelf('demo').instruments
@@ -76,7 +76,7 @@ test('a house that ties one knot ties it wherever a knot rests on an eyelet, and
     for (const instrument of shelf) {
       const position = instrument.positions[2] as (typeof instrument.positions)[number]
       const habits = { ...DEFAULT_HABITS, knot }
-      const tied = withHouseKnot(position, habits)
+      const tied = withWorkshopKnot(position, habits)
       const figures = fittingFigures(instrument, position, habits)
       expect(fittingContext(instrument, position, figures, habits, FRESH).position.tail.fastening).toBe(
         tied.tail.fastening,
@@ -97,6 +97,6 @@ test('a knot that was measured is cut for as measured', () => {
   const position = positionAt(lovage, 21)
   const cut = (knots: object) => fittingFigures(lovage, position, { ...DEFAULT_HABITS, knots }).cut.total
   const gauge = outerGauge(position.construction)
-  const tied = withHouseKnot(position, DEFAULT_HABITS).tail.fastening
+  const tied = withWorkshopKnot(position, DEFAULT_HABITS).tail.fastening
   expect(cut({ [tied]: tailFacts(tied).gauges + 10 }) - cut({})).toBeCloseTo(10 * gauge, 9)
 })

@@ -14,12 +14,12 @@ const normal = (random: () => number) =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 
 /** Off by 0.25 from house to house, family to family and kind to kind, and by 0.4 from fitting to fitting, wraps. */
-function simulatedHouse(random: () => number) {
-  const house = 0.25 * normal(random)
+function simulatedWorkshop(random: () => number) {
+  const workshop = 0.25 * normal(random)
   const truth = new Map<FittingKind, number>()
   const fittings: Measured[] = []
   for (let family = 0; family < 4; family += 1) {
-    const ofFamily = house + 0.25 * normal(random)
+    const ofFamily = workshop + 0.25 * normal(random)
     for (let own = 0; own < 3; own += 1) {
       const at = kind(`family ${family}`, own)
       const off = ofFamily + 0.25 * normal(random)
@@ -43,7 +43,7 @@ test('over two hundred simulated houses the levels come nearer than one mean, an
   const random = seeded(20)
   const squares = { levels: 0, mean: 0, none: 0 }
   for (let i = 0; i < 200; i += 1) {
-    const { truth, fittings } = simulatedHouse(random)
+    const { truth, fittings } = simulatedWorkshop(random)
     const { correctionsFor } = learn(summedUp(fittings))
     const mean = fittings.reduce((sum, f) => sum + f.wraps! - 3, 0) / (fittings.length + 3)
     for (const [at, off] of truth) {
@@ -72,7 +72,7 @@ test('a harp’s gut says little of a zither’s steel, and many fittings come n
   )
   expect(learned.correctionsFor(harp).wraps.by).toBeGreaterThan(0.55)
   expect(learned.correctionsFor(zither).wraps.by).toBeLessThan(0.25)
-  expect(learned.correctionsFor(zither).wraps.from).toEqual({ kind: 1, family: 1, house: 41 })
+  expect(learned.correctionsFor(zither).wraps.from).toEqual({ kind: 1, family: 1, workshop: 41 })
   expect(learned.kinds[0]).toBe(harp)
 })
 

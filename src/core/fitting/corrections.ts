@@ -24,12 +24,12 @@ export interface FittingKind {
 export interface RestsOn {
   readonly kind: number
   readonly family: number
-  readonly house: number
+  readonly workshop: number
 }
 
 /** `3 of its own, 9 of its family, 12 of the house` */
-export function restsOn({ kind, family, house }: RestsOn): string {
-  return `${kind === 0 ? 'none' : kind} of its own, ${family} of its family, ${house} of the house`
+export function restsOn({ kind, family, workshop }: RestsOn): string {
+  return `${kind === 0 ? 'none' : kind} of its own, ${family} of its family, ${workshop} of the house`
 }
 
 export interface Correction {
@@ -43,7 +43,7 @@ export interface Corrections {
   readonly cut: Correction
 }
 
-const NONE: Correction = { by: 0, from: { kind: 0, family: 0, house: 0 } }
+const NONE: Correction = { by: 0, from: { kind: 0, family: 0, workshop: 0 } }
 export const NO_CORRECTIONS: Corrections = { wraps: NONE, cut: NONE }
 
 /** Fittings whose errors scatter as widely as kinds differ from one another: a kind with so many leans half on its family. */
@@ -160,16 +160,16 @@ function levels(
     familySums.set(kind.family, plus(familySums.get(kind.family) ?? { count: 0, off: 0 }, sum))
   }
   // 1. The house, from its families: each counts as one, however much of it is fitted.
-  const house = levelMean([...familySums.values()].map(groupOf), 0)
+  const workshop = levelMean([...familySums.values()].map(groupOf), 0)
   const count = measured.reduce((sum, one) => sum + one.sum.count, 0)
   // 2. Each family from its kinds, leaning on the house; each kind from its fittings, leaning on its family.
   return (kind) => {
-    const family = levelMean(groupsOf.get(kind.family) ?? [], house)
+    const family = levelMean(groupsOf.get(kind.family) ?? [], workshop)
     const own = kinds.get(keyOf(kind))
     const share = own ? weight(own) : 0
     return {
       by: share * (own?.mean ?? 0) + (1 - share) * family,
-      from: { kind: own?.count ?? 0, family: familySums.get(kind.family)?.count ?? 0, house: count },
+      from: { kind: own?.count ?? 0, family: familySums.get(kind.family)?.count ?? 0, workshop: count },
     }
   }
 }

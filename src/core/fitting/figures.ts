@@ -39,7 +39,7 @@ import { wrapsFromSlack } from '../winding/slack'
 import { NO_CORRECTIONS, type Corrections } from './corrections'
 import type { Habits } from './habits'
 import { headWay, isCutFlush, layOf, wrapsWanted } from './head-way'
-import { withHouseKnot } from './house-knot'
+import { withWorkshopKnot } from './workshop-knot'
 import { pulledAside, slackFigures, type PulledAside, type SlackFigures } from './slack-figures'
 import { anchorReason, isThin, isWire, type AnchorReason } from './thin'
 
@@ -135,7 +135,7 @@ export function fittingFigures(
   corrections = NO_CORRECTIONS,
   end?: StringEnd,
 ): FittingFigures {
-  const position = withHouseKnot(charted, habits)
+  const position = withWorkshopKnot(charted, habits)
   const anchor = anchorReason(instrument, charted, position.tail.fastening, construction, habits)
   const tail = tailLeft(position, habits)
   const strings = samePiece(instrument, charted).map((p) =>
@@ -171,7 +171,7 @@ function stringFigures(
   construction: Construction,
   corrections: Corrections,
 ): StringFigures {
-  const position = withHouseKnot(charted, habits)
+  const position = withWorkshopKnot(charted, habits)
   const thin = isThin(instrument, charted, construction, habits)
   const { pin } = position.head
   const span = spanOf(instrument, position, construction)

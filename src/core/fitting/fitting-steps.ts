@@ -18,7 +18,7 @@ import { log, lookInside, putBack, stretch, toPitch, trim } from './step-makers/
 import { cutAgain, cutAtPin, setPin, threadPin, wind } from './step-makers/upper-end'
 import { twistLoop } from './step-makers/twist-loop'
 import { knotComesFirst } from './threading'
-import { withHouseKnot } from './house-knot'
+import { withWorkshopKnot } from './workshop-knot'
 
 /** Every step there is, in the order of the work; each leaves itself out where it does not apply. */
 const before: readonly StepMaker[] = [makeReady, moveAside, takeOff, inspect, prove, setPin, cutWire]
@@ -70,7 +70,7 @@ export function fittingContext(
   habits: Habits,
   state: FittingState,
 ): FittingContext {
-  const position = withHouseKnot(charted, habits)
+  const position = withWorkshopKnot(charted, habits)
   // Layers on a foot are reached only through everything above; a crossing on a scroll is loosened where it lies directly over.
   const over = isOnFoot(position) ? layersOver(instrument, charted) : directlyOver(instrument, charted)
   // On a bare instrument what lies over it goes on after it.

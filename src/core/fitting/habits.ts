@@ -114,8 +114,8 @@ export const DEFAULT_HABITS: Habits = {
 }
 
 /** The habits that hold for a job: the house's, changed by the instrument's own, changed by the job's own. */
-export function habitsFor(house: Habits, instrument: HabitChange, job: HabitChange): Habits {
-  return { ...house, ...instrument, ...job }
+export function habitsFor(workshop: Habits, instrument: HabitChange, job: HabitChange): Habits {
+  return { ...workshop, ...instrument, ...job }
 }
 
 /** Wraps that hold without being untidy. */

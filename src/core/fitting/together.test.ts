@@ -139,7 +139,7 @@ test('feet share their strings as the house says; by thickness neither foot is m
 describe('what a house learns', () => {
   test('it leaves less slack where its wraps come out more, and lands on the wanted number', () => {
     const position = positionAt(on('lovage'), 22)
-    const from = { kind: 9, family: 9, house: 9 }
+    const from = { kind: 9, family: 9, workshop: 9 }
     const figures = (wraps: number, cut = 0) =>
       fittingFigures(on('lovage'), position, DEFAULT_HABITS, undefined, {
         wraps: { by: wraps, from },

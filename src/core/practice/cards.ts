@@ -3,7 +3,7 @@
  * question on one is made anew each time.
  */
 import { BEATING_INTERVALS, type BeatingInterval } from '../ear/beats'
-import { withHouseKnot } from '../fitting/house-knot'
+import { withWorkshopKnot } from '../fitting/workshop-knot'
 import { materialClass } from '../identify/material-class'
 import type { StringPosition } from '../instrument/instrument'
 import type { Fastening } from '../knots/tying'
@@ -63,7 +63,7 @@ export function thirdsOf(strings: readonly StringPosition[]): ReadonlyMap<string
 export function tiedOn(own: Own): ReadonlyMap<Fastening, number> {
   const counted = new Map<Fastening, number>()
   for (const charted of own.instrument.positions) {
-    const { tail } = withHouseKnot(charted, own.habits)
+    const { tail } = withWorkshopKnot(charted, own.habits)
     for (const fastening of [tail.fastening, ownFigures(own, charted).head])
       counted.set(fastening, (counted.get(fastening) ?? 0) + 1)
   }
@@ -160,7 +160,7 @@ export function stringsOfCard(
       })
     case 'tie':
       return positions.filter((p) => {
-        const { tail } = withHouseKnot(p, own.habits)
+        const { tail } = withWorkshopKnot(p, own.habits)
         return tail.fastening === first || ownFigures(own, p).head === first
       })
     case 'hear':

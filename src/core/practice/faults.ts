@@ -1,7 +1,7 @@
 /**
  * *What went wrong?*: ways in which a string is put on badly, each on strings where it can happen.
  */
-import { withHouseKnot } from '../fitting/house-knot'
+import { withWorkshopKnot } from '../fitting/workshop-knot'
 import { windsOnPin } from '../fitting/head-way'
 import { isInBox, tailFacts } from '../knots/fastenings'
 import type { StringPosition } from '../instrument/instrument'
@@ -90,7 +90,7 @@ const HOLDS = 2
 
 /** What can go wrong with a string at this position, as the house puts it on; `nothing` among it. */
 export function faultsFor({ habits }: Own, charted: StringPosition): readonly Fault[] {
-  const position = withHouseKnot(charted, habits)
+  const position = withWorkshopKnot(charted, habits)
   const { hold } = tailFacts(position.tail.fastening)
   const winds = windsOnPin(position)
   const across = position.head.pin.setting === 'through the neck'

@@ -113,7 +113,7 @@ function weeksOf(answers: readonly Answered[]): readonly WeekMeasured[] {
 }
 
 /** What was still known after so many days away. */
-export interface Kept {
+export interface Retention {
   /** Days since the same was asked before, from and until. */
   readonly days: readonly [number, number]
   readonly share: Share
@@ -131,7 +131,7 @@ const SPANS: readonly (readonly [number, number])[] = [
 ]
 
 /** How much is forgotten: cards that were asked again, by how long they had lain; spans in which there were none are left out. */
-export function keptAfter(answers: readonly Answered[]): readonly Kept[] {
+export function retentionOf(answers: readonly Answered[]): readonly Retention[] {
   const last = new Map<string, number>()
   const again: { readonly days: number; readonly isRight: boolean; readonly recall: number }[] = []
   for (const { card, at: when, isRight, recall } of [...answers].sort((a, b) => a.at - b.at)) {
@@ -139,7 +139,7 @@ export function keptAfter(answers: readonly Answered[]): readonly Kept[] {
     last.set(card, when)
     if (before !== undefined && recall !== null) again.push({ days: (when - before) / DAY, isRight, recall })
   }
-  return SPANS.flatMap(([from, to]): Kept[] => {
+  return SPANS.flatMap(([from, to]): Retention[] => {
     const those = again.filter(({ days }) => days >= from && days < to)
     if (those.length === 0) return []
     const right = those.filter(({ isRight }) => isRight).length

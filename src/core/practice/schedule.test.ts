@@ -7,7 +7,7 @@ import { cardsOf } from './cards'
 import { beforeJob, dueOf, forDrill, toPractise } from './due'
 import { effectOf, type FittingDone } from './effect'
 import { LEARNERS, simulateLearner } from './learner'
-import { keptAfter, measuredDrills, shareOf, type Answered } from './measured'
+import { retentionOf, measuredDrills, shareOf, type Answered } from './measured'
 import { oldStrings, whyNotOld, type StringOn } from './old-string'
 import type { Answer } from './question'
 import { readCard } from './read-card'
@@ -162,7 +162,7 @@ test('shares are told with their band, times with their spread, weeks in their o
 })
 
 test('what is forgotten is told by how long it had lain, beside what was expected', () => {
-  const kept = keptAfter([
+  const kept = retentionOf([
     given({}),
     given({ at: 5 * DAY, recall: 0.8 }),
     given({ at: 15 * DAY, recall: 0.6, isRight: false }),

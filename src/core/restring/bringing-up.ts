@@ -4,7 +4,7 @@
  */
 import type { Instrument } from '../instrument/instrument'
 import { boardStrings, type BoardYields } from '../rounds/board'
-import { SoundboardModel } from '../rounds/strung-board'
+import { SoundboardModel } from '../rounds/soundboard-model'
 import { worstOff } from '../rounds/tuning-round'
 import { newLaw, readyFrom } from '../settle/drift'
 import { coreMaterial } from '../strings/construction'

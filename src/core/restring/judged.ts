@@ -2,7 +2,7 @@
 import { TO_CHANGE } from '../fitting/covered'
 import type { Instrument } from '../instrument/instrument'
 import { boardStrings, type BoardYields } from '../rounds/board'
-import { SoundboardModel } from '../rounds/strung-board'
+import { SoundboardModel } from '../rounds/soundboard-model'
 import { roundsNeeded } from '../rounds/tuning-round'
 import type { Batch, Batches } from './batch'
 import { momentsOf, type Moment } from './moments'

@@ -20,7 +20,7 @@ import { standsAfter } from './moments'
 import { goMoved, movedTo } from './moved'
 import { passedFirst } from './passed-first'
 import { planOf, planRestring, unitsOf } from './plan'
-import { goesBy, waysFor } from './schools'
+import { goesBy, waysFor } from './taught-ways'
 import { minutesOfGo } from './sessions'
 
 const ALLOWED = { share: 0.85, shift: MOST_SHIFT }

@@ -2,7 +2,7 @@
  * What rounds of tuning show of a board: a ridge fit of how much more, or less, than reckoned each string feels of the
  * others. Every string leans on what the instrument's strings share, and that on the reckoning.
  */
-import type { SoundboardModel } from './strung-board'
+import type { SoundboardModel } from './soundboard-model'
 
 /** A string at its turn in a round. */
 export interface RoundEvent {

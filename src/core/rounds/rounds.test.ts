@@ -4,7 +4,7 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { boardStrings, startingYields } from './board'
 import { byEar } from './by-ear'
 import { learnEffects, type RoundEvent } from './learn-effects'
-import { SoundboardModel } from './strung-board'
+import { SoundboardModel } from './soundboard-model'
 import { predictPass, RoundBelief, roundOrder, roundsNeeded, worstOff } from './tuning-round'
 
 const { instruments } = readShelf('demo')

@@ -3,7 +3,7 @@
  */
 import type { BoardString } from './board'
 import { byEar } from './by-ear'
-import type { SoundboardModel } from './strung-board'
+import type { SoundboardModel } from './soundboard-model'
 
 export const ROUND_ORDERS = ['by ear', 'least left over', 'from the top', 'from the bottom'] as const
 export type RoundOrder = (typeof ROUND_ORDERS)[number]

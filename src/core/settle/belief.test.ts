@@ -39,8 +39,8 @@ function bySolving(strings: readonly Evidence[], asked: string): { mean: number;
     a[i]![j]! -= p
     a[j]![i]! -= p
   }
-  a[0]![0]! += 1 / SPREAD.house ** 2
-  b[0]! += 1 / SPREAD.house ** 2
+  a[0]![0]! += 1 / SPREAD.workshop ** 2
+  b[0]! += 1 / SPREAD.workshop ** 2
   for (const instrument of new Set(strings.map((s) => s.instrument)))
     tie(0, at(instrument), SPREAD.instrument)
   for (const s of strings) {

@@ -15,7 +15,7 @@ export const SPREAD = {
   /** An instrument and material from the material in the house. */
   instrument: 0.15,
   /** A material in the house from the material at large. */
-  house: 0.2,
+  workshop: 0.2,
 } as const
 
 /** What is known of one string before the tree is asked. */
@@ -112,9 +112,9 @@ export class SettlingBeliefs {
       this.materials.get(string.material) ?? NOTHING,
       through(wholeInstrument, SPREAD.instrument),
     )
-    const atLarge: Message = { precision: 1 / SPREAD.house ** 2, weighted: 1 / SPREAD.house ** 2 }
-    const house = plus(atLarge, otherInstruments)
-    const instrument = plus(through(house, SPREAD.instrument), others)
+    const atLarge: Message = { precision: 1 / SPREAD.workshop ** 2, weighted: 1 / SPREAD.workshop ** 2 }
+    const workshop = plus(atLarge, otherInstruments)
+    const instrument = plus(through(workshop, SPREAD.instrument), others)
     const { precision, weighted } = plus(through(instrument, SPREAD.string), ownMessage(string))
     return {
       mean: Math.min(MAX_DRIFT_RATIO, Math.max(MIN_DRIFT_RATIO, weighted / precision)),
@@ -126,7 +126,7 @@ export class SettlingBeliefs {
 /** The share of a string that nothing is known of but its material. */
 export const ANY_STRING: Share = {
   mean: 1,
-  off: Math.hypot(SPREAD.string, SPREAD.instrument, SPREAD.house),
+  off: Math.hypot(SPREAD.string, SPREAD.instrument, SPREAD.workshop),
 }
 
 /** No string's drift is taken to be less or more than its like's by more than these, whatever was typed. */

@@ -47,7 +47,7 @@ describe('places that are sharper than their like', () => {
   it('says what turns out: of places it calls 80 to 100 % sharp, most are; over all of them the sum of the chances is right', () => {
     const random = seeded(7)
     let [called, right, told, sharp] = [0, 0, 0, 0]
-    for (let house = 0; house < 60; house++) {
+    for (let workshop = 0; workshop < 60; workshop++) {
       const truth = new Set<string>()
       const places = harp([], 8).map((place) => {
         const isSharp = random() < 0.01

@@ -7,7 +7,7 @@ import { getTableName, type Table } from 'drizzle-orm'
 import { eachOnDemo } from '../demo/each-on-demo'
 import { aboutOf, changeAbout } from '../instruments/about-instrument'
 import { allInstruments, instrumentBySlug } from '../instruments/instruments'
-import { beginHouse } from '../house/house'
+import { beginWorkshop } from '../workshop/settings'
 import { keepPicture, picturesOf } from '../pictures/pictures'
 import { openStore, type Store } from '../store/database'
 import { journaled } from '../store/schema'
@@ -23,7 +23,7 @@ eachOnDemo((opened) => {
 })
 const opened: Store[] = []
 afterEach(() => opened.splice(0).forEach((one) => one.close()))
-function emptyHouse(): Store {
+function emptyWorkshop(): Store {
   const made = openStore({ folder: mkdtempSync(path.join(tmpdir(), 'taut-archive-')), syncAtClose: true })
   opened.push(made)
   return made
@@ -54,19 +54,19 @@ test('every journaled table is in it, each row after those that it points at', (
 
 test('the demo moves into an empty house and is there row for row; undone, the house is empty again', () => {
   const zip = zippedArchive(store)
-  const house = emptyHouse()
-  const empty = rows(house)
-  expect(lookAtArchive(house, zip).from).toBe('whole')
-  expect(rows(house)).toEqual(empty)
-  const { actionId } = takeArchive(house, zip)
-  expect(rows(house)).toEqual(rows(store))
+  const workshop = emptyWorkshop()
+  const empty = rows(workshop)
+  expect(lookAtArchive(workshop, zip).from).toBe('whole')
+  expect(rows(workshop)).toEqual(empty)
+  const { actionId } = takeArchive(workshop, zip)
+  expect(rows(workshop)).toEqual(rows(store))
   const own = (of: Store) =>
     archiveFiles(of)
       .filter(({ name }) => !/house.json|history/.test(name))
       .map(({ name, pieces }) => [name, [...pieces()].join('')])
-  expect(own(house)).toEqual(own(store))
-  house.undo(actionId)
-  expect(rows(house)).toEqual(empty)
+  expect(own(workshop)).toEqual(own(store))
+  workshop.undo(actionId)
+  expect(rows(workshop)).toEqual(empty)
 })
 
 test('its own house takes back what was lost and changed, says so first, and loses nothing since', () => {
@@ -97,8 +97,8 @@ test('its own house takes back what was lost and changed, says so first, and los
 })
 
 test('another house takes its instruments with what is known of them, and keeps one that it has by that name', () => {
-  const house = emptyHouse()
-  beginHouse(house, { name: 'Alder Yard', unit: 'mm', currency: 'EUR', timeZone: 'UTC' })
+  const workshop = emptyWorkshop()
+  beginWorkshop(workshop, { name: 'Alder Yard', unit: 'mm', currency: 'EUR', timeZone: 'UTC' })
   const picture = aJpeg()
   keepPicture(store, {
     instrument: 'lovage',
@@ -110,18 +110,18 @@ test('another house takes its instruments with what is known of them, and keeps 
   })
   const zip = zippedArchive(store)
   const all = allInstruments(store).length
-  expect(takeArchive(house, zip).instruments).toHaveLength(all)
-  expect(allInstruments(house).map(({ instrument }) => instrument)).toEqual(
+  expect(takeArchive(workshop, zip).instruments).toHaveLength(all)
+  expect(allInstruments(workshop).map(({ instrument }) => instrument)).toEqual(
     allInstruments(store).map(({ instrument }) => instrument),
   )
-  const [there, here] = [store, house].map((one) => {
+  const [there, here] = [store, workshop].map((one) => {
     const stored = instrumentBySlug(one, 'lovage')
     const [kept] = picturesOf(one, stored.id)
     return { notes: stored.notes, own: stored.ownHabits, kept: kept && { ...kept, id: 0, positionId: null } }
   })
   expect(here).toEqual(there)
   expect(here?.kept?.note).toBe('As found.')
-  const again = takeArchive(house, zip)
+  const again = takeArchive(workshop, zip)
   expect([again.instruments.length, again.here.length]).toEqual([0, all])
 })
 
@@ -170,14 +170,14 @@ test.each<[string, () => Uint8Array, RegExp]>([
   ],
 ])('%s is refused in a sentence, and nothing of it is written', (_, zip, sentence) => {
   const before = rows(store)
-  const house = emptyHouse()
-  const empty = rows(house)
-  for (const here of [store, house]) {
+  const workshop = emptyWorkshop()
+  const empty = rows(workshop)
+  for (const here of [store, workshop]) {
     expect(() => lookAtArchive(here, zip())).toThrow(sentence)
     expect(() => takeArchive(here, zip())).toThrow(sentence)
   }
   expect(rows(store)).toEqual(before)
-  expect(rows(house)).toEqual(empty)
+  expect(rows(workshop)).toEqual(empty)
 })
 
 test('text that a spreadsheet would carry out leaves quoted, and every text comes back as it was', () => {

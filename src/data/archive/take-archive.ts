@@ -3,17 +3,17 @@
  * Looking first does the same and takes it back, so that what is shown is what will be done.
  */
 import { Refusal } from '@/boundary/refusal'
-import type { TableTaken, ImportSummary } from '@/boundary/taken'
+import type { TableTaken, ImportSummary } from '@/boundary/import-summary'
 import { fromInstrumentFile, toInstrumentFile } from '../instruments/instrument-file'
 import { allInstruments, retiredInstruments } from '../instruments/instruments'
-import { isBegun } from '../house/house'
+import { isBegun } from '../workshop/settings'
 import { keepBytes } from '../pictures/pictures'
 import type { Store } from '../store/database'
-import { houseKeys } from '../store/schema'
+import { workshopKeys } from '../store/schema'
 import type { Cell } from './columns'
 import { readArchive, type Archive, type ReadTable } from './read-archive'
 import { takeInstruments } from './take-instruments'
-import { houseKey } from './write-archive'
+import { workshopKey } from './write-archive'
 
 /** Thrown to take back what was done to look at it. */
 class OnlyLooked extends Error {
@@ -54,8 +54,8 @@ export function takeArchive(store: Store, zip: Uint8Array): { readonly actionId:
 
 function take(store: Store, archive: Archive): ImportSummary {
   const { head } = archive
-  const about = { house: head.name, writtenAt: head.writtenAt }
-  const from = !isBegun(store) ? 'whole' : head.house === houseKey(store) ? 'own' : 'another'
+  const about = { workshop: head.name, writtenAt: head.writtenAt }
+  const from = !isBegun(store) ? 'whole' : head.house === workshopKey(store) ? 'own' : 'another'
   if (from === 'another')
     return { from, ...about, tables: [], ...orRefused(() => takeInstruments(store, archive)) }
   const db = store.rows.$client
@@ -70,7 +70,7 @@ function take(store: Store, archive: Archive): ImportSummary {
     throw new Refusal(400, `A row of ${dangling[0].table} points at one that is not there.`, 'file')
   expectWhole(store)
   // A house that moved is the same house: what it is brought later is its own.
-  if (from === 'whole') store.rows.update(houseKeys).set({ key: head.house }).run()
+  if (from === 'whole') store.rows.update(workshopKeys).set({ key: head.house }).run()
   return {
     from,
     ...about,

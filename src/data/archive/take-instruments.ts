@@ -3,7 +3,7 @@
  * history belong to the house that did them.
  */
 import { eq } from 'drizzle-orm'
-import type { ImportSummary } from '@/boundary/taken'
+import type { ImportSummary } from '@/boundary/import-summary'
 import { grouped } from '@/core/list/grouped'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import {

@@ -6,11 +6,11 @@ import Database from 'better-sqlite3'
 import { getTableName } from 'drizzle-orm'
 import Papa from 'papaparse'
 import { strToU8, Zip, ZipDeflate } from 'fflate'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import { toInstrumentFile } from '../instruments/instrument-file'
 import { allInstruments, retiredInstruments } from '../instruments/instruments'
 import type { Store } from '../store/database'
-import { houseKeys, pictures } from '../store/schema'
+import { workshopKeys, pictures } from '../store/schema'
 import { cellText } from './cells'
 import { ARCHIVED, type ArchiveTable, type Cell } from './columns'
 import { ARCHIVE_README } from './readme'
@@ -29,8 +29,8 @@ export interface ArchiveHead {
 export const ARCHIVE_FORMAT = 'taut-pinset house'
 
 /** The key of this house, made once when its file was. */
-export function houseKey(store: Store): string {
-  const row = store.rows.select({ key: houseKeys.key }).from(houseKeys).get()
+export function workshopKey(store: Store): string {
+  const row = store.rows.select({ key: workshopKeys.key }).from(workshopKeys).get()
   if (!row) throw new Error('expected the house to have its key, got none')
   return row.key
 }
@@ -55,8 +55,8 @@ export function archiveFiles(
   const head: ArchiveHead = {
     format: ARCHIVE_FORMAT,
     version: 1,
-    house: houseKey(store),
-    name: houseSettings(store).name,
+    house: workshopKey(store),
+    name: workshopSettings(store).name,
     writtenAt: new Date(store.now()).toISOString(),
   }
   const instruments = [...allInstruments(store), ...retiredInstruments(store)]

@@ -4,14 +4,14 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import os from 'node:os'
 import path from 'node:path'
 import { sentenceOf } from '@/boundary/sentence-of'
-import { changeHouse, houseSettings } from '../house/house'
+import { changeWorkshop, workshopSettings } from '../workshop/settings'
 import { prepare } from '../demo/prepare'
 import { openStore } from '../store/database'
-import { HOUSE_FILE } from '../store/trouble'
+import { WORKSHOP_FILE } from '../store/trouble'
 import { backupFolder, backupName, backupsIn, checkCopy } from './backups'
 import { examined } from './examined'
 import { backupByName, lostBy, restore } from './restore'
-import { copyHouse } from './copy-house'
+import { copyWorkshop } from './copy-workshop'
 import { takeBackup, takeDailyBackup } from './take-backup'
 
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-backup-'))
@@ -20,15 +20,15 @@ beforeAll(() => prepare(shelf, 'demo', '2026-11-24T10:00'))
 afterAll(() => rmSync(root, { recursive: true, force: true }))
 
 let count = 0
-function house(): string {
+function workshop(): string {
   const folder = path.join(root, String((count += 1)))
   mkdirSync(folder)
-  writeFileSync(path.join(folder, HOUSE_FILE), readFileSync(path.join(shelf, HOUSE_FILE)))
+  writeFileSync(path.join(folder, WORKSHOP_FILE), readFileSync(path.join(shelf, WORKSHOP_FILE)))
   return folder
 }
 const nameOf = (folder: string) => {
   const store = openStore({ folder })
-  const { name } = houseSettings(store)
+  const { name } = workshopSettings(store)
   store.close()
   return name
 }
@@ -36,12 +36,12 @@ const DAY = 86_400_000
 const at = Date.UTC(2026, 10, 27, 12)
 
 test('taken while it is written, a backup has everything that was written until it was done', async () => {
-  const folder = house()
+  const folder = workshop()
   const store = openStore({ folder })
   const taking = takeBackup(store, 'by hand', at)
-  changeHouse(store, { name: 'Meanwhile' })
+  changeWorkshop(store, { name: 'Meanwhile' })
   const name = await taking
-  changeHouse(store, { name: 'Afterwards' })
+  changeWorkshop(store, { name: 'Afterwards' })
   store.close()
   expect(backupsIn(backupFolder(folder))).toMatchObject([{ name, kind: 'by hand', at }])
   checkCopy(path.join(backupFolder(folder), name), null)
@@ -56,7 +56,7 @@ test('taken while it is written, a backup has everything that was written until 
 })
 
 test('the day’s backup is taken once a day, copied to the second place, and thinned out by the rule', async () => {
-  const folder = house()
+  const folder = workshop()
   process.env.TAUT_BACKUPS_ALSO = path.join(root, 'also')
   const store = openStore({ folder })
   expect(await takeDailyBackup(store, at)).not.toBeNull()
@@ -71,8 +71,8 @@ test('the day’s backup is taken once a day, copied to the second place, and th
 })
 
 test('two taken at one moment are two, in the order in which they were taken; one of an older name is read', () => {
-  const folder = house()
-  const names = [copyHouse(folder, 'by hand', at), copyHouse(folder, 'by hand', at)]
+  const folder = workshop()
+  const names = [copyWorkshop(folder, 'by hand', at), copyWorkshop(folder, 'by hand', at)]
   writeFileSync(path.join(backupFolder(folder), 'house-20261126T120000Z-daily.sqlite'), '')
   expect(backupsIn(backupFolder(folder)).map(({ name }) => name)).toEqual([
     ...names.reverse(),
@@ -81,34 +81,34 @@ test('two taken at one moment are two, in the order in which they were taken; on
 })
 
 test('a spoilt house comes back from its backup, and the spoilt file is put aside', () => {
-  const folder = house()
-  const name = copyHouse(folder, 'daily', at) as string
-  writeFileSync(path.join(folder, HOUSE_FILE), 'no house '.repeat(1000))
+  const folder = workshop()
+  const name = copyWorkshop(folder, 'daily', at) as string
+  writeFileSync(path.join(folder, WORKSHOP_FILE), 'no house '.repeat(1000))
   expect(() => openStore({ folder })).toThrow(/is no house, or is spoilt/)
   restore(folder, name, at)
   expect(nameOf(folder)).toBe('The Lantern Shelf')
-  expect(existsSync(path.join(folder, `${HOUSE_FILE}.spoilt-20261127T120000Z`))).toBe(true)
+  expect(existsSync(path.join(folder, `${WORKSHOP_FILE}.spoilt-20261127T120000Z`))).toBe(true)
 })
 
 test('a backup that is spoilt is not restored, and the house stays as it is', () => {
-  const folder = house()
-  const name = copyHouse(folder, 'daily', at) as string
+  const folder = workshop()
+  const name = copyWorkshop(folder, 'daily', at) as string
   const file = path.join(backupFolder(folder), name)
   const bytes = readFileSync(file)
   writeFileSync(file, bytes.subarray(0, bytes.length / 2))
-  const before = readFileSync(path.join(folder, HOUSE_FILE))
+  const before = readFileSync(path.join(folder, WORKSHOP_FILE))
   expect(sentenceOf(() => restore(folder, name, at))).toMatch(/can’t be used/)
-  expect(readFileSync(path.join(folder, HOUSE_FILE)).equals(before)).toBe(true)
+  expect(readFileSync(path.join(folder, WORKSHOP_FILE)).equals(before)).toBe(true)
   expect(sentenceOf(() => restore(folder, '../../etc/passwd', at))).toBe('There is no backup of that name.')
 })
 
 describe('a house is looked through', () => {
   const wrongIn = (folder: string) =>
     examined(folder).flatMap(({ what, isWrong }) => (isWrong && what !== 'disk' ? [what] : []))
-  test('well', () => expect(wrongIn(house())).toEqual([]))
+  test('well', () => expect(wrongIn(workshop())).toEqual([]))
   test('with an index gone, a copy cut off, and a row that something else wrote', () => {
-    const folder = house()
-    const db = new Database(path.join(folder, HOUSE_FILE))
+    const folder = workshop()
+    const db = new Database(path.join(folder, WORKSHOP_FILE))
     db.exec("DROP INDEX restring_of; UPDATE coil SET label = 'by another hand' WHERE id = 3")
     db.close()
     mkdirSync(backupFolder(folder))

@@ -2,7 +2,7 @@
 import Database from 'better-sqlite3'
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import path from 'node:path'
-import { keptTimes } from '@/core/backup/kept'
+import { keptTimes } from '@/core/backup/retention'
 
 export const BACKUP_KINDS = ['daily', 'by hand', 'before an update', 'before a restore'] as const
 export type BackupKind = (typeof BACKUP_KINDS)[number]
@@ -19,7 +19,7 @@ export interface Backup {
 const KEPT_OF_A_KIND = 5
 
 /** Where backups go: `TAUT_BACKUPS`, else beside the house; `TAUT_BACKUPS_ALSO` is a second place that each is copied to. */
-export const backupFolder = (house: string) => process.env.TAUT_BACKUPS ?? path.join(house, 'backups')
+export const backupFolder = (workshop: string) => process.env.TAUT_BACKUPS ?? path.join(workshop, 'backups')
 const secondFolder = () => process.env.TAUT_BACKUPS_ALSO ?? null
 
 /** The thousandths are missing from the names of older backups. */

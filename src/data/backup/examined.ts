@@ -5,7 +5,7 @@ import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import { closeSync, fsyncSync, openSync, readdirSync, rmSync, statfsSync, statSync, writeSync } from 'node:fs'
 import path from 'node:path'
 import { isChanged } from '../store/journal'
-import { HOUSE_FILE, lookAt, MIGRATIONS } from '../store/trouble'
+import { WORKSHOP_FILE, lookAt, MIGRATIONS } from '../store/trouble'
 import { unreadableRows } from '../store/unreadable'
 
 export interface Finding {
@@ -26,27 +26,27 @@ const wrong = (what: string, found: string, repair: Finding['repair'] = null): F
 })
 
 /**
- * @param house - its folder, which nobody has open
+ * @param workshop - its folder, which nobody has open
  * @throws HouseTrouble where there is no house that could be looked through
  */
-export function examined(house: string): readonly Finding[] {
-  const age = lookAt(house)
-  const file = path.join(house, HOUSE_FILE)
-  if (age === 'new') return [well('house', `There is none yet in ${house}.`)]
+export function examined(workshop: string): readonly Finding[] {
+  const age = lookAt(workshop)
+  const file = path.join(workshop, WORKSHOP_FILE)
+  if (age === 'new') return [well('house', `There is none yet in ${workshop}.`)]
   return [
     well('file', `${file}, ${(statSync(file).size / 1e6).toFixed(1)} MB`),
     age === 'older'
       ? wrong('version', 'It was written by an older version: the next start brings it up to date.')
       : well('version', 'as this program writes it'),
-    freeSpace(house, statSync(file).size),
-    leftOvers(house),
+    freeSpace(workshop, statSync(file).size),
+    leftOvers(workshop),
     ...(age === 'current' ? inTheFile(file) : []),
-    diskSpeed(house),
+    diskSpeed(workshop),
   ]
 }
 
-function freeSpace(house: string, size: number): Finding {
-  const { bavail, bsize } = statfsSync(house)
+function freeSpace(workshop: string, size: number): Finding {
+  const { bavail, bsize } = statfsSync(workshop)
   const free = bavail * bsize
   const found = `${(free / 1e9).toFixed(1)} GB`
   return free < 3 * size + 50e6
@@ -54,8 +54,8 @@ function freeSpace(house: string, size: number): Finding {
     : well('free space', found)
 }
 
-function leftOvers(house: string): Finding {
-  const parts = [house, path.join(house, 'backups')]
+function leftOvers(workshop: string): Finding {
+  const parts = [workshop, path.join(workshop, 'backups')]
     .filter((folder) => statSync(folder, { throwIfNoEntry: false })?.isDirectory())
     .flatMap((folder) => readdirSync(folder).map((name) => path.join(folder, name)))
     .filter((name) => /\.(part|restoring)$/.test(name))
@@ -153,8 +153,8 @@ const TIMES = 20
 /** Every action waits for the disk once: slower than this is felt at the bench, ms. */
 const SLOW = 40
 
-function diskSpeed(house: string): Finding {
-  const file = path.join(house, 'doctor.part')
+function diskSpeed(workshop: string): Finding {
+  const file = path.join(workshop, 'doctor.part')
   const open = openSync(file, 'w')
   const took = Array.from({ length: TIMES }, () => {
     const began = performance.now()

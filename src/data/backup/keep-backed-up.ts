@@ -1,6 +1,6 @@
 /** The day’s backup, looked after while the program runs. */
-import { isBegun } from '../house/house'
-import { houseTrouble, ownStore } from '../store/database'
+import { isBegun } from '../workshop/settings'
+import { workshopTrouble, ownStore } from '../store/database'
 import { takeDailyBackup } from './take-backup'
 
 const MINUTE = 60_000
@@ -10,7 +10,7 @@ const HOUR = 60 * MINUTE
 export function keepBackedUp(): void {
   const backUp = async () => {
     try {
-      if (houseTrouble() === null && isBegun(ownStore())) await takeDailyBackup(ownStore())
+      if (workshopTrouble() === null && isBegun(ownStore())) await takeDailyBackup(ownStore())
     } catch (error) {
       process.stderr.write(`The day’s backup could not be taken: ${(error as Error).message}\n`)
     }

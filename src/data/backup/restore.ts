@@ -3,9 +3,9 @@ import Database from 'better-sqlite3'
 import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { found, Refusal } from '@/boundary/refusal'
-import { HOUSE_FILE } from '../store/trouble'
+import { WORKSHOP_FILE } from '../store/trouble'
 import { backupFolder, backupsIn, checkCopy, type Backup } from './backups'
-import { copyHouse } from './copy-house'
+import { copyWorkshop } from './copy-workshop'
 
 /** What comes back, and what is lost by it. */
 export interface RestoreLoses {
@@ -16,9 +16,9 @@ export interface RestoreLoses {
 }
 
 /** @throws Refusal 404 where there is no backup of that name */
-export function backupByName(house: string, name: string): Backup {
+export function backupByName(workshop: string, name: string): Backup {
   return found(
-    backupsIn(backupFolder(house)).find((one) => one.name === name),
+    backupsIn(backupFolder(workshop)).find((one) => one.name === name),
     'There is no backup of that name.',
   )
 }
@@ -26,9 +26,9 @@ export function backupByName(house: string, name: string): Backup {
 const SHOWN = 5
 
 /** What restoring a backup would lose; all of it is kept in another backup first. */
-export function lostBy(house: string, { name }: Backup): RestoreLoses {
-  const file = path.join(house, HOUSE_FILE)
-  const until = lastAction(path.join(backupFolder(house), name))
+export function lostBy(workshop: string, { name }: Backup): RestoreLoses {
+  const file = path.join(workshop, WORKSHOP_FILE)
+  const until = lastAction(path.join(backupFolder(workshop), name))
   if (!existsSync(file)) return { actions: 0, last: [] }
   try {
     const db = new Database(file, { readonly: true })
@@ -62,10 +62,10 @@ function lastAction(file: string): number {
  *
  * @throws Refusal 404 where there is no such backup, 409 where it is not whole; nothing is touched then
  */
-export function restore(house: string, name: string, now = Date.now()): void {
-  const backup = backupByName(house, name)
-  const source = path.join(backupFolder(house), backup.name)
-  const file = path.join(house, HOUSE_FILE)
+export function restore(workshop: string, name: string, now = Date.now()): void {
+  const backup = backupByName(workshop, name)
+  const source = path.join(backupFolder(workshop), backup.name)
+  const file = path.join(workshop, WORKSHOP_FILE)
   const beside = `${file}.restoring`
   copyFileSync(source, beside)
   try {
@@ -74,18 +74,18 @@ export function restore(house: string, name: string, now = Date.now()): void {
     rmSync(beside, { force: true })
     throw new Refusal(409, `This backup can’t be used: ${(error as Error).message}.`)
   }
-  putAside(house, now)
+  putAside(workshop, now)
   // A log that belongs to the house as it was must not be laid over the other.
   for (const log of [`${file}-wal`, `${file}-shm`]) rmSync(log, { force: true })
   renameSync(beside, file)
 }
 
 /** What was there: a backup of its own where it is whole, else the file as it is, under another name. */
-function putAside(house: string, now: number): void {
+function putAside(workshop: string, now: number): void {
   try {
-    copyHouse(house, 'before a restore', now)
+    copyWorkshop(workshop, 'before a restore', now)
   } catch {
-    const file = path.join(house, HOUSE_FILE)
+    const file = path.join(workshop, WORKSHOP_FILE)
     renameSync(file, `${file}.spoilt-${new Date(now).toISOString().slice(0, 19).replace(/[-:]/g, '')}Z`)
   }
 }

@@ -2,7 +2,7 @@
 import { mkdirSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import type { Store } from '../store/database'
-import { synced } from './copy-house'
+import { synced } from './copy-workshop'
 import {
   backupFolder,
   backupName,

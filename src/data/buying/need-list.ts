@@ -6,7 +6,7 @@ import { found, Refusal } from '@/boundary/refusal'
 import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass } from '@/core/instrument/instrument'
 import { specAt, type StringSpec } from '@/core/stores/string-spec'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import { byPositionId } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
@@ -60,11 +60,11 @@ export const LISTED_FROM = [
 
 /** Open needs, oldest first, each with all that an order must say. */
 export function openNeeds(store: Store): readonly Need[] {
-  return store.kept.get('open needs', LISTED_FROM, () => readNeeds(store))
+  return store.cache.get('open needs', LISTED_FROM, () => readNeeds(store))
 }
 
 function readNeeds(store: Store): readonly Need[] {
-  const settings = houseSettings(store)
+  const settings = workshopSettings(store)
   const ordered = onTheWay(store)
   return store.rows
     .select()

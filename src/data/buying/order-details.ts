@@ -9,7 +9,7 @@ import { countedFromWord, leadingNames, spokenLine, stringNames } from '@/core/i
 import { endToOrder } from '@/core/knots/fastenings'
 import { materialWord } from '@/core/strings/construction'
 import { formatLength, gaugeText } from '@/core/units/length'
-import { gaugeUnitOf, type House } from '../house/house'
+import { gaugeUnitOf, type Workshop } from '../workshop/settings'
 
 export type OrderDetail = readonly [what: string, text: string]
 
@@ -18,14 +18,14 @@ export function orderDetailsFor(
   instrument: Instrument,
   position: StringPosition,
   habits: Habits,
-  house: Pick<House, 'unit' | 'gaugesInThou'>,
+  workshop: Pick<Workshop, 'unit' | 'gaugesInThou'>,
 ): readonly OrderDetail[] {
-  const { unit } = house
+  const { unit } = workshop
   const names = stringNames(instrument, position)
   const { construction } = position
   const tensionClass = soldByClass(instrument)
   const harp = position.called.by === 'harp octave' || habits.octaveNames === 'E-to-F octaves'
-  const gauge = (metres: number) => gaugeText(metres, gaugeUnitOf(house))
+  const gauge = (metres: number) => gaugeText(metres, gaugeUnitOf(workshop))
   const cut = Math.ceil(fittingFigures(instrument, position, habits).cut.total * 100) / 100
   return [
     ['Say it', spokenLine(instrument, position, habits.octaveNames)],

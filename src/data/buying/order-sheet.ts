@@ -82,7 +82,7 @@ export function lineWords({
 }
 
 /** The order as text to paste into a mail. */
-export function orderText(order: Order, house: string): string {
+export function orderText(order: Order, workshop: string): string {
   const lines = asked(order).map((line) =>
     [
       `${line.packs} × ${line.part}  ${line.name}`,
@@ -92,7 +92,7 @@ export function orderText(order: Order, house: string): string {
   )
   const total = moneyText(order.goodsMinor + order.postageMinor, order.supplier.currency)
   return [
-    `Order ${order.id} from ${house} to ${order.supplier.name}`,
+    `Order ${order.id} from ${workshop} to ${order.supplier.name}`,
     '',
     ...lines,
     '',

@@ -7,7 +7,7 @@ import { fittingFigures } from '@/core/fitting/figures'
 import { nearGauges } from '@/core/stores/near-gauges'
 import { outerGauge } from '@/core/strings/construction'
 import { gaugeText } from '@/core/units/length'
-import { gaugeUnitOf, houseSettings } from '../house/house'
+import { gaugeUnitOf, workshopSettings } from '../workshop/settings'
 import { byPositionId } from '../instruments/instruments'
 import { stringOf } from '../jobs/string-of'
 import { constructionColumns } from '../store/construction-columns'
@@ -45,7 +45,7 @@ export function takeOtherGauge(store: Store, id: number, itemId: number): Done<v
   if (!item || !near.some(({ offerId }) => offerId === itemId))
     throw new Refusal(409, 'That part is no longer the nearest gauge on sale. Plan again.', 'itemId')
   const { construction, colour } = item
-  const text = gaugeText(outerGauge(construction), gaugeUnitOf(houseSettings(store)))
+  const text = gaugeText(outerGauge(construction), gaugeUnitOf(workshopSettings(store)))
   return store.act(
     {
       kind: 'need',

@@ -7,8 +7,8 @@ import { specAt, specKey } from '@/core/stores/string-spec'
 import { demandFor, enoughWith, runsOut } from '@/core/wear/reorder'
 import type { AtRisk } from '@/core/wear/breaks-ahead'
 import type { Rates } from '@/core/wear/life'
-import { agesBetween, conditionsSeen, houseRates, stringLives } from '../fitted/lives'
-import { houseSettings } from '../house/house'
+import { agesBetween, conditionsSeen, workshopRates, stringLives } from '../fitted/lives'
+import { workshopSettings } from '../workshop/settings'
 import { allInstruments, byPositionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { allSuppliers } from './suppliers'
@@ -25,9 +25,9 @@ export interface SparesWanted {
 
 /** What is wanted of a kind, by its key. */
 export function sparesWanted(store: Store): (key: string) => SparesWanted {
-  const { leastSpares, sparesBy, sureChance } = houseSettings(store)
+  const { leastSpares, sparesBy, sureChance } = workshopSettings(store)
   if (sparesBy === 'number') return () => ({ pieces: leastSpares, runsOut: null })
-  const rates = houseRates(store)
+  const rates = workshopRates(store)
   const wanted = new Map(
     [...risksByKind(store, rates)].map(([key, risks]): [string, SparesWanted] => {
       const demand = demandFor(rates, risks)

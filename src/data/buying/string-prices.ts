@@ -23,7 +23,7 @@ interface Priced {
  * @returns asked with the string and what is cut for it, m
  */
 export function stringPrices(store: Store): (spec: StringSpec, cut: number) => number | null {
-  const prices = store.kept.get('string prices', [catalogueItems, suppliers], () => {
+  const prices = store.cache.get('string prices', [catalogueItems, suppliers], () => {
     const selling = new Set(
       allSuppliers(store)
         .filter(({ retiredAt }) => retiredAt === null)

@@ -11,12 +11,12 @@ import type { SuggestedOf } from '@/core/stores/suggested-of'
 import { specAt, specKey, twistToFill } from '@/core/stores/string-spec'
 import { YEAR } from '@/core/wear/period'
 import { AGEING_FROM } from '../fitted/lives'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import { allInstruments, positionId, type StoredInstrument } from '../instruments/instruments'
 import { jobsOnStrings } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
 import type { Done, Store } from '../store/database'
-import { keptForToday } from '../store/kept-for-today'
+import { cachedForToday } from '../store/cached-for-today'
 import { coverings, house, instruments, positions, suppliers } from '../store/schema'
 import type { Coil } from '../stores/coils'
 import { FREE_FROM, freeStores } from '../stores/set-aside'
@@ -36,14 +36,14 @@ export interface SuggestedNeed extends WantedString {
  * house wants. Strings alike in everything are one; the longest stands for them.
  */
 export function suggestedNeeds(store: Store): readonly SuggestedNeed[] {
-  return keptForToday(store, 'suggested', [...FREE_FROM, ...LISTED_FROM, ...AGEING_FROM, suppliers], () =>
+  return cachedForToday(store, 'suggested', [...FREE_FROM, ...LISTED_FROM, ...AGEING_FROM, suppliers], () =>
     workedOut(store),
   )
 }
 
 function workedOut(store: Store): readonly SuggestedNeed[] {
   const onList = openNeeds(store)
-  const { keepsStores } = houseSettings(store)
+  const { keepsStores } = workshopSettings(store)
   const stores = freeStores(store)
   const broken = jobsOnStrings(store).flatMap((job): SuggestedNeed[] => {
     const { row, instrument, position, habits, corrections } = job
@@ -101,7 +101,7 @@ interface Longest {
 
 /** For each string that the chart of an instrument in stock asks for the longest place where it goes, with its cut. Charts and habits alone decide it. */
 function longestOfEach(store: Store): readonly Longest[] {
-  return store.kept.get('longest of each', [instruments, positions, coverings, house], () => {
+  return store.cache.get('longest of each', [instruments, positions, coverings, house], () => {
     const longest = new Map<string, Omit<Longest, 'cut'>>()
     for (const stored of allInstruments(store).filter(({ stocked }) => stocked)) {
       for (const position of stored.instrument.positions) {
@@ -119,7 +119,7 @@ function longestOfEach(store: Store): readonly Longest[] {
 
 /** How many strings of each kind can be cut from what is there. The stores are kept; so is this, as long as they are. */
 function cutsOfEach(store: Store, stores: SortedOut<Coil>) {
-  return keptForToday(store, 'cuts of each', FREE_FROM, () =>
+  return cachedForToday(store, 'cuts of each', FREE_FROM, () =>
     longestOfEach(store).map((one) => ({
       ...one,
       there: cutsThere(stores, one, store.now()),

@@ -3,7 +3,7 @@
  */
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
 import path from 'node:path'
-import { houseRow, houseSettings } from '../house/house'
+import { workshopRow, workshopSettings } from '../workshop/settings'
 import { openStore, type Store } from '../store/database'
 import { house } from '../store/schema'
 import { layWorkshop, type WorkshopSize } from './workshop/lay-workshop'
@@ -55,7 +55,7 @@ function prepareWith(folder: string, demoDate: string | undefined, layOut: LayOu
   store.act({ kind: 'house', summary: 'The house set up' }, () => {
     store.rows
       .insert(house)
-      .values({ id: 1, ...houseRow({ ...houseSettings(store), name: 'The Lantern Shelf' }) })
+      .values({ id: 1, ...workshopRow({ ...workshopSettings(store), name: 'The Lantern Shelf' }) })
       .run()
   })
   layOut(store, today, (time) => {

@@ -3,12 +3,12 @@
  * there touches the house.
  */
 import path from 'node:path'
-import { houseFolder, visit } from '../store/database'
+import { workshopFolder, visit } from '../store/database'
 import { prepare } from './prepare'
 
 /** Lays the Lantern Shelf out, where that was not done before, and serves it. */
 export function visitShelf(): void {
-  const folder = path.join(houseFolder(), 'lantern-shelf')
+  const folder = path.join(workshopFolder(), 'lantern-shelf')
   prepare(folder, path.join(process.cwd(), 'demo'), process.env.TAUT_DEMO_DATE)
   visit(folder)
 }

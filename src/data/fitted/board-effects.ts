@@ -2,7 +2,7 @@
 import type { StringPosition } from '@/core/instrument/instrument'
 import { boardStrings, startingYields } from '@/core/rounds/board'
 import { learnEffects, type LearnedEffects, type RoundEvent } from '@/core/rounds/learn-effects'
-import { SoundboardModel } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/soundboard-model'
 import { driftCents } from '@/core/settle/drift'
 import { EQUAL, offEqual } from '@/core/temper/temperament'
 import type { StoredInstrument } from '../instruments/instruments'

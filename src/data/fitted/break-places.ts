@@ -20,7 +20,7 @@ import {
 } from '../instruments/instruments'
 import { YEAR } from '@/core/wear/period'
 import type { Done, Store } from '../store/database'
-import { keptForToday } from '../store/kept-for-today'
+import { cachedForToday } from '../store/cached-for-today'
 import { polishes } from '../store/schema'
 import { livesByInstrument, LIVES_FROM, stringLives, type StringLife } from './lives'
 
@@ -52,10 +52,10 @@ interface Polish {
 
 /** Every place of the house at which something broke, by instrument, the likeliest to be sharp first. */
 export function breakPlaces(store: Store): ReadonlyMap<number, readonly Place[]> {
-  return keptForToday(store, 'break places', [...LIVES_FROM, polishes], () => {
+  return cachedForToday(store, 'break places', [...LIVES_FROM, polishes], () => {
     const lives = livesByInstrument(store)
     const polished = polishesOf(store)
-    const rates = houseSiteRates(store)
+    const rates = workshopSiteRates(store)
     return new Map(
       allInstruments(store).map((stored) => [
         stored.id,
@@ -158,8 +158,8 @@ const polishesOf = (store: Store): readonly Polish[] =>
     .all()
 
 /** How often strings break at each site in a year, over all instruments. */
-function houseSiteRates(store: Store): ReadonlyMap<BreakSite, number> {
-  return keptForToday(store, 'site rates', LIVES_FROM, () => workedOut(store))
+function workshopSiteRates(store: Store): ReadonlyMap<BreakSite, number> {
+  return cachedForToday(store, 'site rates', LIVES_FROM, () => workedOut(store))
 }
 
 function workedOut(store: Store): ReadonlyMap<BreakSite, number> {

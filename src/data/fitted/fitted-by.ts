@@ -6,7 +6,7 @@ import { actions, changes, fittedStrings } from '../store/schema'
 
 /** Names by the fitted string. */
 export function fittedBy(store: Store): ReadonlyMap<number, string> {
-  return store.kept.rows('fitted by', fittedStrings, (ids) => {
+  return store.cache.rows('fitted by', fittedStrings, (ids) => {
     // No action is older than the string that it put on.
     const from = ids === null ? 0 : oldest(store, ids)
     const known = store.rows

@@ -175,7 +175,7 @@ export function fittedByIds(store: Store, ids: readonly number[]): readonly Fitt
 
 /** How many strings are on each instrument of which nobody knows since when. */
 export function unknownAgesByInstrument(store: Store): ReadonlyMap<number, number> {
-  return store.kept.get(
+  return store.cache.get(
     'unknown ages',
     [fittedStrings],
     () =>

@@ -9,7 +9,7 @@ import { openReplacements } from '../buying/open-replacements'
 import { openNeeds } from '../buying/need-list'
 import { suggestedNeeds } from '../buying/suggested-needs'
 import { prepare } from '../demo/prepare'
-import { changeHouse } from '../house/house'
+import { changeWorkshop } from '../workshop/settings'
 import { instrumentBySlug } from '../instruments/instruments'
 import { jobsTogether } from '../jobs/jobs-together'
 import { finishJob } from '../jobs/finish-job'
@@ -26,7 +26,7 @@ import {
   agesBetween,
   brokeOfItself,
   conditionsSeen,
-  houseRates,
+  workshopRates,
   inFirstDays,
   stretchesOf,
   stringLives,
@@ -61,7 +61,7 @@ test('lives that are kept up to date are those that are read anew', () => {
   const anew = openStore({ folder, demoDate: DATE, machine })
   try {
     expect([...stringLives(store)]).toEqual([...stringLives(anew)])
-    expect(houseRates(store)).toEqual(houseRates(anew))
+    expect(workshopRates(store)).toEqual(workshopRates(anew))
   } finally {
     anew.close()
   }
@@ -233,13 +233,13 @@ test('spares are kept by the house’s number, or by what breaks until new ones 
     )
   const byNumber = wanted()
   const by = (sureChance: number) => {
-    changeHouse(store, { sparesBy: 'chance', sureChance })
+    changeWorkshop(store, { sparesBy: 'chance', sureChance })
     return wanted()
   }
   const [loose, sure, surest] = [by(0.5), by(0.95), by(0.999)]
   expect(loose).toBeLessThan(byNumber)
   expect(sure).toBeGreaterThanOrEqual(loose)
   expect(surest).toBeGreaterThan(sure)
-  changeHouse(store, { sparesBy: 'number', sureChance: 0.95 })
+  changeWorkshop(store, { sparesBy: 'number', sureChance: 0.95 })
   expect(wanted()).toBe(byNumber)
 })

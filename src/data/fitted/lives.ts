@@ -13,12 +13,12 @@ import { lifeClass, lifeFacts, type LifeClass } from '@/core/wear/life-class'
 import { agesOver, usualAge, yearsOn, type OnSince } from '@/core/wear/on-since'
 import { FIRST_DAYS } from '@/core/wear/period'
 import type { Sign } from '@/core/wear/signs'
-import { habitChange } from '../house/house'
+import { habitChange } from '../workshop/settings'
 import { byPositionId } from '../instruments/instruments'
 import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
-import { keptForToday } from '../store/kept-for-today'
+import { cachedForToday } from '../store/cached-for-today'
 import {
   breaks,
   fittedPositions,
@@ -72,7 +72,7 @@ export const AGEING_FROM = [...LIVES_FROM, inspections] as const
 /** Every life, by the fitted string’s id. Of what was written since, only the strings concerned are read again. */
 export function stringLives(store: Store): ReadonlyMap<number, StringLife> {
   // A chart decides pitch and load, habits the knot: where one was written, all are read anew.
-  return store.kept.rows(
+  return store.cache.rows(
     'lives',
     fittedStrings,
     (ids) => (ids === null ? readLives(store) : inChunks(ids, (some) => readLives(store, some))),
@@ -82,7 +82,7 @@ export function stringLives(store: Store): ReadonlyMap<number, StringLife> {
 
 /** Lives by their instrument, in the order in which the strings were fitted. */
 export function livesByInstrument(store: Store): ReadonlyMap<number, readonly StringLife[]> {
-  return store.kept.get('lives by instrument', LIVES_FROM, () =>
+  return store.cache.get('lives by instrument', LIVES_FROM, () =>
     grouped([...stringLives(store).values()], ({ instrumentId }) => instrumentId),
   )
 }
@@ -91,7 +91,7 @@ export function livesByInstrument(store: Store): ReadonlyMap<number, readonly St
 export function livesByClass(
   store: Store,
 ): ReadonlyMap<LifeClass, { readonly strings: number; readonly broke: number }> {
-  return store.kept.get('lives by class', LIVES_FROM, () => {
+  return store.cache.get('lives by class', LIVES_FROM, () => {
     const lives = grouped([...stringLives(store).values()], ({ lifeClass: of }) => of)
     return new Map(
       [...lives].map(([of, all]) => [of, { strings: all.length, broke: all.filter(brokeOfItself).length }]),
@@ -171,7 +171,7 @@ function otherThanCharted(
 
 /** How strings looked, by the fitted string, in order of time. */
 export function conditionsSeen(store: Store): ReadonlyMap<number, readonly Look[]> {
-  return store.kept.get('conditions', [inspections], () =>
+  return store.cache.get('conditions', [inspections], () =>
     grouped(
       store.rows
         .select()
@@ -239,8 +239,8 @@ export function agesBetween(
 }
 
 /** How long strings of each class last in this house, by all that was watched. */
-export function houseRates(store: Store): Rates {
-  return keptForToday(store, 'rates', AGEING_FROM, () => {
+export function workshopRates(store: Store): Rates {
+  return cachedForToday(store, 'rates', AGEING_FROM, () => {
     const seen = conditionsSeen(store)
     return learnRates(
       [...stringLives(store).values()].map((life) => ({
@@ -259,7 +259,7 @@ const FIRST_DAYS_AT_FIRST = { failed: 1, of: 30 }
 
 /** The share of strings that gave way, slipped or pulled through in their first days in this house. */
 export function firstDaysShare(store: Store): number {
-  return store.kept.get('first days', LIVES_FROM, () => {
+  return store.cache.get('first days', LIVES_FROM, () => {
     let [failed, of] = [FIRST_DAYS_AT_FIRST.failed, FIRST_DAYS_AT_FIRST.of]
     for (const life of stringLives(store).values()) {
       // How it began nobody saw.

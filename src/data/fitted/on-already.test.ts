@@ -8,7 +8,7 @@ import { addString, removeString } from '../instruments/change-strings'
 import { instrumentBySlug } from '../instruments/instruments'
 import { putOnShelf } from '../instruments/put-on-shelf'
 import { logBreak } from '../jobs/log-break'
-import { addOccasions } from '../house/occasions'
+import { addOccasions } from '../workshop/occasions'
 import { openStore, type Store } from '../store/database'
 import { beforeDate } from '../views/before-date'
 import { instrumentView } from '../views/instrument-view'
@@ -16,7 +16,7 @@ import { todayView } from '../views/today'
 import { wearOf } from '../views/wear-of-instrument'
 import { wearShelf } from '../views/wear-shelf'
 import { logLook } from './inspections'
-import { firstDaysShare, houseRates } from './lives'
+import { firstDaysShare, workshopRates } from './lives'
 import { sayOnSince, type OnAlready } from './on-already'
 import { settlingStrings } from './settling'
 
@@ -96,12 +96,12 @@ test('what was said later holds for the day on which it was entered', () => {
 
 test('one that breaks on its first day here was no first day of its own, and teaches of its class', () => {
   const stored = enter({ year: 2024 })
-  const [share, rates] = [firstDaysShare(store), houseRates(store)]
+  const [share, rates] = [firstDaysShare(store), workshopRates(store)]
   const { lifeClass } = wearOf(store, stored).strings[0]!
   at += DAY / 2
   logBreak(store, stored, 1, 'mid-length')
   expect(firstDaysShare(store)).toBe(share)
-  expect(houseRates(store)[lifeClass].alpha).toBe(rates[lifeClass].alpha + 1)
+  expect(workshopRates(store)[lifeClass].alpha).toBe(rates[lifeClass].alpha + 1)
   expect(sentenceOf(() => sayOnSince(store, stored, [1], { year: 2020 }))).toBe(
     'String 1 has an open job. Finish it first.',
   )

@@ -9,7 +9,7 @@ import type { RoundOrder } from '@/core/rounds/tuning-round'
 import { signed } from '@/core/pitch/cents'
 import type { Note } from '@/core/pitch/note'
 import { offEqual, type Temperament } from '@/core/temper/temperament'
-import { readDegrees, temperamentNamed, writeDegrees } from '../house/temperaments'
+import { readDegrees, temperamentNamed, writeDegrees } from '../workshop/temperaments'
 import {
   allInstruments,
   byPositionId,

@@ -21,7 +21,7 @@ import { weatherOf } from '@/core/settle/weather'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Done, Store } from '../store/database'
 import { fittedById, fittedSince, type FittedString } from './fitted'
-import { houseSettings, type House } from '../house/house'
+import { workshopSettings, type Workshop } from '../workshop/settings'
 import { byPositionId, type PositionOnShelf } from '../instruments/instruments'
 import {
   loggedReadings,
@@ -102,7 +102,7 @@ type Law = Omit<Settling, 'expectedNow'>
 
 /** Everything that settles, and what it has taught. */
 function readSettling(store: Store): { readonly laws: readonly Law[]; readonly beliefs: SettlingBeliefs } {
-  return store.kept.get('settling', SETTLING_FROM, () => {
+  return store.cache.get('settling', SETTLING_FROM, () => {
     const strings = fittedSince(store, store.now() - SETTLED * HOUR)
     const rows = readingsOf(store, strings)
     const all = strings.flatMap((fitted) =>
@@ -111,7 +111,7 @@ function readSettling(store: Store): { readonly laws: readonly Law[]; readonly b
       ),
     )
     const beliefs = new SettlingBeliefs(all.map(({ evidence }) => evidence))
-    const settings = houseSettings(store)
+    const settings = workshopSettings(store)
     return { beliefs, laws: all.map((one) => lawFrom(one, beliefs, settings)) }
   })
 }
@@ -185,13 +185,13 @@ function settlingBy(
 ): Settling {
   const rows = readingsOf(store, [fitted]).get(fitted.id) ?? []
   const at = settlingAt(store, fitted, positionId, rows)
-  return standing(store, lawFrom(at, beliefs, houseSettings(store)), store.now())
+  return standing(store, lawFrom(at, beliefs, workshopSettings(store)), store.now())
 }
 
 function lawFrom(
   { fitted, positionId, at: { instrument, position, habits }, logged, evidence }: SettlingAt,
   beliefs: SettlingBeliefs,
-  settings: House,
+  settings: Workshop,
 ): Law {
   const { start, weather } = evidence
   const share = beliefs.of(evidence)

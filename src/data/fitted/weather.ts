@@ -10,8 +10,8 @@ import { READING_OFF, weatherOf } from '@/core/settle/weather'
 import { coreMaterial } from '@/core/strings/construction'
 import { MATERIALS, type Material } from '@/core/strings/materials'
 import { offEqual } from '@/core/temper/temperament'
-import { roomReadingsOf } from '../house/room'
-import { readDegrees } from '../house/temperaments'
+import { roomReadingsOf } from '../workshop/room'
+import { readDegrees } from '../workshop/temperaments'
 import { byPositionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
@@ -53,7 +53,7 @@ export const WEATHER_FROM = [
 ] as const
 
 function weathered(store: Store): Weathered {
-  return store.kept.get('weather', WEATHER_FROM, () => {
+  return store.cache.get('weather', WEATHER_FROM, () => {
     const room = new Room(roomReadingsOf(store))
     const settled = settledReadings(store)
     const ofMaterial = grouped(settled, ({ material }) => material)
@@ -155,7 +155,7 @@ function turnsOf(store: Store, since: number): ReadonlyMap<number, Turn> {
       .orderBy(asc(roundReadings.id))
       .all()
       .map(({ id, ...turn }) => [id, turn])
-  return store.kept.rows('turns of rounds', roundReadings, (ids) =>
+  return store.cache.rows('turns of rounds', roundReadings, (ids) =>
     ids === null
       ? read(gte(roundReadings.at, since))
       : inChunks(ids, (some) => read(inArray(roundReadings.id, [...some]))),
@@ -164,7 +164,7 @@ function turnsOf(store: Store, since: number): ReadonlyMap<number, Turn> {
 
 /** Since when the string on each position is on, ms; left out where it is on for years. */
 function onSince(store: Store): ReadonlyMap<number, number> {
-  return store.kept.get(
+  return store.cache.get(
     'on since',
     [fittedStrings, fittedPositions],
     () =>

@@ -22,7 +22,7 @@ import {
   type ValidationError,
 } from 'class-validator'
 import { plainJson } from '@/boundary/plain-json'
-import { validationMessage } from '@/boundary/said-plainly'
+import { validationMessage } from '@/boundary/validation-message'
 import {
   CALLED_BY,
   calledAs,

@@ -14,7 +14,7 @@ import { scientificWord } from '@/core/pitch/note'
 import { parseNote } from '@/core/pitch/parse-note'
 import { constructionColumns, constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
-import { habitChange, houseSettings } from '../house/house'
+import { habitChange, workshopSettings } from '../workshop/settings'
 import { grouped } from '@/core/list/grouped'
 import { inMm, metres } from '../store/millimetres'
 import { measuredJson, readMeasured } from './measured-json'
@@ -75,8 +75,8 @@ interface Shelf {
 
 /** The shelf as it stands; read again only when a chart or a habit was written. Its size does not grow with the years. */
 function shelf(store: Store): Shelf {
-  return store.kept.get('shelf', [instruments, positions, coverings, house], () => {
-    const common = houseSettings(store).habits
+  return store.cache.get('shelf', [instruments, positions, coverings, house], () => {
+    const common = workshopSettings(store).habits
     const all = readInstruments(store).map((one) => ({
       ...one,
       habits: habitsFor(common, one.ownHabits, {}),
@@ -181,7 +181,7 @@ type WithoutHabits = Omit<StoredInstrument, 'habits'>
 
 /** Reads instruments as they are kept, from charts that did not change since they were read as they were. */
 function readInstruments(store: Store): readonly WithoutHabits[] {
-  return store.kept.get('instruments', [instruments, positions, coverings], () => {
+  return store.cache.get('instruments', [instruments, positions, coverings], () => {
     const strings = grouped(
       store.rows.select().from(positions).orderBy(asc(positions.number)).all(),
       (p) => p.instrumentId,

@@ -5,7 +5,7 @@ import path from 'node:path'
 import { addCoil, coilById, openCoils } from '../stores/coils'
 import { openStore, type Store } from '../store/database'
 import { readShelf } from '../demo/shelf-files'
-import { setHabits } from '../house/habits'
+import { setHabits } from '../workshop/habits'
 import { addInstrument, instrumentBySlug } from '../instruments/instruments'
 import { jobOutcome } from '../views/job-outcome'
 import { keepMeasure, logMishap, markStep, markStepOfAll } from './job-steps'
@@ -15,7 +15,7 @@ import { jobById } from './job'
 import { logBreak } from './log-break'
 import { openJobs } from './open-jobs'
 import { leftForLater } from './left-for-later'
-import { houseLearned, kindOf } from './learned'
+import { workshopLearned, kindOf } from './learned'
 import {
   addToJob,
   chooseCovered,
@@ -289,8 +289,8 @@ test('the house learns from its fittings, and says from how many', () => {
     now += MINUTE
   }
   const lovage = on('lovage')
-  const learned = houseLearned(store).correctionsFor(kindOf(lovage, lovage.instrument.positions[21]!))
-  expect(learned.wraps.from).toEqual({ kind: 6, family: 6, house: 6 })
+  const learned = workshopLearned(store).correctionsFor(kindOf(lovage, lovage.instrument.positions[21]!))
+  expect(learned.wraps.from).toEqual({ kind: 6, family: 6, workshop: 6 })
   // Two thirds from its own six; the rest leans on a family and a house that know nothing else.
   expect(learned.wraps.by).toBeGreaterThan((0.5 * 6) / 9)
   expect(learned.wraps.by).toBeLessThan(0.5)

@@ -15,14 +15,14 @@ import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/i
 import { surfaceMaterial } from '@/core/strings/construction'
 import { siteFacts, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import { endStringsOn, fittedById, stringsOn } from '../fitted/fitted'
-import { habitChange, houseSettings } from '../house/house'
+import { habitChange, workshopSettings } from '../workshop/settings'
 import { byPositionId, positionId, type StoredInstrument } from '../instruments/instruments'
 import type { Done, Store } from '../store/database'
 import { inMm, metres } from '../store/millimetres'
 import { breaks, jobMeasures, jobMishaps, jobs, jobSteps, needs } from '../store/schema'
 import { coilById, type Coil } from '../stores/coils'
 import { goOfJob } from './go-of-job'
-import { houseLearned, kindOf } from './learned'
+import { workshopLearned, kindOf } from './learned'
 import { stringOf } from './string-of'
 
 export interface Job extends StoredInstrument {
@@ -162,7 +162,7 @@ export function jobById(store: Store, jobId: number): Job {
       : null
   const jobHabits = habitChange(row.habits)
   const habits = habitsFor(stored.habits, {}, jobHabits)
-  const corrections = houseLearned(store).correctionsFor(kindOf(stored, stored.position))
+  const corrections = workshopLearned(store).correctionsFor(kindOf(stored, stored.position))
   const figures = fittingFigures(
     stored.instrument,
     stored.position,
@@ -189,7 +189,7 @@ export function jobById(store: Store, jobId: number): Job {
       coil.tensionClass !== stored.instrument.tensionClass,
     redoesAbove:
       (chosenPlan(
-        coveredPlans(stored.instrument, stored.position, houseSettings(store).retuneAtCents),
+        coveredPlans(stored.instrument, stored.position, workshopSettings(store).retuneAtCents),
         habits.covered,
       )?.way ?? 'uncover and put back') !== 'uncover and put back',
   })

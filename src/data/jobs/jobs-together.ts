@@ -6,7 +6,7 @@ import { chosenPlan, coveredPlans, type CoveredPlan, type CoveredWay } from '@/c
 import type { StringPosition } from '@/core/instrument/instrument'
 import { withThe } from '@/core/instrument/with-the'
 import type { Done, Store } from '../store/database'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import { positionId, type StoredInstrument } from '../instruments/instruments'
 import { jobById, unfinished, type Job } from './job'
 import { servedBy } from './job'
@@ -193,7 +193,7 @@ export interface CoveredChoice {
 
 /** The ways to get at a covered string, with the one that holds; null where nothing lies over it. */
 export function coveredChoice(store: Store, job: Job): CoveredChoice | null {
-  const plans = coveredPlans(job.instrument, job.position, houseSettings(store).retuneAtCents)
+  const plans = coveredPlans(job.instrument, job.position, workshopSettings(store).retuneAtCents)
   const chosen = chosenPlan(plans, job.habits.covered)
   return chosen ? { plans, chosen: chosen.way } : null
 }

@@ -11,8 +11,8 @@ import { metres } from '../store/millimetres'
 import { fittings, fittingSums, instruments, positions } from '../store/schema'
 
 /** What the house's fittings so far say of its predictions; worked out anew only when one was logged since. */
-export function houseLearned(store: Store): Learned {
-  return store.kept.get('learned', [fittings, positions, instruments], () => learn(gathered(sums(store))))
+export function workshopLearned(store: Store): Learned {
+  return store.cache.get('learned', [fittings, positions, instruments], () => learn(gathered(sums(store))))
 }
 
 const total = (column: Column) => sql<number>`sum(${column})`

@@ -4,11 +4,11 @@
 import { asc, isNull } from 'drizzle-orm'
 import type { Corrections } from '@/core/fitting/corrections'
 import { habitsFor, type Habits } from '@/core/fitting/habits'
-import { habitChange } from '../house/house'
+import { habitChange } from '../workshop/settings'
 import { byPositionId, type PositionOnShelf } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { jobs } from '../store/schema'
-import { houseLearned, kindOf } from './learned'
+import { workshopLearned, kindOf } from './learned'
 
 /** Jobs that are not finished, oldest first, as their rows stand. */
 export function openJobs(store: Store) {
@@ -37,7 +37,7 @@ export function stringAt(store: Store, positionId: number, jobHabits: string): O
   return {
     ...stored,
     habits: habitsFor(stored.habits, {}, habitChange(jobHabits)),
-    corrections: houseLearned(store).correctionsFor(kindOf(stored, stored.position)),
+    corrections: workshopLearned(store).correctionsFor(kindOf(stored, stored.position)),
   }
 }
 

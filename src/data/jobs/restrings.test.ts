@@ -9,7 +9,7 @@ import { restringBench } from '@/core/restring/bench-of'
 import { goesFromBare } from '@/core/restring/from-bare'
 import { planRestring } from '@/core/restring/plan'
 import { prepare } from '../demo/prepare'
-import { changeHouse, houseSettings } from '../house/house'
+import { changeWorkshop, workshopSettings } from '../workshop/settings'
 import { copyInstrument, removeString } from '../instruments/change-strings'
 import { instrumentBySlug } from '../instruments/instruments'
 import { cuttingBenchFor } from '../stores/cutting'
@@ -40,7 +40,7 @@ afterAll(() => {
 
 const on = (slug: string) => instrumentBySlug(store, slug)
 const goesOf = (slug: string, numbers = on(slug).instrument.positions.map(({ number }) => number)) =>
-  planRestring(restringBench(on(slug).instrument, numbers, houseSettings(store)))!.batches.map(
+  planRestring(restringBench(on(slug).instrument, numbers, workshopSettings(store)))!.batches.map(
     ({ ids }) => ids,
   )
 const asked = (goes: readonly (readonly number[])[]) =>
@@ -171,7 +171,7 @@ describe('what can’t be worked in is refused in a sentence, and nothing is beg
 
   test('a layer that can’t be reached, and one that goes on before what it lies over', () => {
     const covered = new Batches(
-      restringBench(on('yarrow').instrument, [1, 2, 3, 4, 5, 6, 7], houseSettings(store)),
+      restringBench(on('yarrow').instrument, [1, 2, 3, 4, 5, 6, 7], workshopSettings(store)),
     )
     const { id, over } = covered.bench.changed.find((piece) => piece.over.length > 0)!
     const others = [1, 2, 3, 4, 5, 6, 7].filter((number) => number !== id)
@@ -199,7 +199,7 @@ test('a bare instrument is strung from its lowest string, nothing is taken off, 
     restringBench(
       stored.instrument,
       stored.instrument.positions.map(({ number }) => number),
-      houseSettings(store),
+      workshopSettings(store),
     ),
   )
   const goes = goesFromBare(stored.instrument, batches, 120)
@@ -214,7 +214,7 @@ test('a bare instrument is strung from its lowest string, nothing is taken off, 
       beginRestring(store, stored, { ...asked(goes), fromBare: true, people: [ann, ben], cuts }),
     ),
   ).toBe('Nobody of the house is called Ann.')
-  changeHouse(store, { people: [ann, ben] })
+  changeWorkshop(store, { people: [ann, ben] })
   const before = freeLeft(cuts[0]!.coilId)
   const { result } = beginRestring(store, stored, {
     ...asked(goes),

@@ -11,7 +11,7 @@ import { grouped } from '@/core/list/grouped'
 import { problemOf } from '@/core/restring/checked'
 import { namesFor } from '@/core/restring/hands'
 import { standBySteps, type StandNow } from '@/core/restring/moments'
-import type { RestringWay } from '@/core/restring/schools'
+import type { RestringWay } from '@/core/restring/taught-ways'
 import type { StoredInstrument } from '../instruments/instruments'
 import { positionId } from '../instruments/instruments'
 import type { Done, Store } from '../store/database'
@@ -19,7 +19,7 @@ import { coils, jobs, jobSteps, restringPieces, restrings } from '../store/schem
 import { checkedCuts, cuttingBenchFor } from '../stores/cutting'
 import { chooseCoilOf } from './coil-of-job'
 import { openTogether } from './jobs-together'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 
 export interface RestringPiece {
   /** Number of the first string that it serves. */
@@ -147,7 +147,7 @@ export function beginRestring(
   if (before && before.endedAt === null)
     throw new Refusal(409, `A restring of ${instrument.name} is going on. End it before you begin another.`)
   const batches = workable(store, stored, goes, fromBare)
-  const unknown = people.find((name) => !houseSettings(store).people.includes(name))
+  const unknown = people.find((name) => !workshopSettings(store).people.includes(name))
   if (unknown !== undefined) throw new Refusal(400, `Nobody of the house is called ${unknown}.`, 'people')
   const ids = goes.flat()
   checkedCuts(cuttingBenchFor(store, stored, ids), cuts)
@@ -260,7 +260,7 @@ function workable(
   for (const id of ids) positionId(stored, id)
   const nameOf = (position: StringPosition) => leadingNames(position, habits.octaveNames).name
   try {
-    const batches = new Batches(restringBench(instrument, [...new Set(ids)], houseSettings(store)))
+    const batches = new Batches(restringBench(instrument, [...new Set(ids)], workshopSettings(store)))
     if (fromBare && batches.bench.changed.length < batches.bench.pieces.length)
       throw new RangeError('From bare, all strings are strung: choose all of them.')
     const problem = problemOf(instrument, batches, goes, nameOf, fromBare)

@@ -78,17 +78,17 @@ test('the archive carries pictures there and back; one under a wrong name, or wi
   const streamed = new Uint8Array(await new Response(streamedArchive(store, true)).arrayBuffer())
   const files = unzipSync(streamed)
   expect(Object.keys(files)).toEqual(Object.keys(unzipSync(zippedArchive(store))))
-  const house = openStore({ folder: mkdtempSync(path.join(tmpdir(), 'taut-pictures-')) })
+  const workshop = openStore({ folder: mkdtempSync(path.join(tmpdir(), 'taut-pictures-')) })
   try {
     const name = Object.keys(files).find((one) => one.startsWith('pictures/'))!
-    expect(() => takeArchive(house, zipSync({ ...files, [name]: strToU8('else') }))).toThrow(
+    expect(() => takeArchive(workshop, zipSync({ ...files, [name]: strToU8('else') }))).toThrow(
       'holds another picture than its name says',
     )
-    takeArchive(house, streamed)
-    const [kept] = picturesOf(house, instrumentBySlug(house, 'lovage').id)
-    expect(Buffer.from(pictureBytes(house, kept!.hash)!)).toEqual(Buffer.from(aJpeg()))
+    takeArchive(workshop, streamed)
+    const [kept] = picturesOf(workshop, instrumentBySlug(workshop, 'lovage').id)
+    expect(Buffer.from(pictureBytes(workshop, kept!.hash)!)).toEqual(Buffer.from(aJpeg()))
   } finally {
-    house.close()
+    workshop.close()
   }
   const without = unzipSync(new Uint8Array(await new Response(streamedArchive(store, false)).arrayBuffer()))
   expect(Object.keys(without).filter((name) => name.includes('picture'))).toEqual([])

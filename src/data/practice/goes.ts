@@ -41,7 +41,7 @@ export function practisedOn(store: Store): readonly StoredInstrument[] {
 export function cardsFrom(store: Store, owns: readonly StoredInstrument[]): readonly Card[] {
   return together(
     owns.map((own) =>
-      store.kept.get(`practice cards ${own.id}`, [instruments, positions, house], () => cardsOn(ownOf(own))),
+      store.cache.get(`practice cards ${own.id}`, [instruments, positions, house], () => cardsOn(ownOf(own))),
     ),
   )
 }

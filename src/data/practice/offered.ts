@@ -1,7 +1,7 @@
 /**
  * What is offered for practice before a job.
  */
-import { withHouseKnot } from '@/core/fitting/house-knot'
+import { withWorkshopKnot } from '@/core/fitting/workshop-knot'
 import type { Card } from '@/core/practice/cards'
 import { beforeJob } from '@/core/practice/due'
 import { COUNTS_FOR } from '@/core/practice/effect'
@@ -26,7 +26,7 @@ export function offeredBefore(store: Store, person: string, job: Job): Offered |
   if (job.forPractice || job.site !== null) return null
   const { instrument, habits, position } = job
   const own = { instrument, habits }
-  const tied = withHouseKnot(position, own.habits).tail.fastening
+  const tied = withWorkshopKnot(position, own.habits).tail.fastening
   const { head } = ownFigures(own, position)
   const asked = new Set<string>([tied, head])
   const now = store.now()

@@ -6,7 +6,7 @@ import { oldStrings, type OldString } from '@/core/practice/old-string'
 import { chanceItBreaks } from '@/core/wear/life'
 import { YEAR } from '@/core/wear/period'
 import { stringsOn } from '../fitted/fitted'
-import { agesBetween, conditionsSeen, houseRates, stringLives } from '../fitted/lives'
+import { agesBetween, conditionsSeen, workshopRates, stringLives } from '../fitted/lives'
 import { positionId, type StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
@@ -17,7 +17,7 @@ import { jobs, parkedTails } from '../store/schema'
 export function oldStringOn(store: Store, stored: StoredInstrument): readonly OldString[] {
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
-  const rates = houseRates(store)
+  const rates = workshopRates(store)
   const now = store.now()
   const tails = new Set(
     store.rows

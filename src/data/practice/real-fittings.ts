@@ -25,7 +25,7 @@ export function realFittingsBy(store: Store, person: string): readonly RealFitti
 
 /** All of them, by the fitting’s id; of what was written since, only the fittings concerned are read again. */
 function realFittings(store: Store): ReadonlyMap<number, RealFitting> {
-  return store.kept.rows(
+  return store.cache.rows(
     'real fittings',
     fittings,
     (ids) => (ids === null ? read(store) : inChunks(ids, (some) => read(store, some))),

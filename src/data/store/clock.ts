@@ -13,7 +13,7 @@ import type Database from 'better-sqlite3'
  * @returns ms since 1970
  * @throws RangeError when the date can't be read
  */
-export function houseClock(
+export function workshopClock(
   db: Database.Database,
   demoDate: string | undefined,
   machine: () => number = Date.now,

@@ -6,14 +6,14 @@ import path from 'node:path'
 import Database from 'better-sqlite3'
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
-import { copyHouse } from '../backup/copy-house'
-import { HouseTrouble, isHouseTrouble } from '@/boundary/house-trouble'
-import { houseClock } from './clock'
+import { copyWorkshop } from '../backup/copy-workshop'
+import { WorkshopTrouble, isWorkshopTrouble } from '@/boundary/workshop-trouble'
+import { workshopClock } from './clock'
 import { Journal, type ActionDetails, type Done } from './journal'
-import { DerivedCache } from './kept'
-import { keepSums } from './kept-sums'
+import { DerivedCache } from './derived-cache'
+import { keepSums } from './sum-triggers'
 import * as schema from './schema'
-import { HOUSE_FILE, lookAt, MIGRATIONS, troubleOf } from './trouble'
+import { WORKSHOP_FILE, lookAt, MIGRATIONS, troubleOf } from './trouble'
 import { readAround, unreadableRows, type UnreadableRows } from './unreadable'
 
 export type { Done }
@@ -30,7 +30,7 @@ export interface Store {
   /** A statement that is asked often: made once, and then only run. */
   prepared<Statement>(name: string, make: (rows: Store['rows']) => Statement): Statement
   /** Values that are kept until what they rest on is written. */
-  readonly kept: DerivedCache
+  readonly cache: DerivedCache
   /** ms since 1970 by the house's clock. */
   now(): number
   readonly folder: string
@@ -61,7 +61,7 @@ export interface OpenOptions {
 export function openStore(options: OpenOptions): Store {
   try {
     // Before its tables are laid anew a house is copied as it was.
-    if (lookAt(options.folder) === 'older') copyHouse(options.folder, 'before an update')
+    if (lookAt(options.folder) === 'older') copyWorkshop(options.folder, 'before an update')
     return opened(options)
   } catch (error) {
     throw troubleOf(error, options.folder)
@@ -70,7 +70,7 @@ export function openStore(options: OpenOptions): Store {
 
 function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenOptions): Store {
   mkdirSync(folder, { recursive: true })
-  const file = path.join(folder, HOUSE_FILE)
+  const file = path.join(folder, WORKSHOP_FILE)
   const db = new Database(file, {
     ...(heard ? { verbose: (sql) => heard(String(sql)) } : {}),
   })
@@ -95,7 +95,7 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
   db.pragma('foreign_keys = ON')
   const unreadable = unreadableRows(db)
   readAround(db, unreadable)
-  const clock = houseClock(db, demoDate, machine)
+  const clock = workshopClock(db, demoDate, machine)
   let ago = 0
   const now = () => clock() - ago
   const kept = new DerivedCache(db)
@@ -105,7 +105,7 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
   return {
     rows,
     now,
-    kept,
+    cache: kept,
     prepared: <Statement>(name: string, make: (of: Store['rows']) => Statement): Statement => {
       const known = (statements.get(name) as Statement | undefined) ?? make(rows)
       statements.set(name, known)
@@ -161,7 +161,7 @@ const held = globalThis as {
 }
 
 /** The folder of the house that is served: `TAUT_DATA`. */
-export const houseFolder = () => process.env.TAUT_DATA ?? path.join(process.cwd(), 'data')
+export const workshopFolder = () => process.env.TAUT_DATA ?? path.join(process.cwd(), 'data')
 
 /**
  * The running server's store: the house's own, or the one that is being visited. `TAUT_DEMO_DATE` is the demo's today.
@@ -179,10 +179,10 @@ export function ownStore(): Store {
 }
 
 function openOwn(): Store {
-  const folder = houseFolder()
+  const folder = workshopFolder()
   // Where a house was, no empty one is laid in its place.
-  if (held.tautWasHere && !existsSync(path.join(folder, HOUSE_FILE)))
-    throw new HouseTrouble(
+  if (held.tautWasHere && !existsSync(path.join(folder, WORKSHOP_FILE)))
+    throw new WorkshopTrouble(
       `The house is gone from ${folder}.`,
       'Bring its folder back to where it was; then this page goes on by itself.',
     )
@@ -192,21 +192,21 @@ function openOwn(): Store {
 }
 
 /** What keeps the house from being served just now; null where nothing does. A file that came back is opened anew. */
-export function houseTrouble(): { readonly sentence: string; readonly todo: string } | null {
+export function workshopTrouble(): { readonly sentence: string; readonly todo: string } | null {
   try {
     if (!store().isThere()) {
-      closeHouse()
+      closeWorkshop()
       store()
     }
     return null
   } catch (error) {
-    if (isHouseTrouble(error)) return { sentence: error.message, todo: error.todo }
+    if (isWorkshopTrouble(error)) return { sentence: error.message, todo: error.todo }
     throw error
   }
 }
 
 /** Closes what is open, so that everything lies in the file. */
-export function closeHouse(): void {
+export function closeWorkshop(): void {
   held.tautVisited?.close()
   held.tautStore?.close()
   held.tautVisited = undefined

@@ -5,7 +5,7 @@
 import type Database from 'better-sqlite3'
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
-import type { DerivedCache } from './kept'
+import type { DerivedCache } from './derived-cache'
 import { journaled } from './schema'
 
 export interface ActionDetails {

@@ -3,22 +3,22 @@ import Database from 'better-sqlite3'
 import { chmodSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import type { HouseTrouble } from '@/boundary/house-trouble'
-import { closeHouse, houseTrouble, openStore, store } from './database'
-import { HOUSE_FILE } from './trouble'
+import type { WorkshopTrouble } from '@/boundary/workshop-trouble'
+import { closeWorkshop, workshopTrouble, openStore, store } from './database'
+import { WORKSHOP_FILE } from './trouble'
 
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-trouble-'))
 afterAll(() => rmSync(root, { recursive: true, force: true }))
 
 let count = 0
 /** A folder with a whole house in it, closed. */
-function house(): string {
+function workshop(): string {
   const folder = path.join(root, String((count += 1)))
   openStore({ folder }).close()
   return folder
 }
 const within = (folder: string, sql: string) => {
-  const db = new Database(path.join(folder, HOUSE_FILE))
+  const db = new Database(path.join(folder, WORKSHOP_FILE))
   db.exec(sql)
   db.close()
 }
@@ -27,18 +27,18 @@ describe('is told, and nothing is touched', () => {
   test.each<[string, (folder: string) => void, RegExp]>([
     [
       'an empty file',
-      (folder) => writeFileSync(path.join(folder, HOUSE_FILE), ''),
+      (folder) => writeFileSync(path.join(folder, WORKSHOP_FILE), ''),
       /is empty: it holds no house/,
     ],
     [
       'words',
-      (folder) => writeFileSync(path.join(folder, HOUSE_FILE), 'strings, gut\n'.repeat(900)),
+      (folder) => writeFileSync(path.join(folder, WORKSHOP_FILE), 'strings, gut\n'.repeat(900)),
       /is no house, or is spoilt/,
     ],
     [
       'a house with its first page scribbled over',
       (folder) => {
-        const file = path.join(folder, HOUSE_FILE)
+        const file = path.join(folder, WORKSHOP_FILE)
         const bytes = readFileSync(file)
         bytes.fill(7, 100, 4096)
         writeFileSync(file, bytes)
@@ -48,7 +48,7 @@ describe('is told, and nothing is touched', () => {
     [
       'another program’s database',
       (folder) => {
-        rmSync(path.join(folder, HOUSE_FILE))
+        rmSync(path.join(folder, WORKSHOP_FILE))
         within(folder, 'CREATE TABLE bookmarks (id INTEGER)')
       },
       /belongs to another program/,
@@ -70,27 +70,27 @@ describe('is told, and nothing is touched', () => {
     [
       'a folder in its place',
       (folder) => {
-        rmSync(path.join(folder, HOUSE_FILE))
-        mkdirSync(path.join(folder, HOUSE_FILE))
+        rmSync(path.join(folder, WORKSHOP_FILE))
+        mkdirSync(path.join(folder, WORKSHOP_FILE))
       },
       /is a folder; the house’s file should lie there/,
     ],
   ])('%s', (_, spoil, said) => {
-    const folder = house()
+    const folder = workshop()
     spoil(folder)
     const bytes = () => {
       try {
-        return readFileSync(path.join(folder, HOUSE_FILE)).toString('base64')
+        return readFileSync(path.join(folder, WORKSHOP_FILE)).toString('base64')
       } catch {
         return 'a folder'
       }
     }
     const before = bytes()
-    let trouble: HouseTrouble | null = null
+    let trouble: WorkshopTrouble | null = null
     try {
       openStore({ folder }).close()
     } catch (error) {
-      trouble = error as HouseTrouble
+      trouble = error as WorkshopTrouble
     }
     expect(trouble).toMatchObject({ name: 'HouseTrouble' })
     expect(trouble?.message).toMatch(said)
@@ -108,7 +108,7 @@ describe('is told, and nothing is touched', () => {
   // Whoever may do everything is kept from nothing.
   const asRoot = process.getuid?.() === 0
   ;(asRoot ? test.skip : test)('a folder that can’t be written', () => {
-    const folder = house()
+    const folder = workshop()
     chmodSync(folder, 0o500)
     expect(() => openStore({ folder })).toThrow(/can’t be (written|opened)/)
     chmodSync(folder, 0o700)
@@ -116,17 +116,17 @@ describe('is told, and nothing is touched', () => {
 })
 
 test('a house that is moved away is missed, and goes on when it is back', () => {
-  const folder = house()
+  const folder = workshop()
   process.env.TAUT_DATA = folder
   store()
-  expect(houseTrouble()).toBeNull()
+  expect(workshopTrouble()).toBeNull()
   renameSync(folder, `${folder} elsewhere`)
-  expect(houseTrouble()?.sentence).toMatch(/The house is gone from/)
+  expect(workshopTrouble()?.sentence).toMatch(/The house is gone from/)
   // Nothing is laid where it was meanwhile.
-  expect(houseTrouble()?.sentence).toMatch(/The house is gone from/)
+  expect(workshopTrouble()?.sentence).toMatch(/The house is gone from/)
   renameSync(`${folder} elsewhere`, folder)
-  expect(houseTrouble()).toBeNull()
-  closeHouse()
+  expect(workshopTrouble()).toBeNull()
+  closeWorkshop()
   delete process.env.TAUT_DATA
 })
 
@@ -136,7 +136,7 @@ test('closed, a house lies whole in its one file', () => {
   open.rows.$client.exec("INSERT INTO clock (demo_date, offset_ms) VALUES ('2026-01-01', 7)")
   open.close()
   const copy = path.join(root, 'copy.sqlite')
-  writeFileSync(copy, readFileSync(path.join(folder, HOUSE_FILE)))
+  writeFileSync(copy, readFileSync(path.join(folder, WORKSHOP_FILE)))
   const db = new Database(copy, { readonly: true })
   expect(db.prepare('SELECT offset_ms FROM clock').pluck().get()).toBe(7)
   db.close()

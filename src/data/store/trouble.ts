@@ -4,53 +4,53 @@ import { getTableName, type Table } from 'drizzle-orm'
 import { existsSync, readdirSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { readMigrationFiles } from 'drizzle-orm/migrator'
-import { HouseTrouble, isHouseTrouble } from '@/boundary/house-trouble'
+import { WorkshopTrouble, isWorkshopTrouble } from '@/boundary/workshop-trouble'
 import { journaled } from './schema'
 
 /** The house’s file in its folder. */
-export const HOUSE_FILE = 'taut-pinset.sqlite'
+export const WORKSHOP_FILE = 'taut-pinset.sqlite'
 export const MIGRATIONS = path.join(process.cwd(), 'drizzle')
 
 export const RESTORE = 'Bring back the last backup with bin/restore, or put the file aside and begin anew.'
 
 /** How a house’s file stands to this program: none yet, as this one writes it, or as an older one did. */
-export type HouseAge = 'new' | 'current' | 'older'
+export type WorkshopAge = 'new' | 'current' | 'older'
 
 /**
  * Looks at the file of a house before anything is written to it.
  *
  * @throws HouseTrouble where it is none that this program can go on with
  */
-export function lookAt(folder: string): HouseAge {
-  const file = path.join(folder, HOUSE_FILE)
+export function lookAt(folder: string): WorkshopAge {
+  const file = path.join(folder, WORKSHOP_FILE)
   if (existsSync(folder) && !statSync(folder).isDirectory())
-    throw new HouseTrouble(`${folder} is a file, not a folder.`, 'Name another folder in TAUT_DATA.')
+    throw new WorkshopTrouble(`${folder} is a file, not a folder.`, 'Name another folder in TAUT_DATA.')
   if (!existsSync(file)) return 'new'
   const stat = statSync(file)
   if (stat.isDirectory())
-    throw new HouseTrouble(
+    throw new WorkshopTrouble(
       `${file} is a folder; the house’s file should lie there.`,
       'Move that folder elsewhere.',
     )
   // Beside a log that still holds everything, SQLite’s file may be empty for a moment.
-  if (stat.size === 0 && !readdirSync(folder).includes(`${HOUSE_FILE}-wal`))
-    throw new HouseTrouble(`${file} is empty: it holds no house.`, RESTORE)
+  if (stat.size === 0 && !readdirSync(folder).includes(`${WORKSHOP_FILE}-wal`))
+    throw new WorkshopTrouble(`${file} is empty: it holds no house.`, RESTORE)
   const db = new Database(file, { readonly: true })
   try {
     const tables = new Set(db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all())
     if (tables.size === 0) return 'new'
     if (!tables.has('__drizzle_migrations'))
-      throw new HouseTrouble(`${file} belongs to another program.`, 'Name another folder in TAUT_DATA.')
+      throw new WorkshopTrouble(`${file} belongs to another program.`, 'Name another folder in TAUT_DATA.')
     const known = readMigrationFiles({ migrationsFolder: MIGRATIONS })
     const newest = db.prepare('SELECT max(created_at) FROM __drizzle_migrations').pluck().get() as number
     if (newest > (known.at(-1)?.folderMillis ?? 0))
-      throw new HouseTrouble(
+      throw new WorkshopTrouble(
         `${file} was written by a newer version of this program.`,
         'Update the program, and start it again.',
       )
     if (newest < (known.at(-1)?.folderMillis ?? 0)) return 'older'
     const missing = (Object.values(journaled) as Table[]).find((table) => !tables.has(getTableName(table)))
-    if (missing) throw new HouseTrouble(`${file} lacks its table “${getTableName(missing)}”.`, RESTORE)
+    if (missing) throw new WorkshopTrouble(`${file} lacks its table “${getTableName(missing)}”.`, RESTORE)
     return 'current'
   } finally {
     db.close()
@@ -77,7 +77,7 @@ const BY_CODE: Readonly<Record<string, readonly [says: string, todo: string]>> =
 export function troubleOf(error: unknown, folder: string): unknown {
   const code = (error as { code?: string } | null)?.code ?? ''
   const known = BY_CODE[code] ?? BY_CODE[/^SQLITE_[A-Z]+/.exec(code)?.[0] ?? '']
-  if (isHouseTrouble(error) || !known) return error
+  if (isWorkshopTrouble(error) || !known) return error
   const [says, todo] = known
-  return new HouseTrouble(`${path.join(folder, HOUSE_FILE)} ${says}.`, todo)
+  return new WorkshopTrouble(`${path.join(folder, WORKSHOP_FILE)} ${says}.`, todo)
 }

@@ -4,7 +4,7 @@
  */
 import type Database from 'better-sqlite3'
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm'
-import { HouseTrouble } from '@/boundary/house-trouble'
+import { WorkshopTrouble } from '@/boundary/workshop-trouble'
 import { parseNote } from '@/core/pitch/parse-note'
 import { house, instruments, journaled, positions } from './schema'
 import { RESTORE } from './trouble'
@@ -52,7 +52,7 @@ export function unreadableRows(db: Database.Database): UnreadableRows {
     if (wrong.length > 0) rows.set(getTableName(table), new Set(wrong))
   }
   if (rows.has(getTableName(house)))
-    throw new HouseTrouble('The settings of this house can’t be read.', RESTORE)
+    throw new WorkshopTrouble('The settings of this house can’t be read.', RESTORE)
   withItsInstrument(db, rows)
   if (rows.size > 0) withWhatHangsOnThem(db, tables.map(getTableName), rows)
   return rows

@@ -38,7 +38,7 @@ export interface Cut {
 
 /** Coils that something can be cut from: not used up, not thrown away, and their rest not parked on a neck. By row id. */
 export function openCoils(store: Store): readonly Coil[] {
-  return store.kept.get('open coils', [coils, parkedTails], () => {
+  return store.cache.get('open coils', [coils, parkedTails], () => {
     const parked = new Set(
       store.rows
         .select({ coilId: parkedTails.coilId })
@@ -53,7 +53,7 @@ export function openCoils(store: Store): readonly Coil[] {
 
 /** Coils with something left that were not thrown away, read again only where they were written. */
 function coilsLeft(store: Store): ReadonlyMap<number, Coil> {
-  return store.kept.rows('coils left', coils, (ids) => {
+  return store.cache.rows('coils left', coils, (ids) => {
     // As the partial index says it, so that SQLite takes it.
     const left = sql`left_mm > 0 AND discarded_at IS NULL`
     const read = (some: readonly number[] | null) =>

@@ -16,7 +16,7 @@ import { cuts } from '../store/schema'
 import { FREE_FROM, freeStores, storesOfJobs } from './set-aside'
 import { chooseCoilOf } from '../jobs/coil-of-job'
 import type { StoredInstrument } from '../instruments/instruments'
-import { houseLearned, kindOf } from '../jobs/learned'
+import { workshopLearned, kindOf } from '../jobs/learned'
 import { jobsOnStrings } from '../jobs/open-jobs'
 import { stringOf } from '../jobs/string-of'
 import { Refusal } from '@/boundary/refusal'
@@ -33,7 +33,7 @@ export interface StringToCut {
 
 /** Jobs whose string is not cut yet, and every coil that could serve one. */
 export function cuttingBench(store: Store): CuttingBench {
-  return store.kept.get('cutting bench', [...FREE_FROM, cuts], () => readBench(store))
+  return store.cache.get('cutting bench', [...FREE_FROM, cuts], () => readBench(store))
 }
 
 /** The strings that wait for their coil, as a list of them shows them. */
@@ -140,7 +140,7 @@ export function cuttingBenchFor(
     store,
     ids.map((id) => {
       const position = positionAt(instrument, id)
-      const corrections = houseLearned(store).correctionsFor(kindOf(stored, position))
+      const corrections = workshopLearned(store).correctionsFor(kindOf(stored, position))
       const sold = soldByClass(instrument)
       return {
         id,

@@ -19,7 +19,7 @@ export function kindsInStores(
   store: Store,
   stored: StoredInstrument,
 ): Readonly<Record<string, KindInStores>> {
-  return store.kept.get(
+  return store.cache.get(
     `kinds in stores of ${stored.id}`,
     [...FREE_FROM, instruments, positions, coverings, house],
     () => lookedUp(store, stored),

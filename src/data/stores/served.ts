@@ -14,7 +14,7 @@ export interface Served {
 
 /** Positions by what they ask for. */
 export function positionsBySpec(store: Store): (spec: StringSpec) => readonly Served[] {
-  const bySpec = store.kept.get('positions by spec', [instruments, positions], () => sorted(store))
+  const bySpec = store.cache.get('positions by spec', [instruments, positions], () => sorted(store))
   return (spec) => fillings(spec).flatMap(({ key }) => bySpec.get(key) ?? [])
 }
 

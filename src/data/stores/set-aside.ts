@@ -51,7 +51,7 @@ export const FREE_FROM = [...CUT_FROM, parkedTails] as const
 
 /** What open jobs and restrings have set aside, by coil. */
 export function setAside(store: Store): ReadonlyMap<number, readonly SetAside[]> {
-  return store.kept.get('set aside', CUT_FROM, () => {
+  return store.cache.get('set aside', CUT_FROM, () => {
     const byCoil = new Map<number, SetAside[]>()
     const put = (coilId: number, jobId: number | null, on: Omit<OpenJob, 'row'>) => {
       const { instrument, position, habits, corrections } = on
@@ -111,12 +111,12 @@ export function freeCoils(store: Store, forJob: number | null = null): readonly 
 
 /** Free coils, sorted out by what they are; kept, since the same are asked for on many pages. */
 export function freeStores(store: Store): SortedOut<Coil> {
-  return store.kept.get('free stores', FREE_FROM, () => sortedOut(freeCoils(store)))
+  return store.cache.get('free stores', FREE_FROM, () => sortedOut(freeCoils(store)))
 }
 
 /** Coils without what restrings are still to come to, sorted out: open jobs share out the rest among them. */
 export function storesOfJobs(store: Store): SortedOut<Coil> {
-  return store.kept.get('stores of jobs', FREE_FROM, () => {
+  return store.cache.get('stores of jobs', FREE_FROM, () => {
     const byCoil = setAside(store)
     return sortedOut(
       openCoils(store).map((coil) =>

@@ -46,7 +46,7 @@ export function drawnOffers(store: Store, offers: readonly Offer<Coil>[]): reado
 
 /** A few words for each position of an instrument: the coil to cut, how many cuts it holds. Kept for those looked at. */
 export function sparesOf(store: Store, { id, instrument, habits }: StoredInstrument): Spares {
-  return store.kept.get(`spares of ${id}`, [...FREE_FROM, instruments, positions, coverings, house], () =>
+  return store.cache.get(`spares of ${id}`, [...FREE_FROM, instruments, positions, coverings, house], () =>
     sparesIn(freeStores(store), instrument, habits),
   )
 }

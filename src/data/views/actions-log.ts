@@ -33,7 +33,7 @@ export const HISTORY_KINDS = {
   stores: ['stores', 'coil'],
   buying: ['need', 'order', 'delivery', 'supplier'],
   'charts and instruments': ['shelf', 'chart'],
-  house: ['house', 'habit', 'occasions'],
+  workshop: ['house', 'habit', 'occasions'],
   undone: ['undo'],
 } as const
 export type HistoryKind = keyof typeof HISTORY_KINDS

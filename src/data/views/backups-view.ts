@@ -8,11 +8,11 @@ export interface BackupsView {
   readonly backups: readonly (Backup & { readonly loses: RestoreLoses })[]
 }
 
-export function backupsView(house: string): BackupsView {
-  const folder = backupFolder(house)
+export function backupsView(workshop: string): BackupsView {
+  const folder = backupFolder(workshop)
   return {
     folder,
     also: process.env.TAUT_BACKUPS_ALSO ?? null,
-    backups: backupsIn(folder).map((backup) => ({ ...backup, loses: lostBy(house, backup) })),
+    backups: backupsIn(folder).map((backup) => ({ ...backup, loses: lostBy(workshop, backup) })),
   }
 }

@@ -17,9 +17,16 @@ import { lifeClass, type LifeClass, type Rate } from '@/core/wear/life-class'
 import { yearsOn } from '@/core/wear/on-since'
 import { stringPrices } from '../buying/string-prices'
 import { stringsOn } from '../fitted/fitted'
-import { conditionsSeen, firstDaysShare, houseRates, paceNow, stringLives, type Look } from '../fitted/lives'
-import { houseSettings } from '../house/house'
-import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
+import {
+  conditionsSeen,
+  firstDaysShare,
+  workshopRates,
+  paceNow,
+  stringLives,
+  type Look,
+} from '../fitted/lives'
+import { workshopSettings } from '../workshop/settings'
+import { isFor, occasionsAhead, type Occasion } from '../workshop/occasions'
 import { allInstruments, type StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import type { Store } from '../store/database'
@@ -93,14 +100,14 @@ export function beforeDate(store: Store, dateId: number | null, slug: string | n
   const dates = occasionsAhead(store).filter(({ at }) => at > now)
   const date = dates.find(({ id }) => id === dateId) ?? dates[0]
   if (!date) return null
-  const settings = houseSettings(store)
+  const settings = workshopSettings(store)
   const hours = date.hours ?? settings.concertHours
   const concerned = allInstruments(store).filter(({ instrument }) => isFor(date, instrument.slug))
   const stored = found(
     slug === null ? concerned[0] : concerned.find(({ instrument }) => instrument.slug === slug),
     `There is no such instrument for ${date.name}.`,
   )
-  const rates = houseRates(store)
+  const rates = workshopRates(store)
   const strings = stringsBefore(store, stored, { at: date.at, hours }, rates)
   return {
     date: { id: date.id, name: date.name, at: date.at, hours },
@@ -132,7 +139,7 @@ export function kitForDate(store: Store, dateId: number | null): KitForDate {
     occasionsAhead(store).find(({ id, at }) => id === dateId && at > store.now()),
     'There is no such date ahead.',
   )
-  const { concertHours, sureChance } = houseSettings(store)
+  const { concertHours, sureChance } = workshopSettings(store)
   const hours = date.hours ?? concertHours
   const concerned = allInstruments(store).filter(({ instrument }) => isFor(date, instrument.slug))
   if (concerned.length > MOST_TOGETHER)
@@ -140,7 +147,7 @@ export function kitForDate(store: Store, dateId: number | null): KitForDate {
       404,
       `${date.name} is for ${concerned.length} instruments: more than one kit can be for.`,
     )
-  const rates = houseRates(store)
+  const rates = workshopRates(store)
   const stores: Record<string, KindInStores> = {}
   const strings = concerned.flatMap((stored) => {
     // What the stores hold of a kind is said by the instrument that asks for the longest cuts.

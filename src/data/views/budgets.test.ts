@@ -17,7 +17,7 @@ import { allInstruments, instrumentBySlug } from '../instruments/instruments'
 import { jobById } from '../jobs/job'
 import { logBreak } from '../jobs/log-break'
 import { jobsTogether } from '../jobs/jobs-together'
-import { houseLearned } from '../jobs/learned'
+import { workshopLearned } from '../jobs/learned'
 import { openJobs } from '../jobs/open-jobs'
 import { openStore, type Store } from '../store/database'
 import { stringsToCut } from '../stores/cutting'
@@ -40,12 +40,12 @@ import { wearShelf } from './wear-shelf'
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-budgets-'))
 const DATE = '2026-11-24T10:00'
 
-interface House {
+interface Workshop {
   readonly store: Store
   readonly heard: string[]
 }
 
-function lay(instruments: number, years: number): House {
+function lay(instruments: number, years: number): Workshop {
   const folder = path.join(root, `${instruments}`)
   prepareWorkshop(folder, 'demo', DATE, { instruments, years, seed: 7 })
   const heard: string[] = []
@@ -61,8 +61,8 @@ function lay(instruments: number, years: number): House {
   return { heard, store }
 }
 
-let small: House
-let large: House
+let small: Workshop
+let large: Workshop
 beforeAll(() => {
   small = lay(10, 1)
   large = lay(24, 3)
@@ -101,7 +101,7 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
   ['the need list', 30, (store) => suggestedNeeds(store)],
   ['the buying', 20, (store) => buyingBench(store)],
   ['orders', 2, (store) => [openInList(store), closedInList(store, 20, null)]],
-  ['fittings', 16, (store) => [pastFittings(store, 2), houseLearned(store)]],
+  ['fittings', 16, (store) => [pastFittings(store, 2), workshopLearned(store)]],
   ['the history', 4, (store) => actionsLog(store, 100, {})],
   [
     'the history of an instrument',
@@ -129,8 +129,8 @@ const PAGES: readonly (readonly [name: string, most: number, read: (store: Store
   ['small things', 8, (store) => anchorGut(store)],
 ]
 
-function heardOf({ store, heard }: House, read: (store: Store) => unknown): readonly string[] {
-  store.kept.forget()
+function heardOf({ store, heard }: Workshop, read: (store: Store) => unknown): readonly string[] {
+  store.cache.forget()
   // Lives are read once, when they are first asked for; from then on they follow what is written.
   stringLives(store)
   heard.length = 0

@@ -13,9 +13,9 @@ import { nearGauges, type NearGauge } from '@/core/stores/near-gauges'
 import { byPositionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { catalogueItems } from '../store/schema'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import { openNeeds, type Need } from '../buying/need-list'
-import { occasionsAhead } from '../house/occasions'
+import { occasionsAhead } from '../workshop/occasions'
 import { allSuppliers, catalogue, offersOf, type Supplier } from '../buying/suppliers'
 
 const HOUR = 3_600_000
@@ -61,7 +61,7 @@ export type ToBuy = Pick<Need, 'id' | 'positionId' | 'spec' | 'length' | 'toOrde
 
 /** Everything the plan is reckoned from, as it stands now. */
 export function buyingBench(store: Store, onList: readonly ToBuy[] = openNeeds(store)): BuyingBench {
-  const { holdsWithinCents, concertHours, currency } = houseSettings(store)
+  const { holdsWithinCents, concertHours, currency } = workshopSettings(store)
   const offers = namedOffers(store)
   const suppliers = allSuppliers(store)
     .filter(({ retiredAt }) => retiredAt === null)
@@ -89,7 +89,7 @@ export function buyingBench(store: Store, onList: readonly ToBuy[] = openNeeds(s
 
 /** All catalogues as the plan takes them. They seldom change, and are long. */
 function namedOffers(store: Store): readonly NamedOffer[] {
-  return store.kept.get('offers', [catalogueItems], () => {
+  return store.cache.get('offers', [catalogueItems], () => {
     const items = catalogue(store)
     return offersOf(items).map((offer, i) => ({
       ...offer,
@@ -118,7 +118,7 @@ function nearTo(
 
 /** The longest string of each kind that each supplier has in stock, m, by the key of a need. Catalogues seldom change, and are long. */
 function soldBySupplier(store: Store): ReadonlyMap<number, ReadonlyMap<string, number>> {
-  return store.kept.get('sold by supplier', [catalogueItems], () => {
+  return store.cache.get('sold by supplier', [catalogueItems], () => {
     const sold = new Map<number, Map<string, number>>()
     for (const { supplierId, stock, contents } of namedOffers(store)) {
       if (stock === 0) continue

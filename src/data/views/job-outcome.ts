@@ -4,11 +4,11 @@
 import { eq } from 'drizzle-orm'
 import type { Store } from '../store/database'
 import { fittedById } from '../fitted/fitted'
-import { toOpenHours } from '../house/open-hours'
+import { toOpenHours } from '../workshop/open-hours'
 import { jobById, type Job } from '../jobs/job'
 import { leftOf, type LeftStep } from '../jobs/left-for-later'
 import { fittings } from '../store/schema'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import { holdsFrom, settlingOf, type Settling } from '../fitted/settling'
 
 export interface JobOutcome {
@@ -53,7 +53,7 @@ export function jobOutcome(store: Store, jobId: number): JobOutcome | null {
 function planned(store: Store, settling: Settling): SettlingAfter {
   const toOpen = toOpenHours(store)
   const planAt = [...new Set(settling.planAt.map(toOpen))]
-  const { holdsWithinCents, concertHours } = houseSettings(store)
+  const { holdsWithinCents, concertHours } = workshopSettings(store)
   return {
     ...settling,
     planAt,

@@ -4,8 +4,8 @@ import { newString } from '@/core/settle/new-string'
 import { FIRST_TUNED } from '@/core/settle/drift'
 import type { Evening } from '@/core/wear/around-date'
 import type { Material } from '@/core/strings/materials'
-import { houseSettings } from '../house/house'
-import { toOpenHours } from '../house/open-hours'
+import { workshopSettings } from '../workshop/settings'
+import { toOpenHours } from '../workshop/open-hours'
 import type { Store } from '../store/database'
 
 const HOUR = 3_600_000
@@ -22,7 +22,7 @@ export interface LatestFit {
 /** The latest hour to fit a string of a material. */
 export function latestToFit(store: Store, material: Material, { at: begins, hours }: Evening): LatestFit {
   const now = store.now()
-  const age = holdsFromAge(newString(material), hours, houseSettings(store).holdsWithinCents)
+  const age = holdsFromAge(newString(material), hours, workshopSettings(store).holdsWithinCents)
   const lead = Math.max(FIRST_TUNED, age) * HOUR
   const due = begins - lead
   const at = due - (due % HALF_HOUR)

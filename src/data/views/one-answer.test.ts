@@ -1,8 +1,8 @@
 /** From when a string holds through a concert is one figure wherever it is stated; and what slips holds nowhere. */
 import { eachOnDemo } from '../demo/each-on-demo'
 import { holdsBy, holdsFrom, settlingStrings, logReading } from '../fitted/settling'
-import { houseSettings } from '../house/house'
-import { addOccasions } from '../house/occasions'
+import { workshopSettings } from '../workshop/settings'
+import { addOccasions } from '../workshop/occasions'
 import { jobs } from '../store/schema'
 import type { Store } from '../store/database'
 import { jobOutcome } from './job-outcome'
@@ -37,7 +37,7 @@ function everywhere() {
 }
 
 test('the done page, the report, Settling and the string’s own page state one figure', () => {
-  const { holdsWithinCents, concertHours } = houseSettings(store)
+  const { holdsWithinCents, concertHours } = workshopSettings(store)
   const { done, report, sheet } = everywhere()
   let compared = 0
   for (const s of settlingStrings(store)) {
@@ -55,7 +55,7 @@ test('the done page, the report, Settling and the string’s own page state one 
 })
 
 test('Today names a string for a date just before that figure and not just after it, and its chance on the day is nine of ten', () => {
-  const { holdsWithinCents, concertHours } = houseSettings(store)
+  const { holdsWithinCents, concertHours } = workshopSettings(store)
   const waiting = settlingStrings(store).filter(
     (s) => (holdsFrom(s, holdsWithinCents, concertHours) ?? 0) > store.now() + 60 * MINUTE,
   )
@@ -78,7 +78,7 @@ test('Today names a string for a date just before that figure and not just after
 })
 
 test('a string that slipped holds from no time on, on any page, and no visit is planned for it', () => {
-  const { holdsWithinCents, concertHours } = houseSettings(store)
+  const { holdsWithinCents, concertHours } = workshopSettings(store)
   const s = settlingStrings(store).find(
     ({ slipping, fitted }) => !slipping && store.now() - fitted.fittedAt > 60 * MINUTE,
   )!

@@ -6,7 +6,7 @@ import { theName } from '@/core/instrument/names'
 import { DRILLS, type Drill } from '@/core/practice/drill'
 import { dueOf, toPractise } from '@/core/practice/due'
 import type { Effect } from '@/core/practice/effect'
-import { keptAfter, measuredDrills, type DrillMeasured, type Kept } from '@/core/practice/measured'
+import { retentionOf, measuredDrills, type DrillMeasured, type Retention } from '@/core/practice/measured'
 import type { OldString } from '@/core/practice/old-string'
 import { recallOf } from '@/core/practice/schedule'
 import { allInstruments, instrumentBySlug, type StoredInstrument } from '../instruments/instruments'
@@ -31,7 +31,7 @@ export interface PracticeView {
   /** Drills that this instrument has something to ask in. */
   readonly drills: readonly Drill[]
   readonly measured: readonly DrillMeasured[]
-  readonly kept: readonly Kept[]
+  readonly retention: readonly Retention[]
   /** What is likeliest forgotten by now, with the chance that it is still known. */
   readonly forgotten: readonly { readonly about: string; readonly recall: number; readonly last: number }[]
   readonly effect: Effect | null
@@ -68,7 +68,7 @@ export function practiceView(store: Store, person: string, asked: string | undef
     dueAt: known.length === 0 ? null : Math.min(...known.map((one) => one.due)),
     drills: DRILLS.filter((drill) => mine.has(drill)),
     measured: measuredDrills(answers),
-    kept: keptAfter(answers),
+    retention: retentionOf(answers),
     forgotten: known
       .map((one) => ({ about: about.get(one.card) ?? one.card, recall: recallOf(one, now), last: one.last }))
       .sort((a, b) => a.recall - b.recall)

@@ -20,7 +20,7 @@ import type { Charge, Charges } from '@/core/stores/charges'
 import { specAt } from '@/core/stores/string-spec'
 import { guarded } from '../csv/formula-guard'
 import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
-import { gaugeUnitOf, houseSettings, type House } from '../house/house'
+import { gaugeUnitOf, workshopSettings, type Workshop } from '../workshop/settings'
 import type { StoredInstrument } from '../instruments/instruments'
 import { lastRestring } from '../jobs/restrings'
 import { chargesFor } from './charges'
@@ -74,7 +74,7 @@ const WEEKS = 4
 export function restringReport(store: Store, stored: StoredInstrument): RestringReport {
   const { instrument, habits, positionIds } = stored
   const restring = found(lastRestring(store, stored) ?? undefined, `${instrument.name} was not restrung yet.`)
-  const settings = houseSettings(store)
+  const settings = workshopSettings(store)
   const unit = gaugeUnitOf(settings)
   const history = historyOf(store, [...positionIds.values()])
   const told = ({ construction, make }: OnPosition): Reported => ({
@@ -138,7 +138,7 @@ const INVOICE_COLUMNS = ['What', 'Count', 'Each', 'Amount', 'Money'] as const
 /** From when every new string holds, and which slip. */
 function heldFrom(
   settling: readonly Settling[],
-  { holdsWithinCents, concertHours }: House,
+  { holdsWithinCents, concertHours }: Workshop,
   now: number,
 ): Pick<RestringReport, 'holdsFrom' | 'slipping'> {
   const from = settling.map((one) => holdsFrom(one, holdsWithinCents, concertHours))

@@ -7,7 +7,7 @@ import { stopBlocks, type StopBlock } from '@/core/restring/stop-block'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { boardEffects } from '../fitted/board-effects'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import type { StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import { lastRestring, type Restring } from '../jobs/restrings'
@@ -50,7 +50,7 @@ export interface RestringView {
 
 export function restringView(store: Store, stored: StoredInstrument): RestringView {
   const { instrument, habits, positionIds } = stored
-  const { loadShare, retuneAtCents, currency, people } = houseSettings(store)
+  const { loadShare, retuneAtCents, currency, people } = workshopSettings(store)
   const { seen, senses } = boardEffects(store, stored)
   const restring = lastRestring(store, stored)
   const withJob = new Set(openJobs(store).map(({ positionId }) => positionId))

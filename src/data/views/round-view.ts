@@ -10,7 +10,7 @@ import { EQUAL, offEqual, type Temperament } from '@/core/temper/temperament'
 import { boardEffects, LEARNED_FROM } from '../fitted/board-effects'
 import { lastRounds, readingsIn, type Round } from '../fitted/rounds'
 import { settlingStrings } from '../fitted/settling'
-import { allTemperaments, type KeptTemperament } from '../house/temperaments'
+import { allTemperaments, type KeptTemperament } from '../workshop/temperaments'
 import { instrumentBySlug } from '../instruments/instruments'
 import type { Store } from '../store/database'
 

@@ -9,7 +9,7 @@ import { siteFacts, siteWord, suspectedAt } from '@/core/wear/break-sites'
 import { soldByClass } from '@/core/instrument/instrument'
 import type { ChargedString, Charges } from '@/core/stores/charges'
 import { specAt } from '@/core/stores/string-spec'
-import { gaugeUnitOf, houseSettings } from '../house/house'
+import { gaugeUnitOf, workshopSettings } from '../workshop/settings'
 import type { Store } from '../store/database'
 import { chargesFor } from './charges'
 import type { JobOutcome } from './job-outcome'
@@ -53,7 +53,7 @@ export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaug
 
 /** What the work costs its owner: the strings that were put on, and the time. */
 export function serviceCharges(store: Store, done: readonly JobOutcome[]): Charges {
-  const gaugeUnit = gaugeUnitOf(houseSettings(store))
+  const gaugeUnit = gaugeUnitOf(workshopSettings(store))
   return chargesFor(
     store,
     done.flatMap(({ job, cutMm }): ChargedString[] =>

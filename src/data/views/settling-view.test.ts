@@ -6,9 +6,9 @@ import { isOpen } from '@/core/settle/open-hours'
 import { isRefusal } from '@/boundary/refusal'
 import { prepare } from '../demo/prepare'
 import { logReading, settlingStrings } from '../fitted/settling'
-import { changeHouse, houseSettings } from '../house/house'
-import { occasionsAhead } from '../house/occasions'
-import { busyTimes, openHours } from '../house/open-hours'
+import { changeWorkshop, workshopSettings } from '../workshop/settings'
+import { occasionsAhead } from '../workshop/occasions'
+import { busyTimes, openHours } from '../workshop/open-hours'
 import { openStore, type Store } from '../store/database'
 import { settlingCurves, settlingString, visitsUntil } from './settling-view'
 import { todayView } from './today'
@@ -94,7 +94,7 @@ test('tuned at the interval as well, a string falls by less than half of what it
 })
 
 test('visits come when someone is there, before the date and to no string that slips', () => {
-  const hours = openHours(houseSettings(store))
+  const hours = openHours(workshopSettings(store))
   for (const { id, at } of occasionsAhead(store)) {
     const { plan, strings, slipping, latest } = visitsUntil(store, id)!
     expect(slipping).toEqual(['1st-octave A of Lovage'])
@@ -110,7 +110,7 @@ test('visits come when someone is there, before the date and to no string that s
 })
 
 test('Today asks for no retune at an hour at which nobody is there', () => {
-  const hours = openHours(houseSettings(store))
+  const hours = openHours(workshopSettings(store))
   for (const { nextAt } of todayView(store, true).later.shown)
     if (nextAt !== null) expect(isOpen(nextAt, hours)).toBe(true)
 })
@@ -122,7 +122,7 @@ test('wider tolerances ask for fewer visits; a calendar has one event with an al
   const calendar = visitsCalendar(until)
   expect(calendar.match(/BEGIN:VALARM/g)).toHaveLength(before)
   expect(calendar).toContain(`X-WR-CALNAME:Visits until ${until.date.name}`)
-  const { actionId } = changeHouse(store, { retuneAtCents: 45, holdsWithinCents: 20 })
+  const { actionId } = changeWorkshop(store, { retuneAtCents: 45, holdsWithinCents: 20 })
   expect(few()).toBeLessThan(before)
   store.undo(actionId)
   expect(few()).toBe(before)

@@ -11,9 +11,9 @@ import { coreMaterial } from '@/core/strings/construction'
 import type { Material } from '@/core/strings/materials'
 import type { LoggedReading } from '../fitted/logged-readings'
 import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
-import { houseSettings } from '../house/house'
-import { isFor, occasionsAhead, type Occasion } from '../house/occasions'
-import { busyTimes, openHours, toOpenHours } from '../house/open-hours'
+import { workshopSettings } from '../workshop/settings'
+import { isFor, occasionsAhead, type Occasion } from '../workshop/occasions'
+import { busyTimes, openHours, toOpenHours } from '../workshop/open-hours'
 import type { Store } from '../store/database'
 import { latestToFit } from './latest-fit'
 
@@ -59,7 +59,7 @@ export function settlingCurves(
 ): { readonly shown: readonly SettlingCurve[]; readonly all: number } {
   const settling = settlingStrings(store)
   const toOpen = toOpenHours(store)
-  const { holdsWithinCents, concertHours } = houseSettings(store)
+  const { holdsWithinCents, concertHours } = workshopSettings(store)
   return {
     shown: settling
       .slice(0, most)
@@ -160,7 +160,7 @@ export function settlingString(store: Store, fittedId: number, positionId: numbe
     ),
     'That string no longer settles, or is not on any instrument.',
   )
-  const { holdsWithinCents, concertHours } = houseSettings(store)
+  const { holdsWithinCents, concertHours } = workshopSettings(store)
   const curve = curveOf(s, store.now(), toOpenHours(store), holdsWithinCents, concertHours)
   const { tuned, left } = s
   const ages = [...Array(AHEAD + 1).keys()].map(
@@ -241,8 +241,8 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
   const ahead = occasionsAhead(store).filter(({ at }) => at > now && at - now < PLANS_AHEAD)
   const date = ahead.find(({ id }) => id === dateId) ?? ahead[0]
   if (!date) return null
-  const house = houseSettings(store)
-  const { retuneAtCents, holdsWithinCents, concertHours } = house
+  const workshop = workshopSettings(store)
+  const { retuneAtCents, holdsWithinCents, concertHours } = workshop
   const hours = date.hours ?? concertHours
   // A string that slips is seen to first: tuning it again and again would break it.
   const concerned = settlingStrings(store).filter((s) => isFor(date, s.slug))
@@ -257,7 +257,7 @@ export function visitsUntil(store: Store, dateId: number | null): VisitsUntil | 
       tunedAt: s.lastTunedAt,
       left: s.left,
     })),
-    slots: openSlots(now, date.at, openHours(house), busyTimes(store)),
+    slots: openSlots(now, date.at, openHours(workshop), busyTimes(store)),
     until: date.at,
     hours,
     keepWithin: retuneAtCents,

@@ -99,7 +99,7 @@ export function coilsPage(
 
 /** Coils that more than a scrap is left of, in an order that is kept: thousands are not sorted for a page of them. */
 function sortedCoils(store: Store, by: CoilOrder, down: boolean): readonly Coil[] {
-  return store.kept.get(`coils by ${by}${down ? ', down' : ''}`, [coilTable, parkedTails], () =>
+  return store.cache.get(`coils by ${by}${down ? ', down' : ''}`, [coilTable, parkedTails], () =>
     openCoils(store)
       .filter(({ lengthLeft }) => lengthLeft >= SCRAP)
       .sort((a, b) => (down ? -1 : 1) * ORDERS[by](a, b) || a.id - b.id),
@@ -107,7 +107,7 @@ function sortedCoils(store: Store, by: CoilOrder, down: boolean): readonly Coil[
 }
 
 function materialsIn(store: Store): readonly string[] {
-  return store.kept.get('materials of coils', [coilTable, parkedTails], () =>
+  return store.cache.get('materials of coils', [coilTable, parkedTails], () =>
     [
       ...new Set(sortedCoils(store, 'material', false).map(({ construction }) => materialWord(construction))),
     ].sort(),
@@ -118,7 +118,7 @@ function materialsIn(store: Store): readonly string[] {
 function lookedFor(store: Store, look: string): (coil: Coil) => boolean {
   const words = look.trim().toLowerCase()
   if (words === '') return () => true
-  const texts = store.kept.get('coil texts', [coilTable, parkedTails, instruments, positions], () => {
+  const texts = store.cache.get('coil texts', [coilTable, parkedTails, instruments, positions], () => {
     const servedBy = positionsBySpec(store)
     const serves = new Map<string, string>()
     return new Map(

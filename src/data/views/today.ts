@@ -17,9 +17,9 @@ import { openOrders, type Order } from '../buying/orders'
 import { unknownAgesByInstrument } from '../fitted/fitted'
 import { openTails, type ParkedTail } from '../fitted/parked-tails'
 import { allInstruments } from '../instruments/instruments'
-import { houseSettings } from '../house/house'
-import { isFor, occasionsAhead } from '../house/occasions'
-import { toOpenHours } from '../house/open-hours'
+import { workshopSettings } from '../workshop/settings'
+import { isFor, occasionsAhead } from '../workshop/occasions'
+import { toOpenHours } from '../workshop/open-hours'
 import { breaks } from '../store/schema'
 import { holdsBy, settlingStrings, type Settling } from '../fitted/settling'
 
@@ -112,7 +112,7 @@ const SHOWN = { due: 20, later: 12, jobs: 12, tails: 10, left: 8, orders: 8, not
 export function todayView(store: Store, whole = false): TodayView {
   const settling = settlingStrings(store)
   const now = store.now()
-  const { holdsWithinCents, concertHours } = houseSettings(store)
+  const { holdsWithinCents, concertHours } = workshopSettings(store)
   const line = settlingLine(toOpenHours(store))
   const isDue = (s: Settling) => s.slipping || (s.nextAt !== null && s.nextAt <= now)
   const first = <From, To>(all: readonly From[], most: number, line: (one: From) => To): Shown<To> => ({

@@ -7,8 +7,8 @@ import { positionAt } from '@/core/instrument/instrument'
 import { openCoils } from '../stores/coils'
 import { openStore, type Store } from '../store/database'
 import { prepare } from '../demo/prepare'
-import { changeHouse, houseSettings } from '../house/house'
-import { addOccasions } from '../house/occasions'
+import { changeWorkshop, workshopSettings } from '../workshop/settings'
+import { addOccasions } from '../workshop/occasions'
 import { instrumentView } from './instrument-view'
 import { instrumentBySlug } from '../instruments/instruments'
 import { openNeeds } from '../buying/need-list'
@@ -146,7 +146,7 @@ test('a date ahead names the string that slips, and no other', () => {
 })
 
 test('a date that lasts longer asks that strings hold for longer', () => {
-  const { holdsWithinCents } = houseSettings(store)
+  const { holdsWithinCents } = workshopSettings(store)
   const fresh = settlingStrings(store).find(
     (s) => !s.slipping && (holdsFrom(s, holdsWithinCents, 24) ?? 0) > store.now(),
   )!
@@ -163,7 +163,7 @@ test('a date that lasts longer asks that strings hold for longer', () => {
 
 test('a narrower tolerance brings every retune forward', () => {
   const before = settlingStrings(store).map((s) => [s.fitted.id, s.positionId, s.nextAt] as const)
-  const { actionId } = changeHouse(store, { retuneAtCents: 5 })
+  const { actionId } = changeWorkshop(store, { retuneAtCents: 5 })
   for (const s of settlingStrings(store)) {
     const then = before.find(([fitted, position]) => fitted === s.fitted.id && position === s.positionId)!
     // What slipped is due at once, however much is let pass.
@@ -171,5 +171,5 @@ test('a narrower tolerance brings every retune forward', () => {
     else if (s.nextAt !== null) expect(s.nextAt).toBeLessThan(then[2] ?? Infinity)
   }
   store.undo(actionId)
-  expect(houseSettings(store).retuneAtCents).toBe(15)
+  expect(workshopSettings(store).retuneAtCents).toBe(15)
 })

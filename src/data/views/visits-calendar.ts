@@ -1,7 +1,7 @@
 /**
  * The visits until a date as iCalendar, each with an alarm.
  */
-import { writtenCalendar } from '../house/written-calendar'
+import { writtenCalendar } from '../workshop/written-calendar'
 import type { VisitsUntil } from './settling-view'
 
 /** What a string takes, and the least that a visit takes, minutes. */

@@ -17,7 +17,7 @@ import { stringsOn } from '../fitted/fitted'
 import {
   agesBetween,
   conditionsSeen,
-  houseRates,
+  workshopRates,
   inFirstDays,
   livesByClass,
   livesByInstrument,
@@ -29,7 +29,7 @@ import {
 } from '../fitted/lives'
 import { settlingStrings } from '../fitted/settling'
 import { stringRecords, type StringRecord } from '../fitted/string-records'
-import { houseSettings } from '../house/house'
+import { workshopSettings } from '../workshop/settings'
 import type { StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import type { Store } from '../store/database'
@@ -93,8 +93,8 @@ const NOTHING_ON_RECORD: StringRecord = { coil: null, mishaps: [], readAt: [] }
 export function wearOf(store: Store, stored: StoredInstrument, within: Period = 'a year'): InstrumentWear {
   const now = store.now()
   const priceOf = stringPrices(store)
-  const { hourMinor, currency } = houseSettings(store)
-  const rates = houseRates(store)
+  const { hourMinor, currency } = workshopSettings(store)
+  const rates = workshopRates(store)
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
   const records = stringRecords(store, stored.id)

@@ -13,15 +13,15 @@ import {
   agesBetween,
   brokeOfItself,
   conditionsSeen,
-  houseRates,
+  workshopRates,
   stringLives,
   type StringLife,
 } from '../fitted/lives'
-import { occasionsAhead } from '../house/occasions'
+import { occasionsAhead } from '../workshop/occasions'
 import { allInstruments, byPositionId, type StoredInstrument } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { whatGoesWith, type GoesWithLine } from './wear-why'
-import { keptForToday } from '../store/kept-for-today'
+import { cachedForToday } from '../store/cached-for-today'
 import { polishes, roomReadings } from '../store/schema'
 
 /** What the time asked for brings an instrument. */
@@ -86,7 +86,7 @@ const TWO_YEARS = 2
 export function wearShelf(store: Store, within: Period = 'a year'): WearShelf {
   const now = store.now()
   return {
-    ...keptForToday(
+    ...cachedForToday(
       store,
       `wear of the shelf within ${within}`,
       [...AGEING_FROM, polishes, roomReadings],
@@ -100,7 +100,7 @@ export function wearShelf(store: Store, within: Period = 'a year'): WearShelf {
 
 function workedOut(store: Store, within: Period): Omit<WearShelf, 'dates'> {
   const now = store.now()
-  const rates = houseRates(store)
+  const rates = workshopRates(store)
   const seen = conditionsSeen(store)
   const riskOf = (life: StringLife): AtRisk => ({
     lifeClass: life.lifeClass,
@@ -161,7 +161,7 @@ function yearOf(
   store: Store,
   { instrument }: StoredInstrument,
   on: readonly { readonly life: StringLife; readonly risk: AtRisk }[],
-  rates: ReturnType<typeof houseRates>,
+  rates: ReturnType<typeof workshopRates>,
 ): InstrumentYear {
   const risks = on.map(({ risk }) => risk)
   let likeliest: InstrumentYear['likeliest'] = null
@@ -200,7 +200,7 @@ function sharpOf(stored: StoredInstrument, places: readonly Place[]): readonly S
 }
 
 /** From and to what breaks number four times of five: what is not known of the rates and chance, taken together as normal. */
-function bandOf(all: readonly AtRisk[], rates: ReturnType<typeof houseRates>): readonly [number, number] {
+function bandOf(all: readonly AtRisk[], rates: ReturnType<typeof workshopRates>): readonly [number, number] {
   let mean = 0
   let variance = 0
   for (const lifeClass of LIFE_CLASSES) {

@@ -6,7 +6,7 @@ import { breaksAtTurns, breaksInWeather, type InAndOut } from '@/core/wear/break
 import { ratesDiffer, sharesDiffer, type Counted } from '@/core/wear/goes-with'
 import { fittedBy } from '../fitted/fitted-by'
 import { brokeOfItself, inFirstDays, stringLives, type StringLife } from '../fitted/lives'
-import { roomReadingsOf } from '../house/room'
+import { roomReadingsOf } from '../workshop/room'
 import type { Store } from '../store/database'
 
 export interface GoesWithLine {

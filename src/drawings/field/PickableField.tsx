@@ -8,7 +8,7 @@ import { fieldShape, type FieldShape } from './field-shape'
 import { OctaveMarks } from './OctaveMarks'
 import { ScaleBar } from './ScaleBar'
 import { SelectedString } from './SelectedString'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import type { StringPicker } from './use-string-picker'
 
@@ -26,7 +26,7 @@ export function PickableField({ instrument, broken, picker, overlay, className }
   const leadingNames = useLeadingNames()
   const shape = useMemo(() => fieldShape(instrument), [instrument])
   const svg = useRef<SVGSVGElement>(null)
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const picked = instrument.positions[picker.selected - 1]
   const served = picked ? [picked, ...samePiece(instrument, picked).filter((p) => p !== picked)] : []
   const drawn = served.flatMap((p) => shape.strings.filter((s) => s.position === p))

@@ -5,7 +5,7 @@ import type { Habits } from '@/core/fitting/habits'
 import { tailFacts } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { Arrow, arrowHead, Dimension, HEIGHT, INK, Label, PART, Sheet, STRING, WIDTH, WOOD } from './sheet'
 
 const MID = WIDTH / 2
@@ -21,7 +21,7 @@ interface BoardStepProps {
 
 /** A cut through the soundboard where the string goes through it, to scale: hole, string, knot, and what the knot rests on. */
 export function BoardStep({ figures, habits, stage }: BoardStepProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const [string] = figures.strings
   if (!string) return null
   const { tail } = string.position

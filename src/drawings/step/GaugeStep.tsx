@@ -5,12 +5,12 @@ import { gaugeOf } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { Dimension, Sheet, WIDTH } from './sheet'
 
 /** The string's gauge between its neighbours', to scale: it lies not outside those of the same material. */
 export function GaugeStep({ context: { instrument, position, figures } }: { context: FittingContext }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const own = figures.strings[0]?.gauge ?? gaugeOf(position)
   const material = surfaceMaterial(position.construction).name
   const beside = [position.number + 1, position.number - 1]

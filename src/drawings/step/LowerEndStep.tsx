@@ -5,7 +5,7 @@ import { footOf } from '@/core/fitting/feet'
 import { hasHitchPin } from '@/core/fitting/parts'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { Arrow, arrowHead, Dimension, Label, PART, Sheet, STRING, WIDTH, WOOD } from './sheet'
 
 interface LowerEndStepProps {
@@ -33,7 +33,7 @@ export function LowerEndStep({ context, kind }: LowerEndStepProps) {
 
 /** A loop on its hitch pin from above and from the side. */
 function Loop({ context: { position } }: { context: FittingContext }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const pin = measureText(measure('width', position.tail.postDiameter ?? 0), units)
   return (
     <Sheet
@@ -96,7 +96,7 @@ function LoopThroughItself() {
 
 /** The wire's middle round both posts. */
 function Posts({ context: { figures } }: { context: FittingContext }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const [first, second] = figures.strings
   if (!first || !second) return null
   const gap = Math.abs(first.position.at.tail.x - second.position.at.tail.x)
@@ -177,7 +177,7 @@ function Cord() {
 /** The foot with the strings wound over each other on it, the one in hand picked out. */
 function Foot({ context }: { context: FittingContext }) {
   const { position, above, instrument } = context
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const over = (a: number, b: number) => instrument.coverings.some((c) => c.over === a && c.under === b)
   const below: number[] = []
   for (let next: number | undefined = position.number; next !== undefined;) {

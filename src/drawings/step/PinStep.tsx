@@ -6,7 +6,7 @@ import { measure } from '@/core/measure'
 import { surfaceMaterial } from '@/core/strings/construction'
 import { holeHeight, type PinSetting } from '@/core/winding/pin'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { ThreadFromSide } from './ThreadFromSide'
 import { Arrow, arrowHead, Dimension, INK, PART, Sheet, STRING, WIDTH, WOOD } from './sheet'
 
@@ -42,7 +42,7 @@ function stubWords(setting: PinSetting, isWire: boolean): string {
 }
 
 function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { pin } = figures.position.head
   const [x, y] = CENTRE
   // From the key's end a harp's string lies on the far side of the neck.
@@ -144,7 +144,7 @@ function FromKey({ figures, mode, turns, hand }: Omit<PinStepProps, 'higher'>) {
 
 /** A threaded pin beside one in playing state: how much further out it stands before winding. */
 function Threaded({ figures, higher }: { figures: StringFigures; higher: number }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { pin } = figures.position.head
   const hole = holeHeight(pin) * 1000
   const end = hole + pin.holeToEnd * 1000

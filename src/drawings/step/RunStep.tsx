@@ -6,7 +6,7 @@ import { placesTouched } from '@/core/fitting/places-touched'
 import { isInBox } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { Arrow, arrowHead, Dimension, PART, Sheet, STRING, WOOD } from './sheet'
 
 /** Each way of helping a string settle, as its drawing is titled. */
@@ -32,7 +32,7 @@ export function RunStep({
   context: FittingContext
   mode: 'feel' | 'pulls'
 }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const helpedBy = habits.stretching
   const span = BOTTOM - TOP
   const bridge = TOP + Math.max(26, span * Math.min(0.5, position.head.pin.toBridge / position.freeLength))

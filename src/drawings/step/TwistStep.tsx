@@ -3,7 +3,7 @@
 import type { FittingContext } from '@/core/fitting/context'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { Dimension, Label, PART, Sheet, STRING, WIDTH } from './sheet'
 
 const LEFT = 20
@@ -12,7 +12,7 @@ const RIGHT = 24
 
 /** A twisted loop from the side, to scale: the eye, both legs round each other, and the short leg wound close. */
 export function TwistStep({ context: { figures } }: { readonly context: FittingContext }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { twist } = figures
   if (!twist) return null
   const gauge = figures.strings[0]?.gauge ?? 0

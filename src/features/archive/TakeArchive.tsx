@@ -2,13 +2,13 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
-import type { ImportSummary } from '@/boundary/taken'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
+import type { ImportSummary } from '@/boundary/import-summary'
 import { dateText } from '@/ui/format/time'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { base64Of } from '@/ui/import/base64-of'
 import { send } from '@/ui/shell/send'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface Looked {
   readonly zip: string
@@ -41,7 +41,7 @@ export function TakeArchive() {
     setBusy(false)
     if (!answer.ok) return setProblem(answer.sentence)
     setLooked(null)
-    announce(`The archive of ${answer.value.house || 'the house'} is taken in.`, answer.value.actionId)
+    announce(`The archive of ${answer.value.workshop || 'the house'} is taken in.`, answer.value.actionId)
     router.refresh()
   }
   return (
@@ -74,13 +74,13 @@ interface WhatItDoesProps {
 }
 
 function WhatItDoes({ taken, busy, onTake }: WhatItDoesProps) {
-  const { from, house, writtenAt, tables, instruments, here } = taken
-  const { timeZone } = useHouse()
+  const { from, workshop, writtenAt, tables, instruments, here } = taken
+  const { timeZone } = useWorkshop()
   const nothing = tables.length === 0 && instruments.length === 0
   return (
     <div className="mt-4 border-t border-rule pt-3" aria-live="polite">
       <p>
-        {LEADS[from](house || 'a house without a name')}, written on{' '}
+        {LEADS[from](workshop || 'a house without a name')}, written on{' '}
         {dateText(Date.parse(writtenAt), timeZone)}.
       </p>
       {from === 'another' && (
@@ -135,8 +135,8 @@ function WhatItDoes({ taken, busy, onTake }: WhatItDoesProps) {
   )
 }
 
-const LEADS: Record<ImportSummary['from'], (house: string) => string> = {
-  whole: (house) => `All of ${house} moves in here`,
+const LEADS: Record<ImportSummary['from'], (workshop: string) => string> = {
+  whole: (workshop) => `All of ${workshop} moves in here`,
   own: () => 'It is this house’s own',
-  another: (house) => `It is of another house, ${house}`,
+  another: (workshop) => `It is of another house, ${workshop}`,
 }

@@ -2,15 +2,15 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import type { BackupsView } from '@/data/views/backups-view'
 import { momentText } from '@/ui/format/time'
 import { send } from '@/ui/shell/send'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** The house as it was on earlier days: taken by itself every day, and brought back when it must be. */
 export function BackupsSheet({ view: { folder, also, backups } }: { readonly view: BackupsView }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const router = useRouter()
   const [chosen, setChosen] = useState<string | null>(null)
   const [isBusy, setIsBusy] = useState(false)

@@ -5,13 +5,13 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState, type ReactNode } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
-import { BeginRequest } from '@/boundary/requests/house'
+import { BeginRequest } from '@/boundary/requests/workshop'
 import { CURRENCIES } from '@/core/stores/money'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
 
 /**
@@ -38,7 +38,7 @@ export function BeginningSheet({ moveIn }: { readonly moveIn: ReactNode }) {
     setValue('timeZone', Intl.DateTimeFormat().resolvedOptions().timeZone)
   }, [setValue])
   const begin = handleSubmit(async (form) => {
-    const answer = await send(endpoints.beginHouse, form)
+    const answer = await send(endpoints.beginWorkshop, form)
     if (!answer.ok)
       return setError((answer.field ?? 'name') as keyof BeginRequest, { message: answer.sentence })
     announce(`${form.name} is begun.`, answer.value.actionId)

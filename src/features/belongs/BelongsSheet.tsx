@@ -25,7 +25,7 @@ import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
 import { BackLink } from '@/ui/shell/BackLink'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { GaugeRule, type GaugeMark } from './GaugeRule'
 
@@ -45,7 +45,7 @@ interface BelongsSheetProps {
 
 /** A new string held against the chart, the old one and its neighbours. */
 export function BelongsSheet({ instrument, position }: BelongsSheetProps) {
-  const { gaugeUnit, units } = useHouse()
+  const { gaugeUnit, units } = useWorkshop()
   const leadingNames = useLeadingNames()
   const router = useRouter()
   useLayAtHand(

@@ -4,7 +4,7 @@ import { measure } from '@/core/measure'
 import { Handle } from '@/drawings/drag/Handle'
 import { useDrag } from '@/drawings/drag/use-drag'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface StringRunProps {
   /** m */
@@ -43,7 +43,7 @@ export function StringRun({
   onSlack,
   onTail,
 }: StringRunProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const length = WIDTH - LEFT - RIGHT
   const perMetre = length / free
   const pin = LEFT + length

@@ -19,7 +19,7 @@ import { MarginBar } from '@/ui/figure/MarginBar'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { measureText } from '@/ui/format/measure'
 import { BackLink } from '@/ui/shell/BackLink'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { KeyWheel } from './KeyWheel'
 import { RuleCurve } from './RuleCurve'
@@ -42,7 +42,7 @@ interface WindingBenchProps {
 /** A string on the bench: leave slack, turn the key, and see wraps, pitch, pull and breaking, before anyone turns a pin. */
 export function WindingBench({ instrument, position, habits }: WindingBenchProps) {
   const leadingNames = useLeadingNames()
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const router = useRouter()
   useLayAtHand(
     instrument,

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useState } from 'react'
 import { Download } from 'lucide-react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { files, pages } from '@/boundary/paths'
 import { chartLine } from '@/core/chart/chart-line'
 import { findings } from '@/core/chart/findings'
@@ -11,12 +11,12 @@ import type { Instrument } from '@/core/instrument/instrument'
 import { USUAL_TENSION } from '@/core/instrument/preset-families'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { BackLink } from '@/ui/shell/BackLink'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
-import { useDebouncedValue } from '@/ui/kept/use-rested'
+import { useDebouncedValue } from '@/ui/kept/use-debounced-value'
 import { changedWords } from '@/ui/sheet/changed-words'
 import { KeepChanges } from '@/ui/sheet/KeepChanges'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { ChartCurves } from './ChartCurves'
 import { ChartTable } from './ChartTable'
 import { FindingsList } from './FindingsList'
@@ -41,7 +41,7 @@ export function ChartDesk({
   readonly octaveNames: Habits['octaveNames']
   readonly now: number
 }) {
-  const { unit, gaugeUnit } = useHouse()
+  const { unit, gaugeUnit } = useWorkshop()
   const router = useRouter()
   const announce = useAnnounce()
   const draft = useChartDraft(instrument, unit, gaugeUnit)

@@ -9,7 +9,7 @@ import { stillWritten } from '@/core/strings/written-lengths'
 import { scientificWord } from '@/core/pitch/note'
 import { gaugeText, lengthFigure, type LengthUnit } from '@/core/units/length'
 import { dateText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** Height of the table on an A4 sheet below its heading, mm, and the tallest that a row needs to be. */
 const TABLE = 232
@@ -27,7 +27,7 @@ interface PrintedChartProps {
 
 /** The chart as it lies in the case: whole, on one page. Only paper shows it. */
 export function PrintedChart({ instrument, octaveNames, now }: PrintedChartProps) {
-  const { timeZone, unit, gaugeUnit } = useHouse()
+  const { timeZone, unit, gaugeUnit } = useWorkshop()
   const { positions } = instrument
   const columns = positions.length > ONE_COLUMN ? 2 : 1
   const each = Math.ceil(positions.length / columns)

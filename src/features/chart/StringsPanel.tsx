@@ -1,8 +1,8 @@
 'use client'
 
 import { useState } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
-import { callsByHand } from '@/boundary/calls-by-hand'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
+import { callsByHand } from '@/boundary/endpoints-by-hand'
 import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { useAct } from '@/ui/shell/use-act'
 import { useLeadingNames } from '@/ui/use-leading-names'

@@ -14,7 +14,7 @@ import { chartLine, type ChartLine } from '@/core/chart/chart-line'
 import { freeFollowing } from '@/core/chart/free-follows'
 import type { Instrument } from '@/core/instrument/instrument'
 import type { LengthUnit } from '@/core/units/length'
-import { useKept } from '@/ui/kept/use-kept'
+import { useStoredState } from '@/ui/kept/use-stored-state'
 import { typedOver } from '@/ui/sheet/typed-over'
 
 export interface DraftRow {
@@ -48,7 +48,7 @@ const UNTOUCHED: Edits = {}
 
 /** The chart as it is being typed: nothing is written until it is kept, and nothing typed is lost by leaving the page. */
 export function useChartDraft(instrument: Instrument, unit: 'mm' | 'in', gaugeUnit: LengthUnit): ChartDraft {
-  const [edits, setEdits] = useKept(`chart of ${instrument.slug}`, UNTOUCHED)
+  const [edits, setEdits] = useStoredState(`chart of ${instrument.slug}`, UNTOUCHED)
   const base = useMemo(
     () =>
       instrument.positions.map((p) => ({

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useEffect, useRef, useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import type { CutPlan } from '@/core/stores/cut-plan'
@@ -12,7 +12,7 @@ import { CoilBar } from '@/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
 import { send } from '@/ui/shell/send'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { startCutPlan, type Planning } from '@/workers/plans'
 
 /** Coils longer than this are drawn as wide as this, m. */
@@ -26,7 +26,7 @@ const STAND_IN_WORDS = {
 
 /** Which coil to cut for which open job, all of them together. */
 export function CuttingSheet({ strings }: { readonly strings: readonly StringToCut[] }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { act, refused, refuse } = useAct()
   const [planned, setPlanned] = useState<{ readonly plan: CutPlan; readonly bench: CuttingBench } | null>(
     null,

@@ -2,7 +2,7 @@
 
 import { useState, type ChangeEvent } from 'react'
 import { momentText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import type { OneDate } from './DateForm'
 import type { CalendarDate } from './read-calendar'
 
@@ -17,7 +17,7 @@ interface CalendarImportProps {
 
 /** Dates out of a calendar's file, to be chosen from: nothing is taken before that. */
 export function CalendarImport({ now, onTake }: CalendarImportProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const [found, setFound] = useState<readonly CalendarDate[]>([])
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set())
   const [problem, setProblem] = useState<string | null>(null)

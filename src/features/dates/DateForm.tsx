@@ -2,14 +2,14 @@
 
 import type { FormEvent, ReactNode } from 'react'
 import { useState } from 'react'
-import type { RequestBody } from '@/boundary/call'
+import type { RequestBody } from '@/boundary/endpoint'
 import type { OccasionRequest } from '@/boundary/requests/occasions'
-import type { Occasion } from '@/data/house/occasions'
+import type { Occasion } from '@/data/workshop/occasions'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { momentOf, typedTime } from '@/ui/format/local-time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 export type OneDate = RequestBody<OccasionRequest>
 
@@ -29,7 +29,7 @@ interface DateFormProps {
 
 /** A date: what, when, how long, for which instruments, how often. */
 export function DateForm({ date, shelf, refused, onKeep, children }: DateFormProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const [problem, setProblem] = useState<{ readonly field: string; readonly sentence: string } | null>(null)
   const [repeat, setRepeat] = useState<keyof typeof REPEATS>('once')
   const typed = date ? typedTime(date.at, timeZone) : { day: '', clock: '19:30' }

@@ -2,12 +2,12 @@
 
 import { Download } from 'lucide-react'
 import { useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { files } from '@/boundary/paths'
-import type { Occasion } from '@/data/house/occasions'
+import type { Occasion } from '@/data/workshop/occasions'
 import { distanceText, momentText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { CalendarImport } from './CalendarImport'
 import { DateForm, type OneDate } from './DateForm'
 
@@ -92,7 +92,7 @@ export function DatesSheet({ dates, now, shelf, address }: DatesSheetProps) {
 }
 
 function DateRow({ date, now, shelf }: Pick<DatesSheetProps, 'now' | 'shelf'> & { readonly date: Occasion }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const { act, refused } = useAct()
   const [isChanging, setIsChanging] = useState(false)
   const names = date.instruments.map((slug) => shelf.find((one) => one.slug === slug)?.name ?? slug)

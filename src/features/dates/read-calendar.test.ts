@@ -1,5 +1,5 @@
 /** Calendars in and out: what the house writes is read again, and what others write is read as they mean it. */
-import { calendarOf } from '@/data/house/calendar'
+import { calendarOf } from '@/data/workshop/calendar'
 import { readCalendar } from './read-calendar'
 
 const [FROM, UNTIL] = [Date.UTC(2026, 10, 24), Date.UTC(2028, 10, 24)]

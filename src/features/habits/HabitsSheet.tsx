@@ -3,13 +3,13 @@
 import { RadioGroup } from 'radix-ui'
 import { useState, type ReactNode } from 'react'
 import { Check } from 'lucide-react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { WAYS, type HabitChange, type HabitKey, type Habits } from '@/core/fitting/habits'
-import { METHODS, type Method, type MethodGroup } from '@/core/fitting/schools'
+import { METHODS, type Method, type MethodGroup } from '@/core/fitting/methods'
 import { lengthFigure, parseLength } from '@/core/units/length'
 import { Labelled } from '@/ui/form/Labelled'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { HabitDrawing } from './HabitDrawing'
 
 /** Whose habits are on the sheet. */
@@ -175,7 +175,7 @@ interface AmountProps extends HabitsSheetProps {
 }
 
 function Amount({ habit, whose, habits, own, otherwise, onSet, refused }: AmountProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const { label, digits } = AMOUNTS[habit]
   const isLength = digits !== null
   const now = isLength

@@ -8,7 +8,7 @@ import type { Instrument } from '@/core/instrument/instrument'
 import { measure, type Measure } from '@/core/measure'
 import { HardwareDrawing } from '@/drawings/HardwareDrawing'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { HOW } from './hardware-words'
 
 interface AboutCellProps {
@@ -37,7 +37,7 @@ export function AboutCell({
   assumed,
   onConfirm,
 }: AboutCellProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const moves = useMemo(
     () => movesOf(instrument, habits, number, column),
     [instrument, habits, number, column],
@@ -86,7 +86,7 @@ function WhatMoves({
   readonly moves: Moves
   readonly column: HardwareColumn
 }) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const ratio = HARDWARE[column].is === 'ratio'
   const step = ratio ? '1 more' : `${measureText(measure(by < 1e-3 ? 'width' : 'length', by), unit)} more`
   return (

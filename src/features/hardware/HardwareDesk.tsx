@@ -4,17 +4,17 @@ import { Printer } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
 import { HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS, type HardwareColumn } from '@/core/hardware/columns'
 import type { Instrument } from '@/core/instrument/instrument'
 import { BackLink } from '@/ui/shell/BackLink'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
 import { changedWords } from '@/ui/sheet/changed-words'
 import { KeepChanges } from '@/ui/sheet/KeepChanges'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { AboutCell } from './AboutCell'
 import { HardwareTable, listOf } from './HardwareTable'
 import { LayersSection } from './LayersSection'
@@ -36,7 +36,7 @@ interface Looked {
 
 /** The fittings sheet of an instrument: how its strings are fastened and led, by section or string, and what of it is only assumed. */
 export function HardwareDesk({ instrument, habits, measured }: HardwareDeskProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const router = useRouter()
   const announce = useAnnounce()
   const draft = useHardwareDraft(instrument, unit)

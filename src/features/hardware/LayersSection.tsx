@@ -2,7 +2,7 @@
 
 import { useId, type FormEvent } from 'react'
 import { X } from 'lucide-react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { grouped } from '@/core/list/grouped'
 import type { Covering, Instrument } from '@/core/instrument/instrument'
 import { parseNumbers } from '@/core/instrument/read-numbers'

@@ -12,7 +12,7 @@ import { MeasureDrawing } from '@/drawings/MeasureDrawing'
 import { QrDrawing } from '@/drawings/QrDrawing'
 import { BackLink } from '@/ui/shell/BackLink'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { HOW } from './hardware-words'
 import { runName } from './run-name'
@@ -31,7 +31,7 @@ const DRAWN: readonly HardwareColumn[] = ['height', 'toBridge', 'eyelet']
 
 /** A sheet to take to the instrument: what to measure from where, with room to write, and a code that opens the form. */
 export function MeasuringOnPaper({ instrument, isAssumed, address }: MeasuringOnPaperProps) {
-  const { unit, gaugeUnit } = useHouse()
+  const { unit, gaugeUnit } = useWorkshop()
   const leadingNames = useLeadingNames()
   const runs = hardwareRuns(instrument.positions)
   const toHole = instrument.positions[0]?.head.pin.heightDatum === 'string hole'

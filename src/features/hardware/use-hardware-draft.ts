@@ -11,7 +11,7 @@ import {
 import { HARDWARE_COLUMNS, type HardwareColumn } from '@/core/hardware/columns'
 import { hardwareRuns, type Run } from '@/core/hardware/sections'
 import type { Instrument } from '@/core/instrument/instrument'
-import { useKept } from '@/ui/kept/use-kept'
+import { useStoredState } from '@/ui/kept/use-stored-state'
 import { typedOver } from '@/ui/sheet/typed-over'
 
 export interface HardwareRow {
@@ -48,7 +48,7 @@ export interface HardwareDraft {
 
 /** The hardware as it is being typed: nothing is written until it is kept, and nothing typed is lost by leaving the page. */
 export function useHardwareDraft(instrument: Instrument, unit: 'mm' | 'in'): HardwareDraft {
-  const [draft, setDraft] = useKept(`hardware of ${instrument.slug}`, UNTOUCHED)
+  const [draft, setDraft] = useStoredState(`hardware of ${instrument.slug}`, UNTOUCHED)
   const base = useMemo(
     () =>
       instrument.positions.map((p) => ({

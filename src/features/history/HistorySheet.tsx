@@ -4,13 +4,13 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Undo2 } from 'lucide-react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import type { HistoryPage, LoggedAction } from '@/data/views/actions-log'
 import { dateText, clockText } from '@/ui/format/time'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { HistoryFilter, type HistoryFilterText } from './HistoryFilter'
 
 interface HistorySheetProps extends HistoryPage {
@@ -23,7 +23,7 @@ interface HistorySheetProps extends HistoryPage {
 
 /** Everything that was done, newest first; each can be undone, an undoing too. */
 export function HistorySheet({ actions, before, filter, isBack, kinds, instruments }: HistorySheetProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const router = useRouter()
   const announce = useAnnounce()
   const [problem, setProblem] = useState<{ id: number; sentence: string } | null>(null)

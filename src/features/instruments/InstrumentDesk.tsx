@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { memo, useDeferredValue, useState, type ReactNode } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { counted } from '@/core/list/counted'
 import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/instrument'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, type FormEvent } from 'react'
-import { callsByHand } from '@/boundary/calls-by-hand'
+import { callsByHand } from '@/boundary/endpoints-by-hand'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { OLDEST } from '@/core/wear/on-since'
 import type { PositionView } from '@/data/views/instrument-view'

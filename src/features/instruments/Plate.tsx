@@ -23,7 +23,7 @@ import { Figure } from '@/ui/figure/Figure'
 import { MarginBar } from '@/ui/figure/MarginBar'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { OnAlready } from './OnAlready'
 
 const COLOUR_WORDS = {
@@ -51,7 +51,7 @@ interface PlateProps {
 export function Plate({ instrument, position, view, unknown, now, spare, folded, children }: PlateProps) {
   const names = stringNames(instrument, position)
   const figures = restFigures(instrument, position)
-  const { timeZone, units, octaveNames } = useHouse()
+  const { timeZone, units, octaveNames } = useWorkshop()
   const leading = leadingNames(position, octaveNames)
   const writtenGauge = stillWritten(position.written?.gauge, figures.gauge)
   const notice = shortestFNotice(instrument)

@@ -2,7 +2,7 @@
 
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** A ruler of 100 mm, to see whether the page was printed at its size. */
 export function CheckRuler() {
@@ -44,7 +44,7 @@ export function LaidOff({
 }: {
   lengths: readonly { readonly word: string; readonly metres: number }[]
 }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const shown = lengths.filter(({ metres }) => metres > 0)
   return (
     <div className="mt-1 grid gap-1">

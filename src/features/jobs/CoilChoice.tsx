@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { otherMake } from '@/core/stores/asked-make'
 import type { Offer } from '@/core/stores/offers'
@@ -13,7 +13,7 @@ import { CoilBar } from '@/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { InHand } from './InHand'
 
 interface CoilChoiceProps {
@@ -193,7 +193,7 @@ function OfferRow({
   chosen,
   onChoose,
 }: OfferRowProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const text = (length: number) => measureText(measure('length', length), units)
   const planned = coil.lengthLeft - leaves
   return (

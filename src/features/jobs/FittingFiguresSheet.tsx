@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { Minus, Plus } from 'lucide-react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { restsOn, type Correction } from '@/core/fitting/corrections'
 import { WRAPS_BAND, type Habits } from '@/core/fitting/habits'
@@ -24,7 +24,7 @@ import { ShowWorking } from '@/ui/figure/ShowWorking'
 import { measureText, phraseWords } from '@/ui/format/measure'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface FittingFiguresSheetProps {
   readonly jobId: number
@@ -36,7 +36,7 @@ interface FittingFiguresSheetProps {
 
 /** Every figure of the fitting on one sheet: what to cut, the slack, the wraps on the pin, the way of the key. */
 export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun }: FittingFiguresSheetProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { act, refused } = useAct()
   usePageTurner()
   const string = figures.strings[0]
@@ -68,7 +68,7 @@ export function FittingFiguresSheet({ jobId, instrument, figures, habits, begun 
           </p>
         </div>
         <CutDrawing cut={figures.cut} />
-        {corrections.cut.from.house > 0 && (
+        {corrections.cut.from.workshop > 0 && (
           <p className="mt-2 text-sm text-soft">
             {correctionText(corrections.cut, text('length', Math.abs(corrections.cut.by)))}
           </p>

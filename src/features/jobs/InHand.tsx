@@ -2,13 +2,13 @@
 
 import { useRouter } from 'next/navigation'
 import type { FormEvent } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface InHandProps {
   readonly jobId: number
@@ -20,7 +20,7 @@ interface InHandProps {
 
 /** A string that was never booked in: one press, and on to its figures. */
 export function InHand({ jobId, first, isStored }: InHandProps) {
-  const { unit, gaugeUnit } = useHouse()
+  const { unit, gaugeUnit } = useWorkshop()
   const router = useRouter()
   const { act, refused } = useAct()
   const problemAt = (field: string) => (refused?.field === field ? refused.sentence : undefined)

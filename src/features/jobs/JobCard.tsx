@@ -14,9 +14,9 @@ import { materialWord } from '@/core/strings/construction'
 import { OpenKnot } from '@/drawings/knot/OpenKnot'
 import { PinDrawing } from '@/drawings/PinDrawing'
 import { measureText } from '@/ui/format/measure'
-import { useKeepOpen } from '@/ui/away/use-keep-open'
+import { useKeepOpen } from '@/ui/offline/use-keep-open'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { EveryMove } from './EveryMove'
 import { CheckRuler, LaidOff } from './CheckRuler'
 
@@ -33,7 +33,7 @@ type Row = readonly [what: string, value: string]
 
 /** One printed page with every figure of a fitting, lengths to lay the string against, and boxes to tick. */
 export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
-  const { units, name: house } = useHouse()
+  const { units, name: workshop } = useWorkshop()
   const { instrument, position, figures, habits } = context
   useKeepOpen(`${pages.jobSheet(jobId, 'card')} ${pages.jobSheet(jobId, 'steps')}`)
   const [string] = figures.strings
@@ -119,7 +119,7 @@ export function JobCard({ context, steps, from, jobId, date }: JobCardProps) {
           </p>
         </div>
         <p className="text-right text-soft">
-          {house}
+          {workshop}
           <br />
           Job {jobId}, {date}
           <span className="print:hidden">

@@ -1,15 +1,15 @@
 'use client'
 
 import type { FormEvent } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** What is left of a string that was in the hand, kept in the stores with one press. */
 export function KeepRest({ coilId }: { readonly coilId: number }) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const { act, refused } = useAct()
   const keep = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()

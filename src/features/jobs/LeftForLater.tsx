@@ -1,6 +1,6 @@
 'use client'
 
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { LeftStep } from '@/data/jobs/left-for-later'
 import { useAct } from '@/ui/shell/use-act'
 

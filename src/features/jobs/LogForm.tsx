@@ -4,7 +4,7 @@ import 'reflect-metadata'
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm } from 'react-hook-form'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import type { Asked } from '@/core/fitting/step'
 import { measure } from '@/core/measure'
@@ -12,14 +12,14 @@ import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
-import { sendOrQueue, outboxNow } from '@/ui/away/outbox'
-import { letGo } from '@/ui/away/use-keep-open'
-import { useOutbox } from '@/ui/away/use-outbox'
+import { sendOrQueue, outboxNow } from '@/ui/offline/outbox'
+import { letGo } from '@/ui/offline/use-keep-open'
+import { useOutbox } from '@/ui/offline/use-outbox'
 import { useBrowserHas } from '@/ui/hands-free/use-browser-has'
-import { useKept } from '@/ui/kept/use-kept'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useStoredState } from '@/ui/kept/use-stored-state'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { FinishRequest } from '@/boundary/requests/jobs'
 import { measuredWith } from './with-waiting'
 
@@ -60,12 +60,12 @@ function LogFields({
   coil,
   parks,
 }: LogFormProps) {
-  const { unit, gaugeUnit, units } = useHouse()
+  const { unit, gaugeUnit, units } = useWorkshop()
   const router = useRouter()
   const announce = useAnnounce()
   const { waits } = useOutbox()
   const known = measuredWith(measured, jobId, waits)
-  const [typed, setTyped] = useKept(`log of job ${jobId}`, NOTHING)
+  const [typed, setTyped] = useStoredState(`log of job ${jobId}`, NOTHING)
   const {
     register,
     handleSubmit,

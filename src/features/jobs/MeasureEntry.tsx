@@ -2,13 +2,13 @@
 
 import { Check } from 'lucide-react'
 import { useRef, useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { Asked } from '@/core/fitting/step'
 import { lengthFigure } from '@/core/units/length'
 import { gaugeFigure, withUnit } from '@/ui/format/gauge-typed'
 import { Labelled } from '@/ui/form/Labelled'
-import { sendOrQueue } from '@/ui/away/outbox'
-import { useHouse } from '@/ui/units'
+import { sendOrQueue } from '@/ui/offline/outbox'
+import { useWorkshop } from '@/ui/units'
 import { measuredProblem, readMeasured } from '@/boundary/measured'
 
 const ASKS: Record<Asked, { readonly label: string; readonly hint: string }> = {
@@ -30,7 +30,7 @@ interface MeasureEntryProps {
 
 /** What is measured in a step: kept at once, and put into the log of the fitting. */
 export function MeasureEntry({ jobId, what, value, onKept }: MeasureEntryProps) {
-  const { unit, gaugeUnit } = useHouse()
+  const { unit, gaugeUnit } = useWorkshop()
   const shown =
     value === undefined
       ? ''

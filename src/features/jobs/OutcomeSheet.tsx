@@ -9,7 +9,7 @@ import { DriftCurve } from '@/drawings/DriftCurve'
 import { Figure } from '@/ui/figure/Figure'
 import { nearText } from '@/ui/format/time'
 import { usePageTurner } from '@/ui/shell/use-page-turner'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { KeepRest } from './KeepRest'
 import { LeftForLater } from './LeftForLater'
 
@@ -44,7 +44,7 @@ export function OutcomeSheet({
   jobId,
   coil,
 }: OutcomeSheetProps) {
-  const { timeZone, keepsStores } = useHouse()
+  const { timeZone, keepsStores } = useWorkshop()
   usePageTurner()
   const first = outcome.settling[0]
   return (

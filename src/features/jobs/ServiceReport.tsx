@@ -9,7 +9,7 @@ import { dateText, nearText } from '@/ui/format/time'
 import { ChargesTable } from '@/ui/print/ChargesTable'
 import { ReportHead } from '@/ui/print/ReportHead'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 export interface ReportedString {
   readonly number: number
@@ -85,7 +85,7 @@ export function ServiceReport({
   now,
   holdsWithin,
 }: ServiceReportProps) {
-  const { units, timeZone } = useHouse()
+  const { units, timeZone } = useWorkshop()
   const length = (metres: number) => measureText(measure('length', metres), units)
   const last = Math.max(...strings.map((s) => s.finishedAt))
   const anchors = strings.filter((s) => s.anchor).length

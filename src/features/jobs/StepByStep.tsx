@@ -19,12 +19,12 @@ import { RestTimer } from '@/ui/hands-free/RestTimer'
 import { useReadAloud } from '@/ui/hands-free/use-read-aloud'
 import { useVoiceCommands } from '@/ui/hands-free/use-voice-commands'
 import { useWakeLock } from '@/ui/hands-free/use-wake-lock'
-import { useKeepOpen } from '@/ui/away/use-keep-open'
+import { useKeepOpen } from '@/ui/offline/use-keep-open'
 import { minutesFor } from '@/ui/kept/keys'
-import { useKept } from '@/ui/kept/use-kept'
-import { useOutbox } from '@/ui/away/use-outbox'
+import { useStoredState } from '@/ui/kept/use-stored-state'
+import { useOutbox } from '@/ui/offline/use-outbox'
 import { inField, useKeys } from '@/ui/shell/use-keys'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { lineAloud, stepAloud } from './aloud'
 import { memberOf, type JobView } from './job-view'
 import { IntervalPanel } from './IntervalPanel'
@@ -48,16 +48,16 @@ interface StepByStepProps {
 }
 
 /** The fitting, one step at a time, with both hands busy: large, moved by Space, a page-turner or the voice, read aloud, resumed where it was left. */
-export function StepByStep({ instrument, jobs: inTheHouse, pictures, me, holdsWithin }: StepByStepProps) {
-  const { units } = useHouse()
+export function StepByStep({ instrument, jobs: inTheWorkshop, pictures, me, holdsWithin }: StepByStepProps) {
+  const { units } = useWorkshop()
   const { waits } = useOutbox()
-  const jobs = useMemo(() => withWaiting(inTheHouse, waits), [inTheHouse, waits])
-  const [{ jobId: firstId }] = inTheHouse as readonly [JobView]
+  const jobs = useMemo(() => withWaiting(inTheWorkshop, waits), [inTheWorkshop, waits])
+  const [{ jobId: firstId }] = inTheWorkshop as readonly [JobView]
   useKeepOpen(
     [
       pages.jobSheet(firstId, 'steps'),
       pages.jobSheet(firstId, 'card'),
-      ...inTheHouse.map(({ jobId }) => pages.jobSheet(jobId, 'log')),
+      ...inTheWorkshop.map(({ jobId }) => pages.jobSheet(jobId, 'log')),
     ].join(' '),
   )
   const router = useRouter()
@@ -66,9 +66,9 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me, holdsWi
   const given = jobs.map((job) => turns[job.jobId] ?? job.measured.turns ?? 0).join(' ')
   const members = useMemo(() => {
     const turnsGiven = given.split(' ').map(Number)
-    return inTheHouse.map((job, i) => memberOf(instrument, job, turnsGiven[i]))
-  }, [instrument, inTheHouse, given])
-  const [minutes, setMinutes] = useKept(minutesFor(firstId), 0)
+    return inTheWorkshop.map((job, i) => memberOf(instrument, job, turnsGiven[i]))
+  }, [instrument, inTheWorkshop, given])
+  const [minutes, setMinutes] = useStoredState(minutesFor(firstId), 0)
   const interval = useMemo(() => {
     const [only, ...others] = members
     return minutes === 0 || !only || others.length > 0
@@ -102,7 +102,7 @@ export function StepByStep({ instrument, jobs: inTheHouse, pictures, me, holdsWi
   const here = Math.min(at ?? (firstOpen < 0 ? steps.length - 1 : firstOpen), steps.length - 1)
   const { step, members: ids } = steps[here] as SharedStep
   // Each person’s own, on this device: full for the first time.
-  const [length, setLength] = useKept<'full' | 'short'>(`walk of ${me ?? ''}`, 'full', 'device')
+  const [length, setLength] = useStoredState<'full' | 'short'>(`walk of ${me ?? ''}`, 'full', 'device')
   const isShort = length === 'short'
   const lines = useMemo(() => shortWalk(steps, ({ step: one }) => one), [steps])
   const [aloud, setAloud] = useState(false)

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useState } from 'react'
 import { Plus, X } from 'lucide-react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { parseNumbers } from '@/core/instrument/read-numbers'
 import type { Instrument } from '@/core/instrument/instrument'

@@ -1,9 +1,9 @@
 'use client'
 
 import { useCallback } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { StepKey } from '@/core/fitting/step'
-import { sendOrQueue } from '@/ui/away/outbox'
+import { sendOrQueue } from '@/ui/offline/outbox'
 
 interface Mark {
   readonly step: StepKey

@@ -1,7 +1,7 @@
 /** Jobs as this device has them: with what was done here while the house did not answer. */
 import { readMeasured } from '@/boundary/measured'
 import type { Asked, StepKey } from '@/core/fitting/step'
-import type { Waiting } from '@/ui/away/outbox'
+import type { Waiting } from '@/ui/offline/outbox'
 import type { JobView } from './job-view'
 
 interface Marked {

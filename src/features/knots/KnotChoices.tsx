@@ -3,13 +3,13 @@
 import type { Route } from 'next'
 import { Check } from 'lucide-react'
 import Link from 'next/link'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { measure } from '@/core/measure'
 import type { Fastening } from '@/core/knots/tying'
 import { PhraseText } from '@/ui/figure/PhraseText'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import type { StringToTie } from './string-to-tie'
 
 interface KnotChoicesProps {
@@ -20,7 +20,7 @@ interface KnotChoicesProps {
 
 /** Which knots suit this string, best first and why, and what each would change: the anchor, and what is cut. */
 export function KnotChoices({ string: { jobId, name, tied, choices }, now, hrefOf }: KnotChoicesProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { act } = useAct()
   const text = (kind: 'width' | 'length', value: number) => measureText(measure(kind, value), units)
   return (

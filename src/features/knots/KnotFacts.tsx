@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { tailFacts, type TailFastening } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { parseLength } from '@/core/units/length'
@@ -10,7 +10,7 @@ import { Figure } from '@/ui/figure/Figure'
 import { Entry } from '@/ui/form/Entry'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import type { StringToTie } from './string-to-tie'
 
 interface KnotFactsProps {
@@ -25,7 +25,7 @@ const FOR_EXAMPLE = 1e-3
 
 /** What a knot takes and how wide it is; and a place to correct it by one of one's own. */
 export function KnotFacts({ fastening, own, string }: KnotFactsProps) {
-  const { unit, gaugeUnit, units } = useHouse()
+  const { unit, gaugeUnit, units } = useWorkshop()
   const { act, refused, refuse } = useAct()
   const [gauge, setGauge] = useState(gaugeFigure(string?.gauge ?? FOR_EXAMPLE, gaugeUnit))
   const [used, setUsed] = useState('')

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import type { FormEvent } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { pages } from '@/boundary/paths'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { measure } from '@/core/measure'
@@ -16,7 +16,7 @@ import { textIn } from '@/ui/form/text-in'
 import { measureText, type Units } from '@/ui/format/measure'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { measureWords } from './measure-words'
 
@@ -31,7 +31,7 @@ interface MeasuringSheetProps {
 
 /** What to measure next on an instrument that came from a preset, and how sure its figures are until then. */
 export function MeasuringSheet({ slug, name, count, positions, plan: { now, next } }: MeasuringSheetProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const leadingNames = useLeadingNames()
   const nameOf = (number: number) => {
     const position = positions[number - 1]
@@ -99,7 +99,7 @@ interface NextProps {
 
 /** The one thing to measure now, with a field for it. */
 function Next({ slug, first: { quantity, words, takes, cutAfter }, text }: NextProps) {
-  const { unit, gaugeUnit, units } = useHouse()
+  const { unit, gaugeUnit, units } = useWorkshop()
   const { act, refused } = useAct()
   const isGauge = quantity.key.startsWith('gauge')
   const assumed = assumedText(quantity.key, quantity.value, units, text)
@@ -161,7 +161,7 @@ function Doubts({
   readonly positions: readonly StringPosition[]
   readonly nameOf: (number: number) => string
 }) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const typical = (of: (one: Sureness) => number) => now.map(of).sort((a, b) => a - b)[now.length >> 1] ?? 0
   const step = Math.max(1, (now.length - 1) / (TOLD - 1))
   const told = [...new Set(Array.from({ length: TOLD }, (_, i) => Math.round(i * step)))].flatMap(

@@ -3,8 +3,8 @@
 import { counted } from '@/core/list/counted'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState, type ChangeEvent, type FormEvent, type ReactNode } from 'react'
-import type { Endpoint, RequestBody } from '@/boundary/call'
-import { setUpCalls, type Shelved } from '@/boundary/calls-set-up'
+import type { Endpoint, RequestBody } from '@/boundary/endpoint'
+import { setUpCalls, type Shelved } from '@/boundary/endpoints-set-up'
 import { pages } from '@/boundary/paths'
 import { cellsOf } from '@/core/chart/cells'
 import { chartLine, type ChartLine } from '@/core/chart/chart-line'
@@ -21,10 +21,10 @@ import { InstrumentSketch } from '@/drawings/field/InstrumentSketch'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { Labelled } from '@/ui/form/Labelled'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
 import { Selection } from '@/ui/form/Selection'
-import { useHouse, type HouseView } from '@/ui/units'
+import { useWorkshop, type WorkshopView } from '@/ui/units'
 import type { NewInstrumentRequest } from '@/boundary/requests/new-instrument'
 
 /** What is typed: the year is text until it is sent. */
@@ -57,8 +57,8 @@ interface NewInstrumentFormProps {
 
 /** A new instrument from a preset: the field draws itself while it is described. */
 export function NewInstrumentForm({ importChart }: NewInstrumentFormProps) {
-  const house = useHouse()
-  const { unit } = house
+  const workshop = useWorkshop()
+  const { unit } = workshop
   const router = useRouter()
   const announce = useAnnounce()
   const [form, setForm] = useState(BEGIN)
@@ -66,7 +66,7 @@ export function NewInstrumentForm({ importChart }: NewInstrumentFormProps) {
   const [isImporting, setIsImporting] = useState(false)
   const [refused, setRefused] = useState<{ readonly field: string; readonly sentence: string } | null>(null)
   const described = useDeferredValue(form)
-  const drawn = useMemo(() => draw(described, chart, house), [described, chart, house])
+  const drawn = useMemo(() => draw(described, chart, workshop), [described, chart, workshop])
 
   const change =
     (field: Field) => (event: ChangeEvent<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>) => {
@@ -214,7 +214,7 @@ interface Drawing {
 function draw(
   { lengths, notes, on: _on, year: _year, ...about }: Typed,
   chart: readonly ChartLine[],
-  { unit, gutTop, referenceA }: HouseView,
+  { unit, gutTop, referenceA }: WorkshopView,
 ): Drawing {
   let field: Field = 'notes'
   try {

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, type FormEvent } from 'react'
-import { callsByHand } from '@/boundary/calls-by-hand'
+import { callsByHand } from '@/boundary/endpoints-by-hand'
 import type { LineAnswer } from '@/core/stores/order-way'
 import type { OrderView } from '@/data/views/orders-view'
 import { Selection } from '@/ui/form/Selection'

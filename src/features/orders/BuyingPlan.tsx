@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
-import { endpoints } from '@/boundary/calls'
-import { callsByHand } from '@/boundary/calls-by-hand'
+import { endpoints } from '@/boundary/endpoints'
+import { callsByHand } from '@/boundary/endpoints-by-hand'
 import { pages } from '@/boundary/paths'
 import { counted } from '@/core/list/counted'
 import { moneyText } from '@/core/stores/money'
@@ -12,7 +12,7 @@ import type { Unmet } from '@/core/stores/order-plan'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { NearestGauges } from './NearestGauges'
 import { PlanTable } from './PlanTable'
 import { getReady, startOrderPlan, type Planning } from '@/workers/plans'
@@ -27,7 +27,7 @@ type Limit = keyof typeof LIMITS
 
 /** The cheapest way to buy what is on the list in time, and what buying from one supplier would cost. */
 export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const router = useRouter()
   const { act, refused, refuse } = useAct()
   const [date, setDate] = useState(bench.dates.at(-1)?.name ?? ANY_TIME)

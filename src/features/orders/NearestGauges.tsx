@@ -2,7 +2,7 @@ import { withThe } from '@/core/instrument/with-the'
 import { measure } from '@/core/measure'
 import type { SoldNear } from '@/data/views/buying-bench'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** Gauges on sale nearest to one that nobody sells, each with what it does to the string. */
 export function NearestGauges({
@@ -14,7 +14,7 @@ export function NearestGauges({
   readonly near: readonly SoldNear[]
   readonly onTake: (one: SoldNear) => void
 }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   if (near.length === 0) return <p className="mt-1">Nobody sells a gauge near it either.</p>
   return (
     <>

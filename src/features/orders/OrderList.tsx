@@ -6,7 +6,7 @@ import { moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
 import type { OrderInList } from '@/data/buying/orders'
 import { dateText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface OrderListProps {
   readonly open: readonly OrderInList[]
@@ -44,7 +44,7 @@ export function OrderList({ open, closed, earlier, isLater }: OrderListProps) {
 }
 
 function OrderLine({ order }: { readonly order: OrderInList }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   return (
     <li>
       <Link

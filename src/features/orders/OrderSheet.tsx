@@ -3,7 +3,7 @@
 import { Copy, Download } from 'lucide-react'
 import Link from 'next/link'
 import { useEffect, useState, type FormEvent } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
@@ -12,10 +12,10 @@ import { textIn } from '@/ui/form/text-in'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { AnswerByHand } from './AnswerByHand'
 import { InTheSet } from './InTheSet'
 import { SendByHand, SENT_WORDS, type Act } from './SendByHand'
@@ -32,7 +32,7 @@ interface OrderSheetProps {
 
 /** An order: the sheet to send, the supplier's answer, and what has come. */
 export function OrderSheet({ order, text, answersIn, parts }: OrderSheetProps) {
-  const { name: house, timeZone } = useHouse()
+  const { name: workshop, timeZone } = useWorkshop()
   const announce = useAnnounce()
   const { act, refused } = useAct()
   const copy = async () => {
@@ -53,7 +53,7 @@ export function OrderSheet({ order, text, answersIn, parts }: OrderSheetProps) {
           <div>
             <h1 className="text-2xl font-semibold">Order {order.id}</h1>
             <p>
-              from {house} to <strong>{supplierName(order.supplier)}</strong>
+              from {workshop} to <strong>{supplierName(order.supplier)}</strong>
             </p>
             <p className="text-sm text-soft">{dateText(order.sentAt ?? order.openedAt, timeZone)}</p>
           </div>

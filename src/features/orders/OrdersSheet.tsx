@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { BuyingBench } from '@/data/views/buying-bench'

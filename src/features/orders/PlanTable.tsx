@@ -4,7 +4,7 @@ import { twistToFill } from '@/core/stores/string-spec'
 import type { OrderPlan } from '@/core/stores/buying'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** What to order from whom, and what it costs. */
 export function PlanTable({
@@ -20,7 +20,7 @@ export function PlanTable({
   readonly isMain: boolean
   readonly onWrite: () => void
 }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const offers = new Map(bench.offers.map((offer) => [offer.id, offer]))
   const stringOf = (id: number) => bench.needs.find((need) => need.id === id)?.string ?? ''
   const isTwisted = (offerId: number, needId: number) => {

@@ -1,7 +1,7 @@
 'use client'
 
 import { Mail } from 'lucide-react'
-import { callsByHand } from '@/boundary/calls-by-hand'
+import { callsByHand } from '@/boundary/endpoints-by-hand'
 import { SENT_BY_HAND, type SentBy } from '@/core/stores/order-way'
 import type { OrderView } from '@/data/views/orders-view'
 import type { useAct } from '@/ui/shell/use-act'

@@ -1,5 +1,5 @@
 import { Entry } from '@/ui/form/Entry'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { RULER, SCALE_NAMES, type ScaleName } from './scales'
 
 interface PhotoFieldsProps {
@@ -29,7 +29,7 @@ export function PhotoFields({
   onKeepsPicture,
   onZoom,
 }: PhotoFieldsProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   return (
     <div className="mt-3 flex flex-wrap items-end gap-3">
       <label className="min-w-56 flex-1">

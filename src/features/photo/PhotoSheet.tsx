@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { endpoints } from '@/boundary/calls'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { endpoints } from '@/boundary/endpoints'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, type Instrument } from '@/core/instrument/instrument'
 import type { Measured } from '@/core/measuring/quantity'
@@ -15,7 +15,7 @@ import { base64Of } from '@/ui/import/base64-of'
 import { loadPicture, type Picture } from '@/ui/picture/load-picture'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { MarkedPicture } from './MarkedPicture'
 import { firstMark, marksFor, markWords, scaleIn, stringsIn, type Marked, type MarkKey } from './marks'
@@ -38,7 +38,7 @@ const ASKED = 6
 
 /** Lengths from a photograph: a sheet of paper in the plane of the strings, and the ends of a few strings. */
 export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const leadingNames = useLeadingNames()
   const router = useRouter()
   const { act, refused } = useAct()

@@ -6,7 +6,7 @@ import type { Measured } from '@/core/measuring/quantity'
 import type { KnownChange } from '@/core/photo/known-changes'
 import { shortOnes, type PhotoReading } from '@/core/photo/lengths'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import type { Marked, MarkKey } from './marks'
 
 interface ReadLengthsProps {
@@ -45,7 +45,7 @@ export function ReadLengths({
   onTick,
   onKeep,
 }: ReadLengthsProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const text = (metres: number) => measureText(measure('length', metres), units)
   const byTape = new Set(measured.flatMap(({ key, error }) => (error === null ? [key] : [])))
   const short = shortOnes(reading?.lengths ?? []).filter(({ number }) => !byTape.has(`speaking ${number}`))

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { keyTo, pitchTurned } from '@/core/ear/key-between'
-import { pluckedSound, STAND_IN_RATE, standInPluck } from '@/core/ear/stand-in'
+import { pluckedSound, SIMULATED_RATE, simulatedPluck } from '@/core/ear/simulated-sound'
 import { positionAt, restPitch } from '@/core/instrument/instrument'
 import { theName } from '@/core/instrument/names'
 import { measure } from '@/core/measure'
@@ -12,7 +12,7 @@ import { ownFigures } from '@/core/practice/slack-score'
 import { KeyDial } from '@/drawings/KeyDial'
 import { measureText } from '@/ui/format/measure'
 import { play } from '@/ui/sound/play'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { AskedFrame } from './AskedFrame'
 import type { AskedProps } from './asked-props'
 import { useStopwatch } from './use-stopwatch'
@@ -24,7 +24,7 @@ const TURNS = [-10, -2, 2, 10, 45, 180] as const
 
 /** A string that is not there is brought up by ear, against strings that are in tune; turned too far, it breaks. */
 export function AskedRaise({ own, question, count, isLast, onDone }: AskedProps<RaiseQuestion>) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { instrument, habits } = own
   const position = positionAt(instrument, question.number)
   const target = restPitch(instrument, position)
@@ -39,11 +39,11 @@ export function AskedRaise({ own, question, count, isLast, onDone }: AskedProps<
   const cents = hz === null || hz <= 0 ? null : centsAbove(hz, target)
   const isRight = end !== null && !end.broke && cents !== null && Math.abs(cents) <= WITHIN
   const pluck = (at = turned) => {
-    const sound = standInPluck(position, at, question.stiffness, instrument.referenceA, 0, Math.random)
+    const sound = simulatedPluck(position, at, question.stiffness, instrument.referenceA, 0, Math.random)
     if (sound === 'broken') return setEnd({ took: elapsed(), broke: true })
     if (sound === 'slack') return setSaid('It is slack, and only flaps.')
     setSaid('It sounds.')
-    play(sound, STAND_IN_RATE)
+    play(sound, SIMULATED_RATE)
   }
   const turn = (degrees: number) => {
     if (end) return
@@ -53,7 +53,10 @@ export function AskedRaise({ own, question, count, isLast, onDone }: AskedProps<
   }
   const hear = (number: number) => {
     const other = positionAt(instrument, number)
-    play(pluckedSound(other, instrument.referenceA, restPitch(instrument, other), Math.random), STAND_IN_RATE)
+    play(
+      pluckedSound(other, instrument.referenceA, restPitch(instrument, other), Math.random),
+      SIMULATED_RATE,
+    )
   }
   const off = cents === null ? null : Math.round(cents)
   return (

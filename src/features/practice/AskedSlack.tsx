@@ -11,14 +11,14 @@ import { sidewaysPull } from '@/core/winding/slack'
 import { PinchDrawing } from '@/drawings/PinchDrawing'
 import { SidewaysPull } from '@/drawings/SlackDrawing'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { AskedFrame } from './AskedFrame'
 import type { AskedProps } from './asked-props'
 import { useStopwatch } from './use-stopwatch'
 
 /** Slack is left as the house leaves it, and then told what it gives. */
 export function AskedSlack({ own, question, count, isLast, onDone }: AskedProps<SlackQuestion>) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const position = positionAt(own.instrument, question.number)
   const figures = useMemo(() => ownFigures(own, position), [own, position])
   const range = slackRange(question.by)

@@ -1,17 +1,17 @@
 'use client'
 
 import { DRILLS, drillFacts, type Drill } from '@/core/practice/drill'
-import type { DrillMeasured, Kept, Share, WeekMeasured } from '@/core/practice/measured'
+import type { DrillMeasured, Retention, Share, WeekMeasured } from '@/core/practice/measured'
 import { ForgettingCurve } from '@/drawings/ForgettingCurve'
 import type { PracticeView } from '@/data/views/practice-view'
 import { PlainTable } from '@/ui/list/PlainTable'
 import { nearText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** How practice goes, measured: how often right and how sure that is, how long, and what is forgotten. */
 export function HowItGoes({ view, now }: { view: PracticeView; now: number }) {
-  const { timeZone } = useHouse()
-  const { measured, kept, forgotten } = view
+  const { timeZone } = useWorkshop()
+  const { measured, retention: kept, forgotten } = view
   if (measured.length === 0) return null
   const rows = DRILLS.flatMap((drill) => measured.find((one) => one.drill === drill) ?? [])
   return (
@@ -132,7 +132,7 @@ function Weeks({ weeks }: { weeks: readonly WeekMeasured[] }) {
 }
 
 /** What was still known after so many days, beside what was expected. */
-function Forgetting({ kept }: { kept: readonly Kept[] }) {
+function Forgetting({ kept }: { kept: readonly Retention[] }) {
   return (
     <div>
       <h3 className="text-lg font-semibold">Still known after so many days</h3>
@@ -153,5 +153,5 @@ function Forgetting({ kept }: { kept: readonly Kept[] }) {
   )
 }
 
-const daysWords = ([from, to]: Kept['days']) =>
+const daysWords = ([from, to]: Retention['days']) =>
   from === 0 ? `under ${to} days` : to === Infinity ? `over ${from} days` : `${from} to ${to} days`

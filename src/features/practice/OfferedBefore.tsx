@@ -6,7 +6,7 @@ import { drillFacts } from '@/core/practice/drill'
 import type { Offered } from '@/data/practice/offered'
 import { monthText } from '@/ui/format/month'
 import { distanceText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const DAY = 86_400_000
 /** Longer ago than this, a month says it better than a number of days. */
@@ -14,7 +14,7 @@ const MONTHS_FROM = 45 * DAY
 
 /** Before a job: the one thing that it asks for and that was longest ago, for two minutes. */
 export function OfferedBefore({ offered, now }: { offered: Offered; now: number }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const { card, slug, last } = offered
   const isKnot = card.drill === 'tie'
   const when =

@@ -7,7 +7,7 @@ import { DRILLS, drillFacts } from '@/core/practice/drill'
 import type { PracticeView } from '@/data/views/practice-view'
 import { nearText } from '@/ui/format/time'
 import { Selection } from '@/ui/form/Selection'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { HalfDone } from './HalfDone'
 import { HowItGoes } from './HowItGoes'
 import { OldStringOffer } from './OldStringOffer'
@@ -58,7 +58,7 @@ export function PracticeSheet({ view, me, now }: PracticeSheetProps) {
 }
 
 function Due({ view, now }: { view: PracticeView; now: number }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const { due, next, dueAt, known } = view
   const drills = DRILLS.filter((drill) => next.some((one) => one.drill === drill))
   if (next.length === 0)
@@ -87,7 +87,7 @@ function Due({ view, now }: { view: PracticeView; now: number }) {
 }
 
 function Drills({ view, now }: { view: PracticeView; now: number }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const router = useRouter()
   const { slug, instruments, drills, measured } = view
   return (

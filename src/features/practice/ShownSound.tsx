@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { atRest, beatsWhen, pureAt } from '@/core/ear/beats'
-import { STAND_IN_RATE, twoPlucked } from '@/core/ear/stand-in'
+import { SIMULATED_RATE, twoPlucked } from '@/core/ear/simulated-sound'
 import { positionAt } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import type { Choice } from '@/core/practice/choice'
@@ -36,7 +36,7 @@ export function ShownSound(props: {
         instrument.referenceA,
         Math.random,
       ),
-      STAND_IN_RATE,
+      SIMULATED_RATE,
     )
   }
   const taken = chosen && chosen.mistake !== null ? chosen.brings : null

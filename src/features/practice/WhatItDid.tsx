@@ -4,13 +4,13 @@ import type { Compared, Effect } from '@/core/practice/effect'
 import { measure } from '@/core/measure'
 import { PlainTable } from '@/ui/list/PlainTable'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const HEADS = ['', 'After practice', 'Without', 'What that says'].map((word) => ({ word }))
 
 /** Real fittings after practice and without it, side by side, with honest odds. */
 export function WhatItDid({ effect }: { effect: Effect }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { mishaps, differs, cut, wraps } = effect
   const rows: readonly (readonly [string, Compared, (value: number) => string])[] = [
     ['Cut off by', cut, (value) => measureText(measure('length', value), units)],

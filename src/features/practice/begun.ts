@@ -2,11 +2,11 @@
  * A go of practice that has begun, kept on this device until it is through: a drill that is left half way goes on where it
  * was, and what was answered is never lost.
  */
-import { endpoints } from '@/boundary/calls'
-import type { RequestBody } from '@/boundary/call'
+import { endpoints } from '@/boundary/endpoints'
+import type { RequestBody } from '@/boundary/endpoint'
 import type { PracticeRequest } from '@/boundary/requests/practice'
 import type { Answer } from '@/core/practice/question'
-import { sendOrQueue } from '@/ui/away/deliver'
+import { sendOrQueue } from '@/ui/offline/send-or-queue'
 import { benchIn } from '@/ui/shell/at-the-bench'
 
 /** An answer with when it was given by this device’s clock, ms. */

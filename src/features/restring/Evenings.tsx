@@ -60,7 +60,7 @@ export function Evenings({ sessions, minutes, onMinutes, people, atIt, onAtIt }:
       ) : (
         <p className="text-sm text-soft">
           Several at it? Name the people of the house in{' '}
-          <Link href={pages.house} className="underline underline-offset-2" prefetch={false}>
+          <Link href={pages.workshop} className="underline underline-offset-2" prefetch={false}>
             House
           </Link>
           , and the strings are shared out.

@@ -7,7 +7,7 @@ import { isOnFoot } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
 import { PlainTable } from '@/ui/list/PlainTable'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { hoursText } from './words'
 
 interface FootSharesProps {
@@ -57,7 +57,7 @@ const MM = 1000
 const [WIDTH, WOOD, LAID] = [300, 118, 30]
 
 function Share({ instrument, way }: { readonly instrument: Instrument; readonly way: Habits['feet'] }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const share = footShare(instrument, way)
   if (!share) return null
   const feet = [share.low, share.high].map((numbers) => footTurns(instrument, numbers))

@@ -6,7 +6,7 @@ import type { Instrument } from '@/core/instrument/instrument'
 import { isOnFoot } from '@/core/knots/fastenings'
 import { measure } from '@/core/measure'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { FootShares } from './FootShares'
 
 interface FromBareProps {
@@ -26,7 +26,7 @@ export function FromBare({
   instrument,
   tolerance,
 }: FromBareProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const onFeet = instrument.positions.some(isOnFoot)
   const length = (metres: number) => measureText(measure('width', metres), units)
   return (

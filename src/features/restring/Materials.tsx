@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { listed } from '@/core/fitting/context'
 import { grouped } from '@/core/list/grouped'

@@ -5,7 +5,7 @@ import type { PieceAsked } from '@/data/views/restring-view'
 import { LABELS_LAID_OUT, PacketLabel } from '@/drawings/PacketLabel'
 import { measureText } from '@/ui/format/measure'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** A packet, when it is wanted and by whom. */
 export interface Packet {
@@ -31,7 +31,7 @@ interface PacketsProps {
 
 /** A label for each packet, in the order of the work: laid out so, the next one is always the nearest. */
 export const Packets = memo(function Packets({ origin, slug, pieces, packets }: PacketsProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const byId = new Map(pieces.map((piece) => [piece.id, piece]))
   return (
     <details className="mt-5 border-t border-ink pt-3 print:mt-0 print:border-0 print:pt-0">

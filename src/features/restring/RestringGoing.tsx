@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import type { StandNow } from '@/core/restring/moments'
 import type { Restring } from '@/data/jobs/restrings'
@@ -12,7 +12,7 @@ import { useStringPicker } from '@/drawings/field/use-string-picker'
 import { dateText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { Packets } from './Packets'
 import { RestringField } from './RestringField'
 import { WAY_WORDS } from './words'
@@ -26,7 +26,7 @@ interface RestringGoingProps {
 
 /** A restring that is going on: the instrument as far as it is, and the one thing to do next. */
 export function RestringGoing({ view: { instrument, pieces }, restring, origin }: RestringGoingProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const router = useRouter()
   const { act, refused } = useAct()
   const nameOf = (id: number) => pieces.find((one) => one.id === id)?.name ?? `string ${id}`

@@ -10,14 +10,14 @@ import { BackLink } from '@/ui/shell/BackLink'
 import { ChargesTable } from '@/ui/print/ChargesTable'
 import { ReportHead } from '@/ui/print/ReportHead'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const HEADS: readonly TableHead[] = [{ word: 'String' }, { word: 'Before' }, { word: 'Now' }]
 
 /** What an owner is told of a restring, on paper. */
 export function RestringReportSheet({ report }: { readonly report: RestringReport }) {
   const { instrument, begunAt, endedAt, changed, notChanged, loadBefore, loadAfter, retunes } = report
-  const { units, timeZone } = useHouse()
+  const { units, timeZone } = useWorkshop()
   const force = (newtons: number) => measureText(measure('force', newtons), units)
   const more = (loadAfter / loadBefore - 1) * 100
   const [first = 0] = retunes

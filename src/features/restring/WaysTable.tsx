@@ -1,4 +1,4 @@
-import type { RestringWay } from '@/core/restring/schools'
+import type { RestringWay } from '@/core/restring/taught-ways'
 import { PlainTable, type TableHead } from '@/ui/list/PlainTable'
 import type { JudgedWay } from '@/workers/restring.worker'
 import { hoursText, percentText, WAY_WORDS } from './words'

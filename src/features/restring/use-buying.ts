@@ -1,4 +1,4 @@
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { send } from '@/ui/shell/send'
 import { startOrderPlan } from '@/workers/plans'
 import { useWorkedOut, type Running } from './use-worked-out'

@@ -1,4 +1,4 @@
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { CutPlan } from '@/core/stores/cut-plan'
 import type { CuttingBench } from '@/core/stores/cutting-bench'
 import { send } from '@/ui/shell/send'

@@ -6,7 +6,7 @@ import { problemOf } from '@/core/restring/checked'
 import { goesFromBare } from '@/core/restring/from-bare'
 import { judged, type JudgedPlan } from '@/core/restring/judged'
 import { goMoved, movedTo } from '@/core/restring/moved'
-import type { RestringWay } from '@/core/restring/schools'
+import type { RestringWay } from '@/core/restring/taught-ways'
 import { startRestringPlan } from '@/workers/restring'
 import type { RestringAnswer } from '@/workers/restring.worker'
 

@@ -1,5 +1,5 @@
 import type { Doing, StandNow } from '@/core/restring/moments'
-import type { RestringWay } from '@/core/restring/schools'
+import type { RestringWay } from '@/core/restring/taught-ways'
 
 export const WAY_WORDS: Readonly<Record<RestringWay, string>> = {
   'least time': 'Least time',

@@ -3,16 +3,16 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type FormEvent } from 'react'
-import { endpoints } from '@/boundary/calls'
-import type { RequestBody } from '@/boundary/call'
+import { endpoints } from '@/boundary/endpoints'
+import type { RequestBody } from '@/boundary/endpoint'
 import type { ReadingRequest } from '@/boundary/requests/settling'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import type { Verdict } from '@/core/settle/readings'
 import type { SettlingLine } from '@/data/views/today'
-import { sendOrQueue } from '@/ui/away/deliver'
+import { sendOrQueue } from '@/ui/offline/send-or-queue'
 import { textIn } from '@/ui/form/text-in'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 
 /** A settling string, in the words that its row tells it in. */
 type SettlingRow = Omit<SettlingLine, 'expectedNow' | 'nextAt'> & {

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import type { RoomReading } from '@/core/settle/room'
 import { typedNumber } from '@/core/units/typed-number'
@@ -11,17 +11,17 @@ import {
   LOGGER_COLUMNS,
   type LoggerColumn,
   type LoggerMapping,
-} from '@/data/house/logger-csv'
+} from '@/data/workshop/logger-csv'
 import { Decimal } from '@/ui/form/Decimal'
 import { momentText } from '@/ui/format/time'
 import { TableImport } from '@/ui/import/TableImport'
 import { startImport } from '@/workers/imports'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { AirCurves } from './AirCurves'
 import { AirResponses, type MaterialResponse } from './AirResponses'
-import { standInHygrometer } from './stand-in-hygrometer'
+import { readSimulatedHygrometer } from './simulated-hygrometer'
 
 interface RoomSheetProps {
   /** The last readings, the earliest first. */
@@ -33,7 +33,7 @@ interface RoomSheetProps {
 
 /** The air of the room: read by hand, from a logger's file, or by a hygrometer that stands in; and what it does to strings. */
 export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const { act, refused } = useAct()
   const [celsius, setCelsius] = useState('')
   const [humidity, setHumidity] = useState('')
@@ -77,7 +77,7 @@ export function RoomSheet({ readings, now, responses }: RoomSheetProps) {
               type="button"
               className="button"
               onClick={() => {
-                const read = standInHygrometer(now)
+                const read = readSimulatedHygrometer(now)
                 setCelsius(String(read.celsius))
                 setHumidity(String(read.humidity))
               }}

@@ -11,7 +11,7 @@ import { Selection } from '@/ui/form/Selection'
 import { measureText } from '@/ui/format/measure'
 import { clockText, dayText, momentText } from '@/ui/format/time'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface VisitsSheetProps {
   /** Null where no date is ahead. */
@@ -22,7 +22,7 @@ interface VisitsSheetProps {
 
 /** The visits to make until a date: when, which strings, where each will be found and where to leave it. */
 export function VisitsSheet({ until, dates }: VisitsSheetProps) {
-  const { units, timeZone } = useHouse()
+  const { units, timeZone } = useWorkshop()
   const router = useRouter()
   const cents = (at: number) => measureText(measure('cents', at), units)
   if (!until)

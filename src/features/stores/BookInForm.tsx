@@ -5,22 +5,22 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useRouter } from 'next/navigation'
 import { useForm, type FieldPath } from 'react-hook-form'
 import { STRING_COLOURS } from '@/core/instrument/instrument'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { STRING_ENDS } from '@/core/knots/string-ends'
 import { SOLD_CLASSES } from '@/core/stores/string-spec'
 import { withUnit } from '@/ui/format/gauge-typed'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { BookInRequest, PLAIN_MATERIALS } from '@/boundary/requests/stores'
 
 /** Books a plain string in: what its packet says. */
 const GAUGE_HINTS = { mm: '0.64, or .025 in', in: '.025, or 25 thou', thou: '25, or 0.64 mm' } as const
 
 export function BookInForm() {
-  const { unit, gaugeUnit } = useHouse()
+  const { unit, gaugeUnit } = useWorkshop()
   const router = useRouter()
   const announce = useAnnounce()
   const {

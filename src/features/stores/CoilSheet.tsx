@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import type { FormEvent } from 'react'
 import { classWords } from '@/core/stores/string-spec'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
 import { materialWord, outerGauge } from '@/core/strings/construction'
@@ -17,7 +17,7 @@ import { dateText } from '@/ui/format/time'
 import { measureText } from '@/ui/format/measure'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** One coil: what it is, what was cut from it, what it is for; to be set right, or thrown away. */
 export function CoilSheet({
@@ -25,7 +25,7 @@ export function CoilSheet({
 }: {
   readonly view: CoilView
 }) {
-  const { unit, units, timeZone } = useHouse()
+  const { unit, units, timeZone } = useWorkshop()
   const { act, refused } = useAct()
   const text = (metres: number) => measureText(measure('length', metres), unit)
   const gaugeText = (metres: number) => measureText(measure('gauge', metres), units)

@@ -10,7 +10,7 @@ import type { CoilOrder, CoilsPage } from '@/data/views/stores-view'
 import { CoilBar } from '@/drawings/CoilBar'
 import { measureText } from '@/ui/format/measure'
 import { dateText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import type { StoresFilter } from './CoilsFilter'
 
 /** The length of coil that fills a row; only reels of wire are longer, m. */
@@ -33,7 +33,7 @@ export function CoilsTable({
   readonly rows: CoilsPage['rows']
   readonly filter: StoresFilter
 }) {
-  const { units, timeZone } = useHouse()
+  const { units, timeZone } = useWorkshop()
   const sorted = filter.by === '' ? 'material' : filter.by
   return (
     <div

@@ -1,7 +1,7 @@
 'use client'
 
 import type { FormEvent } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { SUPPLY_KINDS } from '@/core/stores/supplies'
 import type { AnchorGut, Supply } from '@/data/stores/supplies'
 import { textIn } from '@/ui/form/text-in'
@@ -9,7 +9,7 @@ import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { dateText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface SmallThingsProps {
   readonly supplies: readonly Supply[]
@@ -18,7 +18,7 @@ interface SmallThingsProps {
 
 /** Anchors, beads and glue: how many there are, too few told, and broken gut made into anchors. */
 export function SmallThings({ supplies, gut }: SmallThingsProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const { act, refused } = useAct()
   const add = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()

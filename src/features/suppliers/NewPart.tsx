@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, type FormEvent } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { STRING_COLOURS } from '@/core/instrument/instrument'
 import { CATALOGUE_COLUMNS, type CatalogueCells } from '@/core/stores/catalogue-cells'
 import { STRING_ENDS } from '@/core/knots/string-ends'
@@ -11,7 +11,7 @@ import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
 import { textIn } from '@/ui/form/text-in'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const LENGTH_WORDS: Readonly<Record<SoldAs, string>> = {
   'one string': 'Length',
@@ -23,7 +23,7 @@ const CLASSES = ['not given', ...SOLD_CLASSES.filter((one) => one !== 'not given
 
 /** One part of a supplier's, typed in where there is no price list to import. */
 export function NewPart({ slug, currency }: { readonly slug: string; readonly currency: string }) {
-  const { unit, gaugeUnit } = useHouse()
+  const { unit, gaugeUnit } = useWorkshop()
   const { act, refused } = useAct()
   const [isOpen, setIsOpen] = useState(false)
   const [material, setMaterial] = useState('nylon 6.12')

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type FormEvent } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { pages } from '@/boundary/paths'
 import { CURRENCIES, moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
@@ -65,21 +65,21 @@ export function SupplierList({ suppliers, currency }: SupplierListProps) {
           )}
         </ul>
       </section>
-      <NewSupplier houseCurrency={currency} isFirst={suppliers.length === 0} />
+      <NewSupplier workshopCurrency={currency} isFirst={suppliers.length === 0} />
     </div>
   )
 }
 
 function NewSupplier({
-  houseCurrency,
+  workshopCurrency: workshopCurrency,
   isFirst,
 }: {
-  readonly houseCurrency: string
+  readonly workshopCurrency: string
   readonly isFirst: boolean
 }) {
   const router = useRouter()
   const { act, refused } = useAct()
-  const [currency, setCurrency] = useState(houseCurrency)
+  const [currency, setCurrency] = useState(workshopCurrency)
   const problemAt = (field: string) => (refused?.field === field ? refused.sentence : undefined)
   const add = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault()
@@ -102,7 +102,12 @@ function NewSupplier({
           onChange={(event) => setCurrency(event.target.value)}
           problem={problemAt('currency')}
         />
-        <TermsFields terms={USUAL} currency={currency} houseCurrency={houseCurrency} problemAt={problemAt} />
+        <TermsFields
+          terms={USUAL}
+          currency={currency}
+          workshopCurrency={workshopCurrency}
+          problemAt={problemAt}
+        />
         <button type="submit" className={`button ${isFirst ? 'button-main' : ''}`}>
           Add it
         </button>

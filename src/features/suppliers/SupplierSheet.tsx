@@ -2,7 +2,7 @@
 
 import { Download } from 'lucide-react'
 import { useState, type FormEvent } from 'react'
-import { setUpCalls } from '@/boundary/calls-set-up'
+import { setUpCalls } from '@/boundary/endpoints-set-up'
 import { files, pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { supplierName } from '@/core/stores/order-way'
@@ -19,7 +19,7 @@ import { TableImport } from '@/ui/import/TableImport'
 import { startImport } from '@/workers/imports'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const WORDS: Record<CatalogueColumn, string> = {
   part: 'Part number',
@@ -51,7 +51,7 @@ interface SupplierSheetProps {
 
 /** A supplier: its terms, and its catalogue out of any CSV. */
 export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const [isImporting, setIsImporting] = useState(false)
   const [looked, setLooked] = useState('')
   const { act, refused } = useAct()
@@ -223,7 +223,7 @@ export function SupplierSheet({ supplier, items, currency }: SupplierSheetProps)
           <TermsFields
             terms={supplier}
             currency={supplier.currency}
-            houseCurrency={currency}
+            workshopCurrency={currency}
             problemAt={fieldProblem}
           />
           <button type="submit" className="button button-main">

@@ -6,19 +6,24 @@ interface TermsFieldsProps {
   readonly terms: Pick<Supplier, 'rate' | 'postageMinor' | 'freeOverMinor' | 'leadDays' | 'simulated'>
   /** The supplier's money, and the house's. */
   readonly currency: string
-  readonly houseCurrency: string
+  readonly workshopCurrency: string
   readonly problemAt: (field: string) => string | undefined
 }
 
 /** The fields of a supplier's terms. */
-export function TermsFields({ terms, currency, houseCurrency, problemAt }: TermsFieldsProps) {
+export function TermsFields({
+  terms,
+  currency,
+  workshopCurrency: workshopCurrency,
+  problemAt,
+}: TermsFieldsProps) {
   return (
     <>
-      {currency === houseCurrency ? (
+      {currency === workshopCurrency ? (
         <input type="hidden" name="rate" value="1" />
       ) : (
         <Entry
-          label={`One ${currency} in ${houseCurrency}`}
+          label={`One ${currency} in ${workshopCurrency}`}
           name="rate"
           inputMode="decimal"
           defaultValue={terms.rate}

@@ -2,12 +2,12 @@
 
 import Link from 'next/link'
 import { useState, type FormEvent } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import { Labelled } from '@/ui/form/Labelled'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** A parked tail, in the words that its row tells it in. */
 interface ToldTail {
@@ -24,7 +24,7 @@ interface ToldTail {
 
 /** A tail parked on a neck: when it is due, and its trimming, which books what is left of the packet that hung by it. */
 export function TailRow({ tail }: { readonly tail: ToldTail }) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const { act, refused } = useAct()
   const [left, setLeft] = useState('')
   const { name } = tail

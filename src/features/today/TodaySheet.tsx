@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { pages } from '@/boundary/paths'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { More } from './More'
 import type { ToldSettling, ToldTail, ToldToday } from './told-today'
 
@@ -22,7 +22,7 @@ interface TodaySheetProps {
 
 /** What needs a hand now, with one thing to do when a string breaks. */
 export function TodaySheet({ today, tolerance, beside, waiting, retuneRow, tailRow }: TodaySheetProps) {
-  const { name } = useHouse()
+  const { name } = useWorkshop()
   const { day, due, later, jobs, tails, ahead } = today
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">

@@ -1,4 +1,4 @@
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { Straying } from '@/core/ear/false-tone'
 import type { StringPosition } from '@/core/instrument/instrument'
 import type { Condition } from '@/core/wear/life'

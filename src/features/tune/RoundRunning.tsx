@@ -4,10 +4,10 @@ import { useCallback, useMemo, useRef, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { noteWord } from '@/core/pitch/note'
 import { keyBetween } from '@/core/ear/key-between'
-import { pluckedSound, STAND_IN_RATE } from '@/core/ear/stand-in'
+import { pluckedSound, SIMULATED_RATE } from '@/core/ear/simulated-sound'
 import { turnerOf } from '@/core/fitting/hands'
 import { withThe } from '@/core/instrument/with-the'
-import type { SoundboardModel } from '@/core/rounds/strung-board'
+import type { SoundboardModel } from '@/core/rounds/soundboard-model'
 import { byEar } from '@/core/rounds/by-ear'
 import { worstOff } from '@/core/rounds/tuning-round'
 import type { StringPosition } from '@/core/instrument/instrument'
@@ -22,7 +22,7 @@ import { CentsRuler } from './CentsRuler'
 import { ByEar } from './ByEar'
 import { RoundOver } from './RoundOver'
 import { RoundSide } from './RoundSide'
-import { standInStrings, turnedTo } from './stand-in-strings'
+import { simulatedStrings, turnedTo } from './simulated-strings'
 import { useRound, type RoundSet } from './use-round'
 import { useRoundEar, type StringHeard } from './use-round-ear'
 import { centsText, degreesText } from './words'
@@ -67,7 +67,7 @@ export function RoundRunning(props: RoundRunningProps) {
   /** How the string whose turn it is was found, before it was turned. */
   const found = useRef<{ readonly string: number; readonly cents: number } | null>(null)
   const loggedPluck = useRef<number | null>(null)
-  const [standIn, setStandIn] = useState(() => standInStrings(bench, 5))
+  const [simulated, setSimulated] = useState(() => simulatedStrings(bench, 5))
 
   const earSteps = useMemo(() => byEar(bench.strings), [bench.strings])
   const through = hears ? round.heard : round.tuned
@@ -110,17 +110,17 @@ export function RoundRunning(props: RoundRunningProps) {
   const listening = useRoundEar(instrument, set.temperament, now ?? 0, take)
   const { ear, take: takeHeard, targets } = listening
 
-  const pluckStandIn = async (string: number, all = standIn) => {
+  const pluckSimulated = async (string: number, all = simulated) => {
     const hz = (targets[string] as number) * 2 ** ((all.standing[string] as number) / 1200)
     const samples = pluckedSound(positions[string] as StringPosition, instrument.referenceA, hz, Math.random)
-    play(samples, STAND_IN_RATE)
+    play(samples, SIMULATED_RATE)
     loggedPluck.current = null
-    const last = await ear.hearAll(samples, STAND_IN_RATE)
+    const last = await ear.hearAll(samples, SIMULATED_RATE)
     if (last) takeHeard(last)
   }
   /** This string where it should be and another where it stands, at once: what one listens for. */
   const bothSounds = (string: number, other: number) => {
-    const stands = isPractice ? (standIn.standing[other] ?? 0) : 0
+    const stands = isPractice ? (simulated.standing[other] ?? 0) : 0
     const sound = (i: number, cents: number) =>
       pluckedSound(
         positions[i] as StringPosition,
@@ -131,10 +131,10 @@ export function RoundRunning(props: RoundRunningProps) {
     const [one, two] = [sound(string, 0), sound(other, stands)]
     return one.map((sample, i) => (sample + (two[i] as number)) / 2)
   }
-  const turnStandIn = (string: number) => {
-    const turned = turnedTo(standIn, string, aim)
-    setStandIn(turned)
-    void pluckStandIn(string, turned)
+  const turnSimulated = (string: number) => {
+    const turned = turnedTo(simulated, string, aim)
+    setSimulated(turned)
+    void pluckSimulated(string, turned)
   }
   const onListen = useCallback(() => {
     loggedPluck.current = null
@@ -196,7 +196,7 @@ export function RoundRunning(props: RoundRunningProps) {
                 step={earSteps.find(({ string }) => string === now)}
                 nameOf={soundingName}
                 tuned={(i) => ({ position: positions[i] as StringPosition, hz: targets[i] as number })}
-                onHear={(other) => play(bothSounds(now, other), STAND_IN_RATE)}
+                onHear={(other) => play(bothSounds(now, other), SIMULATED_RATE)}
               />
             )}
             <p className="min-h-6 text-soft">
@@ -239,8 +239,8 @@ export function RoundRunning(props: RoundRunningProps) {
           setSkipped((had) => new Set([...had, now]))
           setPicked(null)
         }}
-        onPluckStandIn={() => now !== null && void pluckStandIn(now)}
-        onTurnStandIn={stands === null || hears ? null : () => now !== null && turnStandIn(now)}
+        onPluckSimulated={() => now !== null && void pluckSimulated(now)}
+        onTurnSimulated={stands === null || hears ? null : () => now !== null && turnSimulated(now)}
         onEnd={onEnd}
       />
     </div>

@@ -1,9 +1,9 @@
 'use client'
 
 import { useMemo, useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { RoundBench, RoundTurn } from '@/data/views/round-view'
-import { useOutbox } from '@/ui/away/use-outbox'
+import { useOutbox } from '@/ui/offline/use-outbox'
 import { useAct } from '@/ui/shell/use-act'
 import { RoundRunning } from './RoundRunning'
 import { RoundStart } from './RoundStart'

@@ -20,9 +20,9 @@ interface RoundSideProps {
   /** What was typed, cents; where it was left is null where it was only heard. */
   readonly onTyped: (found: number, left: number | null) => void
   readonly onSkip: () => void
-  readonly onPluckStandIn: () => void
+  readonly onPluckSimulated: () => void
   /** Null where there is nothing to turn by. */
-  readonly onTurnStandIn: (() => void) | null
+  readonly onTurnSimulated: (() => void) | null
   readonly onEnd: () => void
 }
 
@@ -44,11 +44,11 @@ export function RoundSide(props: RoundSideProps) {
           </p>
           {name !== null && (
             <>
-              <button type="button" className="button w-full" onClick={props.onPluckStandIn}>
+              <button type="button" className="button w-full" onClick={props.onPluckSimulated}>
                 Pluck {name}
               </button>
-              {props.onTurnStandIn && (
-                <button type="button" className="button button-main w-full" onClick={props.onTurnStandIn}>
+              {props.onTurnSimulated && (
+                <button type="button" className="button button-main w-full" onClick={props.onTurnSimulated}>
                   Turn as told, and pluck
                 </button>
               )}

@@ -4,13 +4,13 @@ import { useId, useMemo, useState } from 'react'
 import { pages } from '@/boundary/paths'
 import { withThe } from '@/core/instrument/with-the'
 import { ROUND_ORDERS, roundsNeeded, worstOff, type RoundOrder } from '@/core/rounds/tuning-round'
-import type { SoundboardModel } from '@/core/rounds/strung-board'
+import type { SoundboardModel } from '@/core/rounds/soundboard-model'
 import type { RoundBench } from '@/data/views/round-view'
 import { RoundDrawing } from '@/drawings/RoundDrawing'
 import { typedNumber } from '@/core/units/typed-number'
 import { momentText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { TemperamentFiles } from './TemperamentFiles'
 import { standsIn, type RoundSet } from './use-round'
@@ -33,7 +33,7 @@ const ORDER_WORDS: Record<RoundOrder, string> = {
 /** Before a round: in which temperament, in which order, and what that leaves. */
 export function RoundStart({ bench, board, refused, onBegin, onPractise }: RoundStartProps) {
   const { instrument, temperaments, lastIn, effects, ended } = bench
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const [name, setName] = useState(lastIn.temperament.name)
   const [order, setOrder] = useState<RoundOrder>(lastIn.order)
   const [within, setWithin] = useState(String(lastIn.within))

@@ -1,9 +1,9 @@
 'use client'
 
 import { useId } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { files } from '@/boundary/paths'
-import type { KeptTemperament } from '@/data/house/temperaments'
+import type { KeptTemperament } from '@/data/workshop/temperaments'
 import { useAct } from '@/ui/shell/use-act'
 
 interface TemperamentFilesProps {

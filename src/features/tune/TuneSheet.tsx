@@ -3,12 +3,12 @@
 import { useRouter } from 'next/navigation'
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { Mic, MicOff } from 'lucide-react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { keyTo } from '@/core/ear/key-between'
 import type { Heard } from '@/core/ear/listener'
 import { nextMark } from '@/core/ear/next-mark'
-import { STAND_IN_RATE, standInPluck } from '@/core/ear/stand-in'
+import { SIMULATED_RATE, simulatedPluck } from '@/core/ear/simulated-sound'
 import { voiceOf } from '@/core/ear/string-voice'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { centsAbove } from '@/core/pitch/cents'
@@ -28,7 +28,7 @@ import { play } from '@/ui/sound/play'
 import { useLeadingNames } from '@/ui/use-leading-names'
 import { CentsRuler } from './CentsRuler'
 import { FalseTone, type LastLook } from './FalseTone'
-import { StandInPanel, type StandInState } from './StandInPanel'
+import { SimulatorPanel, type SimulatorState } from './SimulatorPanel'
 import { useEar } from './use-ear'
 import { useFalseTone } from './use-false-tone'
 import { useRaising } from './use-raising'
@@ -59,7 +59,7 @@ const JUST_WOUND = 0.3
 /** The string that stands in: how far its key is turned, degrees, and how old it is, h. */
 interface Simulator {
   readonly turned: number
-  readonly is: StandInState
+  readonly is: SimulatorState
   readonly age: number
 }
 
@@ -135,13 +135,20 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
 
   const pluck = async ({ turned, age }: Simulator, by: number | null) => {
     const law = newLaw(coreMaterial(position.construction).drift)
-    const samples = standInPluck(position, turned, stiffness, referenceA, fallenInAll(law, age), Math.random)
+    const samples = simulatedPluck(
+      position,
+      turned,
+      stiffness,
+      referenceA,
+      fallenInAll(law, age),
+      Math.random,
+    )
     if (samples === 'broken' || samples === 'slack') {
       setStand({ turned, age, is: samples })
       return
     }
-    play(samples, STAND_IN_RATE)
-    const heard = await ear.hearAll(samples, STAND_IN_RATE)
+    play(samples, SIMULATED_RATE)
+    const heard = await ear.hearAll(samples, SIMULATED_RATE)
     if (heard && heard.reading.hz !== null && heard.reading.error <= UNSURE)
       raising.take(heard.reading.hz, by)
   }
@@ -303,7 +310,7 @@ export function TuneSheet({ instrument, position, fitted, temperament, tolerance
             )}
           </>
         )}
-        <StandInPanel
+        <SimulatorPanel
           is={stand.is}
           told={cents !== null && Math.abs(cents) > IN_TUNE ? raising.turn : null}
           onTurn={turn}

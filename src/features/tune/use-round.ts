@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react'
 import type { StringPosition } from '@/core/instrument/instrument'
-import { SoundboardModel } from '@/core/rounds/strung-board'
+import { SoundboardModel } from '@/core/rounds/soundboard-model'
 import { RoundBelief, roundOrder, type RoundOrder } from '@/core/rounds/tuning-round'
 import { offEqual, type Temperament } from '@/core/temper/temperament'
 import type { RoundBench, RoundTurn } from '@/data/views/round-view'

@@ -1,7 +1,7 @@
 /** Strings of a round that were tuned while the house did not answer. */
 import type { Instrument } from '@/core/instrument/instrument'
 import type { RoundTurn } from '@/data/views/round-view'
-import type { Waiting } from '@/ui/away/outbox'
+import type { Waiting } from '@/ui/offline/outbox'
 
 interface Sent {
   readonly number: number

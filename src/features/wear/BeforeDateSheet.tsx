@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
 import { MOST_TOGETHER } from '@/core/wear/kit'
@@ -15,7 +15,7 @@ import { momentText } from '@/ui/format/time'
 import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { PrintButton } from '@/ui/shell/PrintButton'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { ChangeList } from './ChangeList'
 import { KitList, type Carried } from './KitList'
 import { movedBy } from './moved-date'
@@ -51,7 +51,7 @@ function Before({ before: asSet }: { readonly before: BeforeDate }) {
   const [days, setDays] = useState(0)
   const before = useMemo(() => movedBy(asSet, days), [asSet, days])
   const { date, dates, slug, instruments, instrumentName, strings, sureChance, currency, stores } = before
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const router = useRouter()
   const { act, refused } = useAct()
   const changes = useChanges(before)

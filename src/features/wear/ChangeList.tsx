@@ -7,7 +7,7 @@ import type { BeforeDate, StringBefore } from '@/data/views/before-date'
 import { fineChanceText } from '@/ui/format/chance'
 import { momentText } from '@/ui/format/time'
 import { PlainTable, type TableHead } from '@/ui/list/PlainTable'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { ageText } from './class-words'
 import { isInTime } from './use-changes'
 
@@ -32,7 +32,7 @@ const isWorn = ({ look }: StringBefore) => look?.condition === 'worn' || look?.c
 
 /** What is worn first, then by what each risks; ticked to be changed. */
 export function ChangeList({ before: { strings, slug }, ticked, onToggle, all, onAll }: ChangeListProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const sorted = [...strings].sort(
     (a, b) => Number(isWorn(b)) - Number(isWorn(a)) || b.risk - a.risk || a.number - b.number,
   )

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { firstOfPieces, type StringPosition } from '@/core/instrument/instrument'
 import { mishapWord } from '@/core/fitting/mishaps'
@@ -17,11 +17,11 @@ import { useStringPicker } from '@/drawings/field/use-string-picker'
 import { SignDrawing } from '@/drawings/SignDrawing'
 import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { TakePicture } from '@/ui/picture/TakePicture'
-import { useAnnounce } from '@/ui/shell/DoneBar'
+import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
 import { dateText } from '@/ui/format/time'
 import { useVoiceCommands } from '@/ui/hands-free/use-voice-commands'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { ageText } from './class-words'
 import { KEYS, SAID } from './signs-by-hand'
 
@@ -37,7 +37,7 @@ const ROUND = 12 * 3_600_000
 /** Every string looked at in turn: one press says how it looks, and the next one comes. */
 export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
   const { instrument, broken, strings } = wear
-  const { octaveNames, timeZone } = useHouse()
+  const { octaveNames, timeZone } = useWorkshop()
   const announce = useAnnounce()
   const router = useRouter()
   const onBoard = firstOfPieces(instrument).filter((p) => strings.some(({ number }) => number === p.number))

@@ -18,7 +18,7 @@ import { Selection } from '@/ui/form/Selection'
 import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { chanceText } from '@/ui/format/chance'
 import { dateText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { ageText, CLASS_WORDS } from './class-words'
 import { OVERLAYS, overlayOf, overlayWord, type Overlay, type ShownOverlay } from './overlays'
 import { SetOrSingle } from './SetOrSingle'
@@ -37,7 +37,7 @@ interface InstrumentWearSheetProps {
 /** An instrument as it wears: its field by any figure, and the picked string's life. */
 export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetProps) {
   const { instrument, broken, expected, any, places, within } = wear
-  const { units, octaveNames } = useHouse()
+  const { units, octaveNames } = useWorkshop()
   const [overlay, setOverlay] = useState<Overlay>('chance of breaking')
   const shown = useMemo(() => overlayOf(overlay, wear, units), [overlay, wear, units])
   const drawOver = useCallback(
@@ -145,7 +145,7 @@ interface OfString {
 
 /** The string that is on now: its age, its look, its chance and what that rests on. */
 function StringNow({ wear, position, now }: OfString & { readonly now: number }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const string = wear.strings.find(({ number }) => number === position.number)
   if (!string) return <p className="font-semibold text-ochre">No string is on.</p>
   const { chance, band, age, ageBand, pace, look, lifeClass } = string

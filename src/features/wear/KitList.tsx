@@ -1,7 +1,7 @@
 'use client'
 
 import { useMemo, useState, type ReactNode } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { measure } from '@/core/measure'
 import { smallestKit, type MayBreak } from '@/core/wear/kit'
 import type { Rates } from '@/core/wear/life'
@@ -12,7 +12,7 @@ import { UnknownAges } from '@/ui/figure/UnknownAges'
 import { Selection } from '@/ui/form/Selection'
 import { measureText } from '@/ui/format/measure'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 /** A string that may break on the way. */
 export interface Carried extends MayCarry {
@@ -43,7 +43,7 @@ const TOOLS = [
 
 /** What to carry: the fewest cuts that cover every break while away, printed to be ticked. */
 export function KitList({ strings, rates, stores, anchors: anchorsThere, sureChance, who }: KitListProps) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const { act, refused } = useAct()
   const [away, setAway] = useState(0)
   const [sure, setSure] = useState(sureChance)

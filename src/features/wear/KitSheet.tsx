@@ -6,12 +6,12 @@ import type { KitForDate } from '@/data/views/before-date'
 import { momentText } from '@/ui/format/time'
 import { BackLink } from '@/ui/shell/BackLink'
 import { PrintButton } from '@/ui/shell/PrintButton'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { KitList, type Carried } from './KitList'
 
 /** One kit for all instruments of a date: a cut that fits several of them is carried once. */
 export function KitSheet({ kit: { date, instruments, strings, ...kit } }: { readonly kit: KitForDate }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const mayCarry = useMemo(() => strings.map((one): Carried => ({ ...one, isNew: false })), [strings])
   const who = instruments.map(({ name }) => name).join(', ')
   return (

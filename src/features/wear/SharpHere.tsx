@@ -1,13 +1,13 @@
 'use client'
 
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { suspectedAt, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { chanceText } from '@/ui/format/chance'
 import { dateText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { usualText } from './class-words'
 
 /** A place of this string is worth a look from here on. */
@@ -21,7 +21,7 @@ export function SharpHere({
   readonly wear: InstrumentWear
   readonly position: StringPosition
 }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const { act, refused } = useAct()
   const here = wear.places.filter(
     (place) => place.position === position.number && (place.chance >= WORTH_A_LOOK || place.polished),

@@ -4,7 +4,7 @@ import { siteWord } from '@/core/wear/break-sites'
 import { YEAR } from '@/core/wear/period'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 import { dateText } from '@/ui/format/time'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 const WIDTH = 420
 const ROW = 30
@@ -19,7 +19,7 @@ interface StringLifeLineProps {
 
 /** Every string that was on this position as a line from when it was fitted to when it ended, on one scale of years. */
 export function StringLifeLine({ wear, position, now }: StringLifeLineProps) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const on = wear.strings.find(({ number }) => number === position.number)
   const past = wear.past
     .filter(({ number }) => number === position.number)

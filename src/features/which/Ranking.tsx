@@ -11,7 +11,7 @@ import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { PhraseText } from '@/ui/figure/PhraseText'
 import { measureText } from '@/ui/format/measure'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { useLeadingNames } from '@/ui/use-leading-names'
 
 interface RankingProps {
@@ -33,7 +33,7 @@ const SHOWN = 4
 /** The likeliest strings, each with what speaks for and against it. */
 export function Ranking({ instrument, ranked, clues }: RankingProps) {
   const leadingNames = useLeadingNames()
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   const shown = ranked.slice(0, SHOWN).filter(({ chance }, i) => i === 0 || chance >= 0.01)
   return (
     <ol aria-label="Ranking" className="ruled">

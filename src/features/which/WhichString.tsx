@@ -17,9 +17,9 @@ import { FieldDrawing, FieldFrame } from '@/drawings/field/FieldDrawing'
 import { fieldShape } from '@/drawings/field/field-shape'
 import { WeightedStrings } from '@/drawings/field/WeightedStrings'
 import { useLayAtHand } from '@/ui/find/at-hand'
-import { useKept } from '@/ui/kept/use-kept'
+import { useStoredState } from '@/ui/kept/use-stored-state'
 import { BackLink } from '@/ui/shell/BackLink'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 import { ChoiceClues } from './ChoiceClues'
 import { ColouredClue, CountClue, GaugeClue, PiecesClue, PitchClue } from './MeasuredClues'
 import { BESIDE, EXAMINATION, SEEN } from './questions'
@@ -42,7 +42,7 @@ interface WhichStringProps {
 
 /** Clues in, a ranking of strings out, and the clue that would help most. */
 export function WhichString({ instrument, broken }: WhichStringProps) {
-  const { gaugeUnit } = useHouse()
+  const { gaugeUnit } = useWorkshop()
   const router = useRouter()
   useLayAtHand(
     instrument,
@@ -51,7 +51,7 @@ export function WhichString({ instrument, broken }: WhichStringProps) {
       [router, instrument.slug],
     ),
   )
-  const [clues, setClues] = useKept(`clues on ${instrument.slug}`, NOTHING_SAID)
+  const [clues, setClues] = useStoredState(`clues on ${instrument.slug}`, NOTHING_SAID)
   const [calliper, setCalliper] = useState<Calliper>('digital calliper, ±0.01 mm')
   const weighed = useDeferredValue(clues)
   const error = CALLIPERS[calliper]

@@ -2,7 +2,7 @@
 
 import { X } from 'lucide-react'
 import { useState, type RefObject } from 'react'
-import { useHouse } from '../units'
+import { useWorkshop } from '../units'
 import { CalliperDrawing } from './CalliperDrawing'
 import type { TextField } from './text-field'
 import { typeInto } from './type-into'
@@ -22,8 +22,8 @@ interface CalliperPanelProps {
 
 /** Its jaws, its reading, and what was sent. */
 export function CalliperPanel({ mm, setMm, field, putAway }: CalliperPanelProps) {
-  const { unit: houseUnit } = useHouse()
-  const [unit, setUnit] = useState<'mm' | 'in'>(houseUnit)
+  const { unit: workshopUnit } = useWorkshop()
+  const [unit, setUnit] = useState<'mm' | 'in'>(workshopUnit)
   const [sent, setSent] = useState<string | null>(null)
 
   const reading = unit === 'mm' ? mm.toFixed(2) : (mm / MM_PER_INCH).toFixed(4)

@@ -3,7 +3,7 @@
 import type { Measure } from '@/core/measure'
 import type { Working } from '@/core/working'
 import { showMeasure } from '../format/measure'
-import { useHouse } from '../units'
+import { useWorkshop } from '../units'
 import { ShowWorking } from './ShowWorking'
 
 const SIZES = { small: 'text-xl', large: 'text-3xl', huge: 'text-5xl md:text-6xl' } as const
@@ -18,7 +18,7 @@ interface FigureProps {
 
 /** A figure to be read at bench distance: large and tabular, its unit small beside it, its working behind a button. */
 export function Figure({ label, measure, size = 'large', note, working }: FigureProps) {
-  const { unit } = useHouse()
+  const { unit } = useWorkshop()
   const shown = showMeasure(measure, unit)
   return (
     <div className="min-w-0">

@@ -2,11 +2,11 @@
 
 import type { Phrase } from '@/core/measure'
 import { measureText } from '../format/measure'
-import { useHouse } from '../units'
+import { useWorkshop } from '../units'
 
 /** A sentence with its figures set apart from the words. */
 export function PhraseText({ phrase }: { phrase: Phrase }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   return phrase.map((part, i) =>
     typeof part === 'string' ? (
       part

@@ -4,11 +4,11 @@ import { Sigma } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import type { Working } from '@/core/working'
 import { measureText } from '../format/measure'
-import { useHouse } from '../units'
+import { useWorkshop } from '../units'
 
 /** A button that opens the formula, the inputs and their source. */
 export function ShowWorking({ working }: { working: Working }) {
-  const { units } = useHouse()
+  const { units } = useWorkshop()
   return (
     <Popover.Root>
       <Popover.Trigger

@@ -16,8 +16,8 @@ const INCH = 0.0254
 export type Units = 'mm' | 'in' | 'mm, gauges in thou' | 'in, gauges in thou'
 
 /** What a house shows. */
-export function unitsOf(house: { readonly unit: 'mm' | 'in'; readonly gaugesInThou: boolean }): Units {
-  return house.gaugesInThou ? `${house.unit}, gauges in thou` : house.unit
+export function unitsOf(workshop: { readonly unit: 'mm' | 'in'; readonly gaugesInThou: boolean }): Units {
+  return workshop.gaugesInThou ? `${workshop.unit}, gauges in thou` : workshop.unit
 }
 
 const lengthUnit = (units: Units): 'mm' | 'in' => (units.startsWith('mm') ? 'mm' : 'in')

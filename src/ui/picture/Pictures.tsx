@@ -1,12 +1,12 @@
 'use client'
 
 import { Trash2 } from 'lucide-react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import { files } from '@/boundary/paths'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import { dateText } from '../format/time'
 import { useAct } from '../shell/use-act'
-import { useHouse } from '../units'
+import { useWorkshop } from '../units'
 
 /** A picture that is kept with the house. */
 export interface ShownPicture {
@@ -23,7 +23,7 @@ export interface ShownPicture {
 
 /** Kept pictures side by side; each opens large, and can be thrown away. */
 export function Pictures({ pictures }: { readonly pictures: readonly ShownPicture[] }) {
-  const { timeZone } = useHouse()
+  const { timeZone } = useWorkshop()
   const { act, refused } = useAct()
   return (
     <>

@@ -2,7 +2,7 @@
 
 import { Camera } from 'lucide-react'
 import { useState } from 'react'
-import { endpoints } from '@/boundary/calls'
+import { endpoints } from '@/boundary/endpoints'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import { base64Of } from '../import/base64-of'
 import { useAct } from '../shell/use-act'

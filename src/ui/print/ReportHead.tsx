@@ -1,7 +1,7 @@
 'use client'
 
 import type { ReactNode } from 'react'
-import { useHouse } from '@/ui/units'
+import { useWorkshop } from '@/ui/units'
 
 interface ReportHeadProps {
   readonly title: string
@@ -18,7 +18,7 @@ interface ReportHeadProps {
 
 /** The head of a paper for an instrument's owner: who it is from, who it is for, what it is about. */
 export function ReportHead({ title, maker, model, owner, address, date, children }: ReportHeadProps) {
-  const { name } = useHouse()
+  const { name } = useWorkshop()
   const make = [maker, model].filter((text) => text.trim() !== '').join(', ')
   return (
     <header className="border-b border-ink pb-2">

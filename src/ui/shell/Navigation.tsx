@@ -27,7 +27,7 @@ const PLACES = [
   { href: pages.stores, word: 'Stores', icon: Package },
   { href: pages.orders, word: 'Orders', icon: ShoppingCart },
   { href: pages.history, word: 'History', icon: History },
-  { href: pages.house, word: 'House', icon: Home },
+  { href: pages.workshop, word: 'House', icon: Home },
 ] as const
 
 interface NavigationProps {

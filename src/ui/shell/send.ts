@@ -1,4 +1,4 @@
-import type { Endpoint, RequestBody } from '@/boundary/call'
+import type { Endpoint, RequestBody } from '@/boundary/endpoint'
 
 /**
  * Sends what a person did to the server and brings back what became of it. Each action has a key of its own: sent again, it

@@ -1,10 +1,10 @@
 'use client'
 
-import type { Endpoint, ActionResult, RequestBody } from '@/boundary/call'
+import type { Endpoint, ActionResult, RequestBody } from '@/boundary/endpoint'
 import { useRouter } from 'next/navigation'
 import { useCallback, useState } from 'react'
-import { sendOrQueue } from '../away/deliver'
-import { useAnnounce } from './DoneBar'
+import { sendOrQueue } from '../offline/send-or-queue'
+import { useAnnounce } from './UndoToast'
 import { send, type Answer } from './send'
 
 export interface Refused {

@@ -4,11 +4,11 @@ import { takeArchive } from '@/data/archive/take-archive'
 import { streamedArchive } from '@/data/archive/write-archive'
 import { addressOf } from '@/data/store/address-of'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 
 /** Everything the house keeps, as a zip of open files; `?pictures=no` leaves the pictures out. */
 export function GET(request: Request) {
-  const name = addressOf(houseSettings(store()).name) || 'house'
+  const name = addressOf(workshopSettings(store()).name) || 'house'
   const withPictures = new URL(request.url).searchParams.get('pictures') !== 'no'
   return new Response(streamedArchive(store(), withPictures), {
     headers: {

@@ -1,6 +1,6 @@
 import { handle } from '@/app/api/handle'
 import { OccasionsRequest } from '@/boundary/requests/occasions'
-import { addOccasions } from '@/data/house/occasions'
+import { addOccasions } from '@/data/workshop/occasions'
 import { store } from '@/data/store/database'
 
 /** Adds dates. */

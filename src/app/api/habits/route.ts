@@ -1,6 +1,6 @@
 import { HabitRequest } from '@/boundary/requests/habits'
 import { store } from '@/data/store/database'
-import { setHabits, type HabitScope } from '@/data/house/habits'
+import { setHabits, type HabitScope } from '@/data/workshop/habits'
 import { handle } from '@/app/api/handle'
 import { Refusal } from '@/boundary/refusal'
 

@@ -5,7 +5,7 @@ import { readLengths } from '@/core/instrument/read-lengths'
 import { CHART_ERRORS, measuredPieces, type Measured } from '@/core/measuring/quantity'
 import { store } from '@/data/store/database'
 import { handle } from '@/app/api/handle'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { lineInMm } from '@/data/instruments/charts/lines-in-mm'
 import { putOnShelf } from '@/data/instruments/put-on-shelf'
 import { NewInstrumentRequest, stringsOn } from '@/boundary/requests/new-instrument'
@@ -13,7 +13,7 @@ import { NewInstrumentRequest, stringsOn } from '@/boundary/requests/new-instrum
 /** Adds an instrument from its family's preset, with its maker’s chart laid over it where there is one. */
 export function POST(request: Request) {
   return handle(request, NewInstrumentRequest, ({ notes, lengths, chart, on, year, ...about }) => {
-    const { unit, referenceA, habits } = houseSettings(store())
+    const { unit, referenceA, habits } = workshopSettings(store())
     const measured = readLengths(lengths, unit)
     const lines = chart.map(lineInMm)
     const drawn = fromPreset(

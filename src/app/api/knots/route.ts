@@ -1,5 +1,5 @@
 import { store } from '@/data/store/database'
-import { measureKnotOfOwn } from '@/data/house/habits'
+import { measureKnotOfOwn } from '@/data/workshop/habits'
 import { handle } from '@/app/api/handle'
 import { KnotMeasuredRequest } from '@/boundary/requests/knots'
 

@@ -1,6 +1,6 @@
 import { handle } from '@/app/api/handle'
 import { RoomRequest } from '@/boundary/requests/room'
-import { keepRoomReadings } from '@/data/house/room'
+import { keepRoomReadings } from '@/data/workshop/room'
 import { store } from '@/data/store/database'
 
 /** Keeps what was read of the room. */

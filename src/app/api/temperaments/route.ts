@@ -1,6 +1,6 @@
 import { handle } from '@/app/api/handle'
 import { TemperamentRequest } from '@/boundary/requests/rounds'
-import { takeTemperament } from '@/data/house/temperaments'
+import { takeTemperament } from '@/data/workshop/temperaments'
 import { store } from '@/data/store/database'
 
 /** Takes in a Scala file. */

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
-import { houseFolder } from '@/data/store/database'
+import { workshopFolder } from '@/data/store/database'
 import { backupsView } from '@/data/views/backups-view'
 import { BackupsSheet } from '@/features/backups/BackupsSheet'
 
 export const metadata: Metadata = { title: 'Backups' }
 
 export default function BackupsPage() {
-  return <BackupsSheet view={backupsView(houseFolder())} />
+  return <BackupsSheet view={backupsView(workshopFolder())} />
 }

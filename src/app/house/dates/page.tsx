@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { files } from '@/boundary/paths'
-import { allOccasions } from '@/data/house/occasions'
+import { allOccasions } from '@/data/workshop/occasions'
 import { allInstruments } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { DatesSheet } from '@/features/dates/DatesSheet'

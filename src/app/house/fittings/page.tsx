@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
 import { pastFittings } from '@/data/views/fitting-history'
-import { houseLearned } from '@/data/jobs/learned'
-import { FittingHistory } from '@/features/house/FittingHistory'
+import { workshopLearned } from '@/data/jobs/learned'
+import { FittingHistory } from '@/features/workshop/FittingHistory'
 import { askedPage, type Asked } from '../../asked'
 
 export const metadata: Metadata = { title: 'Worked out and measured' }
@@ -13,7 +13,7 @@ const KINDS = 30
 /** `?page=` goes back in the fittings. */
 export default async function FittingsPage({ searchParams }: { readonly searchParams: Asked }) {
   const page = askedPage(await searchParams)
-  const learned = houseLearned(store())
+  const learned = workshopLearned(store())
   const past = pastFittings(store(), page)
   return (
     <FittingHistory

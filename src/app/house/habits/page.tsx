@@ -1,12 +1,12 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { HabitsSheet } from '@/features/habits/HabitsSheet'
 
 export const metadata: Metadata = { title: 'Habits' }
 
-export default function HouseHabitsPage() {
-  const { habits, name } = houseSettings(store())
+export default function WorkshopHabitsPage() {
+  const { habits, name } = workshopSettings(store())
   return (
     <div className="sheet p-4 md:p-6">
       <h1 className="text-2xl font-semibold">Habits of {name}</h1>

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { idFrom } from '@/boundary/handle'
 import { orderText } from '@/data/buying/order-sheet'
 import { orderById } from '@/data/buying/orders'
@@ -17,7 +17,7 @@ export default async function OrderPage({ params }: { readonly params: Promise<{
   return (
     <OrderSheet
       order={order}
-      text={orderText(orderById(store(), order.id), houseSettings(store()).name)}
+      text={orderText(orderById(store(), order.id), workshopSettings(store()).name)}
       answersIn={answersIn(store(), order)}
       parts={
         order.supplier.simulated

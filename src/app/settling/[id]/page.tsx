@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { store } from '@/data/store/database'
 import { settlingString } from '@/data/views/settling-view'
 import { SettlingStringSheet } from '@/features/settling/SettlingStringSheet'
@@ -16,16 +16,16 @@ interface SettlingStringPageProps {
 
 /** `?at=` names one of the positions of a wire that is two strings. */
 export default async function SettlingStringPage({ params, searchParams }: SettlingStringPageProps) {
-  const house = houseSettings(store())
+  const workshop = workshopSettings(store())
   const { id } = await params
   const at = textOf(await searchParams, 'at')
   return (
     <SettlingStringSheet
       string={orNotFound(() => settlingString(store(), numberIn(id) ?? -1, numberIn(at)))}
       now={store().now()}
-      timeZone={house.timeZone}
-      units={unitsOf(house)}
-      holdsWithin={house.holdsWithinCents}
+      timeZone={workshop.timeZone}
+      units={unitsOf(workshop)}
+      holdsWithin={workshop.holdsWithinCents}
     />
   )
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { coreMaterial } from '@/core/strings/construction'
 import { airResponses } from '@/data/fitted/weather'
-import { roomReadingsOf } from '@/data/house/room'
+import { roomReadingsOf } from '@/data/workshop/room'
 import { allInstruments } from '@/data/instruments/instruments'
 import { store } from '@/data/store/database'
 import { RoomSheet } from '@/features/settling/RoomSheet'

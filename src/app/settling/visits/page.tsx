@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { occasionsAhead } from '@/data/house/occasions'
+import { occasionsAhead } from '@/data/workshop/occasions'
 import { store } from '@/data/store/database'
 import { visitsUntil } from '@/data/views/settling-view'
 import { VisitsSheet } from '@/features/settling/VisitsSheet'

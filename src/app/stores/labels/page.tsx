@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { allInstruments } from '@/data/instruments/instruments'
 import { packetLabels } from '@/data/views/stores-view'
 import { unitsOf } from '@/ui/format/measure'
@@ -20,7 +20,7 @@ export default async function LabelsPage({ searchParams }: { readonly searchPara
   return (
     <LabelSheet
       origin={await askedOrigin()}
-      units={unitsOf(houseSettings(store()))}
+      units={unitsOf(workshopSettings(store()))}
       packets={packetLabels(store(), { ids, look, page: askedPage(params) })}
       filter={{ look, coils }}
       instrument={instruments.find(({ slug }) => slug === positions) ?? null}

@@ -220,7 +220,7 @@ export const putBack: StepMaker = (context) => {
   })
 }
 
-interface School {
+interface Stretch {
   readonly title: string
   readonly how: readonly Phrase[]
   readonly costs: Phrase
@@ -228,7 +228,7 @@ interface School {
 }
 
 /** Each way of helping it settle: how it is done, and what it costs. None is wrong. */
-const SCHOOLS: Readonly<Record<Exclude<Stretching, 'leave it alone'>, School>> = {
+const STRETCHES: Readonly<Record<Exclude<Stretching, 'leave it alone'>, Stretch>> = {
   'gentle pulls': {
     title: 'Draw it gently',
     how: [say`Pull the string gently along its length, from one end to the other.`],
@@ -258,7 +258,7 @@ const SCHOOLS: Readonly<Record<Exclude<Stretching, 'leave it alone'>, School>> =
 export const stretch: StepMaker = (context) => {
   const { habits } = context
   if (habits.stretching === 'leave it alone' || wired(context)) return null
-  const { title, how, costs, mistake } = SCHOOLS[habits.stretching]
+  const { title, how, costs, mistake } = STRETCHES[habits.stretching]
   const { settlingAfter } = only(context).key
   const cycles = settlingAfter.length - 1
   const saves = Math.max(0, (settlingAfter[0] as number) - (settlingAfter[cycles] as number))

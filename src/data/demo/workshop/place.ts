@@ -9,7 +9,7 @@ import { samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { specAt, specKey, type SoldSpec } from '@/core/stores/string-spec'
 import { sitesFor, type BreakSite } from '@/core/wear/break-sites'
 import { fitString } from '../../fitted/fitted'
-import { houseSettings } from '../../house/house'
+import { workshopSettings } from '../../workshop/settings'
 import { positionId, type StoredInstrument } from '../../instruments/instruments'
 import type { Store } from '../../store/database'
 
@@ -29,7 +29,7 @@ export interface Place {
 
 export function placesOf(store: Store, stored: StoredInstrument): readonly Place[] {
   const { instrument } = stored
-  const { habits } = houseSettings(store)
+  const { habits } = workshopSettings(store)
   return instrument.positions.flatMap((position): Place[] => {
     const served = samePiece(instrument, position)
     if (served[0]?.number !== position.number) return []

@@ -2,7 +2,7 @@
  * The tables. Lengths carry their unit in their names; times are milliseconds since 1970 in UTC. Every table that a
  * person's action writes to has an integer `id`, which the journal needs to undo it.
  */
-export * from './house'
+export * from './workshop'
 export * from './instruments'
 export * from './orders'
 export * from './stores'

@@ -1,7 +1,7 @@
 /** What people did, row by row. */
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import { plainId } from './columns'
-import { house, occasions, roomReadings } from './house'
+import { house, occasions, roomReadings } from './workshop'
 import { coils, supplies } from './stores'
 import { cuts, jobs, jobSteps, jobMeasures, jobMishaps, fittings, parkedTails } from './jobs'
 import { fittedStrings, fittedPositions, breaks, readings, anchorsMade } from './fitted'

@@ -1,5 +1,5 @@
 /** Whole restrings: what is planned, and how far it is. */
-import { RESTRING_WAYS } from '@/core/restring/schools'
+import { RESTRING_WAYS } from '@/core/restring/taught-ways'
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import { id } from './columns'
 import { instruments, positions } from './instruments'

@@ -1,6 +1,6 @@
 import { fileAnswer } from '@/boundary/file-answer'
 import { writeScala } from '@/core/temper/scala'
-import { temperamentNamed } from '@/data/house/temperaments'
+import { temperamentNamed } from '@/data/workshop/temperaments'
 import { store } from '@/data/store/database'
 
 /** A temperament as a Scala file: `?name=Equal`. */

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { EQUAL } from '@/core/temper/temperament'
 import { lastRounds } from '@/data/fitted/rounds'
 import { stringsOn } from '@/data/fitted/fitted'
@@ -25,7 +25,7 @@ export default async function TunePage(props: StringPageProps) {
           : null
       }
       temperament={lastRounds(store(), id, 1)[0]?.temperament ?? EQUAL}
-      tolerance={houseSettings(store()).retuneAtCents}
+      tolerance={workshopSettings(store()).retuneAtCents}
     />
   )
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { JobCard } from '@/features/jobs/JobCard'
 import { dayText } from '@/ui/format/time'
 import { loadStrungJob } from '../load-job'
@@ -15,7 +15,7 @@ export default async function CardPage({ params }: { params: Promise<{ id: strin
       steps={job.steps}
       from={job.coil?.label ?? 'the string that came off'}
       jobId={job.jobId}
-      date={dayText(store().now(), houseSettings(store()).timeZone)}
+      date={dayText(store().now(), workshopSettings(store()).timeZone)}
     />
   )
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { freeFor } from '@/data/stores/set-aside'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { orderDetailsFor } from '@/data/buying/order-details'
 import { drawnOffers, offersAt } from '@/data/stores/spares'
 import { CoilChoice } from '@/features/jobs/CoilChoice'
@@ -13,7 +13,7 @@ export const metadata: Metadata = { title: 'Coil' }
 export default async function CoilPage({ params }: { params: Promise<{ id: string }> }) {
   const job = await loadOpenJob(params)
   const { instrument, position, habits, corrections } = job
-  const settings = houseSettings(store())
+  const settings = workshopSettings(store())
   return (
     <JobSheet job={job} stage="coil">
       <CoilChoice

@@ -3,7 +3,7 @@ import { redirect } from 'next/navigation'
 import { pages } from '@/boundary/paths'
 import { withCuts } from '@/data/stores/coils'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { jobOutcome } from '@/data/views/job-outcome'
 import { OutcomeSheet } from '@/features/jobs/OutcomeSheet'
 import { jobsTogether } from '@/data/jobs/jobs-together'
@@ -18,7 +18,7 @@ export default async function DonePage({ params }: { params: Promise<{ id: strin
   const finished = jobOutcome(store(), jobId)
   if (!finished) redirect(pages.job(jobId))
   const { job, ...outcome } = finished
-  const { retuneAtCents, holdsWithinCents, concertHours } = houseSettings(store())
+  const { retuneAtCents, holdsWithinCents, concertHours } = workshopSettings(store())
   return (
     <JobSheet job={job} stage="done">
       <OutcomeSheet

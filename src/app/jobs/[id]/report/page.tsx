@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { notFound, redirect } from 'next/navigation'
 import { pages } from '@/boundary/paths'
 import { store } from '@/data/store/database'
-import { gaugeUnitOf, houseSettings } from '@/data/house/house'
+import { gaugeUnitOf, workshopSettings } from '@/data/workshop/settings'
 import { jobOutcome } from '@/data/views/job-outcome'
 import { jobsTogether } from '@/data/jobs/jobs-together'
 import { serviceCharges, serviceMinutes, reportedString } from '@/data/views/service-report'
@@ -17,7 +17,7 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
   const finished = jobsTogether(store(), job.jobId).flatMap((one) => jobOutcome(store(), one.jobId) ?? [])
   // What was fitted can't be read.
   if (finished.length === 0) notFound()
-  const settings = houseSettings(store())
+  const settings = workshopSettings(store())
   return (
     <ServiceReport
       instrument={job.instrument}

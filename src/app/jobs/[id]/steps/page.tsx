@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { picturesOfJobs } from '@/data/pictures/pictures'
 import { jobsTogether } from '@/data/jobs/jobs-together'
 import { jobView } from '@/features/jobs/job-view'
@@ -21,7 +21,7 @@ export default async function StepsPage({ params }: { params: Promise<{ id: stri
         instrument={job.instrument}
         jobs={together.map(jobView)}
         me={await personAtBench()}
-        holdsWithin={houseSettings(store()).holdsWithinCents}
+        holdsWithin={workshopSettings(store()).holdsWithinCents}
         pictures={picturesOfJobs(
           store(),
           together.map(({ jobId }) => jobId),

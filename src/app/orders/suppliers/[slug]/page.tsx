@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { catalogue, supplierBySlug } from '@/data/buying/suppliers'
 import { SupplierSheet } from '@/features/suppliers/SupplierSheet'
 import { orNotFound } from '../../../or-not-found'
@@ -14,7 +14,7 @@ export default async function SupplierPage({ params }: { readonly params: Promis
     <SupplierSheet
       supplier={supplier}
       items={catalogue(store(), supplier.id)}
-      currency={houseSettings(store()).currency}
+      currency={workshopSettings(store()).currency}
     />
   )
 }

@@ -1,5 +1,5 @@
 import { store } from '@/data/store/database'
-import { houseSettings } from '@/data/house/house'
+import { workshopSettings } from '@/data/workshop/settings'
 import { idFrom } from '@/boundary/handle'
 import { fileAnswer } from '@/boundary/file-answer'
 import { orderCsv, orderText } from '@/data/buying/order-sheet'
@@ -15,6 +15,6 @@ export async function GET(request: Request, { params }: Path) {
   const isText = new URL(request.url).searchParams.get('as') === 'text'
   return fileAnswer(`order-${id}.${isText ? 'txt' : 'csv'}`, isText ? 'text/plain' : 'text/csv', () => {
     const order = orderById(store(), idFrom(id, `There is no order ${id}.`))
-    return isText ? orderText(order, houseSettings(store()).name) : orderCsv(order)
+    return isText ? orderText(order, workshopSettings(store()).name) : orderCsv(order)
   })
 }
