@@ -6,11 +6,11 @@ import { planCuts } from '@/core/stores/cut-plan'
 import { type BuyNeed, type CatalogueOffer } from '@/core/stores/buying'
 import { planOrder } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
+import { DAY } from '@/core/units/time'
 import { highsSolver } from '@/workers/solver'
 import { warmUp } from '@/workers/warm-up'
 
 const NEEDS = 150
-const DAY = 86_400_000
 
 /** 150 strings of 120 kinds, three suppliers that sell most of them in short and long packets, and sets of five. */
 function buying(random: () => number) {

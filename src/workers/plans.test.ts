@@ -11,10 +11,10 @@ import {
 } from '@/core/stores/buying'
 import { planOrder, planUnreduced, planWithOne, unmetBecause } from '@/core/stores/order-plan'
 import type { StringSpec } from '@/core/stores/string-spec'
+import { DAY } from '@/core/units/time'
 import { highsSolver } from './solver'
 
 const solve = highsSolver()
-const DAY = 86_400_000
 
 describe('cutting', () => {
   /** The least cost of all ways to cut, by trying each job on each of its coils, with a bound to cut branches off. */

@@ -16,9 +16,10 @@ import {
   ValidateNested,
 } from 'class-validator'
 import { DRILLS, type Drill } from '@/core/practice/drill'
+import { HOUR } from '@/core/units/time'
 
 /** A question may be left open while one is called away; longer says nothing of it, ms. */
-const LONGEST = 3_600_000
+const LONGEST = HOUR
 /** What was answered longer ago than this is no longer of use, s: a month. */
 const LONG_AGO = 31 * 86_400
 

@@ -1,7 +1,7 @@
 /** The rule by which backups are kept. */
+import { DAY } from '../units/time'
 import { keptTimes } from './retention'
 
-const DAY = 86_400_000
 const from = Date.UTC(2026, 0, 1, 3)
 
 test('of three years of nightly backups the last of seven days, four weeks and twelve months are left', () => {

@@ -1,6 +1,6 @@
 /** Which backups are kept: the last of each of seven days, four weeks and twelve months. */
+import { DAY } from '../units/time'
 
-const DAY = 86_400_000
 const DAYS = 7
 const WEEKS = 4
 const MONTHS = 12

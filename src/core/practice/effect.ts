@@ -3,6 +3,7 @@
  * practises may be more careful anyway: it goes with it, and that is all that can be said.
  */
 import { chanceBelow } from '../random/normal'
+import { DAY } from '../units/time'
 import { sharesDiffer, type Counted } from '../wear/goes-with'
 
 /** A fitting as it came out. */
@@ -32,7 +33,7 @@ export interface Effect {
 }
 
 /** An answer counts for a fitting that follows within so long, ms: six weeks. */
-export const COUNTS_FOR = 42 * 86_400_000
+export const COUNTS_FOR = 42 * DAY
 
 export function effectOf(fittings: readonly FittingDone[]): Effect {
   const practised = fittings.filter((one) => one.practised)

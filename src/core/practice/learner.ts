@@ -2,6 +2,7 @@
  * A learner who does not exist, to try the schedule on: forgets by another law than the schedule reckons with, and comes on
  * some days only.
  */
+import { DAY } from '../units/time'
 import type { Card } from './cards'
 import { DRILLS } from './drill'
 import { toPractise } from './due'
@@ -38,7 +39,6 @@ export interface AskedOn {
   readonly answer: Answer
 }
 
-const DAY = 86_400_000
 const IN_A_GO = 8
 
 /**

@@ -3,6 +3,7 @@
  * week, and how much is forgotten in how many days.
  */
 import { grouped } from '../list/grouped'
+import { DAY } from '../units/time'
 import type { Drill } from './drill'
 
 export interface Answered {
@@ -61,7 +62,7 @@ export interface WeekMeasured {
   readonly time: number | null
 }
 
-const WEEK = 7 * 86_400_000
+const WEEK = 7 * DAY
 const WEEKS_SHOWN = 12
 const MISTAKES_SHOWN = 3
 
@@ -121,7 +122,6 @@ export interface Retention {
   readonly expected: number
 }
 
-const DAY = 86_400_000
 const SPANS: readonly (readonly [number, number])[] = [
   [0, 2],
   [2, 7],

@@ -3,6 +3,7 @@ import { readShelf } from '@/data/demo/shelf-files'
 import { DEFAULT_HABITS } from '../fitting/habits'
 import { positionAt, samePiece } from '../instrument/instrument'
 import { seeded } from '../random/seeded'
+import { DAY } from '../units/time'
 import { cardsOf } from './cards'
 import { beforeJob, dueOf, forDrill, toPractise } from './due'
 import { effectOf, type FittingDone } from './effect'
@@ -13,7 +14,6 @@ import type { Answer } from './question'
 import { readCard } from './read-card'
 import { afterAnswer, gradeOf, recallOf, type Remembered } from './schedule'
 
-const DAY = 86_400_000
 const { instruments } = readShelf('demo')
 const ownOf = (slug: string) => ({
   instrument: instruments.find((one) => one.slug === slug)!,

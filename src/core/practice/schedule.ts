@@ -3,6 +3,7 @@
  * practises twice a day for their harp. Its states are plain numbers, so that they can be kept.
  */
 import { createEmptyCard, fsrs, Rating, State, type Card as FsrsCard, type Grade } from 'ts-fsrs'
+import { DAY } from '../units/time'
 import { drillFacts } from './drill'
 import type { Answer } from './question'
 import { readCard } from './read-card'
@@ -25,7 +26,6 @@ export interface Remembered {
 
 /** With this chance it is still known when it is asked again. */
 export const WANTED = 0.9
-const DAY = 86_400_000
 /** A knot that is tied twice a year is asked at least as often, days. */
 const LONGEST = 180
 

@@ -1,6 +1,7 @@
 /**
  * The hours at which someone is there to tune: those of the house, without what the calendar takes.
  */
+import { DAY } from '../units/time'
 export interface OpenHours {
   /** From and until, h of the day: 9 and 17.5 are nine and half past five. */
   readonly opens: number
@@ -20,7 +21,7 @@ export interface Busy {
 /** A hand can come at each half hour. */
 const STEP = 1_800_000
 /** Further than this nobody looks for an hour at which it is open, ms. */
-const LOOKS = 15 * 86_400_000
+const LOOKS = 15 * DAY
 
 const clocks = new Map<string, Intl.DateTimeFormat>()
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']

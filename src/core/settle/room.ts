@@ -2,6 +2,7 @@
  * The air of a room: what was read of it, and what it does to strings of each material.
  */
 import type { Material } from '../strings/materials'
+import { HOUR } from '../units/time'
 
 export interface RoomReading {
   /** ms since 1970 */
@@ -22,7 +23,6 @@ export interface RoomChange {
   readonly percent: number | null
 }
 
-const HOUR = 3_600_000
 /** Between two readings further apart than this nobody knows how it was, h. */
 const FURTHEST_APART = 24
 /** Before the first and after the last reading the air is taken to stay for so long, h. */

@@ -4,6 +4,7 @@
  * Gaussian process, of which the neighbours are readings.
  */
 import { Matrix, solve } from 'ml-matrix'
+import { HOUR } from '../units/time'
 import { airMoves, type AirResponse, type Room, type Sure } from './room'
 import { KEEPS, READING_OFF, type Weather } from './weather'
 
@@ -16,7 +17,6 @@ export interface NeighbourReading {
   readonly rose: number
 }
 
-const HOUR = 3_600_000
 /** Where the air was read, this share of what the weather does is left to wander. */
 const LEFT_BY_AIR = 0.5
 /** What a settled string strays by that its neighbours don't, cents. */

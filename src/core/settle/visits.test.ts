@@ -1,9 +1,9 @@
 import fc from 'fast-check'
+import { HOUR } from '../units/time'
 import { decadesBetween } from './drift'
 import { isOpen, openSlots, whenOpen, type OpenHours } from './open-hours'
 import { planVisits, planWithFewer, type VisitedString } from './visits'
 
-const HOUR = 3_600_000
 const string = (perDecade: number, fittedAt: number, id = `${perDecade} ${fittedAt}`): VisitedString => ({
   id,
   law: { perDecade, tau: 0.05 },

@@ -2,6 +2,7 @@
  * The visits to make to settling strings until a date: as few as keep every string within a tolerance, at hours when someone
  * is there, each visit for as many strings as need it.
  */
+import { HOUR } from '../units/time'
 import { driftCents, type DriftModel } from './drift'
 
 /** A string as the plan takes it. */
@@ -50,8 +51,6 @@ interface VisitsAsked {
   readonly keepWithin: number
   readonly holdWithin: number
 }
-
-const HOUR = 3_600_000
 
 /** What a cent that a string strays too far counts, in visits: two of them are worth going for. */
 const OVER_COSTS = 0.5

@@ -1,5 +1,6 @@
 /** The air of a room, what settled strings tell of it, and what is then known of one that settles. */
 import { seeded } from '../random/seeded'
+import { HOUR } from '../units/time'
 import { ANY_STRING } from './belief'
 import { newLaw } from './drift'
 import { judgeReading } from './readings'
@@ -7,7 +8,6 @@ import { airMoves, learnResponse, Room, startingResponse, type AirSeen } from '.
 import { sharedWeather } from './shared-weather'
 import { weatherOf, weatherOff } from './weather'
 
-const HOUR = 3_600_000
 const at = (hour: number, celsius: number | null, humidity: number | null) => ({
   at: hour * HOUR,
   celsius,

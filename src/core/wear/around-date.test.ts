@@ -1,9 +1,9 @@
 /** What a string risks round a date, against sums by hand. */
+import { DAY } from '../units/time'
 import { AWAY, roundDate, type TowardDate } from './around-date'
 import { lifeFacts } from './life-class'
 import { FIRST_DAYS, YEAR } from './period'
 
-const DAY = 86_400_000
 const string: TowardDate = {
   lifeClass: 'gut middle',
   on: { since: 'dated', fittedAt: -YEAR, agedBefore: 0 },

@@ -1,4 +1,5 @@
 /** What a string risks round a date, left as it is and put on new now. Times in ms. */
+import { HOUR } from '../units/time'
 import { ageing } from './life'
 import type { LifeClass, Rate } from './life-class'
 import { agesOver, type OnSince } from './on-since'
@@ -32,8 +33,6 @@ export interface RoundDate {
 
 /** How long one is away, days. */
 export const AWAY = [1, 3, 7, 30] as const
-
-const HOUR = 3_600_000
 
 /**
  * @param rate - of the string's class

@@ -3,9 +3,9 @@
  * on either.
  */
 import type { RoomReading } from '../settle/room'
+import { DAY } from '../units/time'
 import type { Counted } from './goes-with'
 
-const DAY = 86_400_000
 /** A night is cold when the room falls by so much from the day before, °C. */
 const COLD_BY = 4
 /** The air swings when its humidity moves by so much within a day, points of relative humidity. */

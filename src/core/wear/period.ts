@@ -1,9 +1,10 @@
 /** Times that wear is reckoned in. */
+import { DAY, HOUR } from '../units/time'
 
 /** ms */
-export const YEAR = 365.25 * 86_400_000
+export const YEAR = 365.25 * DAY
 /** A string that gives way sooner gave way for its knot or its becket, and says nothing of how strings wear, ms. */
-export const FIRST_DAYS = 48 * 3_600_000
+export const FIRST_DAYS = 48 * HOUR
 
 /** Stretches of time ahead that a chance is asked for. */
 export const PERIODS = [

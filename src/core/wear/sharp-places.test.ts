@@ -1,4 +1,5 @@
 import { seeded } from '../random/seeded'
+import { DAY, HOUR } from '../units/time'
 import { breaksAtTurns, breaksInWeather } from './breaks-in-weather'
 import { ratesDiffer, sharesDiffer } from './goes-with'
 import { chanceItHelped, sharpPlaces, siteRates, type PlaceSeen } from './sharp-places'
@@ -98,7 +99,7 @@ describe('what goes with what', () => {
   })
 
   it('counts breaks of cold days, of the day after, and of all others that somebody watched', () => {
-    const day = (n: number, hour = 12) => (20_000 + n) * 86_400_000 + hour * 3_600_000
+    const day = (n: number, hour = 12) => (20_000 + n) * DAY + hour * HOUR
     const room = Array.from({ length: 10 }, (_, n) => ({
       at: day(n),
       celsius: n === 4 ? 14 : 20,

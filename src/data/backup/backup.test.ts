@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import os from 'node:os'
 import path from 'node:path'
 import { sentenceOf } from '@/boundary/sentence-of'
+import { DAY } from '@/core/units/time'
 import { changeWorkshop, workshopSettings } from '../workshop/settings'
 import { prepare } from '../demo/prepare'
 import { openStore } from '../store/database'
@@ -32,7 +33,6 @@ const nameOf = (folder: string) => {
   store.close()
   return name
 }
-const DAY = 86_400_000
 const at = Date.UTC(2026, 10, 27, 12)
 
 test('taken while it is written, a backup has everything that was written until it was done', async () => {

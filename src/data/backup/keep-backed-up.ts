@@ -1,10 +1,8 @@
 /** The day’s backup, looked after while the program runs. */
+import { HOUR, MINUTE } from '@/core/units/time'
 import { isBegun } from '../workshop/settings'
 import { workshopTrouble, ownStore } from '../store/database'
 import { takeDailyBackup } from './take-backup'
-
-const MINUTE = 60_000
-const HOUR = 60 * MINUTE
 
 /** Looks a minute after the start, and every hour, whether a backup is due; says why where one could not be taken. */
 export function keepBackedUp(): void {

@@ -1,6 +1,7 @@
 /** Backups taken while the house is served, by SQLite's online backup. */
 import { mkdirSync, rmSync } from 'node:fs'
 import path from 'node:path'
+import { HOUR } from '@/core/units/time'
 import type { Store } from '../store/database'
 import { synced } from './copy-workshop'
 import {
@@ -39,7 +40,6 @@ export async function takeBackup(store: Store, kind: BackupKind, now = Date.now(
   return name
 }
 
-const HOUR = 3_600_000
 /** A day's backup is due when the last is older than this: a machine that is switched on each morning takes one each morning. */
 const DUE = 20 * HOUR
 

@@ -4,6 +4,7 @@
  */
 import { soldByClass } from '@/core/instrument/instrument'
 import { specAt, specKey } from '@/core/stores/string-spec'
+import { DAY } from '@/core/units/time'
 import { demandFor, enoughWith, runsOut } from '@/core/wear/reorder'
 import type { AtRisk } from '@/core/wear/breaks-ahead'
 import type { Rates } from '@/core/wear/life'
@@ -13,7 +14,6 @@ import { allInstruments, byPositionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { allSuppliers } from './suppliers'
 
-const DAY = 86_400_000
 /** Until new strings are there where nobody knows a supplier, days. */
 const LEAD = 14
 

@@ -7,6 +7,7 @@ import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
 import { offersFor, sortedOut } from '@/core/stores/offers'
+import { DAY, HOUR } from '@/core/units/time'
 import { addCoil, openCoils } from '../stores/coils'
 import { constructionFrom } from '../store/construction-columns'
 import type { Store } from '../store/database'
@@ -32,9 +33,6 @@ import { insertSupply } from '../stores/supplies'
 import type { Happening } from './happening'
 import { practised } from './practised'
 import type { CoilLine, HistoryLine, ShelfFiles } from './shelf-files'
-
-const HOUR = 3_600_000
-const DAY = 24 * HOUR
 
 /** A tail is trimmed when its string has settled, days. */
 const TRIMMED_AFTER = 10

@@ -3,12 +3,12 @@ import { grouped } from '@/core/list/grouped'
 import { cardsOf } from '@/core/practice/cards'
 import { LEARNERS, simulateLearner } from '@/core/practice/learner'
 import { seeded } from '@/core/random/seeded'
+import { DAY } from '@/core/units/time'
 import { allInstruments } from '../instruments/instruments'
 import { keepAnswers } from '../practice/practice'
 import type { Store } from '../store/database'
 import type { Happening } from './happening'
 
-const DAY = 86_400_000
 const DAYS = 60
 const SEED = 12
 

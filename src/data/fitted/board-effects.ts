@@ -5,12 +5,12 @@ import { learnEffects, type LearnedEffects, type RoundEvent } from '@/core/round
 import { SoundboardModel } from '@/core/rounds/soundboard-model'
 import { driftCents } from '@/core/settle/drift'
 import { EQUAL, offEqual } from '@/core/temper/temperament'
+import { HOUR } from '@/core/units/time'
 import type { StoredInstrument } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { lastRounds, readingsIn, type Round, type RoundReading } from './rounds'
 import { settlingStrings, type Settling } from './settling'
 
-const HOUR = 3_600_000
 /** Effects are learned from so many rounds: the board of long ago may have been another. */
 export const LEARNED_FROM = 12
 

@@ -4,6 +4,7 @@
 import { Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
 import { SETTLED } from '@/core/settle/drift'
+import { HOUR } from '@/core/units/time'
 import { sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import {
   chanceItHelped,
@@ -27,7 +28,6 @@ import { livesByInstrument, LIVES_FROM, stringLives, type StringLife } from './l
 /** A string is tuned about so often in a year, and so much oftener while it is new, whether that is logged or not; estimates. */
 const TUNED_A_YEAR = 50
 const TUNED_WHILE_NEW = 12
-const HOUR = 3_600_000
 /** Places with an edge that can be sharp. */
 const EDGED: ReadonlySet<BreakSite> = new Set([
   'tuning pin hole',

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { sentenceOf } from '@/boundary/sentence-of'
+import { DAY, HOUR } from '@/core/units/time'
 import { learnRates } from '@/core/wear/life'
 import { YEAR } from '@/core/wear/period'
 import { openReplacements } from '../buying/open-replacements'
@@ -89,8 +90,8 @@ test('a string that gave way in its first two days, slipped or was taken off has
     [{ gaveWay: { site: 'slipped', positionId: 1 } }, false],
     [{ gaveWay: { site: 'knot pulled through', positionId: 1 } }, false],
     [{ gaveWay: null }, false],
-    [{ endedAt: 47 * 3_600_000 }, false],
-    [{ endedAt: 49 * 3_600_000 }, true],
+    [{ endedAt: 47 * HOUR }, false],
+    [{ endedAt: 49 * HOUR }, true],
   ]
   for (const [change, broke] of ways) expect(brokeOfItself({ ...life, ...change })).toBe(broke)
   expect(inFirstDays({ ...life, endedAt: null })).toBe(false)
@@ -187,7 +188,7 @@ test('Lovage’s sharp bridge pin is the first that the shelf tells of; a polish
       .find(({ position, site }) => position === 12 && site === 'bridge pin')!
   expect(place()).toMatchObject({ breaks: 4, polished: { breaks: 0 } })
   const atOnce = place().polished!.chance
-  later += 400 * 86_400_000
+  later += 400 * DAY
   const aYearOn = place().polished!.chance
   expect(aYearOn).toBeGreaterThan(atOnce)
   logBreak(store, lovage(), 12, 'bridge pin')

@@ -9,13 +9,12 @@ import type { CentsReading } from '@/core/settle/cents-reading'
 import { FIRST_TUNED } from '@/core/settle/drift'
 import { judgeReading, type ReadingKind } from '@/core/settle/readings'
 import { coreMaterial } from '@/core/strings/construction'
+import { HOUR } from '@/core/units/time'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
 import { readings } from '../store/schema'
 import type { FittedString } from './fitted'
 import { weatherBetween } from './weather'
-
-const HOUR = 3_600_000
 
 export interface LoggedReading extends CentsReading {
   readonly id: number

@@ -4,6 +4,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { sentenceOf } from '@/boundary/sentence-of'
 import { juniper } from '@/core/measuring/juniper'
+import { DAY } from '@/core/units/time'
 import { addString, removeString } from '../instruments/change-strings'
 import { instrumentBySlug } from '../instruments/instruments'
 import { putOnShelf } from '../instruments/put-on-shelf'
@@ -21,7 +22,6 @@ import { sayOnSince, type OnAlready } from './on-already'
 import { settlingStrings } from './settling'
 
 const NOW = Date.UTC(2026, 11, 1, 10)
-const DAY = 86_400_000
 let folder: string
 let store: Store
 let at = NOW

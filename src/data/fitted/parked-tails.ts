@@ -5,6 +5,7 @@ import { asc, eq, isNull } from 'drizzle-orm'
 import type { Habits } from '@/core/fitting/habits'
 import { leadingNames } from '@/core/instrument/names'
 import { withThe } from '@/core/instrument/with-the'
+import { HOUR } from '@/core/units/time'
 import { coilById, cutCoil } from '../stores/coils'
 import type { Done, Store } from '../store/database'
 import { fittedById, fittedByIds, type FittedString } from './fitted'
@@ -13,7 +14,6 @@ import { DUST, inMm, metres } from '../store/millimetres'
 import { found, Refusal } from '@/boundary/refusal'
 import { coils, fittings, parkedTails } from '../store/schema'
 
-const HOUR = 3_600_000
 /** When a parked tail is due: after some hours, or after a week and a half of settling, h. */
 const DUE_AFTER: Readonly<Record<Habits['tailTrim'], number>> = {
   'at once': 0,

@@ -6,6 +6,7 @@ import { sentenceOf } from '@/boundary/sentence-of'
 import { writeScala } from '@/core/temper/scala'
 import { TEMPERAMENTS } from '@/core/temper/temperament'
 import { SoundboardModel } from '@/core/rounds/soundboard-model'
+import { DAY, HOUR } from '@/core/units/time'
 import { prepare } from '../demo/prepare'
 import { keepRoomReadings } from '../workshop/room'
 import { dropTemperament, takeTemperament } from '../workshop/temperaments'
@@ -115,7 +116,7 @@ test('what settled strings did between two rounds is taken off a string that set
   for (const number of gut) logRoundString(store, round, { number, found: 0, left: 0 })
   logRoundString(store, round, { number: settling.position.number, found: again().expectedNow, left: 0 })
   endRound(store, round)
-  later += 20 * 3_600_000
+  later += 20 * HOUR
   const byLaw = again().expectedNow
   round = begin('lovage')
   const logged = gut.map((number) => logRoundString(store, round, { number, found: -9, left: 0 }).actionId)
@@ -125,7 +126,7 @@ test('what settled strings did between two rounds is taken off a string that set
   // The room got much drier meanwhile: gut goes with that as well, by its starting value.
   const now = store.now()
   keepRoomReadings(store, [
-    { at: now - 20 * 3_600_000, celsius: 20, humidity: 55 },
+    { at: now - 20 * HOUR, celsius: 20, humidity: 55 },
     { at: now - 1000, celsius: 20, humidity: 50 },
   ])
   expect(again().expectedNow).toBeGreaterThan(byLaw + 5)
@@ -147,12 +148,12 @@ test('fifty readings at once, and a clock that is set back, are kept in order an
   const before = again().readings.length
   const actions = Array.from({ length: 50 }, (_, i) => read(-5 - i / 10))
   expect(again().readings).toHaveLength(before + 50)
-  later -= 40 * 86_400_000
+  later -= 40 * DAY
   actions.push(read(-5))
   expect(again().readings).toHaveLength(before + 51)
   expect(Number.isFinite(again().expectedNow)).toBe(true)
   for (const actionId of actions.toReversed()) store.undo(actionId)
-  later += 40 * 86_400_000
+  later += 40 * DAY
   expect(again().readings).toHaveLength(before)
 })
 

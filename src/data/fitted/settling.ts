@@ -19,6 +19,7 @@ import { judgeReading, type Verdict } from '@/core/settle/readings'
 import { helped } from '@/core/settle/stretching'
 import { weatherOf } from '@/core/settle/weather'
 import { coreMaterial } from '@/core/strings/construction'
+import { HOUR } from '@/core/units/time'
 import type { Done, Store } from '../store/database'
 import { fittedById, fittedSince, type FittedString } from './fitted'
 import { workshopSettings, type Workshop } from '../workshop/settings'
@@ -43,7 +44,6 @@ import {
   readings,
 } from '../store/schema'
 
-const HOUR = 3_600_000
 const PLANNED_RETUNES = 5
 
 export interface Settling {

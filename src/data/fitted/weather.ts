@@ -10,6 +10,7 @@ import { READING_OFF, weatherOf } from '@/core/settle/weather'
 import { coreMaterial } from '@/core/strings/construction'
 import { MATERIALS, type Material } from '@/core/strings/materials'
 import { offEqual } from '@/core/temper/temperament'
+import { HOUR } from '@/core/units/time'
 import { roomReadingsOf } from '../workshop/room'
 import { readDegrees } from '../workshop/temperaments'
 import { byPositionId } from '../instruments/instruments'
@@ -25,7 +26,6 @@ import {
   tuningRounds,
 } from '../store/schema'
 
-const HOUR = 3_600_000
 /** Strings of other years settled another way, h. */
 const READ_BACK = 730 * 24
 

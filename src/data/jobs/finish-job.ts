@@ -6,6 +6,7 @@ import { Refusal } from '@/boundary/refusal'
 import { windsOnPin } from '@/core/fitting/head-way'
 import { ruleOfTail } from '@/core/fitting/tail'
 import { FIRST_TUNED } from '@/core/settle/drift'
+import { HOUR } from '@/core/units/time'
 import { agedOn, endStringsOn, fitString } from '../fitted/fitted'
 import type { Done, Store } from '../store/database'
 import { inMm } from '../store/millimetres'
@@ -15,8 +16,6 @@ import { jobById, unfinished } from './job'
 import { servedBy } from './job'
 import { closeNeeds } from './need-of-job'
 import { stringOf } from './string-of'
-
-const HOUR = 3_600_000
 
 export interface Finish {
   /** What was really cut from the coil, m; null when the same string was put back, or when the rest of the packet hangs parked on the neck. */

@@ -2,6 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
+import { MINUTE } from '@/core/units/time'
 import { addCoil, coilById, openCoils } from '../stores/coils'
 import { openStore, type Store } from '../store/database'
 import { readShelf } from '../demo/shelf-files'
@@ -27,7 +28,6 @@ import {
 import { Refusal } from '@/boundary/refusal'
 import { reportedString, serviceMinutes } from '../views/service-report'
 
-const MINUTE = 60_000
 const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-ways-'))
 const files = readShelf('demo').instruments
 let now = 0

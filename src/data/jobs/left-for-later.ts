@@ -6,6 +6,7 @@ import { and, desc, eq, exists, gt, inArray, isNull, lt, sql } from 'drizzle-orm
 import { STEPS_THAT_WAIT } from '@/core/fitting/in-the-interval'
 import { leadingNames } from '@/core/instrument/names'
 import type { StepKey } from '@/core/fitting/step'
+import { HOUR } from '@/core/units/time'
 import { fittedStrings, fittings, jobs, jobSteps, parkedTails } from '../store/schema'
 import type { Store } from '../store/database'
 import { jobById, type Job } from './job'
@@ -23,7 +24,7 @@ export interface LeftForLater {
 }
 
 /** For so long somebody is reminded, ms; later nobody can tell whether it was done. */
-const REMINDED = 14 * 24 * 3_600_000
+const REMINDED = 14 * DAY
 
 /**
  * What of a logged fitting was not ticked and can be done now. Nothing where no step was ticked: it was not walked by

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { aJpeg } from '@/core/pictures/a-jpeg'
 import { strToU8, unzipSync, zipSync } from 'fflate'
+import { DAY } from '@/core/units/time'
 import { takeArchive } from '../archive/take-archive'
 import { streamedArchive, zippedArchive } from '../archive/write-archive'
 import { eachOnDemo } from '../demo/each-on-demo'
@@ -52,7 +53,7 @@ test('thrown away it can be brought back for thirty days, and then says why it c
   expect(picturesOf(store, lovage())).toHaveLength(1)
 
   const again = throwPictureAway(store, result)
-  const ago = 31 * 86_400_000
+  const ago = 31 * DAY
   store.rows.$client.prepare('UPDATE picture_file SET thrown_at = thrown_at - ?').run(ago)
   keep(aJpeg({ scan: 'another' }))
   expect(filesKept()).toBe(1)

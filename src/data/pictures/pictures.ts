@@ -6,6 +6,7 @@ import { and, desc, eq, inArray, lt, notExists, sql } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import { plainJpeg } from '@/core/pictures/plain-jpeg'
+import { DAY } from '@/core/units/time'
 import { instrumentBySlug, positionId } from '../instruments/instruments'
 import { jobById } from '../jobs/job'
 import type { Done, Store } from '../store/database'
@@ -36,7 +37,7 @@ export interface NewPicture {
 }
 
 /** Until then what was thrown away can be brought back, ms. */
-const BROUGHT_BACK_WITHIN = 30 * 86_400_000
+const BROUGHT_BACK_WITHIN = 30 * DAY
 /** Longer side, pixels: more shows no more of a knot. */
 const LONGEST = 4000
 

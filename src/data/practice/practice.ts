@@ -9,6 +9,7 @@ import type { Answered } from '@/core/practice/measured'
 import type { Answer } from '@/core/practice/question'
 import { afterAnswer, recallOf, type Remembered } from '@/core/practice/schedule'
 import { grouped } from '@/core/list/grouped'
+import { HOUR } from '@/core/units/time'
 import type { Done, Store } from '../store/database'
 import { instruments, practiceAnswers, practiceCards } from '../store/schema'
 
@@ -78,7 +79,7 @@ const isKnown = (store: Store, slug: string) =>
   undefined
 
 /** Within so long it is still the same go, ms. */
-const SAME_GO = 12 * 3_600_000
+const SAME_GO = 12 * HOUR
 
 function keepOne(store: Store, person: string, answer: GivenAnswer, now: number): void {
   const mine = and(eq(practiceCards.person, person), eq(practiceCards.card, answer.card))

@@ -1,7 +1,6 @@
 import type { Table } from 'drizzle-orm'
+import { DAY } from '@/core/units/time'
 import type { Store } from './database'
-
-const DAY = 86_400_000
 
 /** A value that hangs on the day as well: worked out anew when one of its tables was written, or another day has come. */
 export function cachedForToday<T>(store: Store, name: string, tables: readonly Table[], work: () => T): T {

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
+import { HOUR } from '@/core/units/time'
 import { openStore } from './database'
 import { prepare } from '../demo/prepare'
 import { todayView } from '../views/today'
@@ -19,7 +20,7 @@ test('the demo’s day is honoured, and a restart goes on from it', () => {
   }
   expect(open('2026-12-10')).toEqual([2026, 12, 10, 15, 30])
   expect(open('2026-12-10T19:30')).toEqual([2026, 12, 10, 19, 30])
-  machine += 2 * 3_600_000
+  machine += 2 * HOUR
   expect(open('2026-12-10T19:30')).toEqual([2026, 12, 10, 21, 30])
   expect(() => open('soon')).toThrow('TAUT_DEMO_DATE: expected a date such as 2026-12-10')
 })

@@ -3,12 +3,13 @@
  * given again to whoever sends that key again.
  */
 import { eq, lt } from 'drizzle-orm'
+import { DAY } from '@/core/units/time'
 import type { Store } from './database'
 import { Refusal } from '@/boundary/refusal'
 import { answeredRequests } from './schema'
 
 /** How long an answer is kept for a sender that did not get it, ms. */
-const KEPT = 7 * 86_400_000
+const KEPT = 7 * DAY
 
 /**
  * Checks and writes are one transaction, so that whoever writes meanwhile, in another program too, comes before all of it or after.

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { eq } from 'drizzle-orm'
+import { HOUR } from '@/core/units/time'
 import { actionsLog } from '../views/actions-log'
 import { sortedOut } from '@/core/stores/offers'
 import { addCoil, coilById, cutCoil, openCoils, withCuts } from '../stores/coils'
@@ -25,7 +26,6 @@ import { logReading, settlingStrings } from '../fitted/settling'
 import { sparesIn } from '../stores/spares'
 import { todayView } from '../views/today'
 
-const HOUR = 3_600_000
 const folder = mkdtempSync(path.join(os.tmpdir(), 'taut-store-'))
 let now = Date.UTC(2026, 10, 24, 9)
 let store: Store

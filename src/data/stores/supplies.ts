@@ -3,6 +3,7 @@
  */
 import { and, asc, desc, eq, gt, gte, isNull } from 'drizzle-orm'
 import { ANCHOR_GAUGE, anchorsFrom, type SupplyKind } from '@/core/stores/supplies'
+import { DAY } from '@/core/units/time'
 import { constructionFrom } from '../store/construction-columns'
 import type { Done, Store } from '../store/database'
 import { inMm } from '../store/millimetres'
@@ -109,7 +110,7 @@ function supplyById(store: Store, id: number): Supply {
 }
 
 /** Broken strings are kept for anchors so long, ms; older ones are thrown away by then. */
-const KEPT_FOR = 365 * 86_400_000
+const KEPT_FOR = 365 * DAY
 /** As many of them as anybody looks through. */
 const SHOWN = 30
 

@@ -10,6 +10,7 @@ import { worthAsking } from '@/core/stores/reduce-buying'
 import { fillings, specKey } from '@/core/stores/string-spec'
 import { coreMaterial } from '@/core/strings/construction'
 import { nearGauges, type NearGauge } from '@/core/stores/near-gauges'
+import { DAY } from '@/core/units/time'
 import { byPositionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
 import { catalogueItems } from '../store/schema'
@@ -18,8 +19,6 @@ import { openNeeds, type Need } from '../buying/need-list'
 import { occasionsAhead } from '../workshop/occasions'
 import { allSuppliers, catalogue, offersOf, type Supplier } from '../buying/suppliers'
 
-const HOUR = 3_600_000
-const DAY = 24 * HOUR
 /** Time to fit what has come, before it starts settling, h. */
 const TO_FIT = 24
 

@@ -2,13 +2,13 @@
 import { holdsFromAge } from '@/core/settle/band'
 import { newString } from '@/core/settle/new-string'
 import { FIRST_TUNED } from '@/core/settle/drift'
+import { HOUR } from '@/core/units/time'
 import type { Evening } from '@/core/wear/around-date'
 import type { Material } from '@/core/strings/materials'
 import { workshopSettings } from '../workshop/settings'
 import { toOpenHours } from '../workshop/open-hours'
 import type { Store } from '../store/database'
 
-const HOUR = 3_600_000
 const HALF_HOUR = HOUR / 2
 
 /** When a string must be on at the latest. */

@@ -1,4 +1,5 @@
 /** From when a string holds through a concert is one figure wherever it is stated; and what slips holds nowhere. */
+import { DAY, MINUTE } from '@/core/units/time'
 import { eachOnDemo } from '../demo/each-on-demo'
 import { holdsBy, holdsFrom, settlingStrings, logReading } from '../fitted/settling'
 import { workshopSettings } from '../workshop/settings'
@@ -10,7 +11,6 @@ import { reportedString } from './service-report'
 import { settlingCurves, settlingString, visitsUntil } from './settling-view'
 import { todayView } from './today'
 
-const MINUTE = 60_000
 let store: Store
 eachOnDemo((opened) => {
   store = opened
@@ -99,7 +99,7 @@ test('a string that slipped holds from no time on, on any page, and no visit is 
   for (const place of [done, report, sheet]) expect(place.get(key) ?? null).toBeNull()
   expect(sheet.has(key)).toBe(true)
   const { actionId } = addOccasions(store, [
-    { name: 'A date', at: store.now() + 5 * 86_400_000, hours: null, instruments: [s.slug] },
+    { name: 'A date', at: store.now() + 5 * DAY, hours: null, instruments: [s.slug] },
   ])
   const ahead = todayView(store, true).ahead.find(({ name }) => name === 'A date')!
   expect(ahead.notReady.shown).toContain(`${s.name} of ${s.instrumentName}`)

@@ -18,6 +18,7 @@ import { gaugeText } from '@/core/units/length'
 import { fittingFigures } from '@/core/fitting/figures'
 import type { Charge, Charges } from '@/core/stores/charges'
 import { specAt } from '@/core/stores/string-spec'
+import { DAY } from '@/core/units/time'
 import { guarded } from '../csv/formula-guard'
 import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
 import { gaugeUnitOf, workshopSettings, type Workshop } from '../workshop/settings'
@@ -67,7 +68,7 @@ export interface RestringReport {
   readonly address: string
 }
 
-const WEEK = 7 * 86_400_000
+const WEEK = 7 * DAY
 const WEEKS = 4
 
 /** @throws Refusal 404 where the instrument was never restrung */

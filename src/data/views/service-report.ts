@@ -5,6 +5,7 @@ import type { Mishap } from '@/core/fitting/mishaps'
 import { leadingNames } from '@/core/instrument/names'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { gaugeText, type LengthUnit } from '@/core/units/length'
+import { MINUTE } from '@/core/units/time'
 import { siteFacts, siteWord, suspectedAt } from '@/core/wear/break-sites'
 import { soldByClass } from '@/core/instrument/instrument'
 import type { ChargedString, Charges } from '@/core/stores/charges'
@@ -15,8 +16,6 @@ import { chargesFor } from './charges'
 import type { JobOutcome } from './job-outcome'
 import type { Job } from '../jobs/job'
 import { metres } from '../store/millimetres'
-
-const MINUTE = 60_000
 
 /** One string of a finished job, in the words of a report. */
 export function reportedString({ job, cutMm, wraps, settling }: JobOutcome, gaugeUnit: LengthUnit) {

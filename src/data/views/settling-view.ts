@@ -9,6 +9,7 @@ import { openSlots } from '@/core/settle/open-hours'
 import { planVisits, planWithFewer, type VisitPlan } from '@/core/settle/visits'
 import { coreMaterial } from '@/core/strings/construction'
 import type { Material } from '@/core/strings/materials'
+import { HOUR } from '@/core/units/time'
 import type { LoggedReading } from '../fitted/logged-readings'
 import { holdsFrom, settlingStrings, type Settling } from '../fitted/settling'
 import { workshopSettings } from '../workshop/settings'
@@ -16,8 +17,6 @@ import { isFor, occasionsAhead, type Occasion } from '../workshop/occasions'
 import { busyTimes, openHours, toOpenHours } from '../workshop/open-hours'
 import type { Store } from '../store/database'
 import { latestToFit } from './latest-fit'
-
-const HOUR = 3_600_000
 
 /** A reading on the sheet: how far the string had fallen in all since it was first at pitch, cents. */
 export interface FallenPoint {

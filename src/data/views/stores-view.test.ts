@@ -2,6 +2,7 @@
 import { KERF } from '@/core/stores/cut-plan'
 import { soldByClass } from '@/core/instrument/instrument'
 import { fillings, specKey } from '@/core/stores/string-spec'
+import { DAY } from '@/core/units/time'
 import { buyingBench } from './buying-bench'
 import { openCoils, type Coil } from '../stores/coils'
 import { cuttingBench, takeCuttingPlan } from '../stores/cutting'
@@ -117,7 +118,7 @@ test('what must be ready for a date must come sooner by its settling: nylon soon
   expect(hours('gut')).toBeGreaterThan(hours('steel'))
   expect(dates.map(({ name }) => name)).toEqual(['Lantern walk', 'Midwinter concert'])
   expect(
-    suppliers.map(({ arrivesAt, leadDays }) => Math.round((arrivesAt - store.now()) / 86_400_000) - leadDays),
+    suppliers.map(({ arrivesAt, leadDays }) => Math.round((arrivesAt - store.now()) / DAY) - leadDays),
   ).toEqual([0, 0, 0])
   // Every need on the list can be had from somebody.
   const sold = new Set(

@@ -4,6 +4,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import { positionAt } from '@/core/instrument/instrument'
+import { HOUR } from '@/core/units/time'
 import { openCoils } from '../stores/coils'
 import { openStore, type Store } from '../store/database'
 import { prepare } from '../demo/prepare'
@@ -19,7 +20,6 @@ import { sortedOut } from '@/core/stores/offers'
 import { offersAt, sparesIn } from '../stores/spares'
 import { todayView } from './today'
 
-const HOUR = 3_600_000
 const root = mkdtempSync(path.join(os.tmpdir(), 'taut-views-'))
 let store: Store
 beforeAll(() => {

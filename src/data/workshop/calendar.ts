@@ -1,11 +1,10 @@
 /**
  * Dates as iCalendar (RFC 5545).
  */
+import { MINUTE } from '@/core/units/time'
 import type { Workshop } from './settings'
 import type { Occasion } from './occasions'
 import { writtenCalendar } from './written-calendar'
-
-const MINUTE = 60_000
 
 /**
  * A calendar of the dates; each keeps its identity however often it is read.

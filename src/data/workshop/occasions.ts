@@ -3,10 +3,9 @@
  */
 import { asc, eq, gte } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
+import { DAY } from '@/core/units/time'
 import type { Done, Store } from '../store/database'
 import { instruments, occasions } from '../store/schema'
-
-const DAY = 86_400_000
 
 export interface NewOccasion {
   readonly name: string

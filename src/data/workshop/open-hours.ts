@@ -2,11 +2,10 @@
  * When someone is there to tune: the house's hours, without its dates.
  */
 import { whenOpen, type Busy, type OpenHours } from '@/core/settle/open-hours'
+import { HOUR } from '@/core/units/time'
 import type { Store } from '../store/database'
 import { workshopSettings, type Workshop } from './settings'
 import { occasionsAhead } from './occasions'
-
-const HOUR = 3_600_000
 
 /** The hours at which someone is there, as plans take them. */
 export function openHours({ opensAt, closesAt, openDays, timeZone }: Workshop): OpenHours {

@@ -4,11 +4,11 @@
 import { asc, gte } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import type { RoomReading } from '@/core/settle/room'
+import { DAY } from '@/core/units/time'
 import type { Done, Store } from '../store/database'
 import { roomReadings } from '../store/schema'
 
 const HALF_HOUR = 1_800_000
-const DAY = 86_400_000
 /** Older readings say nothing of a string that settles, nor of a material as it is strung now, days. */
 const READ_BACK = 730
 

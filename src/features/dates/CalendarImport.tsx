@@ -1,12 +1,13 @@
 'use client'
 
 import { useState, type ChangeEvent } from 'react'
+import { DAY } from '@/core/units/time'
 import { momentText } from '@/ui/format/time'
 import { useWorkshop } from '@/ui/units'
 import type { OneDate } from './DateForm'
 import type { CalendarDate } from './read-calendar'
 
-const YEAR = 366 * 86_400_000
+const YEAR = 366 * DAY
 /** Dates that are offered at once. */
 const OFFERED = 200
 

@@ -4,6 +4,7 @@ import type { FormEvent, ReactNode } from 'react'
 import { useState } from 'react'
 import type { RequestBody } from '@/boundary/endpoint'
 import type { OccasionRequest } from '@/boundary/requests/occasions'
+import { DAY } from '@/core/units/time'
 import type { Occasion } from '@/data/workshop/occasions'
 import { Choice } from '@/ui/form/Choice'
 import { Entry } from '@/ui/form/Entry'
@@ -15,7 +16,6 @@ export type OneDate = RequestBody<OccasionRequest>
 
 const REPEATS = { once: 0, 'every week': 7, 'every two weeks': 14, 'every four weeks': 28 } as const
 const TIMES = ['4', '8', '12', '26', '52']
-const DAY = 86_400_000
 
 interface DateFormProps {
   /** A date to be changed; null for a new one. */

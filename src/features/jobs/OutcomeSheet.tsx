@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
+import { HOUR } from '@/core/units/time'
 import type { JobOutcome } from '@/data/views/job-outcome'
 import { CoilBar } from '@/drawings/CoilBar'
 import { DriftCurve } from '@/drawings/DriftCurve'
@@ -135,7 +136,7 @@ export function OutcomeSheet({
             law={first.law}
             tolerance={tolerance}
             readings={first.readings}
-            age={(now - first.fitted.fittedAt) / 3_600_000}
+            age={(now - first.fitted.fittedAt) / HOUR}
             className="mt-3 w-full"
           />
           <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm text-soft">

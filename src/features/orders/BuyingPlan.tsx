@@ -9,6 +9,7 @@ import { counted } from '@/core/list/counted'
 import { moneyText } from '@/core/stores/money'
 import type { OrderPlan } from '@/core/stores/buying'
 import type { Unmet } from '@/core/stores/order-plan'
+import { HOUR } from '@/core/units/time'
 import type { BuyingBench } from '@/data/views/buying-bench'
 import { dayText } from '@/ui/format/time'
 import { useAct } from '@/ui/shell/use-act'
@@ -18,7 +19,6 @@ import { PlanTable } from './PlanTable'
 import { getReady, startOrderPlan, type Planning } from '@/workers/plans'
 import type { OrderPlans } from '@/workers/plans.worker'
 
-const HOUR = 3_600_000
 const ANY_TIME = 'whenever it comes'
 
 /** How long a plan may be looked for, s. */

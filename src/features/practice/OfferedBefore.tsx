@@ -3,12 +3,12 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { drillFacts } from '@/core/practice/drill'
+import { DAY } from '@/core/units/time'
 import type { Offered } from '@/data/practice/offered'
 import { monthText } from '@/ui/format/month'
 import { distanceText } from '@/ui/format/time'
 import { useWorkshop } from '@/ui/units'
 
-const DAY = 86_400_000
 /** Longer ago than this, a month says it better than a number of days. */
 const MONTHS_FROM = 45 * DAY
 

@@ -1,6 +1,7 @@
 import Link from 'next/link'
 import { pages } from '@/boundary/paths'
 import { measure } from '@/core/measure'
+import { HOUR } from '@/core/units/time'
 import type { SettlingCurve } from '@/data/views/settling-view'
 import { SettlingPaper } from '@/drawings/SettlingPaper'
 import { measureText, type Units } from '@/ui/format/measure'
@@ -70,7 +71,7 @@ export function SettlingSheet({ curves, all, now, timeZone, units }: SettlingShe
                       </Link>
                     </th>
                     <td className="hidden py-2 pr-3 text-sm sm:table-cell">
-                      {distanceText(now - s.age * 3_600_000, now).replace(' ago', '')}
+                      {distanceText(now - s.age * HOUR, now).replace(' ago', '')}
                     </td>
                     <td className="py-2 pr-3 text-right">
                       {measureText(measure('cents', s.stands), units)}

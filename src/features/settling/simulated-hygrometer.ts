@@ -1,8 +1,6 @@
 /** A hygrometer that is not there: a heated room in the course of its day, with a slow turn of the weather. */
 import { seeded } from '@/core/random/seeded'
-
-const HOUR = 3_600_000
-const DAY = 24 * HOUR
+import { DAY, HOUR } from '@/core/units/time'
 
 /** @param at - ms since 1970; the same reading for the same quarter of an hour */
 export function readSimulatedHygrometer(at: number): { readonly celsius: number; readonly humidity: number } {

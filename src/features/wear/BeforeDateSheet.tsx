@@ -6,6 +6,7 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
 import { moneyText } from '@/core/stores/money'
+import { DAY } from '@/core/units/time'
 import { MOST_TOGETHER } from '@/core/wear/kit'
 import { statedHolds } from '@/core/wear/on-since'
 import type { BeforeDate } from '@/data/views/before-date'
@@ -45,7 +46,6 @@ export function BeforeDateSheet({ before }: BeforeDateSheetProps) {
 
 /** A date is moved by so many days at most. */
 const MOST_DAYS = 60
-const DAY = 86_400_000
 
 function Before({ before: asSet }: { readonly before: BeforeDate }) {
   const [days, setDays] = useState(0)

@@ -9,6 +9,7 @@ import { firstOfPieces, type StringPosition } from '@/core/instrument/instrument
 import { mishapWord } from '@/core/fitting/mishaps'
 import { leadingNames, numberName } from '@/core/instrument/names'
 import { materialWord } from '@/core/strings/construction'
+import { HOUR } from '@/core/units/time'
 import { CONDITIONS, type Condition } from '@/core/wear/life'
 import { conditionBy, conditionWord, lookWords, signFacts, signsFor, type Sign } from '@/core/wear/signs'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
@@ -32,7 +33,7 @@ interface InspectionSheetProps {
 }
 
 /** A look is of this round for so long, ms. */
-const ROUND = 12 * 3_600_000
+const ROUND = 12 * HOUR
 
 /** Every string looked at in turn: one press says how it looks, and the next one comes. */
 export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {

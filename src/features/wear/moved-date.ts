@@ -1,8 +1,7 @@
+import { DAY } from '@/core/units/time'
 import { roundDate } from '@/core/wear/around-date'
 import { chanceItBreaks, type Rates } from '@/core/wear/life'
 import type { BeforeDate } from '@/data/views/before-date'
-
-const DAY = 86_400_000
 
 /** The same before a date that is moved by some days: what each string risks then. When someone is there is left out. */
 export function movedBy(before: BeforeDate, days: number): BeforeDate {

@@ -1,3 +1,4 @@
+import { DAY, HOUR } from '@/core/units/time'
 import { monthText } from './month'
 import { measure, type Quantity } from '@/core/measure'
 import { parseLength } from '@/core/units/length'
@@ -62,7 +63,7 @@ describe('time, by the house’s own zone', () => {
     expect(clockText(noon, 'Asia/Tokyo')).toBe('21:05')
   })
   test('what is near is told by its day', () => {
-    const hour = 3_600_000
+    const hour = HOUR
     expect(nearText(noon + hour, noon, 'UTC')).toBe('13:05 today')
     expect(nearText(noon + 20 * hour, noon, 'UTC')).toBe('08:05 tomorrow')
     expect(nearText(noon - 20 * hour, noon, 'UTC')).toBe('16:05 yesterday')
@@ -70,8 +71,8 @@ describe('time, by the house’s own zone', () => {
   })
   test('how far off', () => {
     expect(distanceText(noon + 10_000, noon)).toBe('now')
-    expect(distanceText(noon + 3 * 3_600_000, noon)).toBe('in 3 hours')
-    expect(distanceText(noon - 2 * 86_400_000, noon)).toBe('2 days ago')
+    expect(distanceText(noon + 3 * HOUR, noon)).toBe('in 3 hours')
+    expect(distanceText(noon - 2 * DAY, noon)).toBe('2 days ago')
   })
 })
 

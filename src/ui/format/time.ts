@@ -1,6 +1,7 @@
 /**
  * Days and hours as the house reads them.
  */
+import { DAY, HOUR } from '@/core/units/time'
 const FORMS = {
   day: { weekday: 'long', day: 'numeric', month: 'long' },
   date: { day: 'numeric', month: 'short', year: 'numeric' },
@@ -35,10 +36,10 @@ export const clockText = (at: number, timeZone: string) => format('clock', timeZ
 
 /** Units that a distance in time is told in, the longest first, ms. */
 const UNITS = [
-  ['year', 365.25 * 86_400_000],
-  ['month', 30.44 * 86_400_000],
-  ['day', 86_400_000],
-  ['hour', 3_600_000],
+  ['year', 365.25 * DAY],
+  ['month', 30.44 * DAY],
+  ['day', DAY],
+  ['hour', HOUR],
   ['minute', 60_000],
 ] as const
 const DISTANCE = new Intl.RelativeTimeFormat('en-GB')
@@ -54,7 +55,7 @@ export function distanceText(at: number, now: number): string {
 /** `14:05 today`, `09:30 tomorrow`, or the day and the hour. */
 export function nearText(at: number, now: number, timeZone: string): string {
   // By the calendar: a day on which the clocks change has not 24 hours.
-  const days = Math.round((dateIn(at, timeZone) - dateIn(now, timeZone)) / 86_400_000)
+  const days = Math.round((dateIn(at, timeZone) - dateIn(now, timeZone)) / DAY)
   const near = days === 0 ? 'today' : days === 1 ? 'tomorrow' : days === -1 ? 'yesterday' : null
   if (near) return `${clockText(at, timeZone)} ${near}`
   return momentText(at, timeZone)
@@ -69,7 +70,7 @@ function dateIn(at: number, timeZone: string): number {
 
 /** Days of the calendar from now until then, as the house's own clocks count them; none when it is past. */
 export function daysAhead(at: number, now: number, timeZone: string): number {
-  return Math.max(0, Math.round((dateIn(at, timeZone) - dateIn(now, timeZone)) / 86_400_000))
+  return Math.max(0, Math.round((dateIn(at, timeZone) - dateIn(now, timeZone)) / DAY))
 }
 
 /**
@@ -79,7 +80,7 @@ export function daysAhead(at: number, now: number, timeZone: string): number {
  * @returns null where it is no day
  */
 export function endOfDay(day: string, timeZone: string): number | null {
-  const utc = Date.parse(`${day}T00:00:00Z`) + 86_400_000
+  const utc = Date.parse(`${day}T00:00:00Z`) + DAY
   if (!/^\d{4}-\d\d-\d\d$/.test(day) || Number.isNaN(utc)) return null
   // What the clocks there show at that moment, read as if it were UTC, is off by as much as the zone is.
   const shown = Date.parse(`${new Date(utc).toLocaleString('sv-SE', { timeZone }).replace(' ', 'T')}Z`)

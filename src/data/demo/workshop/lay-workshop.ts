@@ -4,6 +4,7 @@
  * the demo's history is, action by action, but without the checks that a person's clicks go through.
  */
 import { seeded } from '@/core/random/seeded'
+import { DAY, HOUR } from '@/core/units/time'
 import { addSupplier, insertItems } from '../../buying/suppliers'
 import { addInstrument, instrumentBySlug } from '../../instruments/instruments'
 import type { Store } from '../../store/database'
@@ -15,9 +16,6 @@ import { madeUp, slugOf } from './made-up'
 import { fitSet, placesOf, type Place } from './place'
 import { stringLife } from './string-life'
 import { WorkshopStores } from './workshop-stores'
-
-const HOUR = 3_600_000
-const DAY = 24 * HOUR
 
 export interface WorkshopSize {
   readonly instruments: number

@@ -6,6 +6,7 @@ import { leadingNames } from '@/core/instrument/names'
 import { driftCents, FIRST_TUNED, newLaw, nextRetune, type DriftModel } from '@/core/settle/drift'
 import { specAt } from '@/core/stores/string-spec'
 import { coreMaterial } from '@/core/strings/construction'
+import { DAY, HOUR } from '@/core/units/time'
 import { siteWord, type BreakSite } from '@/core/wear/break-sites'
 import { endStringsOn, fitString } from '../../fitted/fitted'
 import { specColumns } from '../../store/construction-columns'
@@ -16,8 +17,6 @@ import { cutCoil } from '../../stores/coils'
 import type { Place } from './place'
 import type { WorkshopStores } from './workshop-stores'
 
-const HOUR = 3_600_000
-const DAY = 24 * HOUR
 /** Every so many fittings, its steps were ticked one by one. */
 const TICKED = 4
 /** Readings of a string while it settles. */

@@ -2,6 +2,7 @@
 import { eq } from 'drizzle-orm'
 import type { SoldPacket } from '@/core/stores/catalogue-cells'
 import { outerGauge } from '@/core/strings/construction'
+import { DAY } from '@/core/units/time'
 import { packetColumns } from '../../buying/suppliers'
 import type { Store } from '../../store/database'
 import { inMm, metres } from '../../store/millimetres'
@@ -9,7 +10,6 @@ import { coils, needs, orderedNeeds, orderLines, orders } from '../../store/sche
 import { addCoil } from '../../stores/coils'
 import type { Place } from './place'
 
-const DAY = 86_400_000
 /** A coil lies in the stores for so many days before what is left of it is thrown away. */
 const KEPT_FOR = 500
 /** Pieces that are bought together, and packets in an order. */

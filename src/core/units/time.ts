@@ -1,0 +1,4 @@
+/** Spans of time, ms. */
+export const MINUTE = 60_000
+export const HOUR = 60 * MINUTE
+export const DAY = 24 * HOUR
