@@ -63,11 +63,10 @@ describe('time, by the house’s own zone', () => {
     expect(clockText(noon, 'Asia/Tokyo')).toBe('21:05')
   })
   test('what is near is told by its day', () => {
-    const hour = HOUR
-    expect(nearText(noon + hour, noon, 'UTC')).toBe('13:05 today')
-    expect(nearText(noon + 20 * hour, noon, 'UTC')).toBe('08:05 tomorrow')
-    expect(nearText(noon - 20 * hour, noon, 'UTC')).toBe('16:05 yesterday')
-    expect(nearText(noon + 20 * 24 * hour, noon, 'UTC')).toBe('Mon 14 Dec, 12:05')
+    expect(nearText(noon + HOUR, noon, 'UTC')).toBe('13:05 today')
+    expect(nearText(noon + 20 * HOUR, noon, 'UTC')).toBe('08:05 tomorrow')
+    expect(nearText(noon - 20 * HOUR, noon, 'UTC')).toBe('16:05 yesterday')
+    expect(nearText(noon + 20 * DAY, noon, 'UTC')).toBe('Mon 14 Dec, 12:05')
   })
   test('how far off', () => {
     expect(distanceText(noon + 10_000, noon)).toBe('now')
