@@ -6,7 +6,7 @@ import { and, desc, eq, exists, gt, inArray, isNull, lt, sql } from 'drizzle-orm
 import { STEPS_THAT_WAIT } from '@/core/fitting/in-the-interval'
 import { leadingNames } from '@/core/instrument/names'
 import type { StepKey } from '@/core/fitting/step'
-import { HOUR } from '@/core/units/time'
+import { DAY } from '@/core/units/time'
 import { fittedStrings, fittings, jobs, jobSteps, parkedTails } from '../store/schema'
 import type { Store } from '../store/database'
 import { jobById, type Job } from './job'
