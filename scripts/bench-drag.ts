@@ -2,6 +2,7 @@
  * How fast the winding bench follows a drag: from the pointer's move to the changed figure in the page. Part of
  * `npm run bench`; needs the production build.
  */
+import { requireValue } from '@/core/list/require-value'
 import { onDemo } from './on-demo'
 
 const MOVES = 120
@@ -20,7 +21,7 @@ void onDemo(async (browser, home) => {
       },
       { capture: true },
     )
-    const watched = document.querySelector('[aria-label="What it comes to"]') as HTMLElement
+    const watched = requireValue(document.querySelector('[aria-label="What it comes to"]'))
     new MutationObserver(() => kept.worked.push(performance.now() - start)).observe(watched, {
       subtree: true,
       characterData: true,

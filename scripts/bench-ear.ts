@@ -5,6 +5,7 @@
 import { firstLook, Listener } from '@/core/ear/listener'
 import { addPluck } from '@/core/ear/pluck'
 import { voiceOf } from '@/core/ear/string-voice'
+import { itemAt } from '@/core/list/item-at'
 import { earRow, everyString, RATE, type EarRow } from './science/ear'
 import { seeded } from '@/core/random/seeded'
 import { writeTable } from './write-table'
@@ -59,15 +60,13 @@ const BLOCK = 1024
 const random = seeded(12)
 const costs = (['treble', 'middle', 'bass'] as const).map((name) => {
   const lovage = strings.filter(({ instrument }) => instrument.slug === 'lovage')
-  const { instrument, position } = lovage[
-    { treble: 4, middle: 24, bass: 46 }[name]
-  ] as (typeof strings)[number]
+  const { instrument, position } = itemAt(lovage, { treble: 4, middle: 24, bass: 46 }[name])
   const voice = voiceOf(position, instrument.referenceA)
   const listens = firstLook(voice.hz)
   const samples = new Float64Array(RINGS * RATE)
   addPluck(samples, RATE, { voice, at: 0.2, loudness: 0.3 }, QUIET * RATE, random)
   for (let i = 0; i < samples.length; i += 1)
-    samples[i] = (samples[i] as number) + HISS * (random() + random() - 1)
+    samples[i] = itemAt(samples, i) + HISS * (random() + random() - 1)
   const blocks = Array.from({ length: Math.floor(samples.length / BLOCK) }, (_, k) =>
     samples.subarray(k * BLOCK, (k + 1) * BLOCK),
   )

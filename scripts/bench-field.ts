@@ -2,6 +2,7 @@
  * How fast the string field of 47 strings answers an arrow key, by the browser's own timing: from the key event to the
  * next paint, which shows the next string. Part of `npm run bench`; needs the production build.
  */
+import { requireValue } from '@/core/list/require-value'
 import { onDemo } from './on-demo'
 
 const PRESSES = 120
@@ -20,7 +21,7 @@ void onDemo(async (browser, home) => {
         if (entry.name === 'keydown') kept.shown.push(entry.duration)
       }
     }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit)
-    const watched = document.querySelector('[role=slider]') as HTMLElement
+    const watched = requireValue(document.querySelector('[role=slider]'))
     let start = 0
     watched.addEventListener(
       'keydown',

@@ -6,6 +6,8 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { demoWorkshop, largeWorkshop } from './bench-workshops'
 import { pagesOf } from './bench-pages-of'
 import { end, freePort, serve } from './serve'
@@ -35,7 +37,13 @@ async function measured(url: string): Promise<Measured> {
     if (!answer.ok) throw new Error(`${url} answered ${answer.status}`)
     size = Buffer.byteLength(text)
   }
-  return { time: times.sort((a, b) => a - b)[RUNS >> 1] as number, size }
+  return {
+    time: itemAt(
+      times.sort((a, b) => a - b),
+      RUNS >> 1,
+    ),
+    size,
+  }
 }
 
 /** MB that a process has in memory. */
@@ -52,7 +60,7 @@ async function benchOf(folder: string) {
   try {
     const results = new Map<string, Measured>()
     for (const [name, address] of pages) results.set(name, await measured(home + address))
-    return { results, memory: memoryOf(server.pid as number) }
+    return { results, memory: memoryOf(requireValue(server.pid)) }
   } finally {
     await end(server, 'SIGTERM')
   }
@@ -61,7 +69,7 @@ async function benchOf(folder: string) {
 async function main(): Promise<void> {
   const [demo, large] = [await benchOf(demoWorkshop(work)), await benchOf(largeWorkshop(work))]
   const rows = [...demo.results].map(([name, { time }]) => {
-    const big = large.results.get(name) as Measured
+    const big = requireValue(large.results.get(name))
     return `| ${name} | ${time.toFixed(1)} | ${big.time.toFixed(1)} | ${(big.time / time).toFixed(1)} | ${Math.round(big.size / 1024)} |`
   })
   writeTable('pages', [

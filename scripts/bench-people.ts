@@ -6,6 +6,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { Agent, request as ask } from 'node:http'
 import os from 'node:os'
 import path from 'node:path'
+import { itemAt } from '@/core/list/item-at'
 import { seeded } from '@/core/random/seeded'
 import { pagesOf } from './bench-pages-of'
 import { largeWorkshop } from './bench-workshops'
@@ -72,12 +73,12 @@ async function crowd(
     await pause(random() * THINKS * 1000)
     while (performance.now() < until) {
       if (random() < ACTS) {
-        const slug = slugs[Math.floor(random() * slugs.length)] as string
+        const slug = itemAt(slugs, Math.floor(random() * slugs.length))
         const look = { number: 1 + Math.floor(random() * 3), condition: 'sound', signs: [] }
         const took = await timed(agent, port, `/api/instruments/${slug}/looks`, look)
         if (took !== null) acted.push(took)
       } else {
-        const took = await timed(agent, port, pages[Math.floor(random() * pages.length)] as string, null)
+        const took = await timed(agent, port, itemAt(pages, Math.floor(random() * pages.length)), null)
         if (took !== null) looked.push(took)
       }
       // Most go on soon, some look long.
@@ -91,7 +92,7 @@ async function crowd(
 
 function at(times: readonly number[], share: number): string {
   const sorted = [...times].sort((a, b) => a - b)
-  return sorted.length === 0 ? '–' : (sorted[Math.floor(share * (sorted.length - 1))] as number).toFixed(0)
+  return sorted.length === 0 ? '–' : itemAt(sorted, Math.floor(share * (sorted.length - 1))).toFixed(0)
 }
 
 async function main(): Promise<void> {

@@ -1,6 +1,7 @@
 /**
  * How long the plans take that are integer programs, as measured here: `npm run bench`.
  */
+import { itemAt } from '@/core/list/item-at'
 import { seeded } from '@/core/random/seeded'
 import { planCuts } from '@/core/stores/cut-plan'
 import { type BuyNeed, type CatalogueOffer } from '@/core/stores/buying'
@@ -56,7 +57,7 @@ function buying(random: () => number) {
   }
   const suppliers = [1, 2, 3].map((id) => ({
     id,
-    rate: [1, 1.17, 0.94][id - 1] as number,
+    rate: itemAt([1, 1.17, 0.94], id - 1),
     postageMinor: 500 + 200 * id,
     freeOverMinor: id === 3 ? null : 9000,
     arrivesAt: id * DAY,
@@ -87,7 +88,7 @@ async function main(): Promise<void> {
   }
   const sorted = [...times].sort((a, b) => a - b)
   console.log(
-    `buying: median ${(sorted[3] as number).toFixed(0)} ms, slowest ${(sorted[6] as number).toFixed(0)} ms of 7; largest gap ${Math.max(...gaps)}`,
+    `buying: median ${itemAt(sorted, 3).toFixed(0)} ms, slowest ${itemAt(sorted, 6).toFixed(0)} ms of 7; largest gap ${Math.max(...gaps)}`,
   )
 
   const cutting: number[] = []

@@ -9,6 +9,7 @@ import { fittingContext, fittingSteps } from '@/core/fitting/fitting-steps'
 import { stepsTogether } from '@/core/fitting/together'
 import { nextClues } from '@/core/identify/next-clue'
 import { restPitch, type Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
 import { readName } from '@/core/names/read-name'
 import type { Material } from '@/core/strings/materials'
 import { tension } from '@/core/strings/tension'
@@ -23,7 +24,10 @@ function median(run: () => void, runs = 300): number {
     run()
     return Number(process.hrtime.bigint() - start) / 1000
   })
-  return times.sort((a, b) => a - b)[Math.floor(runs / 2)] as number
+  return itemAt(
+    times.sort((a, b) => a - b),
+    Math.floor(runs / 2),
+  )
 }
 
 const forEach = (work: (position: (typeof lovage.positions)[number]) => void) => () =>

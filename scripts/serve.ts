@@ -5,6 +5,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { openSync } from 'node:fs'
 import { createServer } from 'node:net'
 import path from 'node:path'
+import { requireValue } from '@/core/list/require-value'
 
 /** What Chromium is started with where there is no display and no network. */
 export const CHROMIUM = {
@@ -56,6 +57,6 @@ export async function serve(port: number, folder: string): Promise<ChildProcess>
 /** Ends a server with the processes it started. */
 export async function end(server: ChildProcess, signal: NodeJS.Signals): Promise<void> {
   const gone = new Promise((resolve) => server.once('exit', resolve))
-  process.kill(-(server.pid as number), signal)
+  process.kill(-requireValue(server.pid), signal)
   await gone
 }

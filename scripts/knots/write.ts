@@ -6,11 +6,13 @@ import { TAIL_FASTENINGS } from '@/core/knots/fastenings'
 import { hanging, pointsFor } from '@/core/knots/drawn/between'
 import { pack, type PackedState } from '@/core/knots/drawn/packed'
 import { thinned } from '@/core/knots/drawn/thinned'
-import { drawDown, type Drawn } from '@/core/knots/rope/draw-down'
+import { drawDown } from '@/core/knots/rope/draw-down'
 import { measureKnot } from '@/core/knots/rope/measure'
 import { centreline } from '@/core/knots/tails/state'
 import { MIRRORED, placesOf, rodOf, type AnchorPlace } from '@/core/knots/tails/tail-end'
 import { tailEndOf } from '@/core/knots/tails/tail-ends'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 
 /** What stands for the anchor where the knot is measured without one: the bight closes up but for its own bend. */
 const NOTHING = 0.35
@@ -25,7 +27,7 @@ for (const fastening of TAIL_FASTENINGS) {
   const of = MIRRORED[fastening] ?? fastening
   if (stop === null) continue
   if (of !== fastening) {
-    measures[fastening] = measures[of] as (typeof measures)[string]
+    measures[fastening] = requireValue(measures[of])
     continue
   }
   const draw = (place: AnchorPlace, radius?: number) => {
@@ -52,7 +54,7 @@ for (const fastening of TAIL_FASTENINGS) {
   const mean = (runs: typeof drawn, what: 'takes' | 'width') =>
     round(
       runs.reduce((sum, run) => {
-        const { curve, rod } = run[run.length - 1] as Drawn
+        const { curve, rod } = itemAt(run, run.length - 1)
         return sum + measureKnot(curve, rod, stop)[what]
       }, 0) / runs.length,
     )

@@ -3,6 +3,8 @@
  * noise and with neighbours ringing, held against the least error that anything could have.
  */
 import { PitchDetector } from 'pitchy'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { readShelf } from '@/data/demo/shelf-files'
 import { addPluck, partialsOf, type Pluck } from '@/core/ear/pluck'
 import { firstLook, PASSES } from '@/core/ear/listener'
@@ -45,7 +47,7 @@ function tryOne(
   addPluck(samples, RATE, pluck, -PASSES * RATE, random)
   const power = samples.reduce((sum, x) => sum + x * x, 0) / samples.length
   const noise = Math.sqrt(power / 10 ** (dB / 10))
-  for (let i = 0; i < samples.length; i += 1) samples[i] = (samples[i] as number) + noise * normal(random)
+  for (let i = 0; i < samples.length; i += 1) samples[i] = itemAt(samples, i) + noise * normal(random)
   for (let k = 0; k < neighbours; k += 1) {
     const beside = positions[position.number - 1 + (k % 2 === 0 ? 1 : -1)]
     if (!beside || beside.piece === position.piece) continue
@@ -119,7 +121,7 @@ export function earRow(
   random = seeded(14),
 ): EarRow {
   const trials = Array.from({ length: plucks }, (_, i) => {
-    const { instrument, position } = positions[i % positions.length] as (typeof positions)[number]
+    const { instrument, position } = itemAt(positions, i % positions.length)
     return tryOne(instrument, position, dB, neighbours, random)
   })
   const read = trials.filter(({ told }) => told !== null)
@@ -134,7 +136,7 @@ export function earRow(
     overBound: Math.sqrt(kept.reduce((sum, r) => sum + r * r, 0) / kept.length),
     median: sorted(read.map(({ cents }) => Math.abs(cents)))[read.length >> 1] ?? Number.NaN,
     within:
-      read.filter(({ cents, told }) => Math.abs(cents) <= 2 * (told as number)).length /
+      read.filter(({ cents, told }) => Math.abs(cents) <= 2 * requireValue(told)).length /
       Math.max(1, read.length),
     octaves: read.filter(({ cents }) => wide(cents)).length,
     libraryMedian: sorted(guesses.map(Math.abs))[guesses.length >> 1] ?? Number.NaN,

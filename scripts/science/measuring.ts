@@ -8,6 +8,7 @@ import type { Family } from '@/core/instrument/family'
 import type { Instrument } from '@/core/instrument/instrument'
 import { fromPreset } from '@/core/instrument/presets'
 import { readNotes } from '@/core/instrument/read-notes'
+import { itemAt } from '@/core/list/item-at'
 import { beliefsOf } from '@/core/measuring/beliefs'
 import { quantitiesOf, scaled, type QuantityKey } from '@/core/measuring/quantity'
 import { takeMeasure } from '@/core/measuring/take-measure'
@@ -125,7 +126,7 @@ function cholesky(matrix: readonly (readonly number[])[]): readonly (readonly nu
     for (let k = 0; k <= i; k += 1) {
       let rest = row[k] ?? 0
       for (let n = 0; n < k; n += 1) rest -= at(i, n) * at(k, n)
-      ;(lower[i] as number[])[k] = i === k ? Math.sqrt(rest) : rest / at(k, k)
+      itemAt(lower, i)[k] = i === k ? Math.sqrt(rest) : rest / at(k, k)
     }
   })
   return lower

@@ -2,6 +2,7 @@
  * How true lengths from a picture are: instruments drawn as their preset may be wrong about them, seen by a camera that
  * stands askew, with marks that are off, and what is told held against what is.
  */
+import { itemAt } from '@/core/list/item-at'
 import { readShelf } from '@/data/demo/shelf-files'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { firstOfPieces } from '@/core/instrument/instrument'
@@ -220,13 +221,13 @@ function askew(bounds: Bounds, sheet: typeof A4, random: () => number): Camera {
   const distance = focal * 1.25 * Math.max(width / picture.width, height / picture.height)
   const middle = [(left + right) / 2, (low + high) / 2] as const
   const seen = [0, 1, 2].map(
-    (row) => (turned[row * 3] as number) * middle[0] + (turned[row * 3 + 1] as number) * middle[1],
+    (row) => itemAt(turned, row * 3) * middle[0] + itemAt(turned, row * 3 + 1) * middle[1],
   )
   return {
     focal,
     lens: LENS * normal(random),
     turned,
-    stands: [-(seen[0] as number), -(seen[1] as number), distance - (seen[2] as number)],
+    stands: [-itemAt(seen, 0), -itemAt(seen, 1), distance - itemAt(seen, 2)],
     middle: { x: picture.width / 2, y: picture.height / 2 },
   }
 }

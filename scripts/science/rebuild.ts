@@ -5,6 +5,7 @@
 import { chartLine } from '@/core/chart/chart-line'
 import { proposeChart } from '@/core/chart/propose'
 import { restPitch, type Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
 import { outerGauge } from '@/core/strings/construction'
 import { tension } from '@/core/strings/tension'
 import { seeded } from '@/core/random/seeded'
@@ -69,6 +70,6 @@ function hideAThird({ positions }: Instrument, random: () => number): ReadonlySe
   const left = positions.map((p) => p.number)
   const gone = new Set<number>()
   for (let i = 0; i < Math.round(positions.length / 3); i += 1)
-    gone.add(left.splice(Math.floor(random() * left.length), 1)[0] as number)
+    gone.add(itemAt(left.splice(Math.floor(random() * left.length), 1), 0))
   return gone
 }

@@ -2,6 +2,7 @@
  * Rounds of tuning on simulated harps: how many it takes until every string is within three cents, tuned in plain order each
  * to its pitch, and as the program says.
  */
+import { itemAt } from '@/core/list/item-at'
 import { readShelf } from '@/data/demo/shelf-files'
 import { boardStrings, startingYields, type BoardString } from '@/core/rounds/board'
 import { learnEffects, type RoundEvent } from '@/core/rounds/learn-effects'
@@ -89,7 +90,7 @@ function session(
     const goals = taken.map(() => 0)
     const believed = new RoundBelief(belief, strings, taken, goals)
     for (const string of roundOrder('from the bottom', strings, taken)) {
-      const found = heard(standing[string] as number)
+      const found = heard(itemAt(standing, string))
       believed.found(string, found)
       const left = (allows ? believed.target(string) : 0) + HAND * normal(random)
       ;({ turns, standing } = truth.tuned(turns, standing, string, left))

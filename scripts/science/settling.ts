@@ -2,6 +2,8 @@
  * How well settling is foretold: houses whose strings settle, slip and feel the weather as no law was told, read over six
  * weeks; each reading is foretold from those before it.
  */
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { seeded } from '@/core/random/seeded'
 import { bandAt, type Known } from '@/core/settle/band'
 import { SettlingBeliefs, type Evidence } from '@/core/settle/belief'
@@ -60,7 +62,7 @@ function roomWeather(random: () => number): readonly number[] {
   const keeps = Math.exp(-1 / 36)
   const walk = [normal(random)]
   for (let hour = 1; hour <= HOUR_STEPS; hour += 1)
-    walk.push((walk[hour - 1] as number) * keeps + Math.sqrt(1 - keeps ** 2) * normal(random))
+    walk.push(itemAt(walk, hour - 1) * keeps + Math.sqrt(1 - keeps ** 2) * normal(random))
   return walk
 }
 
@@ -134,12 +136,12 @@ function readWorkshop(strings: readonly SimulatedString[], told: Foretold, rando
   })
   for (const { string, age, i } of inTime) {
     const { id, start, weather } = string.evidence
-    const since = tuned.get(id) as number
+    const since = requireValue(tuned.get(id))
     if (age <= since) continue
     // It settles roughly as the law says, and as if it were a little older or younger than it is.
     const fell =
       string.drift * decadesBetween(since, age, string.tau) * Math.max(0, 1 + TRUE_LAW_OFF * normal(random))
-    const room = (string.weather[Math.floor(age)] as number) - (string.weather[Math.floor(since)] as number)
+    const room = itemAt(string.weather, Math.floor(age)) - itemAt(string.weather, Math.floor(since))
     const slip = string.slipsAt === i ? 0.6 * string.depth : string.slipsAt === i - 1 ? 0.4 * string.depth : 0
     const cents = Math.round(-fell + room - slip + READING_OFF * normal(random))
     const known: Known = {

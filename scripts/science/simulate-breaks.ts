@@ -8,6 +8,7 @@ import { dyeOf, lengthOn, neighbourOf } from '@/core/identify/likelihood'
 import { materialClass } from '@/core/identify/material-class'
 import { bendChance, coldChance, lookChance, nailChance } from '@/core/identify/touch'
 import { gaugeOf, restPitch, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { requireValue } from '@/core/list/require-value'
 
 export interface SimulatedBreak {
   readonly instrument: Instrument
@@ -40,7 +41,7 @@ export function simulateBreak(instrument: Instrument, random: () => number): Sim
   const left = [...KINDS]
   while (clues.length < wanted && left.length > 0) {
     const [kind] = left.splice(Math.floor(random() * left.length), 1)
-    const clue = noticed(kind as AskedKind, truth, instrument, random)
+    const clue = noticed(requireValue(kind), truth, instrument, random)
     if (clue) clues.push(clue)
   }
   return { instrument, truth, clues }

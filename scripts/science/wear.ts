@@ -3,6 +3,7 @@
  * told; watched for some years and foretold from then on. A set of strings is asked for the time in which the program gives it
  * a chance of 10, 30, 50 and 80 % that one breaks, and then it is seen whether one did.
  */
+import { itemAt } from '@/core/list/item-at'
 import { gammaQuantile } from '@/core/random/gamma'
 import { seeded } from '@/core/random/seeded'
 import { chanceAllHold } from '@/core/wear/breaks-ahead'
@@ -74,8 +75,7 @@ function foretold(truth: Truth): ForetoldBreaks {
               })),
             )
           const years = timeOf(chanceWithin, stated)
-          if (set.some(({ age, breaksAt }) => breaksAt < age + years))
-            happened[i] = (happened[i] as number) + 1
+          if (set.some(({ age, breaksAt }) => breaksAt < age + years)) happened[i] = itemAt(happened, i) + 1
         })
       }
     }

@@ -4,6 +4,8 @@
 import { fittingFigures } from '@/core/fitting/figures'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { seeded } from '@/core/random/seeded'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
@@ -90,7 +92,7 @@ export function catalogues(
   const random = seeded(11)
   return new Map(
     SUPPLIERS.map(({ slug }) => {
-      const trade = TRADES[slug] as Trade
+      const trade = requireValue(TRADES[slug])
       const packets = [...wanted].flatMap(([key, { instrument, position }], i) =>
         random() < trade.sells || isInSet(slug, instruments, key)
           ? [packet(trade, instrument, position, i, random)]
@@ -115,9 +117,9 @@ function keysOf(
   { slug, numbers }: (typeof SETS)[number],
   instruments: readonly Instrument[],
 ): readonly string[] {
-  const instrument = instruments.find((one) => one.slug === slug) as Instrument
+  const instrument = requireValue(instruments.find((one) => one.slug === slug))
   return numbers.map((number) =>
-    specKey(specAt(instrument.positions[number - 1] as StringPosition, instrument.tensionClass)),
+    specKey(specAt(itemAt(instrument.positions, number - 1), instrument.tensionClass)),
   )
 }
 
@@ -166,14 +168,14 @@ function setOf(
   instruments: readonly Instrument[],
   packets: readonly CatalogueItem[],
 ): CatalogueItem {
-  const parts = keysOf(set, instruments).map(
-    (key) => packets.find((item) => specKey(item) === key) as CatalogueItem,
+  const parts = keysOf(set, instruments).map((key) =>
+    requireValue(packets.find((item) => specKey(item) === key)),
   )
   const counted = [...new Set(parts)].map((item) => ({
     item,
     count: parts.filter((other) => other === item).length,
   }))
-  const first = parts[0] as CatalogueItem
+  const first = itemAt(parts, 0)
   return {
     ...first,
     part: `WWS${index + 1}`,

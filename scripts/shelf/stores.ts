@@ -5,6 +5,7 @@ import { fittingFigures } from '@/core/fitting/figures'
 import { DEFAULT_HABITS } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
+import { itemAt } from '@/core/list/item-at'
 import { outerGauge } from '@/core/strings/construction'
 import { constructionColumns } from '@/data/store/construction-columns'
 import { seeded } from '@/core/random/seeded'
@@ -65,7 +66,7 @@ export function coilLines(instruments: readonly Instrument[]): readonly CoilLine
       }))
     return [
       ...first,
-      ...extra.map((e) => ({ ...e, position: instrument.positions[e.number - 1] as StringPosition })),
+      ...extra.map((e) => ({ ...e, position: itemAt(instrument.positions, e.number - 1) })),
     ].map((line) => ({ ...line, instrument }))
   })
   return wanted

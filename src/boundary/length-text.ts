@@ -2,6 +2,7 @@
  * Lengths as people type them, checked at the boundary.
  */
 import { registerDecorator } from 'class-validator'
+import { requireValue } from '@/core/list/require-value'
 import { BOUNDS, type Bounds } from '@/core/strings/bounds'
 import { parseLength, type LengthUnit } from '@/core/units/length'
 
@@ -68,5 +69,5 @@ export function lengthOf(text: string, unit: LengthUnit): number {
 
 /** A length that may be left out, m; null where it is. */
 export function lengthIfTold(text: string | null | undefined, unit: LengthUnit): number | null {
-  return (text ?? null) === null ? null : parseLength(text as string, unit)
+  return (text ?? null) === null ? null : parseLength(requireValue(text), unit)
 }

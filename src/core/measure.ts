@@ -2,6 +2,7 @@
  * A figure with the kind of quantity it is, in SI, and a phrase that holds such figures. Whoever shows it chooses the
  * unit and the rounding; the core never writes a unit into a sentence.
  */
+import { itemAt } from './list/item-at'
 
 export type Quantity =
   | 'length' // m, shown as a person measures it with a rule
@@ -44,7 +45,7 @@ export function say(text: TemplateStringsArray, ...parts: readonly (string | Mea
   const phrase: (string | Measure)[] = []
   // By index: a restring says some thousands of these.
   for (let i = 0; i < text.length; i += 1) {
-    const piece = text[i] as string
+    const piece = itemAt(text, i)
     if (piece !== '') phrase.push(piece)
     const part = parts[i]
     if (part !== undefined && part !== '') phrase.push(part)

@@ -1,5 +1,6 @@
 'use client'
 
+import { itemAt } from '@/core/list/item-at'
 import { measure } from '@/core/measure'
 import type { CutSum } from '@/core/winding/cut'
 import { measureText } from '@/ui/format/measure'
@@ -28,7 +29,7 @@ export function CutDrawing({ cut }: { cut: CutSum }) {
     (so, part) => [...so, (so.at(-1) ?? 0) + part.length / cut.total],
     [],
   )
-  const middles = cut.parts.map((part, i) => (ends[i] as number) - part.length / cut.total / 2)
+  const middles = cut.parts.map((part, i) => itemAt(ends, i) - part.length / cut.total / 2)
   const marks = spread(middles, 0.062)
   const total = measureText(measure('length', cut.total), units)
   return (
@@ -50,7 +51,7 @@ export function CutDrawing({ cut }: { cut: CutSum }) {
           </g>
           {cut.parts.map((part, i) => {
             const from = (ends[i - 1] ?? 0) * WIDTH
-            const to = (ends[i] as number) * WIDTH
+            const to = itemAt(ends, i) * WIDTH
             return (
               <g key={`${part.what}${i}`}>
                 <rect x={from} width={to - from} y={54} height={12} fill={TINTS[part.what]} />
@@ -64,7 +65,7 @@ export function CutDrawing({ cut }: { cut: CutSum }) {
                   vectorEffect="non-scaling-stroke"
                 />
                 <path
-                  d={`M${(from + to) / 2},68L${(marks[i] as number) * WIDTH},94`}
+                  d={`M${(from + to) / 2},68L${itemAt(marks, i) * WIDTH},94`}
                   stroke="var(--soft)"
                   fill="none"
                   strokeWidth={1}
@@ -80,7 +81,7 @@ export function CutDrawing({ cut }: { cut: CutSum }) {
         {cut.parts.map((part, i) => (
           <span
             key={`${part.what}${i}`}
-            style={{ left: `${(marks[i] as number) * 100}%` }}
+            style={{ left: `${itemAt(marks, i) * 100}%` }}
             className="absolute top-[94px] grid size-6 -translate-x-1/2 place-items-center rounded-full border border-ink bg-paper text-xs font-semibold"
             aria-hidden
           >

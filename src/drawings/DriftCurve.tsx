@@ -1,5 +1,6 @@
 'use client'
 
+import { itemAt } from '@/core/list/item-at'
 import { driftCents, FIRST_TUNED, retunePlan, type DriftModel } from '@/core/settle/drift'
 
 const HOURS = [0.5, 1, 3, 6, 24, 72, 168, 336]
@@ -35,7 +36,7 @@ export function DriftCurve({ law, tolerance, readings, age, className }: DriftCu
     ((Math.log(hours) - Math.log(FIRST_TUNED)) / (Math.log(until) - Math.log(FIRST_TUNED))) * (RIGHT - LEFT)
   const y = (cents: number) => TOP + (-cents / deepest) * (FLOOR - TOP)
   const teeth = retunes.slice(0, -1).map((from, i) => {
-    const to = retunes[i + 1] as number
+    const to = itemAt(retunes, i + 1)
     const mid = Math.sqrt(from * to)
     return `M${x(from)},${y(0)}L${x(mid)},${y(driftCents(law, from, mid))}L${x(to)},${y(driftCents(law, from, to))}`
   })

@@ -2,6 +2,8 @@
 
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
 import type { NeckDirection } from '@/core/instrument/neck'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { Handle } from './drag/Handle'
 import { useDrag } from './drag/use-drag'
 import { pinsOutward } from './pins-outward'
@@ -112,7 +114,7 @@ interface Spot {
 function atPins(along: readonly Spot[], pins: number): Spot {
   const last = Math.max(0, along.length - 2)
   const from = Math.min(Math.floor(pins), last)
-  const [a, b] = [along[from] as Spot, (along[from + 1] ?? along[from]) as Spot]
+  const [a, b] = [itemAt(along, from), requireValue(along[from + 1] ?? along[from])]
   return { x: a.x + (b.x - a.x) * (pins - from), y: a.y + (b.y - a.y) * (pins - from) }
 }
 
@@ -120,7 +122,7 @@ function atPins(along: readonly Spot[], pins: number): Spot {
 function nearestAlong(along: readonly Spot[], x: number, y: number): number {
   let best = { pins: 0, away: Infinity }
   for (let i = 0; i + 1 < along.length; i += 1) {
-    const [a, b] = [along[i] as Spot, along[i + 1] as Spot]
+    const [a, b] = [itemAt(along, i), itemAt(along, i + 1)]
     const long = (b.x - a.x) ** 2 + (b.y - a.y) ** 2 || 1
     const t = Math.max(0, Math.min(1, ((x - a.x) * (b.x - a.x) + (y - a.y) * (b.y - a.y)) / long))
     const away = Math.hypot(a.x + (b.x - a.x) * t - x, a.y + (b.y - a.y) * t - y)

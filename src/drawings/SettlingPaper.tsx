@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/list/item-at'
 import { FIRST_TUNED, fallenInAll, SETTLED, type DriftModel } from '@/core/settle/drift'
 
 const AGES = [
@@ -170,17 +171,17 @@ function fallenBy({ law, tuned }: PaperString, age: number): number {
 
 /** Heights moved no further than they must be, so that names do not run into each other. */
 function apart(heights: readonly number[]): readonly number[] {
-  const order = heights.map((_, i) => i).sort((a, b) => (heights[a] as number) - (heights[b] as number))
+  const order = heights.map((_, i) => i).sort((a, b) => itemAt(heights, a) - itemAt(heights, b))
   const placed: number[] = []
   let above = -Infinity
   for (const i of order) {
-    above = Math.max(heights[i] as number, above + APART)
+    above = Math.max(itemAt(heights, i), above + APART)
     placed[i] = above
   }
   // What was pushed below the paper comes back up, from the lowest.
   let below = FLOOR
   for (const i of [...order].reverse()) {
-    placed[i] = Math.min(placed[i] as number, below)
+    placed[i] = Math.min(itemAt(placed, i), below)
     below = (placed[i] as number) - APART
   }
   return placed

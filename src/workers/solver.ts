@@ -2,6 +2,7 @@
  * HiGHS, a solver of mixed-integer programs, as the plans of the core ask for one. It runs in Node and in a worker.
  */
 import loadHighs from 'highs'
+import { requireValue } from '@/core/list/require-value'
 import { lpText, type SolveMip } from '@/core/solve/mip'
 
 export interface SolverOptions {
@@ -44,7 +45,7 @@ export function highsSolver({ seconds = 30, worthless = 0, onGap }: SolverOption
         onGap
           ? {
               [highs.constants.callbackType.mipLogging]: ({ data }: { data: { mip_gap?: number } }) => {
-                if (Number.isFinite(data.mip_gap)) onGap(data.mip_gap as number)
+                if (Number.isFinite(data.mip_gap)) onGap(requireValue(data.mip_gap))
               },
             }
           : {},

@@ -1,6 +1,7 @@
 /**
  * What is odd about a string chart: told, never mended unasked.
  */
+import { itemAt } from '../list/item-at'
 import { ordinal } from '../pitch/harp-octave'
 import { frequency, letterStep } from '../pitch/note'
 import { measure, say, type Phrase } from '../measure'
@@ -41,7 +42,7 @@ const TENSION_JUMP = 0.25
  */
 export function findings(lines: readonly ChartLine[], referenceA: number): readonly Finding[] {
   const sorted = [...lines].sort((a, b) => a.number - b.number)
-  const pairs = sorted.slice(1).map((line, i) => [sorted[i] as ChartLine, line] as const)
+  const pairs = sorted.slice(1).map((line, i) => [itemAt(sorted, i), line] as const)
   const found = [
     ...missing(sorted),
     ...twice(pairs),
@@ -55,7 +56,7 @@ export function findings(lines: readonly ChartLine[], referenceA: number): reado
       ...notes(shorter, longer),
     ]),
   ]
-  return found.sort((a, b) => (a.numbers[0] as number) - (b.numbers[0] as number))
+  return found.sort((a, b) => itemAt(a.numbers, 0) - itemAt(b.numbers, 0))
 }
 
 function missing(sorted: readonly ChartLine[]): Finding[] {

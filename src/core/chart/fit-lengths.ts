@@ -3,6 +3,8 @@
  * length, so that no string comes out longer than the next longer one.
  */
 import { monotoneCurve, type Control } from '../instrument/monotone-curve'
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 
 /**
  * @param known - lengths by number, m
@@ -26,10 +28,10 @@ export function fitLengths(known: ReadonlyMap<number, number>, count: number): r
       )
   }
   const curve = monotoneCurve(controls)
-  const [first, last] = [controls[0] as Control, controls.at(-1) as Control]
+  const [first, last] = [itemAt(controls, 0), requireValue(controls.at(-1))]
   const slopeAt = (a: Control, b: Control) => (b[1] - a[1]) / (b[0] - a[0])
-  const trebleSlope = slopeAt(first, controls[1] as Control)
-  const bassSlope = slopeAt(controls.at(-2) as Control, last)
+  const trebleSlope = slopeAt(first, itemAt(controls, 1))
+  const bassSlope = slopeAt(requireValue(controls.at(-2)), last)
   return Array.from({ length: count }, (_, i) => {
     const number = i + 1
     const measured = known.get(number)

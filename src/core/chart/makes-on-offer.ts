@@ -2,6 +2,7 @@
  * What can be bought for an instrument, make by make, in the order that its sections follow one another.
  */
 import { FINE_WRAP_GAUGES, PLAIN_GAUGES, WRAP_GAUGES } from '../instrument/gauges-on-offer'
+import { itemAt } from '../list/item-at'
 import { outerGauge, type Construction, type WoundString } from '../strings/construction'
 import type { ChartLine } from './chart-line'
 import { readMake, type Make } from './material-text'
@@ -51,7 +52,7 @@ interface Shown {
 
 /** One make as the strings that show it have it. */
 function makeOnOffer(name: string, shown: readonly Shown[]): MakeOnOffer {
-  const sample = (shown[0] as Shown).construction
+  const sample = itemAt(shown, 0).construction
   if (sample.kind === 'plain') {
     const { material } = sample
     const gauges = withShown(
@@ -81,7 +82,7 @@ function makeOnOffer(name: string, shown: readonly Shown[]): MakeOnOffer {
 /** The stocked gauges and those seen on the instrument, thinnest first. */
 function withShown(stocked: readonly number[], seen: readonly number[]): readonly number[] {
   const all = [...stocked, ...seen].sort((a, b) => a - b)
-  return all.filter((gauge, i) => i === 0 || gauge - (all[i - 1] as number) > 1e-6)
+  return all.filter((gauge, i) => i === 0 || gauge - itemAt(all, i - 1) > 1e-6)
 }
 
 /** Core diameter at a number, between the cores that are known, to a hundredth of a millimetre. */
@@ -89,7 +90,7 @@ function coreAt(
   cores: readonly { readonly number: number; readonly construction: WoundString }[],
   number: number,
 ): number {
-  const at = (i: number) => cores[i] as (typeof cores)[number]
+  const at = (i: number) => itemAt(cores, i)
   const next = cores.findIndex((core) => core.number >= number)
   if (next === 0 || cores.length === 1) return at(0).construction.core.diameter
   if (next < 0) return at(cores.length - 1).construction.core.diameter

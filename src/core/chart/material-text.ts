@@ -1,6 +1,7 @@
 /**
  * What a string is made of, as a chart writes it: `gut`, `copper on nylon 6.12`, `copper on silk on steel`.
  */
+import { requireValue } from '../list/require-value'
 import type { Construction } from '../strings/construction'
 import { cannotBe, carriesTension } from '../strings/bounds'
 import type { Material } from '../strings/materials'
@@ -40,7 +41,7 @@ export function readMake(text: string): Make {
     throw new RangeError(
       `Expected a material such as “gut” or “copper on nylon”, got “${text.trim().slice(0, 60)}”.`,
     )
-  const core = written.layers.at(-1) as Material
+  const core = requireValue(written.layers.at(-1))
   if (!carriesTension(core)) throw new RangeError(cannotBe({ kind: 'plain', material: core, gauge: 1 }) ?? '')
   if (written.layers.length === 1) return { kind: 'plain', material: core }
   const [outer, middle] = written.layers

@@ -1,6 +1,7 @@
 /**
  * Materials as charts name them, in English, German, French, Italian and Spanish; no maker’s names. The one place for such words.
  */
+import { itemAt } from '../list/item-at'
 import type { Material } from '../strings/materials'
 
 /** Other words for the materials; a plain “nylon” is taken as the commoner string nylon. */
@@ -88,7 +89,7 @@ export function layersWritten(text: string): WrittenLayers | null {
   if (whole) return { layers: [whole] }
   const withWrap = WITH.exec(words)
   const parts = withWrap
-    ? [withWrap[2] as string, withWrap[1] as string]
+    ? [itemAt(withWrap, 2), itemAt(withWrap, 1)]
     : plain.split(ON).map((part) => part.trim())
   if (parts.length > 1) {
     const layers = parts.map((part) => BY_WORD.get(part.trim().replace(/ (?:wound|wrapped|string)$/, '')))

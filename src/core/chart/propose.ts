@@ -1,6 +1,8 @@
 /**
  * A lost chart rebuilt from what is left of it: lengths by a smooth curve, then the strings.
  */
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 import { frequency } from '../pitch/note'
 import { outerGauge } from '../strings/construction'
 import { tension } from '../strings/tension'
@@ -66,17 +68,15 @@ export function proposeChart(
   const pitches = sorted.map(({ note }) => frequency(note, referenceA))
   const forces = new Map(
     sorted.flatMap(({ number, construction }, i) =>
-      construction
-        ? [[number, tension(construction, lengths[i] as number, pitches[i] as number)] as const]
-        : [],
+      construction ? [[number, tension(construction, itemAt(lengths, i), itemAt(pitches, i))] as const] : [],
     ),
   )
   const targets = tensionTarget(forces, sorted.length, usual ?? USUAL)
   const positions = sorted.map((line, i): OpenPosition => ({
     number: line.number,
-    pitch: pitches[i] as number,
-    speakingLength: lengths[i] as number,
-    target: targets[i] as number,
+    pitch: itemAt(pitches, i),
+    speakingLength: itemAt(lengths, i),
+    target: itemAt(targets, i),
     fixed: error === 0 ? line.construction : null,
     measured:
       line.make === null
@@ -95,10 +95,10 @@ export function proposeChart(
       ...line,
       construction: rebuilt.strings[i]!,
       make: makeText(rebuilt.strings[i]!),
-      speakingLength: lengths[i] as number,
-      freeLength: isBeyond(line, lengths[i] as number)
-        ? (line.freeLength as number)
-        : Math.round((lengths[i] as number) * (1 + (beyond[i] as number)) * 1e4) / 1e4,
+      speakingLength: itemAt(lengths, i),
+      freeLength: isBeyond(line, itemAt(lengths, i))
+        ? requireValue(line.freeLength)
+        : Math.round(itemAt(lengths, i) * (1 + itemAt(beyond, i)) * 1e4) / 1e4,
     })),
     strings: sorted.filter((line) => line.construction === null).map(({ number }) => number),
     lengths: sorted.filter((line) => line.speakingLength === null).map(({ number }) => number),
@@ -112,7 +112,7 @@ const isBeyond = ({ freeLength }: ChartLine, speaking: number): boolean =>
 /** What lies beyond the speaking length, as a share of it, from the nearest line that knows both. */
 function beyondShares(sorted: readonly ChartLine[], lengths: readonly number[]): readonly number[] {
   const shares = sorted.map((line, i) =>
-    isBeyond(line, lengths[i] as number) ? (line.freeLength as number) / (lengths[i] as number) - 1 : null,
+    isBeyond(line, itemAt(lengths, i)) ? requireValue(line.freeLength) / itemAt(lengths, i) - 1 : null,
   )
   return shares.map((share, i) => {
     if (share !== null) return share

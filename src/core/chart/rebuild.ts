@@ -3,6 +3,8 @@
  * that comes nearest to a smooth tension, keeps its sections together, and honours what was measured. Exact, by
  * dynamic programming from the shortest string to the longest.
  */
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 import { outerGauge, type Construction } from '../strings/construction'
 import { MARGIN_BOUNDS, tension, utilisation } from '../strings/tension'
 
@@ -77,20 +79,20 @@ export function rebuildChart(
   const cameFrom: Int32Array[] = []
   for (let i = 1; i < stages.length; i += 1) {
     if (!progress(i, stages.length)) return null
-    const [before, here] = [stages[i - 1] as Stage, stages[i] as Stage]
-    const step = Math.log((positions[i] as OpenPosition).target / (positions[i - 1] as OpenPosition).target)
+    const [before, here] = [itemAt(stages, i - 1), itemAt(stages, i)]
+    const step = Math.log(itemAt(positions, i).target / itemAt(positions, i - 1).target)
     const reached = reach(before, here, costs, step)
     if (!reached.costs.some(Number.isFinite))
       throw new RangeError(
-        `String ${(positions[i] as OpenPosition).number} can’t be had from the gauges on offer: look at what was measured of it and of its neighbours.`,
+        `String ${itemAt(positions, i).number} can’t be had from the gauges on offer: look at what was measured of it and of its neighbours.`,
       )
     costs = reached.costs
     cameFrom.push(reached.from)
   }
   // 3. Backward from the cheapest end.
   let state = 0
-  for (let s = 1; s < costs.length; s += 1) if ((costs[s] as number) < (costs[state] as number)) state = s
-  const cost = costs[state] as number
+  for (let s = 1; s < costs.length; s += 1) if (itemAt(costs, s) < itemAt(costs, state)) state = s
+  const cost = itemAt(costs, state)
   if (!Number.isFinite(cost))
     throw new RangeError(
       `String ${positions[0]?.number ?? 1} can’t be had from the gauges on offer: look at what was measured of it.`,
@@ -98,11 +100,11 @@ export function rebuildChart(
   const path = new Array<number>(stages.length)
   for (let i = stages.length - 1; i >= 0; i -= 1) {
     path[i] = state
-    if (i > 0) state = (cameFrom[i - 1] as Int32Array)[state] as number
+    if (i > 0) state = itemAt(itemAt(cameFrom, i - 1), state)
   }
   return {
-    strings: path.map((s, i) => (stages[i] as Stage).strings[s] as Construction),
-    makes: path.map((s, i) => (stages[i] as Stage).make[s] as number),
+    strings: path.map((s, i) => itemAt(itemAt(stages, i).strings, s)),
+    makes: path.map((s, i) => itemAt(itemAt(stages, i).make, s)),
     cost,
   }
 }
@@ -131,7 +133,7 @@ function statesOf(position: OpenPosition, makes: readonly MakeOnOffer[]): Stage 
   if (strings.length === 0 && position.fixed) {
     // A known string of a make that is not on offer: it may stand in any section.
     makes.forEach((_, m) => {
-      strings.push(position.fixed as Construction)
+      strings.push(requireValue(position.fixed))
       make.push(m)
     })
   }
@@ -142,7 +144,7 @@ function statesOf(position: OpenPosition, makes: readonly MakeOnOffer[]): Stage 
     logForce: Float64Array.from(strings, (c) =>
       Math.log(tension(c, position.speakingLength, position.pitch)),
     ),
-    own: Float64Array.from(strings, (c, s) => ownCost(c, makes[make[s] as number]?.name ?? '', position)),
+    own: Float64Array.from(strings, (c, s) => ownCost(c, makes[itemAt(make, s)]?.name ?? '', position)),
   }
 }
 
@@ -186,28 +188,25 @@ function reach(
   const best = new Float64Array(here.own.length).fill(Infinity)
   const from = new Int32Array(here.own.length)
   for (let b = 0; b < here.own.length; b += 1) {
-    const own = here.own[b] as number
+    const own = itemAt(here.own, b)
     if (own === Infinity) continue
     const [makeHere, gaugeHere, forceHere] = [
-      here.make[b] as number,
-      (here.gauge[b] as number) + 1e-9,
-      (here.logForce[b] as number) - step,
+      itemAt(here.make, b),
+      itemAt(here.gauge, b) + 1e-9,
+      itemAt(here.logForce, b) - step,
     ]
     for (let a = 0; a < costs.length; a += 1) {
-      const makeBefore = before.make[a] as number
-      if (makeBefore > makeHere || (makeBefore === makeHere && (before.gauge[a] as number) > gaugeHere))
-        continue
-      const uneven = forceHere - (before.logForce[a] as number)
+      const makeBefore = itemAt(before.make, a)
+      if (makeBefore > makeHere || (makeBefore === makeHere && itemAt(before.gauge, a) > gaugeHere)) continue
+      const uneven = forceHere - itemAt(before.logForce, a)
       const cost =
-        (costs[a] as number) +
-        COST.unevenStep * uneven * uneven +
-        (makeBefore === makeHere ? 0 : COST.newSection)
-      if (cost < (best[b] as number)) {
+        itemAt(costs, a) + COST.unevenStep * uneven * uneven + (makeBefore === makeHere ? 0 : COST.newSection)
+      if (cost < itemAt(best, b)) {
         best[b] = cost
         from[b] = a
       }
     }
-    best[b] = (best[b] as number) + own
+    best[b] = itemAt(best, b) + own
   }
   return { costs: best, from }
 }

@@ -2,6 +2,7 @@
  * Where in a spectrum a string's partials stand: how well each frequency near the expected one explains what is heard.
  */
 import FFT from 'fft.js'
+import { sampleAt } from './sample-at'
 import { partialHz } from './string-voice'
 
 export interface Spectrum {
@@ -32,7 +33,7 @@ export function spectrumOf(samples: Float64Array, rate: number): Spectrum {
   const shaped = new Float64Array(size)
   const last = samples.length - 1
   for (let i = 0; i <= last; i += 1)
-    shaped[i] = (samples[i] as number) * (0.5 - 0.5 * Math.cos((2 * Math.PI * i) / last))
+    shaped[i] = sampleAt(samples, i) * (0.5 - 0.5 * Math.cos((2 * Math.PI * i) / last))
   const out = fft.createComplexArray()
   fft.realTransform(out, shaped)
   const bins = Math.min(size / 2, Math.ceil((HIGHEST * size) / rate) + NOISE_BAND)
@@ -41,8 +42,8 @@ export function spectrumOf(samples: Float64Array, rate: number): Spectrum {
   const over = new Float64Array(bins)
   for (let from = 0; from < bins; from += NOISE_BAND) {
     const band = power.subarray(from, Math.min(bins, from + NOISE_BAND))
-    const noise = (Float64Array.from(band).sort()[band.length >> 2] as number) / A_QUARTER + 1e-300
-    for (let k = 0; k < band.length; k += 1) over[from + k] = (band[k] as number) / noise
+    const noise = sampleAt(Float64Array.from(band).sort(), band.length >> 2) / A_QUARTER + 1e-300
+    for (let k = 0; k < band.length; k += 1) over[from + k] = sampleAt(band, k) / noise
   }
   return { over, step: rate / size }
 }
@@ -82,7 +83,7 @@ export function candidatesIn({ over, step }: Spectrum, expected: Expected): read
       const bin = partialHz({ hz, inharmonicity: expected.inharmonicity }, n) / step
       const at = Math.round(bin)
       if (at + 1 >= over.length || bin * step > HIGHEST) break
-      const near = Math.max(over[at - 1] ?? 0, over[at] as number, over[at + 1] as number)
+      const near = Math.max(over[at - 1] ?? 0, sampleAt(over, at), sampleAt(over, at + 1))
       score += Math.log1p(near) - WORTH
     }
     all.push({ hz, score })

@@ -1,6 +1,8 @@
 /**
  * The one tone that dies away which is most like an envelope, and how sure its frequency is.
  */
+import { sampleAt } from './sample-at'
+import { requireValue } from '../list/require-value'
 import type { Envelope } from './envelope'
 
 export interface DampedTone {
@@ -32,23 +34,23 @@ const STILL = 1e-4
 export function dampedTone({ at, re, im }: Envelope): DampedTone | null {
   const count = at.length
   if (count < FEWEST_BLOCKS) return null
-  const t0 = at[0] as number
-  const most = 4 / Math.max(1e-4, (at[count - 1] as number) - t0)
+  const t0 = sampleAt(at, 0)
+  const most = 4 / Math.max(1e-4, sampleAt(at, count - 1) - t0)
   const [eRe, eIm] = [new Float64Array(count), new Float64Array(count)]
   let { decay, turn } = startOf({ at, re, im })
   let [a, b, information, left] = [0, 0, 0, 0]
   for (let round = 0; round < ROUNDS; round += 1) {
     let [weight, moment, sumRe, sumIm] = [0, 0, 0, 0]
     for (let k = 0; k < count; k += 1) {
-      const t = (at[k] as number) - t0
+      const t = sampleAt(at, k) - t0
       const fade = Math.exp(-decay * t)
       const [x, y] = [fade * Math.cos(turn * t), fade * Math.sin(turn * t)]
       eRe[k] = x
       eIm[k] = y
       weight += fade * fade
       moment += t * fade * fade
-      sumRe += x * (re[k] as number) + y * (im[k] as number)
-      sumIm += x * (im[k] as number) - y * (re[k] as number)
+      sumRe += x * sampleAt(re, k) + y * sampleAt(im, k)
+      sumIm += x * sampleAt(im, k) - y * sampleAt(re, k)
     }
     a = sumRe / weight
     b = sumIm / weight
@@ -57,11 +59,11 @@ export function dampedTone({ at, re, im }: Envelope): DampedTone | null {
     information = 0
     left = 0
     for (let k = 0; k < count; k += 1) {
-      const t = (at[k] as number) - t0 - middle
-      const mRe = a * (eRe[k] as number) - b * (eIm[k] as number)
-      const mIm = a * (eIm[k] as number) + b * (eRe[k] as number)
-      const rRe = (re[k] as number) - mRe
-      const rIm = (im[k] as number) - mIm
+      const t = sampleAt(at, k) - t0 - middle
+      const mRe = a * sampleAt(eRe, k) - b * sampleAt(eIm, k)
+      const mIm = a * sampleAt(eIm, k) + b * sampleAt(eRe, k)
+      const rRe = sampleAt(re, k) - mRe
+      const rIm = sampleAt(im, k) - mIm
       left += rRe * rRe + rIm * rIm
       information += t * t * (mRe * mRe + mIm * mIm)
       slower -= t * (mRe * rRe + mIm * rIm)
@@ -76,7 +78,7 @@ export function dampedTone({ at, re, im }: Envelope): DampedTone | null {
   if (!Number.isFinite(turn)) return null
   const noise = Math.sqrt(left / Math.max(1, 2 * count - 4))
   let total = 0
-  for (let k = 0; k < count; k += 1) total += (re[k] as number) ** 2 + (im[k] as number) ** 2
+  for (let k = 0; k < count; k += 1) total += sampleAt(re, k) ** 2 + sampleAt(im, k) ** 2
   return {
     off: turn / (2 * Math.PI),
     error: noise / Math.sqrt(information) / (2 * Math.PI),
@@ -94,14 +96,14 @@ const within = (value: number, most: number) => Math.max(-most, Math.min(most, v
 function startOf({ at, re, im }: Envelope): { readonly decay: number; readonly turn: number } {
   let [sumRe, sumIm] = [0, 0]
   for (let k = 1; k < at.length; k += 1) {
-    sumRe += (re[k] as number) * (re[k - 1] as number) + (im[k] as number) * (im[k - 1] as number)
-    sumIm += (im[k] as number) * (re[k - 1] as number) - (re[k] as number) * (im[k - 1] as number)
+    sumRe += sampleAt(re, k) * sampleAt(re, k - 1) + sampleAt(im, k) * sampleAt(im, k - 1)
+    sumIm += sampleAt(im, k) * sampleAt(re, k - 1) - sampleAt(re, k) * sampleAt(im, k - 1)
   }
-  const step = ((at.at(-1) as number) - (at[0] as number)) / (at.length - 1)
+  const step = (requireValue(at.at(-1)) - sampleAt(at, 0)) / (at.length - 1)
   const half = Math.floor(at.length / 2)
   const power = (from: number, to: number) => {
     let sum = 1e-300
-    for (let k = from; k < to; k += 1) sum += (re[k] as number) ** 2 + (im[k] as number) ** 2
+    for (let k = from; k < to; k += 1) sum += sampleAt(re, k) ** 2 + sampleAt(im, k) ** 2
     return sum / (to - from)
   }
   return {

@@ -2,6 +2,8 @@
  * One partial of a sound, as a slow complex envelope: turned down by its expected frequency and averaged over whole
  * periods, in which its fellow partials cancel.
  */
+import { sampleAt } from './sample-at'
+
 export interface Envelope {
   /** Middles of the blocks, s from the first sample. */
   readonly at: Float64Array
@@ -47,7 +49,7 @@ export function envelopeOf(samples: Float64Array, rate: number, hz: number, fund
     const from = i
     let [sumRe, sumIm] = [0, 0]
     for (; i < end; i += 1) {
-      const sample = samples[i] as number
+      const sample = sampleAt(samples, i)
       sumRe += sample * x
       sumIm += sample * y
       const next = x * c - y * s

@@ -2,6 +2,7 @@
  * A string that is no longer of one thickness: its partials don’t lie where one frequency and one B put them, and stray in the
  * same way at every pluck. One that is only rung along by another strays with that other’s partials, which are all multiples.
  */
+import { itemAt } from '../list/item-at'
 import { centsAbove } from '../pitch/cents'
 import type { PitchReading } from './read-pitch'
 import { partialHz } from './string-voice'
@@ -30,7 +31,7 @@ const ALIKE = { share: 0.3, cents: 0.7 } as const
 export function strayingPartials(plucks: readonly PitchReading[]): readonly Straying[] {
   const last = plucks.slice(-PLUCKS)
   if (last.length < PLUCKS) return []
-  const straying = (last[0] as PitchReading).partials.flatMap(({ n }): Straying[] => {
+  const straying = itemAt(last, 0).partials.flatMap(({ n }): Straying[] => {
     const off = last.flatMap((reading) => {
       const partial = reading.partials.find((one) => one.n === n)
       if (!partial) return []

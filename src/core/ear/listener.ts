@@ -1,6 +1,7 @@
 /**
  * Listens to a string as its sound comes in: finds the pluck, reads it as soon as that is of use, and again while it rings.
  */
+import { sampleAt } from './sample-at'
 import { readPitch, type PitchReading, type Unread } from './read-pitch'
 import type { Expected } from './comb'
 import { firstGuess } from './first-guess'
@@ -129,7 +130,7 @@ export class Listener {
     const length = Math.min(Math.round(this.next * this.rate), this.kept.length)
     const from = this.onset + Math.round(PASSES * this.rate)
     const sound = new Float64Array(length)
-    for (let i = 0; i < length; i += 1) sound[i] = this.kept[(from + i) % this.kept.length] as number
+    for (let i = 0; i < length; i += 1) sound[i] = sampleAt(this.kept, (from + i) % this.kept.length)
     if (this.among) {
       const { strings, next } = this.among
       this.which ??= whichPlucked(sound.subarray(0, TOLD_BY * this.rate), this.rate, strings, next)

@@ -1,6 +1,7 @@
 /**
  * The sound of a plucked string, worked out partial by partial: the string stand-in, and what the ear is tried on.
  */
+import { sampleAt } from './sample-at'
 import { partialDecay, partialHz, type StringVoice } from './string-voice'
 
 export interface Pluck {
@@ -73,7 +74,7 @@ export function addPluck(
     let y = Math.sin(phase + turn * since)
     for (let i = first; i < samples.length; i += 1) {
       const rise = i < risen ? (i - onset) / (LETS_GO * rate) : 1
-      samples[i] = (samples[i] as number) + size * rise * x
+      samples[i] = sampleAt(samples, i) + size * rise * x
       const next = x * c - y * s
       y = x * s + y * c
       x = next

@@ -2,6 +2,7 @@
  * The pitch of a plucked string from its sound: its partials tracked through their decay, each weighted by how sure it
  * is, and one frequency and one inharmonicity fitted to them all.
  */
+import { sampleAt } from './sample-at'
 import { candidatesIn, spectrumOf, type Expected } from './comb'
 import { dampedTone, type DampedTone } from './damped-tone'
 import { envelopeOf } from './envelope'
@@ -138,7 +139,7 @@ function addTone(
   const fade = Math.exp(-decay / rate)
   const [c, s] = [fade * Math.cos(turn), fade * Math.sin(turn)]
   for (let i = 0; i < samples.length; i += 1) {
-    samples[i] = (samples[i] as number) + x
+    samples[i] = sampleAt(samples, i) + x
     const next = x * c - y * s
     y = x * s + y * c
     x = next

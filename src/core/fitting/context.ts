@@ -3,9 +3,10 @@
  */
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import { isInBox, tailFacts, type TailHold } from '../knots/fastenings'
+import { itemAt } from '../list/item-at'
 import { isWire } from './thin'
 import { siteFacts, type BreakSite } from '../wear/break-sites'
-import type { FittingFigures, StringFigures } from './figures'
+import type { FittingFigures } from './figures'
 import type { Habits } from './habits'
 import type { PlainStep } from './step'
 
@@ -51,7 +52,7 @@ export type StepMaker = (context: FittingContext) => PlainStep | null
 /** Whether the string is one of wire, with the cautions that go with it. */
 export const wired = ({ figures }: FittingContext) => isWire(figures.construction)
 /** The figures of the string that is wound first, or alone. */
-export const only = ({ figures }: FittingContext) => figures.strings[0] as StringFigures
+export const only = ({ figures }: FittingContext) => itemAt(figures.strings, 0)
 /** How its lower end takes hold. */
 /** How its lower end is held. A wire goes round posts only where it is two strings; one alone is looped on its post. */
 export const holdOf = ({ position, figures }: FittingContext): TailHold => {

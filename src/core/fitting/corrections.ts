@@ -2,6 +2,8 @@
  * What a house's own fittings say of its predictions, learned in levels: this kind of pin and fastening, the family, the house.
  * A kind with few fittings leans on its family, a family on the house, and the house on the sum as it is worked out.
  */
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 
 /** One fitting: what was worked out before any correction, and what was measured. Lengths in m. */
 export interface Measured {
@@ -143,7 +145,7 @@ const weight = ({ count }: Group) => count / (count + SCATTER)
 function levelMean(groups: readonly Group[], above: number): number {
   const weights = groups.map(weight)
   return (
-    (groups.reduce((sum, { mean }, i) => sum + mean * (weights[i] as number), 0) + above) /
+    (groups.reduce((sum, { mean }, i) => sum + mean * itemAt(weights, i), 0) + above) /
     (weights.reduce((sum, w) => sum + w, 0) + 1)
   )
 }
@@ -156,7 +158,7 @@ function levels(
   const groupsOf = new Map<string, Group[]>()
   const familySums = new Map<string, Summed>()
   for (const { kind, sum } of measured) {
-    groupsOf.set(kind.family, [...(groupsOf.get(kind.family) ?? []), kinds.get(keyOf(kind)) as Group])
+    groupsOf.set(kind.family, [...(groupsOf.get(kind.family) ?? []), requireValue(kinds.get(keyOf(kind)))])
     familySums.set(kind.family, plus(familySums.get(kind.family) ?? { count: 0, off: 0 }, sum))
   }
   // 1. The house, from its families: each counts as one, however much of it is fitted.

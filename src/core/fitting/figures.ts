@@ -5,6 +5,7 @@ import { gaugeOf, samePiece, spanOf, type Instrument, type StringPosition } from
 import { isKnotted, isOnFoot, knotConsumption, tailFacts, type HeadFastening } from '../knots/fastenings'
 import type { StringEnd } from '../knots/string-ends'
 import { twistedEnd, type TwistedEnd } from '../knots/twisted-end'
+import { itemAt } from '../list/item-at'
 import { driftCents, FIRST_TUNED, newLaw } from '../settle/drift'
 import { helped } from '../settle/stretching'
 import { coreMaterial, outerGauge, surfaceMaterial, type Construction } from '../strings/construction'
@@ -230,7 +231,7 @@ function stringFigures(
       perSemitone: degrees(stretchPerSemitone(span)),
       toBreaking: degrees(stretchToBreaking(span)),
       settlingAfter,
-      settling: settlingAfter[cycles] as number,
+      settling: itemAt(settlingAfter, cycles),
       quarterTurn: semitonesWithin(span, drawnPerTurn(pin.diameter, gauge) / 4),
     },
     bank: bankOfWraps(pin, gauge, wraps, lay),

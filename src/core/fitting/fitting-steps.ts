@@ -4,7 +4,7 @@
 import { directlyOver, layersOver } from '../instrument/layers'
 import { isOnFoot } from '../knots/fastenings'
 import type { Instrument, StringPosition } from '../instrument/instrument'
-import type { Caution } from './caution'
+import { itemAt } from '../list/item-at'
 import { cautionsOf } from './cautions'
 import type { FittingContext, FittingState, StepMaker } from './context'
 import type { FittingFigures } from './figures'
@@ -59,7 +59,7 @@ export function fittingSteps(context: FittingContext): readonly Step[] {
     context,
     steps.map((step) => step.key),
   )
-  return steps.map((step, i) => Object.assign(step, { cautions: cautions[i] as readonly Caution[] }))
+  return steps.map((step, i) => Object.assign(step, { cautions: itemAt(cautions, i) }))
 }
 
 /** What the steps are made from, with what lies over the string looked up. */

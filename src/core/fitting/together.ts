@@ -3,6 +3,7 @@
  */
 import { restPitch, type StringPosition } from '../instrument/instrument'
 import { layersOver } from '../instrument/layers'
+import { itemAt } from '../list/item-at'
 import { holdOf, inBox, isWhole, listed, numberOf, strings, type FittingContext } from './context'
 import { say, type Phrase } from '../measure'
 import { tension } from '../strings/tension'
@@ -179,8 +180,6 @@ function inTurn(members: readonly Member[], restring: Habits['restring']): reado
       return [...byNumber].reverse()
     // From both ends by turns, the longest first, so that the load stays spread along the board.
     case 'one for one, alternating ends':
-      return byNumber.map(
-        (_, i) => byNumber[i % 2 === 0 ? byNumber.length - 1 - i / 2 : (i - 1) / 2] as Member,
-      )
+      return byNumber.map((_, i) => itemAt(byNumber, i % 2 === 0 ? byNumber.length - 1 - i / 2 : (i - 1) / 2))
   }
 }

@@ -1,6 +1,7 @@
 /**
  * Clues in plain speech, in English, German, French, Italian and Spanish, as the words that the readers of clues know.
  */
+import { itemAt } from '../list/item-at'
 
 /** `the red one`, `eine dünne Saite`: what stands round the word that says something. */
 const BEFORE = /^(?:(?:the|an?|die|der|das|eine?[rnms]?|la|le|les|lo|il|el|une?|una) |l['’] ?)+/
@@ -38,7 +39,7 @@ export function inEnglish(text: string): string {
 /** What it is said to lie beside, as the readers know it; null where nothing is. */
 export function besideWhat(text: string): string | null {
   const found = BESIDE.exec(text)
-  return found ? inEnglish(bareWord(found[1] as string)) : null
+  return found ? inEnglish(bareWord(itemAt(found, 1))) : null
 }
 
 /** The word alone: `a red one` is `red`. */

@@ -1,6 +1,7 @@
 /**
  * Which clue to look for next: the question whose answer is expected to settle the most.
  */
+import { itemAt } from '../list/item-at'
 import { asLeading } from './as-leading'
 import { gaugeOf, restPitch, type Instrument } from '../instrument/instrument'
 import {
@@ -57,7 +58,7 @@ export function nextClues(
     )
     .map((answers): NextClue => {
       const after = expectedEntropy(instrument, now, answers)
-      const first = answers[0] as AskedClue
+      const first = itemAt(answers, 0)
       return {
         key: clueKey(first),
         kind: first.kind,
@@ -137,7 +138,7 @@ function expectedEntropy(instrument: Instrument, now: readonly number[], answers
     normalised(answers.map((answer) => likelihood(answer, p, instrument))),
   )
   return answers.reduce((sum, _, a) => {
-    const joint = now.map((p, i) => p * ((chances[i] as readonly number[])[a] as number))
+    const joint = now.map((p, i) => p * itemAt(itemAt(chances, i), a))
     const chance = joint.reduce((total, j) => total + j, 0)
     return chance > 0 ? sum + chance * entropy(normalised(joint)) : sum
   }, 0)

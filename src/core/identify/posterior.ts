@@ -2,6 +2,7 @@
  * All clues weighed together: the chance of each position, what speaks for and against it, and which clue disagrees
  * with the rest.
  */
+import { itemAt } from '../list/item-at'
 import { asLeading } from './as-leading'
 import type { Instrument, StringPosition } from '../instrument/instrument'
 import type { Clue } from './clue'
@@ -55,10 +56,10 @@ export function ranking(instrument: Instrument, clues: readonly Clue[]): readonl
   const best = table.map((row) => Math.max(...row))
   return instrument.positions
     .map((position, i): Ranked => {
-      const shares = table.map((row, c) => (row[i] as number) / (best[c] as number))
+      const shares = table.map((row, c) => itemAt(row, i) / itemAt(best, c))
       return {
         position,
-        chance: chances[i] as number,
+        chance: itemAt(chances, i),
         shares,
         speaks: shares.map((share) => (share >= FOR ? 'for' : share <= AGAINST ? 'against' : 'hardly')),
       }
@@ -67,7 +68,7 @@ export function ranking(instrument: Instrument, clues: readonly Clue[]): readonl
     .reduce<Ranked[]>((pieces, ranked) => {
       const at = pieces.findIndex(({ position }) => position.piece === ranked.position.piece)
       if (at < 0) return [...pieces, ranked]
-      const had = pieces[at] as Ranked
+      const had = itemAt(pieces, at)
       return pieces.with(at, { ...had, chance: had.chance + ranked.chance })
     }, [])
     .sort((a, b) => asLeading(b.chance) - asLeading(a.chance) || a.position.number - b.position.number)
@@ -91,7 +92,7 @@ export function contradicting(instrument: Instrument, clues: readonly Clue[]): r
         clues.filter((_, other) => other !== index),
       )
       const own = instrument.positions.map((p) => likelihood(clue, p, instrument))
-      const expected = own.reduce((sum, l, i) => sum + l * (rest[i] as number), 0)
+      const expected = own.reduce((sum, l, i) => sum + l * itemAt(rest, i), 0)
       const unknowing = own.reduce((sum, l) => sum + l, 0) / own.length
       return { index, ratio: expected / unknowing }
     })

@@ -1,6 +1,7 @@
 /**
  * Reads clues out of what a person types: `thin, clear, two below a blue one, springs back`.
  */
+import { itemAt } from '../list/item-at'
 import { readNamed } from '../names/grammar'
 import { layersWritten } from '../chart/material-words'
 import { frequency } from '../pitch/note'
@@ -104,7 +105,7 @@ const measured: Reader = (text, bench) => {
     )
   if (!found) return null
   try {
-    const value = parseLength((found[1] as string).trim(), bench.unit)
+    const value = parseLength(itemAt(found, 1).trim(), bench.unit)
     if (value <= 0) return null
     return value <= THICKEST
       ? [{ kind: 'gauge', measured: value, error: bench.gaugeError, worn: found[2] === undefined }]
@@ -120,12 +121,12 @@ const sideOf = (word: string): Side => (word === 'above' || word === 'shorter' ?
 const neighbourSound: Reader = (text, { referenceA }) => {
   const found = new RegExp(`^${NEXT} (?:sounds|is tuned to|reads) (?:an? )?(.+)$`).exec(text)
   if (!found) return null
-  const heard = found[2] as string
+  const heard = itemAt(found, 2)
   const hertz = /^([\d.]+) ?(?:hz|hertz)$/.exec(heard)
   try {
     const pitch = hertz ? Number(hertz[1]) : frequency(parseNote(heard), referenceA)
     return Number.isFinite(pitch) && pitch > 10 && pitch < 10_000
-      ? [{ kind: 'neighbour’s pitch', side: sideOf(found[1] as string), pitch }]
+      ? [{ kind: 'neighbour’s pitch', side: sideOf(itemAt(found, 1)), pitch }]
       : null
   } catch {
     return null
@@ -147,8 +148,8 @@ const MADE_OF: Record<string, NeighbourSeen> = {
 
 const neighbourMade: Reader = (text) => {
   const found = new RegExp(`^${NEXT} is (?:of )?(\\w+)$`).exec(text)
-  const seen = found && MADE_OF[found[2] as string]
-  return found && seen ? [{ kind: 'neighbour’s material', side: sideOf(found[1] as string), seen }] : null
+  const seen = found && MADE_OF[itemAt(found, 2)]
+  return found && seen ? [{ kind: 'neighbour’s material', side: sideOf(itemAt(found, 1)), seen }] : null
 }
 
 /** Single words and short phrases, each with what it says. */

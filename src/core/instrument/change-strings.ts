@@ -2,6 +2,7 @@
  * Strings added to an instrument and taken away from it, and its rest tuning changed: what is numbered stays whole.
  */
 import { grouped } from '../list/grouped'
+import { requireValue } from '../list/require-value'
 import { letterStep, noteAtStep, type Note } from '../pitch/note'
 import { restTuning } from '../pitch/rest-tuning'
 import { calledAs } from './called'
@@ -61,7 +62,7 @@ export function withString(instrument: Instrument, after: number): ChangedString
   const pieces = [...grouped(positions, (p) => p.piece).values()]
   const at = after === 0 ? 0 : pieces.findIndex((piece) => piece.includes(positionAt(instrument, after))) + 1
   const [above, below] = [pieces[at - 1], pieces[at]]
-  const model = (above ?? below) as readonly StringPosition[]
+  const model = requireValue(above ?? below)
   if (positions.length + model.length > MOST_STRINGS)
     throw new RangeError(`An instrument has ${MOST_STRINGS} strings at most.`)
   const steps = new Set(model.map(({ note }) => letterStep(note))).size * (above ? -1 : 1)

@@ -3,6 +3,7 @@
  * those that can be bought, geometry from spacing and the lines of board and neck.
  */
 import type { HeadFastening, TailFastening } from '../knots/fastenings'
+import { itemAt } from '../list/item-at'
 import { frequency, type Note } from '../pitch/note'
 import { restTuning } from '../pitch/rest-tuning'
 import type { Construction } from '../strings/construction'
@@ -108,7 +109,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
   const positions: StringPosition[] = []
   for (let number = 1; number <= total; number += 1) {
     const piece = pieceOf(number)
-    const natural = design.notes[piece - 1] as Note
+    const natural = itemAt(design.notes, piece - 1)
     const note: Note =
       natural.accidental === 0 && !isAsWritten
         ? { ...natural, accidental: accidentals[natural.letter] }
@@ -122,7 +123,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
         ? positions.at(-1)
         : undefined
     const beyond = tenth(curves.beyond(piece) + (piece % 2 === 0 ? design.stagger : 0))
-    const tail = { x: tenth(across[number - 1] as number), y: tenth(curves.lower(piece)) }
+    const tail = { x: tenth(itemAt(across, number - 1)), y: tenth(curves.lower(piece)) }
     positions.push({
       number,
       note,
@@ -162,7 +163,7 @@ export function designInstrument(design: InstrumentDesign): Instrument {
 function acrossFromBass(total: number, spacing: (number: number) => number): number[] {
   const across = new Array<number>(total).fill(0)
   for (let number = total - 1; number >= 1; number -= 1)
-    across[number - 1] = (across[number] as number) + spacing(number)
+    across[number - 1] = itemAt(across, number) + spacing(number)
   return across
 }
 

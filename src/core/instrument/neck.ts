@@ -2,6 +2,7 @@
  * Distances along the neck and across the strings, from the chart's geometry.
  */
 import { expectNotNegative } from '../expect'
+import { itemAt } from '../list/item-at'
 import type { Instrument, Point, StringPosition } from './instrument'
 
 export const SPACING_RULES = ['along the neck', 'square across'] as const
@@ -33,11 +34,7 @@ function gaps(instrument: Instrument, from: StringPosition, step: 1 | -1, rule: 
   const result: number[] = []
   for (let i = from.number - 1; instrument.positions[i + step]; i += step) {
     result.push(
-      distance(
-        (instrument.positions[i] as StringPosition).at.pin,
-        (instrument.positions[i + step] as StringPosition).at.pin,
-        rule,
-      ),
+      distance(itemAt(instrument.positions, i).at.pin, itemAt(instrument.positions, i + step).at.pin, rule),
     )
   }
   return result
@@ -94,7 +91,7 @@ export function lengthOfPins(
   let length = 0
   for (let i = 0; i < pins; i += 1) {
     // Past the last pin the last gap goes on.
-    length += (row[Math.min(i, row.length - 1)] as number) * Math.min(1, pins - i)
+    length += itemAt(row, Math.min(i, row.length - 1)) * Math.min(1, pins - i)
   }
   return length
 }

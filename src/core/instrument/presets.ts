@@ -1,6 +1,7 @@
 /**
  * A new instrument from its family, its notes and what is measured of it.
  */
+import { itemAt } from '../list/item-at'
 import { letterStep, note, semitoneNumber, type Note } from '../pitch/note'
 import { parseNote } from '../pitch/parse-note'
 import { designInstrument, type InstrumentDesign, type SectionDesign } from './design'
@@ -112,7 +113,7 @@ function lengthsOf(
   // A melody string over frets is longer than the open strings beside it: what was measured there is no slip.
   const falls = isMixed
     ? -1
-    : lengths.findIndex((length, i) => i > 0 && length < (lengths[i - 1] as number) * 0.9999)
+    : lengths.findIndex((length, i) => i > 0 && length < itemAt(lengths, i - 1) * 0.9999)
   if (falls > 0)
     throw new RangeError(
       `String ${falls + 1} would come out shorter than string ${falls}: look at the lengths measured near it.`,
@@ -122,7 +123,7 @@ function lengthsOf(
 
 /** Whether notes rise and fall across the board: melody strings beside open ones, courses out of order. */
 function goesUpAndDown(notes: readonly Note[]): boolean {
-  const steps = notes.slice(1).map((n, i) => semitoneNumber(n) - semitoneNumber(notes[i] as Note))
+  const steps = notes.slice(1).map((n, i) => semitoneNumber(n) - semitoneNumber(itemAt(notes, i)))
   return steps.some((step) => step > 0) && steps.some((step) => step < 0)
 }
 

@@ -1,6 +1,7 @@
 /**
  * Measured lengths as they are written down: a number and a length on each line.
  */
+import { itemAt } from '../list/item-at'
 import { parseLength, type LengthUnit } from '../units/length'
 
 /**
@@ -17,10 +18,10 @@ export function readLengths(text: string, bare: LengthUnit): ReadonlyMap<number,
     .filter((part) => part !== '')) {
     const found = /^(?:no\.?|string)?\s*(\d{1,3})\s*[:=\s]\s*(.+)$/i.exec(line)
     if (!found) throw new RangeError(`Expected a number and a length such as “1: 76 mm”, got “${line}”.`)
-    const length = parseLength(found[2] as string, bare)
+    const length = parseLength(itemAt(found, 2), bare)
     if (length < 0.01 || length > 3)
       throw new RangeError(
-        `A speaking length of “${(found[2] as string).trim()}” can’t be right; expected 10 mm to 3000 mm.`,
+        `A speaking length of “${itemAt(found, 2).trim()}” can’t be right; expected 10 mm to 3000 mm.`,
       )
     lengths.set(Number(found[1]), length)
   }

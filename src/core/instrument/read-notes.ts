@@ -1,6 +1,7 @@
 /**
  * The range of an instrument as people write it.
  */
+import { itemAt } from '../list/item-at'
 import { scaleDown, semitoneNumber, type Note } from '../pitch/note'
 import { parseNote } from '../pitch/parse-note'
 
@@ -21,7 +22,7 @@ export function readNotes(text: string): readonly Note[] {
     .filter((word) => word !== '')
   const range = /^(\p{L}{1,3}-?\d)\s*(?:to|bis|à|a|-|–|…|\.\.)\s*(\p{L}{1,3}-?\d)$/iu.exec(text.trim())
   const notes = range
-    ? inOrder(parseNote(range[1] as string), parseNote(range[2] as string))
+    ? inOrder(parseNote(itemAt(range, 1)), parseNote(itemAt(range, 2)))
     : words.map((word) => parseNote(word))
   if (notes.length === 0)
     throw new RangeError('Expected the notes, such as “C2 to C7”, or one by one from the shortest.')

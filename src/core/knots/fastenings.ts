@@ -2,6 +2,7 @@
  * How a string is fastened at its two ends, as data.
  */
 import { expectPositive } from '../expect'
+import { requireValue } from '../list/require-value'
 import measures from './drawn/measures.json'
 
 export const TAIL_FASTENINGS = [
@@ -28,7 +29,7 @@ export const TAIL_NAMES: readonly string[] = [...TAIL_FASTENINGS, ...Object.keys
 
 /** The fastening that a record names, under its name of today; a name that is none is given back as it is. */
 export function fasteningNamed<Name extends string>(name: Name): Name | TailFastening {
-  return Object.hasOwn(OLD_NAMES, name) ? (OLD_NAMES[name] as TailFastening) : name
+  return Object.hasOwn(OLD_NAMES, name) ? requireValue(OLD_NAMES[name]) : name
 }
 
 export const HEAD_FASTENINGS = [

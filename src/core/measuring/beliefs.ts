@@ -2,6 +2,7 @@
  * What is believed of an instrument's quantities: each by its logarithm, normally distributed round what is assumed now.
  * Lengths of neighbours go together; a measurement of one tells of the others.
  */
+import { itemAt } from '../list/item-at'
 import type { Measured, Quantity } from './quantity'
 
 /** Strings apart over which lengths forget each other: a neck is one smooth curve. */
@@ -44,15 +45,13 @@ export function afterMeasuring(
   const quantity = quantities[at]
   if (!row || !quantity) throw new RangeError(`expected a quantity of the instrument, got ${key}`)
   const noise = ((error ?? quantity.error) / quantity.value) ** 2
-  const whole = (row[at] as number) + noise
+  const whole = itemAt(row, at) + noise
   const follows = row.map((covariance) => covariance / whole)
   return {
     follows,
     beliefs: {
       quantities,
-      spread: spread.map((of, i) =>
-        of.map((value, k) => value - (follows[i] as number) * (row[k] as number)),
-      ),
+      spread: spread.map((of, i) => of.map((value, k) => value - itemAt(follows, i) * itemAt(row, k))),
     },
   }
 }

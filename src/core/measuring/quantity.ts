@@ -4,6 +4,7 @@
  */
 import { withLine, chartLine } from '../chart/chart-line'
 import { firstOfPieces, type Instrument, type StringPosition } from '../instrument/instrument'
+import { itemAt } from '../list/item-at'
 import { sameMake, type Construction } from '../strings/construction'
 
 export type QuantityKey = `speaking ${number}` | `gauge ${number}` | 'beyond' | 'pin' | 'board'
@@ -56,7 +57,7 @@ export function isFirm({ key, error }: Measured): boolean {
 /** A section's gauges come from one preset, and one of them tells of the others; a chart of its own tells more. */
 export function quantitiesOf(instrument: Instrument): readonly Quantity[] {
   const { positions } = instrument
-  const middle = positions[Math.floor(positions.length / 2)] as StringPosition
+  const middle = itemAt(positions, Math.floor(positions.length / 2))
   const all = { from: 1, to: positions.length }
   const board = positions.find((p) => p.tail.boardThickness > 0)
   return [
@@ -122,7 +123,7 @@ export function sectionsOf(positions: readonly StringPosition[]): readonly Secti
   })
   return starts.map(({ number: from }, i) => {
     const to = (starts[i + 1]?.number ?? positions.length + 1) - 1
-    return { from, to, at: positions[Math.floor((from + to) / 2) - 1] as StringPosition }
+    return { from, to, at: itemAt(positions, Math.floor((from + to) / 2) - 1) }
   })
 }
 

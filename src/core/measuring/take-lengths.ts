@@ -2,6 +2,8 @@
  * Several lengths taken over at once, each with its own error, as a picture tells them: neighbours correct each other.
  */
 import type { Instrument } from '../instrument/instrument'
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 import { afterMeasuring, beliefsOf } from './beliefs'
 import { isFirm, longer, quantitiesOf, type Measured, type QuantityKey } from './quantity'
 import { expectInOrder } from './take-measure'
@@ -59,20 +61,20 @@ export function takeLengths(
     const at = quantities.findIndex((quantity) => quantity.key === key)
     const quantity = quantities[at]
     if (!quantity) throw new RangeError(`There is no string ${number} to measure.`)
-    const surprise = Math.log(length / quantity.value) - (off[at] as number)
-    const expected = Math.sqrt((beliefs.spread[at]?.[at] as number) + (error / quantity.value) ** 2)
+    const surprise = Math.log(length / quantity.value) - itemAt(off, at)
+    const expected = Math.sqrt(requireValue(beliefs.spread[at]?.[at]) + (error / quantity.value) ** 2)
     if (Math.abs(surprise) > SLIP * expected)
       throw new RangeError(
         `String ${number} would be ${Math.round(length * 1000)} mm, which does not go with the others and its family. Look at its marks, and at the size of the sheet or ruler.`,
       )
     const { follows, beliefs: after } = afterMeasuring(beliefs, { key, error })
-    off = off.map((value, i) => value + (follows[i] as number) * surprise)
+    off = off.map((value, i) => value + itemAt(follows, i) * surprise)
     beliefs = after
   }
   const factors = new Map(
     quantities.flatMap(({ key, from }, i) =>
       key.startsWith('speaking') && (!firm.has(key) || again.has(key))
-        ? [[instrument.positions[from - 1]?.piece, Math.exp(off[i] as number)] as const]
+        ? [[instrument.positions[from - 1]?.piece, Math.exp(itemAt(off, i))] as const]
         : [],
     ),
   )

@@ -4,6 +4,7 @@
 import { fittingFigures } from '../fitting/figures'
 import type { Habits } from '../fitting/habits'
 import { firstOfPieces, type Instrument, type StringPosition } from '../instrument/instrument'
+import { itemAt } from '../list/item-at'
 import { afterMeasuring, beliefsOf, type Beliefs } from './beliefs'
 import { quantitiesOf, scaled, type Measured, type Quantity } from './quantity'
 
@@ -129,7 +130,7 @@ function effectsOf(
       quantities.flatMap((quantity, k) => {
         const other = changed[k]
         if (!other || !concerns(quantity, p)) return []
-        const then = figuresAt(other, other.positions[p.number - 1] as StringPosition, habits)
+        const then = figuresAt(other, itemAt(other.positions, p.number - 1), habits)
         return [
           [
             k,

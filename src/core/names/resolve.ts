@@ -1,6 +1,7 @@
 /**
  * Which strings of an instrument a name means.
  */
+import { itemAt } from '../list/item-at'
 import { centsAbove } from '../pitch/cents'
 import { harpOctaveOf, harpOctaveWord, ordinal } from '../pitch/harp-octave'
 import { letterStep, noteWord, scientificWord, semitoneNumber, type Note } from '../pitch/note'
@@ -57,7 +58,7 @@ export function resolve(named: Named, instrument: Instrument): readonly NameRead
     case 'sound': {
       const { pitches } = indexOf(instrument)
       return positions
-        .filter((_, i) => Math.abs(centsAbove(named.hertz, pitches[i] as number)) <= NEAR)
+        .filter((_, i) => Math.abs(centsAbove(named.hertz, itemAt(pitches, i))) <= NEAR)
         .flatMap((p) =>
           reading(
             p,
@@ -146,7 +147,7 @@ function beyond(
   const counts = ofKind(kind)
   let left = nth
   for (let i = number - 1 + step; i >= 0 && i < positions.length; i += step) {
-    const p = positions[i] as StringPosition
+    const p = itemAt(positions, i)
     if (counts(p) && (left -= 1) === 0) return p
   }
   return undefined

@@ -1,6 +1,7 @@
 /**
  * What a person types, cut into words that mean something: articles and fillers go, numbers, letters, colours and ends are told.
  */
+import { itemAt } from '../list/item-at'
 import { isMaterialWord } from './made-of'
 import type { Letter } from '../pitch/note'
 import { spokenNumber } from './number-words'
@@ -189,7 +190,7 @@ export function wordsOf(text: string): readonly Word[] | null {
     if (here === 'a' && next === 'note') continue
     const heard = /^(\d+(?:[.,]\d+)?)(?:hz)?$/.exec(here)
     if (heard && (here.endsWith('hz') || next === 'hz' || next === 'hertz')) {
-      words.push({ is: 'hertz', value: Number((heard[1] as string).replace(',', '.')) })
+      words.push({ is: 'hertz', value: Number(itemAt(heard, 1).replace(',', '.')) })
       if (!here.endsWith('hz')) i += 1
       continue
     }
@@ -206,10 +207,9 @@ export function wordsOf(text: string): readonly Word[] | null {
               : null
       // “A b” could be two letters; only a “b” that stands with its letter flattens it.
       if (letter[2] !== undefined || ['flat', 'sharp', 'natural'].includes(next)) {
-        words.push({ is: 'letter', letter: (letter[1] as string).toUpperCase() as Letter, accidental })
+        words.push({ is: 'letter', letter: itemAt(letter, 1).toUpperCase() as Letter, accidental })
         if (letter[2] === undefined) i += 1
-      } else
-        words.push({ is: 'letter', letter: (letter[1] as string).toUpperCase() as Letter, accidental: null })
+      } else words.push({ is: 'letter', letter: itemAt(letter, 1).toUpperCase() as Letter, accidental: null })
       continue
     }
     const number = spokenNumber(here, next)

@@ -2,6 +2,7 @@
  * A camera before a plane: where it stands, its focal length and its lens, and the way from the plane to the picture and
  * back. Pixels are square and the lens is round; the picture is not cropped to one side.
  */
+import { itemAt } from '../list/item-at'
 import type { Spot } from './homography'
 
 export interface Camera {
@@ -19,7 +20,7 @@ export interface Camera {
 
 /** Where a place in the plane is seen. */
 export function seenAt({ focal, lens, turned: r, stands: t, middle }: Camera, { x, y }: Spot): Spot {
-  const at = (row: number) => (r[row * 3] as number) * x + (r[row * 3 + 1] as number) * y + (t[row] as number)
+  const at = (row: number) => itemAt(r, row * 3) * x + itemAt(r, row * 3 + 1) * y + itemAt(t, row)
   const z = at(2)
   const [u, v] = [at(0) / z, at(1) / z]
   const bent = 1 + lens * (u * u + v * v)
@@ -68,9 +69,6 @@ export function turnedBy(
   ]
   return Array.from({ length: 9 }, (_, i) => {
     const [row, column] = [Math.floor(i / 3), i % 3]
-    return [0, 1, 2].reduce(
-      (sum, j) => sum + (by[row * 3 + j] as number) * (turned[j * 3 + column] as number),
-      0,
-    )
+    return [0, 1, 2].reduce((sum, j) => sum + itemAt(by, row * 3 + j) * itemAt(turned, j * 3 + column), 0)
   })
 }

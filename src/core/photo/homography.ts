@@ -2,6 +2,8 @@
  * From a plane to its picture and back where there is no lens: a homography through four points.
  */
 import { Matrix, solve } from 'ml-matrix'
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 
 /** A spot on a picture, pixels from its upper left corner, or a place in a plane. */
 export interface Spot {
@@ -21,7 +23,7 @@ export function homographyOf(from: readonly Spot[], to: readonly Spot[]): Homogr
   const rows: number[][] = []
   const right: number[] = []
   for (const [i, { x, y }] of from.entries()) {
-    const { x: u, y: v } = to[i] as Spot
+    const { x: u, y: v } = itemAt(to, i)
     rows.push([x, y, 1, 0, 0, 0, -u * x, -u * y], [0, 0, 0, x, y, 1, -v * x, -v * y])
     right.push(u, v)
   }
@@ -32,10 +34,10 @@ export function homographyOf(from: readonly Spot[], to: readonly Spot[]): Homogr
 
 /** Where a homography takes a place. */
 export function taken([a, b, c, d, e, f, g, h, i]: Homography, { x, y }: Spot): Spot {
-  const w = (g as number) * x + (h as number) * y + (i as number)
+  const w = requireValue(g) * x + requireValue(h) * y + requireValue(i)
   return {
-    x: ((a as number) * x + (b as number) * y + (c as number)) / w,
-    y: ((d as number) * x + (e as number) * y + (f as number)) / w,
+    x: (requireValue(a) * x + requireValue(b) * y + requireValue(c)) / w,
+    y: (requireValue(d) * x + requireValue(e) * y + requireValue(f)) / w,
   }
 }
 

@@ -2,6 +2,7 @@
  * Lengths of strings from a picture, with how sure they are.
  */
 import type { Instrument } from '../instrument/instrument'
+import { itemAt } from '../list/item-at'
 import { placeAt, type Camera } from './camera'
 import type { Spot } from './homography'
 import { HAND, moved, placeCamera, type MarkedString, type Marks, type PlacedCamera } from './place-camera'
@@ -70,7 +71,7 @@ function errorOf({ camera, spread }: PlacedCamera, string: MarkedString): number
   })
   const ofCamera = spread.reduce(
     (sum, row, i) =>
-      sum + row.reduce((part, value, j) => part + (follows[i] as number) * value * (follows[j] as number), 0),
+      sum + row.reduce((part, value, j) => part + itemAt(follows, i) * value * itemAt(follows, j), 0),
     0,
   )
   const ofMark = (move: (by: Spot) => Pick<MarkedString, 'upper' | 'lower'>) =>

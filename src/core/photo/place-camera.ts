@@ -3,6 +3,7 @@
  * likely camera, given how well a hand marks, that strings are straight, and, where they are, that they run side by side.
  */
 import { Matrix, solve } from 'ml-matrix'
+import { itemAt } from '../list/item-at'
 import { placeAt, seenAt, turnedBy, type Camera } from './camera'
 import { homographyOf, type Spot } from './homography'
 import { knownPlaces, type Known, type Scale } from './scale'
@@ -118,7 +119,7 @@ function facedBySheet(places: readonly Spot[], rays: readonly Spot[]): Facing {
   const size = Math.sqrt(Math.hypot(...h1) * Math.hypot(...h2))
   const r1 = unit(h1)
   const along = dot(r1, h2)
-  const r2 = unit(h2.map((v, i) => v - along * (r1[i] as number)) as Vector)
+  const r2 = unit(h2.map((v, i) => v - along * itemAt(r1, i)) as Vector)
   const r3 = cross(r1, r2)
   const turned = [0, 1, 2].flatMap((i) => [r1[i], r2[i], r3[i]] as number[])
   const stands = h3.map((v) => v / size) as Vector
@@ -163,7 +164,7 @@ function residualsOf(marks: Marks, known: readonly Known[], camera: Camera): rea
   return [
     ...scaleOff,
     // A ruler does not tell how the camera is turned away: it is known only that one stands about square to it.
-    ...(scale.kind === 'ruler' ? [camera.turned[2] as number, camera.turned[5] as number] : []).map(
+    ...(scale.kind === 'ruler' ? [itemAt(camera.turned, 2), itemAt(camera.turned, 5)] : []).map(
       (off) => off / USUAL_TILT,
     ),
     ...aside,
@@ -184,7 +185,7 @@ function jacobianOf(marks: Marks, known: readonly Known[], camera: Camera, at: r
   const columns = Array.from({ length: UNKNOWNS }, (_, i) => {
     const step = Array.from({ length: UNKNOWNS }, (_unused, j) => (i === j ? STEP : 0))
     return residualsOf(marks, known, moved(camera, step)).map(
-      (value, row) => (value - (at[row] as number)) / STEP,
+      (value, row) => (value - itemAt(at, row)) / STEP,
     )
   })
   return new Matrix(columns).transpose()

@@ -1,6 +1,7 @@
 /**
  * What tells the size of things in a picture: a sheet of known size, or a ruler, in the plane of the strings.
  */
+import { itemAt } from '../list/item-at'
 import { goRound, type Spot } from './homography'
 
 export type Scale =
@@ -50,7 +51,7 @@ export function knownPlaces(scale: Scale): readonly Known[] {
     throw new RangeError(
       'The corners cross each other. Mark them in turn: upper left, upper right, lower right, lower left.',
     )
-  return cornersOf(scale).map((place, i) => ({ place, marked: scale.corners[i] as Spot }))
+  return cornersOf(scale).map((place, i) => ({ place, marked: itemAt(scale.corners, i) }))
 }
 
 /** A sheet’s corners in its plane, m, y upward. */

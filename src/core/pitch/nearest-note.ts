@@ -1,6 +1,7 @@
 /**
  * The note of equal temperament that a frequency comes nearest to.
  */
+import { itemAt } from '../list/item-at'
 import { note, noteAtStep, scientificWord, semitoneNumber, type Note } from './note'
 
 export interface NearestNote {
@@ -35,7 +36,7 @@ export function nearestNote(frequency: number, referenceA: number): NearestNote 
   const semitones = 12 * Math.log2(frequency / referenceA) + semitoneNumber(note('A', 4))
   const nearest = Math.round(semitones)
   const octave = Math.floor(nearest / 12) - 1
-  const [step, accidental] = STEPS[nearest - 12 * (octave + 1)] as (typeof STEPS)[number]
+  const [step, accidental] = itemAt(STEPS, nearest - 12 * (octave + 1))
   const nearestOf: Note = { ...noteAtStep(7 * octave + step), accidental }
   return { note: nearestOf, word: scientificWord(nearestOf), cents: (semitones - nearest) * 100 }
 }

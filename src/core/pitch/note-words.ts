@@ -2,6 +2,7 @@
  * Notes as players of other languages write them: `H5`, `Es4`, `fis3`, `La6`, `do#5`, `si bémol 4`. Octaves count as in scientific
  * pitch: A4, La4 and a′ are one.
  */
+import { itemAt } from '../list/item-at'
 import type { Accidental, Letter } from './letters'
 
 export interface WrittenNote {
@@ -70,7 +71,7 @@ const WRITTEN = /^(\p{L}+?)\s*-?\s*(#|♯|b|♭|dièse|diese|diesis|sostenido|b�
 export function noteInWords(text: string): WrittenNote | null {
   const found = WRITTEN.exec(text.trim())
   if (!found) return null
-  const name = (found[1] as string).toLowerCase()
+  const name = itemAt(found, 1).toLowerCase()
   const sign = SIGNS.get((found[2] ?? '').toLowerCase())
   const octave = Number(found[3])
   const letter = SOLFEGE.get(name)

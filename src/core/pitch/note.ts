@@ -2,6 +2,7 @@
  * Notes in scientific pitch. The octave belongs to the letter: C-flat 4 sounds a semitone below C4.
  */
 
+import { itemAt } from '../list/item-at'
 import { LETTERS, type Accidental, type Letter } from './letters'
 
 export { LETTERS, type Accidental, type Letter }
@@ -46,7 +47,7 @@ export function letterStep({ letter, octave }: Pick<Note, 'letter' | 'octave'>):
 
 /** The natural note at a place in the row of letters; the inverse of {@link letterStep}. */
 export function noteAtStep(step: number): Note {
-  const letter = LETTERS[((step % 7) + 7) % 7] as Letter
+  const letter = itemAt(LETTERS, ((step % 7) + 7) % 7)
   return note(letter, Math.floor(step / 7))
 }
 

@@ -1,4 +1,5 @@
 /** Notes as they are typed. */
+import { itemAt } from '../list/item-at'
 import type { Letter } from './letters'
 import { note, type Note } from './note'
 import { noteInWords } from './note-words'
@@ -17,5 +18,5 @@ export function parseNote(text: string): Note {
   }
   const sign = (found[2] ?? '').toLowerCase()
   const accidental = ['flat', 'b', '♭'].includes(sign) ? -1 : ['sharp', '#', '♯'].includes(sign) ? 1 : 0
-  return note((found[1] as string).toUpperCase() as Letter, Number(found[3]), accidental)
+  return note(itemAt(found, 1).toUpperCase() as Letter, Number(found[3]), accidental)
 }

@@ -3,6 +3,7 @@
  * week, and how much is forgotten in how many days.
  */
 import { grouped } from '../list/grouped'
+import { itemAt } from '../list/item-at'
 import { DAY } from '../units/time'
 import type { Drill } from './drill'
 
@@ -99,7 +100,7 @@ const shareOfAnswers = (answers: readonly Answered[]) =>
 function at(sorted: readonly number[], share: number): number {
   const place = share * (sorted.length - 1)
   const from = Math.floor(place)
-  const [a, b] = [sorted[from] as number, sorted[Math.min(sorted.length - 1, from + 1)] as number]
+  const [a, b] = [itemAt(sorted, from), itemAt(sorted, Math.min(sorted.length - 1, from + 1))]
   return a + (b - a) * (place - from)
 }
 

@@ -7,6 +7,7 @@ import { windsOnPin } from '../fitting/head-way'
 import { lengthOfPins } from '../instrument/neck'
 import { spacingAt } from '../instrument/neck'
 import { isOnFoot } from '../knots/fastenings'
+import { requireValue } from '../list/require-value'
 import { slackOfPull, wrapsFromSlack } from '../winding/slack'
 import type { StringPosition } from '../instrument/instrument'
 import type { Own } from './drill'
@@ -18,7 +19,7 @@ export const takesSlack = (position: StringPosition): boolean => windsOnPin(posi
 /** Its own figures, as a fitting has them. */
 export function ownFigures({ instrument, habits }: Own, position: StringPosition): StringFigures {
   const { strings } = fittingFigures(instrument, position, habits)
-  return (strings.find((one) => one.position.number === position.number) ?? strings[0]) as StringFigures
+  return requireValue(strings.find((one) => one.position.number === position.number) ?? strings[0])
 }
 
 export interface LeftSlack {

@@ -12,6 +12,7 @@ import { tellCrossings } from '../knots/tails/tell-crossings'
 import { tailEndOf } from '../knots/tails/tail-ends'
 import { FROM_INSIDE, FROM_OUTSIDE } from '../knots/topology/crossings'
 import { isTail, tyingOf, type Fastening, type Tying } from '../knots/tying'
+import { itemAt } from '../list/item-at'
 import type { Choice } from './choice'
 import type { ShownAnchor, ShownKnot } from './question'
 import { anyOf, shuffled } from './shuffled'
@@ -225,8 +226,8 @@ export function anchorsShuffled(
 ): NonNullable<ReturnType<typeof anchorsOf>> {
   const order = shuffled([0, 1, 2], random)
   return {
-    knots: order.map((i) => knots[i] as ShownAnchor),
-    choices: order.map((i) => choices[i] as Choice),
+    knots: order.map((i) => itemAt(knots, i)),
+    choices: order.map((i) => itemAt(choices, i)),
   }
 }
 
@@ -240,7 +241,7 @@ export function movesLaidOut(fastening: Fastening, habits: Habits, random: () =>
   const moves = movesAsked(fastening, habits)
   const all = (moves.length > 0 ? moves : tyingFor(fastening, habits).stages).map((_, i) => i)
   const laid = shuffled(all, random)
-  return laid.every((stage, i) => stage === i) ? [...laid.slice(1), laid[0] as number] : laid
+  return laid.every((stage, i) => stage === i) ? [...laid.slice(1), itemAt(laid, 0)] : laid
 }
 
 /** How the string of a shown knot lies. */

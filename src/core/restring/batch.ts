@@ -3,6 +3,7 @@
  * is touched. What a go costs, and whether the frame and the layers allow it.
  */
 import { MINUTES } from '../fitting/covered'
+import { itemAt } from '../list/item-at'
 import { Frame, isAllowed, type Allowed, type Carried } from './frame'
 import type { Piece } from './piece'
 
@@ -99,7 +100,7 @@ export class Batches {
   lost(ids: readonly number[]): number {
     let cents = 0
     ids.forEach((raised, i) => {
-      for (let j = 0; j < i; j += 1) cents += this.bench.lost(ids[j] as number, raised)
+      for (let j = 0; j < i; j += 1) cents += this.bench.lost(itemAt(ids, j), raised)
     })
     return cents
   }

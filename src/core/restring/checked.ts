@@ -1,5 +1,6 @@
 /** An order of work that somebody made: what is wrong with it, in a sentence. */
 import type { Instrument, StringPosition } from '../instrument/instrument'
+import { itemAt } from '../list/item-at'
 import { isAllowed } from './frame'
 import type { Batches } from './batch'
 import { unitsOf } from './plan'
@@ -71,8 +72,8 @@ function problemOfGo(batches: Batches, ids: readonly number[], called: Called): 
   const { share, shift } = batches.bench.allowed
   const others = ids.length === 1 ? '' : ` and ${ids.length - 1} more`
   return carried.share < share
-    ? `With ${called(ids[0] as number)}${others} off, the frame would carry ${percent(carried.share)} of its load; the house wants ${percent(share)}.`
-    : `With ${called(ids[0] as number)}${others} off, the load would move along the board by ${percent(Math.abs(carried.shift))} of it; at most ${percent(shift)} is kept to. Spread them along the board.`
+    ? `With ${called(itemAt(ids, 0))}${others} off, the frame would carry ${percent(carried.share)} of its load; the house wants ${percent(share)}.`
+    : `With ${called(itemAt(ids, 0))}${others} off, the load would move along the board by ${percent(Math.abs(carried.shift))} of it; at most ${percent(shift)} is kept to. Spread them along the board.`
 }
 
 const sameSet = (a: readonly number[], b: readonly number[]) =>

@@ -1,4 +1,5 @@
 /** What pieces that are brought up after one another take from each other. */
+import { itemAt } from '../list/item-at'
 import { boardStrings, type BoardYields } from '../rounds/board'
 import type { Instrument } from '../instrument/instrument'
 import type { Piece } from './piece'
@@ -17,11 +18,11 @@ export function lostBetween(
     for (const raised of pieces) {
       if (fallen === raised) continue
       const cents = fallen.numbers.map((number) => {
-        const felt = strings[number - 1] as (typeof strings)[number]
+        const felt = itemAt(strings, number - 1)
         return (
           (senses[number - 1] ?? 1) *
           raised.numbers.reduce((sum, other) => {
-            const pulls = strings[other - 1] as (typeof strings)[number]
+            const pulls = itemAt(strings, other - 1)
             const apart = Math.hypot(felt.at.x - pulls.at.x, felt.at.y - pulls.at.y)
             const up = compliance * pulls.tension * pulls.lean * Math.exp(-apart / reach)
             return sum + up * felt.lean * felt.perMetre

@@ -1,4 +1,5 @@
 /** A string put into another go by hand. */
+import { itemAt } from '../list/item-at'
 import type { Batches } from './batch'
 import { unitsOf } from './plan'
 
@@ -30,5 +31,5 @@ export function goMoved(
   by: 1 | -1,
 ): readonly (readonly number[])[] {
   const other = goes[go + by]
-  return other ? goes.with(go, other).with(go + by, goes[go] as readonly number[]) : goes
+  return other ? goes.with(go, other).with(go + by, itemAt(goes, go)) : goes
 }

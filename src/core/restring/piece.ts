@@ -13,6 +13,8 @@ import {
   type StringPosition,
 } from '../instrument/instrument'
 import { directlyOver, layersOver } from '../instrument/layers'
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 import { tension } from '../strings/tension'
 
 export interface Piece {
@@ -45,7 +47,7 @@ export function piecesOf(instrument: Instrument): readonly Piece[] {
       ...new Set(
         over
           .filter(({ number }) => !own.has(number))
-          .map((p) => samePiece(instrument, p)[0]?.number as number),
+          .map((p) => requireValue(samePiece(instrument, p)[0]?.number)),
       ),
     ]
     const onFoot = strings.filter(isOnFoot)
@@ -53,7 +55,7 @@ export function piecesOf(instrument: Instrument): readonly Piece[] {
       id: position.number,
       numbers: strings.map(({ number }) => number),
       tension: all,
-      at: strings.reduce((sum, p, i) => sum + along(p.number) * (pulls[i] as number), 0) / all,
+      at: strings.reduce((sum, p, i) => sum + along(p.number) * itemAt(pulls, i), 0) / all,
       length: Math.max(...strings.map(({ speakingLength }) => speakingLength)),
       inside: isInBox(position),
       over: others(onFoot.flatMap((p) => layersOver(instrument, p))),

@@ -3,6 +3,8 @@
  * keeps its load. Few pieces are planned exactly, over all sets of them; many are improved as long as they can be, and how far the
  * plan can be from the best possible is told.
  */
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 import { seeded } from '../random/seeded'
 import { passedFirst } from './passed-first'
 import { Batches, POSITIONS, type Bench, type Batch } from './batch'
@@ -66,11 +68,11 @@ function exactly(batches: Batches): RestringPlan {
       if (!(mask & (1 << j))) continue
       const rest = mask & ~(1 << j)
       // What lies over the last is brought up after it: there must be none.
-      if ((over[j] as number) & rest) continue
-      let cents = lost[rest] as number
+      if (itemAt(over, j) & rest) continue
+      let cents = itemAt(lost, rest)
       for (let i = 0; i < n; i += 1)
-        if (rest & (1 << i)) cents += batches.bench.lost(ids[i] as number, ids[j] as number)
-      if (cents < (lost[mask] as number)) {
+        if (rest & (1 << i)) cents += batches.bench.lost(itemAt(ids, i), itemAt(ids, j))
+      if (cents < itemAt(lost, mask)) {
         lost[mask] = cents
         last[mask] = j
       }
@@ -85,7 +87,7 @@ function exactly(batches: Batches): RestringPlan {
     const set = pick(mask)
     if (!batches.isReachable(set)) continue
     if (batches.isAllowed(set) || isUnit(set))
-      minutes[mask] = batches.settingOut(set) + batches.minutesFor(lost[mask] as number)
+      minutes[mask] = batches.settingOut(set) + batches.minutesFor(itemAt(lost, mask))
   }
   // 3. The best way to part them all into goes.
   const crossing = ids.map((id) =>
@@ -93,15 +95,17 @@ function exactly(batches: Batches): RestringPlan {
   )
   const go =
     partedBest(minutes, crossing) ??
-    (partedBest(
-      minutes,
-      crossing.map(() => 0),
-    ) as Int32Array)
+    requireValue(
+      partedBest(
+        minutes,
+        crossing.map(() => 0),
+      ),
+    )
   const goes: (readonly number[])[] = []
-  for (let mask = all - 1; mask > 0; mask ^= go[mask] as number) {
+  for (let mask = all - 1; mask > 0; mask ^= itemAt(go, mask)) {
     const order: number[] = []
-    for (let set = go[mask] as number; set > 0; set &= ~(1 << (last[set] as number)))
-      order.unshift(ids[last[set] as number] as number)
+    for (let set = itemAt(go, mask); set > 0; set &= ~(1 << itemAt(last, set)))
+      order.unshift(itemAt(ids, itemAt(last, set)))
     goes.push(order)
   }
   const plan = planOf(batches, inTheirOrder(batches, goes))
@@ -121,7 +125,7 @@ function partedBest(minutes: Float64Array, crossing: readonly number[]): Int32Ar
   const crosses = new Int32Array(all)
   for (let mask = 1; mask < all; mask += 1) {
     const low = mask & -mask
-    crosses[mask] = (crosses[mask ^ low] as number) | (crossing[31 - Math.clz32(low)] as number)
+    crosses[mask] = itemAt(crosses, mask ^ low) | itemAt(crossing, 31 - Math.clz32(low))
   }
   const best = new Float64Array(all).fill(Infinity)
   const last = new Int32Array(all)
@@ -129,8 +133,8 @@ function partedBest(minutes: Float64Array, crossing: readonly number[]): Int32Ar
   for (let mask = 1; mask < all; mask += 1)
     for (let rest = (mask - 1) & mask; ; rest = (rest - 1) & mask) {
       const set = mask ^ rest
-      const whole = (minutes[set] as number) + (best[rest] as number)
-      if (((crosses[set] as number) & rest) === 0 && whole < (best[mask] as number)) {
+      const whole = itemAt(minutes, set) + itemAt(best, rest)
+      if ((itemAt(crosses, set) & rest) === 0 && whole < itemAt(best, mask)) {
         best[mask] = whole
         last[mask] = set
       }
@@ -177,7 +181,7 @@ function improved(batches: Batches, progress: Progress): RestringPlan | null {
     parting.improve()
     if (!best || parting.minutes < best.minutes - 1e-9) best = parting
   }
-  const goes = (best as Parting).goes.map((ids) => batches.inOrder(ids))
+  const goes = requireValue(best).goes.map((ids) => batches.inOrder(ids))
   const plan = planOf(batches, inTheirOrder(batches, goes))
   const bound = Math.min(plan.minutes, boundOf(batches, units, cost, least))
   progress(STARTS, STARTS)
@@ -242,7 +246,7 @@ function boundOf(
       let cheapest = Infinity
       for (let i = from; i <= from + goes; i += 1)
         for (let j = i + 1; j <= from + goes; j += 1)
-          cheapest = Math.min(cheapest, ((cost[i] as Float64Array)[j] as number) / (goes + 1 - (j - i)))
+          cheapest = Math.min(cheapest, itemAt(itemAt(cost, i), j) / (goes + 1 - (j - i)))
       minutes += cheapest
     }
     best = Math.min(best, minutes)
@@ -271,7 +275,7 @@ class Parting {
     order.forEach((unit, i) => {
       for (let tried = 0; tried < this.members.length; tried += 1) {
         const go = (i + tried) % this.members.length
-        if (this.fits([...(this.members[go] as number[]), unit])) return this.put(unit, go)
+        if (this.fits([...itemAt(this.members, go), unit])) return this.put(unit, go)
       }
       this.members.push([])
       this.put(unit, this.members.length - 1)
@@ -311,11 +315,11 @@ class Parting {
   }
 
   private idsOf(go: readonly number[]): readonly number[] {
-    return go.flatMap((unit) => this.units[unit] as readonly number[])
+    return go.flatMap((unit) => itemAt(this.units, unit))
   }
 
   private between(a: number, b: number): number {
-    return (this.cost[a] as Float64Array)[b] as number
+    return itemAt(itemAt(this.cost, a), b)
   }
 
   private fits(go: readonly number[]): boolean {
@@ -331,11 +335,11 @@ class Parting {
   }
 
   private moveOne(unit: number): boolean {
-    const from = this.goOf[unit] as number
-    const left = (this.members[from] as number[]).filter((one) => one !== unit)
+    const from = itemAt(this.goOf, unit)
+    const left = itemAt(this.members, from).filter((one) => one !== unit)
     // What stays may lie too far to one side without it.
     if (left.length > 0 && !this.fits(left)) return false
-    const saved = this.withOthers(unit, left) + (this.set[from] as number) - this.settingOut(left)
+    const saved = this.withOthers(unit, left) + itemAt(this.set, from) - this.settingOut(left)
     let [best, at] = [1e-9, -1]
     for (let go = 0; go <= this.members.length; go += 1) {
       if (go === from) continue
@@ -351,15 +355,15 @@ class Parting {
     this.members[at]?.push(unit)
     this.goOf[unit] = at
     this.set[from] = this.settingOut(left)
-    this.set[at] = this.settingOut(this.members[at] as number[])
+    this.set[at] = this.settingOut(itemAt(this.members, at))
     return true
   }
 
   private swap(a: number, b: number): boolean {
-    const [goA, goB] = [this.goOf[a] as number, this.goOf[b] as number]
+    const [goA, goB] = [itemAt(this.goOf, a), itemAt(this.goOf, b)]
     if (goA === goB) return false
-    const withoutA = (this.members[goA] as number[]).filter((one) => one !== a)
-    const withoutB = (this.members[goB] as number[]).filter((one) => one !== b)
+    const withoutA = itemAt(this.members, goA).filter((one) => one !== a)
+    const withoutB = itemAt(this.members, goB).filter((one) => one !== b)
     const gains =
       this.withOthers(a, withoutA) +
       this.withOthers(b, withoutB) -
@@ -371,8 +375,7 @@ class Parting {
       [...withoutB, a],
     ]
     const sets = [this.settingOut(nowA), this.settingOut(nowB)] as const
-    if (gains + (this.set[goA] as number) + (this.set[goB] as number) - sets[0] - sets[1] <= 1e-9)
-      return false
+    if (gains + itemAt(this.set, goA) + itemAt(this.set, goB) - sets[0] - sets[1] <= 1e-9) return false
     if (!this.fits(nowA) || !this.fits(nowB)) return false
     ;[this.members[goA], this.members[goB]] = [nowA, nowB]
     ;[this.goOf[a], this.goOf[b]] = [goB, goA]

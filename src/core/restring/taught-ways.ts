@@ -1,4 +1,5 @@
 /** Ways to restring that people are taught, as goes. A go is filled as far as the frame allows. */
+import { itemAt } from '../list/item-at'
 import type { Batches } from './batch'
 import { passedFirst } from './passed-first'
 import { unitsOf } from './plan'
@@ -47,9 +48,7 @@ function goesOf(batches: Batches, way: Exclude<RestringWay, 'least time'>): read
     case 'one for one, alternating ends': {
       const along = [...units].sort((a, b) => a.at - b.at)
       // From both ends by turns, the bass end first.
-      return along.map(
-        (_, i) => (along[i % 2 === 0 ? along.length - 1 - i / 2 : (i - 1) / 2] as (typeof along)[number]).ids,
-      )
+      return along.map((_, i) => itemAt(along, i % 2 === 0 ? along.length - 1 - i / 2 : (i - 1) / 2).ids)
     }
     case 'heaviest first':
       return filled(

@@ -10,6 +10,7 @@ import {
   type Point,
   type StringPosition,
 } from '../instrument/instrument'
+import { itemAt } from '../list/item-at'
 import { semitoneNumber } from '../pitch/note'
 import { coreMaterial } from '../strings/construction'
 import { stress, tension } from '../strings/tension'
@@ -63,7 +64,7 @@ export function boardStrings(instrument: Instrument): readonly BoardString[] {
 
 /** sin θ: a harp is drawn from the side, where the feet of its strings run along the board. */
 function leanOn(positions: readonly StringPosition[], i: number): number {
-  const { tail, pin } = (positions[i] as StringPosition).at
+  const { tail, pin } = itemAt(positions, i).at
   const before = positions[Math.max(0, i - 1)]?.at.tail ?? tail
   const after = positions[Math.min(positions.length - 1, i + 1)]?.at.tail ?? tail
   const along = { x: after.x - before.x, y: after.y - before.y }

@@ -2,6 +2,9 @@
  * The order in which a person tunes by ear: an A by the fork (the string nearest to it, where none sounds A), the octave below it by fifths and fourths, and all others by
  * octaves from those.
  */
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
+
 export const INTERVALS = ['fork', 'unison', 'octave', 'fifth', 'fourth'] as const
 export type TunedInterval = (typeof INTERVALS)[number]
 
@@ -35,7 +38,7 @@ export function byEar(strings: readonly { readonly semitone: number }[]): readon
   const all = strings.map((_, i) => i)
   const nearest = (of: readonly number[]) => of.toSorted((a, b) => nearA4(a) - nearA4(b) || a - b)[0]
   const byFork = nearest(all.filter((i) => semitone(i) % PITCH_CLASSES === A))
-  const first = byFork ?? (nearest(all) as number)
+  const first = byFork ?? requireValue(nearest(all))
   const steps: ByEarStep[] = [
     { string: first, against: null, interval: byFork === undefined ? null : 'fork' },
   ]
@@ -69,5 +72,5 @@ function soonest(
       const against = tuned.findLast((i) => Math.abs(semitone(i) - semitone(string)) === semitones)
       if (against !== undefined) return { string, against, interval }
     }
-  return { string: candidates[0] as number, against: null, interval: null }
+  return { string: itemAt(candidates, 0), against: null, interval: null }
 }

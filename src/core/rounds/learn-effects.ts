@@ -2,6 +2,7 @@
  * What rounds of tuning show of a board: a ridge fit of how much more, or less, than reckoned each string feels of the
  * others. Every string leans on what the instrument's strings share, and that on the reckoning.
  */
+import { itemAt } from '../list/item-at'
 import type { SoundboardModel } from './soundboard-model'
 
 /** A string at its turn in a round. */
@@ -106,8 +107,8 @@ function fitted(at: readonly number[], seen: readonly FallSeen[]): LearnedEffect
   // What a string's own falls say of its factor: precision, and precision times mean.
   const own = at.map(() => ({ precision: 0, weighted: 0 }))
   for (const { string, fell, reckoned, error } of seen) {
-    const one = own[string] as { precision: number; weighted: number }
-    const each = reckoned / Math.max(MIN_YIELD, at[string] as number)
+    const one = itemAt(own, string)
+    const each = reckoned / Math.max(MIN_YIELD, itemAt(at, string))
     one.precision += (each / error) ** 2
     one.weighted += (each * fell) / error ** 2
   }

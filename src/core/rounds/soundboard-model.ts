@@ -3,6 +3,7 @@
  * pull of all. Cents are from pitch; −∞ is a string that is slack or not on.
  */
 import { inverse, Matrix } from 'ml-matrix'
+import { itemAt } from '../list/item-at'
 import type { BoardString, BoardYields } from './board'
 
 /** Solved to so many cents: finer than anyone hears by a hundred times. */
@@ -46,18 +47,18 @@ export class SoundboardModel {
   }
 
   private pullPerCent(i: number): number {
-    return ((this.strings[i] as BoardString).tension * Math.LN2) / 600
+    return (itemAt(this.strings, i).tension * Math.LN2) / 600
   }
 
   /** By how much a string pulls more than at pitch, N: pitch goes with the root of tension. */
   private pull(i: number, cents: number): number {
-    return (this.strings[i] as BoardString).tension * (2 ** (cents / 600) - 1)
+    return itemAt(this.strings, i).tension * (2 ** (cents / 600) - 1)
   }
 
   /** Cents that pins must give so that every string stands where it is to stand. */
   turnsFor(standing: readonly number[]): number[] {
     const pulls = standing.map((cents, i) => this.pull(i, cents))
-    return standing.map((cents, j) => cents + dot(this.falls[j] as Float64Array, pulls))
+    return standing.map((cents, j) => cents + dot(itemAt(this.falls, j), pulls))
   }
 
   /**
@@ -70,18 +71,16 @@ export class SoundboardModel {
     // One that was slack until now begins at pitch; one that is slack now takes no part.
     let standing = turns.map((turn, i) => (turn === -Infinity ? turn : (finite(near[i]) ?? 0)))
     for (let step = 0; step < MOST_STEPS; step += 1) {
-      const off = this.turnsFor(standing).map((at, i) =>
-        turns[i] === -Infinity ? 0 : (turns[i] as number) - at,
-      )
+      const off = this.turnsFor(standing).map((at, i) => (turns[i] === -Infinity ? 0 : itemAt(turns, i) - at))
       if (off.every((one) => Math.abs(one) < ENOUGH)) break
-      standing = standing.map((cents, j) => cents + dot(this.slope[j] as Float64Array, off))
+      standing = standing.map((cents, j) => cents + dot(itemAt(this.slope, j), off))
     }
     return standing
   }
 
   /** What a string falls by for each cent that another is raised, all being near pitch, cents. */
   fallPerCent(felt: number, raised: number): number {
-    const column = (j: number) => (this.slope[j] as Float64Array)[raised] as number
+    const column = (j: number) => itemAt(itemAt(this.slope, j), raised)
     return felt === raised ? 0 : -column(felt) / column(raised)
   }
 
@@ -96,16 +95,16 @@ export class SoundboardModel {
     which: number,
     wanted: number,
   ): { readonly turns: readonly number[]; readonly standing: readonly number[] } {
-    const own = (this.slope[which] as Float64Array)[which] as number
+    const own = itemAt(itemAt(this.slope, which), which)
     let [given, stand] = [[...turns], standing]
     if (given[which] === -Infinity) {
       given[which] = wanted
       stand = this.standing(given, stand)
     }
     for (let step = 0; step < MOST_STEPS; step += 1) {
-      const off = wanted - (stand[which] as number)
+      const off = wanted - itemAt(stand, which)
       if (Math.abs(off) < 2 * ENOUGH) break
-      given = given.with(which, (given[which] as number) + off / own)
+      given = given.with(which, itemAt(given, which) + off / own)
       stand = this.standing(given, stand)
     }
     return { turns: given, standing: stand }
@@ -116,6 +115,6 @@ const finite = (value: number | undefined) => (Number.isFinite(value) ? value : 
 
 function dot(row: Float64Array, by: readonly number[]): number {
   let sum = 0
-  for (let i = 0; i < row.length; i += 1) sum += (row[i] as number) * (by[i] as number)
+  for (let i = 0; i < row.length; i += 1) sum += itemAt(row, i) * itemAt(by, i)
   return sum
 }

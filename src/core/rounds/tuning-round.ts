@@ -1,6 +1,7 @@
 /**
  * One round of tuning: in which order, and how far past pitch each string is left so that the others bring it there.
  */
+import { itemAt } from '../list/item-at'
 import type { BoardString } from './board'
 import { byEar } from './by-ear'
 import type { SoundboardModel } from './soundboard-model'
@@ -32,7 +33,7 @@ export function roundOrder(
   const disturbs = strings.map(
     ({ tension, perMetre }, i) => (tension * Math.abs(lowered(standing[i]))) / perMetre,
   )
-  return all.sort((a, b) => (disturbs[b] as number) - (disturbs[a] as number) || a - b)
+  return all.sort((a, b) => itemAt(disturbs, b) - itemAt(disturbs, a) || a - b)
 }
 
 /** A slack string is raised by all of its tension, as one that were an octave and more down. */
@@ -69,8 +70,8 @@ export class RoundBelief {
 
   /** A string is heard: others of its material that were not yet heard will be off alike, for it was the weather. */
   found(which: number, cents: number): void {
-    const { material } = this.strings[which] as BoardString
-    const surprise = cents - (this.stand[which] as number)
+    const { material } = itemAt(this.strings, which)
+    const surprise = cents - itemAt(this.stand, which)
     this.unread.delete(which)
     const known = this.surprises.get(material) ?? { count: 0, mean: 0 }
     const count = known.count + 1
@@ -87,8 +88,8 @@ export class RoundBelief {
 
   /** Where to leave a string now, so that it stands where it should when all others have come up as well, cents. */
   target(which: number): number {
-    const then = this.board.standing(this.turns.with(which, this.wanted[which] as number), this.stand)
-    return Math.max(-MOST_AHEAD, Math.min(MOST_AHEAD, then[which] as number))
+    const then = this.board.standing(this.turns.with(which, itemAt(this.wanted, which)), this.stand)
+    return Math.max(-MOST_AHEAD, Math.min(MOST_AHEAD, itemAt(then, which)))
   }
 
   /** A string is left somewhere, cents. */
@@ -128,7 +129,7 @@ export function predictPass(
   const targets = [...goals]
   for (const which of order) {
     if (allows) targets[which] = belief.target(which)
-    belief.left(which, targets[which] as number)
+    belief.left(which, itemAt(targets, which))
   }
   return { order, targets, after: belief.standing }
 }

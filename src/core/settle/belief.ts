@@ -4,6 +4,7 @@
  * one of the material at large. Readings of one string so teach the next, the more the nearer it is; messages up and down the
  * tree give the exact posterior, without sampling.
  */
+import { requireValue } from '../list/require-value'
 import { driftCents, type DriftModel } from './drift'
 import type { CentsReading } from './cents-reading'
 import { LAW_OFF, READING_OFF, weatherOff, type Weather } from './weather'
@@ -91,7 +92,7 @@ export class SettlingBeliefs {
       materialOf.set(string.instrument, string.material)
     }
     for (const [instrument, message] of this.instruments) {
-      const material = materialOf.get(instrument) as string
+      const material = requireValue(materialOf.get(instrument))
       this.materials.set(
         material,
         plus(this.materials.get(material) ?? NOTHING, through(message, SPREAD.instrument)),

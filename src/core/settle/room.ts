@@ -1,6 +1,7 @@
 /**
  * The air of a room: what was read of it, and what it does to strings of each material.
  */
+import { itemAt } from '../list/item-at'
 import type { Material } from '../strings/materials'
 import { HOUR } from '../units/time'
 
@@ -64,7 +65,7 @@ function valueAt(series: Series, at: number): number | null {
   let [low, high] = [0, series.length]
   while (low < high) {
     const middle = (low + high) >> 1
-    if ((series[middle] as Series[number])[0] <= at) low = middle + 1
+    if (itemAt(series, middle)[0] <= at) low = middle + 1
     else high = middle
   }
   const [before, after] = [series[low - 1], series[low]]

@@ -4,6 +4,7 @@
  * Gaussian process, of which the neighbours are readings.
  */
 import { Matrix, solve } from 'ml-matrix'
+import { itemAt } from '../list/item-at'
 import { HOUR } from '../units/time'
 import { airMoves, type AirResponse, type Room, type Sure } from './room'
 import { KEEPS, READING_OFF, type Weather } from './weather'
@@ -56,8 +57,7 @@ export function sharedWeather(around: KnownAround, from: number, to: number): Su
   const towards = near.map((one) => moved(one.from, one.to, from, to))
   const rest = near.map((one) => one.rose - (airMoves(response, room.change(one.from, one.to))?.mean ?? 0))
   const weights = solve(among, Matrix.columnVector(towards)).to1DArray()
-  const dot = (of: readonly number[]) =>
-    weights.reduce((sum, weight, i) => sum + weight * (of[i] as number), 0)
+  const dot = (of: readonly number[]) => weights.reduce((sum, weight, i) => sum + weight * itemAt(of, i), 0)
   return {
     mean: (air?.mean ?? 0) + dot(rest),
     off: Math.hypot(air?.off ?? 0, Math.sqrt(Math.max(0, own - dot(towards)))),

@@ -2,6 +2,7 @@
  * The visits to make to settling strings until a date: as few as keep every string within a tolerance, at hours when someone
  * is there, each visit for as many strings as need it.
  */
+import { itemAt } from '../list/item-at'
 import { HOUR } from '../units/time'
 import { driftCents, type DriftModel } from './drift'
 
@@ -80,7 +81,7 @@ export function planVisits(asked: VisitsAsked): VisitPlan {
       const strayed = i >= free ? 0 : over(i, to, best)
       // From an earlier visit they stray further, and that visit costs one as well.
       if (strayed + 1 >= best) break
-      const way = (cost[i] as number) + strayed
+      const way = itemAt(cost, i) + strayed
       if (way < best - 1e-9) [best, from] = [way, i]
     }
     cost.push(best + (to === last ? 0 : 1))
@@ -90,7 +91,7 @@ export function planVisits(asked: VisitsAsked): VisitPlan {
   for (let at = before[last] ?? null; at !== null; at = before[at] ?? null) chosen.unshift(at)
   return touched(
     asked,
-    chosen.map((i) => slots[i] as number),
+    chosen.map((i) => itemAt(slots, i)),
     end,
   )
 }
@@ -117,10 +118,10 @@ export function planWithFewer(asked: VisitsAsked, most: number): VisitPlan {
   for (let visits = 1; visits <= most; visits += 1) {
     const [costBefore, wayBefore] = [cost, way]
     const best = costBefore.map((none, to) => {
-      let [least, through] = [none, wayBefore[to] as readonly number[]]
+      let [least, through] = [none, itemAt(wayBefore, to)]
       for (let from = to - 1; from >= 0; from -= 1) {
-        const so = (costBefore[from] as number) + over(from, to, least)
-        if (so < least - 1e-9) [least, through] = [so, [...(wayBefore[from] as readonly number[]), from]]
+        const so = itemAt(costBefore, from) + over(from, to, least)
+        if (so < least - 1e-9) [least, through] = [so, [...itemAt(wayBefore, from), from]]
       }
       return { least, through }
     })
@@ -129,7 +130,7 @@ export function planWithFewer(asked: VisitsAsked, most: number): VisitPlan {
   }
   return touched(
     asked,
-    (way[last] as readonly number[]).map((i) => slots[i] as number),
+    itemAt(way, last).map((i) => itemAt(slots, i)),
     end,
   )
 }
@@ -154,7 +155,7 @@ function strays({ strings, keepWithin, holdWithin }: VisitsAsked, slots: readonl
     const falls = 2 * allowed(to)
     let sum = 0
     for (const { by } of fallen) {
-      sum += OVER_COSTS * Math.max(0, (by[to] as number) - (by[from] as number) - falls)
+      sum += OVER_COSTS * Math.max(0, itemAt(by, to) - itemAt(by, from) - falls)
       if (sum >= most) break
     }
     return sum
@@ -162,10 +163,7 @@ function strays({ strings, keepWithin, holdWithin }: VisitsAsked, slots: readonl
   // The same from now until the first visit: each stands as it was left.
   const overNow = (to: number): number =>
     OVER_COSTS *
-    fallen.reduce(
-      (sum, { left, by }) => sum + Math.max(0, Math.abs(left - (by[to] as number)) - allowed(to)),
-      0,
-    )
+    fallen.reduce((sum, { left, by }) => sum + Math.max(0, Math.abs(left - itemAt(by, to)) - allowed(to)), 0)
   return { over, overNow }
 }
 
@@ -193,7 +191,7 @@ function touched(
     for (const [i, at] of visits.entries()) {
       const found = standsAt(at)
       worst = Math.max(worst, Math.abs(found))
-      const next = stops[i + 1] as number
+      const next = itemAt(stops, i + 1)
       const otherwise = standsAt(next)
       // Nobody was there in time. Where it stands before anyone came is not the plan's doing.
       if (isTouched) over = Math.max(over, Math.abs(found) - keepWithin)

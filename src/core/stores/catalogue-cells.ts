@@ -3,6 +3,7 @@
  */
 import { readMake } from '@/core/chart/material-text'
 import { TENSION_CLASSES, type StringColour } from '@/core/instrument/instrument'
+import { itemAt } from '../list/item-at'
 import { readSoldAs, type SoldAs } from './sold-as'
 import { parseMoney } from './money'
 import { STRING_ENDS, type StringEnd } from '../knots/string-ends'
@@ -217,7 +218,7 @@ function readContents(text: string): CatalogueItem['setOf'] {
     .map((piece) => {
       const found = /^(\S+)(?:\s*[x×]\s*(\d{1,3}))?$/i.exec(piece)
       if (!found) throw new RangeError(`Expected parts of a set such as “A12 x2; A14”, got “${piece}”.`)
-      return { part: found[1] as string, count: Number(found[2] ?? 1) }
+      return { part: itemAt(found, 1), count: Number(found[2] ?? 1) }
     })
 }
 

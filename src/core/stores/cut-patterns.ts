@@ -2,6 +2,7 @@
  * The ways to cut one length into strings that are needed.
  */
 import type { StringEnd } from '../knots/string-ends'
+import { itemAt } from '../list/item-at'
 
 export interface Wanted {
   readonly id: number
@@ -45,7 +46,7 @@ export function piecesEnough(wanted: readonly Wanted[], piece: number, kerf: num
     for (let i = 0; i < quantity; i += 1) {
       const has = left.findIndex((rest) => length + kerf <= rest + 1e-9)
       if (has < 0) left.push(piece - length - kerf)
-      else left[has] = (left[has] as number) - length - kerf
+      else left[has] = itemAt(left, has) - length - kerf
     }
   }
   return left.length

@@ -1,6 +1,7 @@
 /**
  * What a supplier's desk answers to an order: the same for the same seed. It stands in for people and their stores.
  */
+import { requireValue } from '../list/require-value'
 import { massPerLength, sameMake } from '../strings/construction'
 import { STAND_IN } from './fits'
 import type { StringSpec } from './string-spec'
@@ -42,7 +43,7 @@ export function deskAnswer(
   const able = inPlace.flatMap((offered, i) => (offered === null ? [] : [i]))
   const substituted = able.length === 0 || asked.length < 2 ? -1 : able[Math.floor(random() * able.length)]
   return asked.map((line, i): DeskLine => {
-    if (i === substituted) return { ...line, answer: 'substituted', offered: inPlace[i] as string }
+    if (i === substituted) return { ...line, answer: 'substituted', offered: requireValue(inPlace[i]) }
     return {
       ...line,
       answer: random() < BACK_ORDERED && asked.length > 2 ? 'back-ordered' : 'confirmed',

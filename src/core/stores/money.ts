@@ -1,6 +1,8 @@
 /**
  * Money in whole minor units: cents, pence.
  */
+import { itemAt } from '../list/item-at'
+
 /** Currencies that a supplier may keep; each has a hundred minor units. */
 export const CURRENCIES = [
   'EUR',
@@ -35,7 +37,7 @@ export function parseMoney(text: string): number {
   const found =
     plain.length > MOST_DIGITS ? null : /^([1-9]\d{0,2}(?:[.,]\d{3})+|\d+)(?:[.,](\d{1,2}))?$/.exec(plain)
   if (!found) throw new RangeError(`Expected a price such as “12.50”, got “${text.trim()}”.`)
-  return Number((found[1] as string).replace(/[.,]/g, '')) * 100 + Number((found[2] ?? '0').padEnd(2, '0'))
+  return Number(itemAt(found, 1).replace(/[.,]/g, '')) * 100 + Number((found[2] ?? '0').padEnd(2, '0'))
 }
 
 /** `12.50 EUR` */

@@ -3,6 +3,7 @@
  */
 import type { StringPosition, TensionClass } from '../instrument/instrument'
 import { makeText } from '../chart/material-text'
+import { itemAt } from '../list/item-at'
 import { massPerLength } from '../strings/construction'
 import { FIT_GRADES, fitOf, STAND_IN, type Fit } from './fits'
 import type { StringEnd } from '../knots/string-ends'
@@ -58,7 +59,7 @@ export function sortedOut<Coil extends StoredCoil>(coils: readonly Coil[]): Sort
   }
   const byMake = new Map<string, Alike<Coil>[]>()
   for (const alike of byKey.values()) {
-    const spec = alike[0] as Coil
+    const spec = itemAt(alike, 0)
     const make = makeText(spec.construction)
     const kind = { spec, coils: alike, mass: massPerLength(spec.construction) }
     byMake.set(make, [...(byMake.get(make) ?? []), kind])
@@ -115,7 +116,7 @@ export function fitting<Coil extends StoredCoil>(
   const mass = massPerLength(position.construction)
   const fits: (Alike<Coil> & { readonly fit: Fit })[] = []
   for (let i = firstFrom(kinds, mass * (1 - WIDER)); i < kinds.length; i += 1) {
-    const kind = kinds[i] as Alike<Coil>
+    const kind = itemAt(kinds, i)
     if (kind.mass > mass * (1 + WIDER)) break
     const fit = fitOf(kind.spec, position, wanted)
     if (fit.grade !== 'refused') fits.push({ ...kind, fit })

@@ -2,6 +2,7 @@
  * The cheapest way to buy what is needed, in time: over several suppliers, with packs that yield two or three strings,
  * sets, stock, postage and free postage. Exact; and beside it the best that one supplier alone can do.
  */
+import { requireValue } from '../list/require-value'
 import { MipBuilder, solved, type SolveMip } from '../solve/mip'
 import {
   type BuyNeed,
@@ -270,7 +271,7 @@ export function unmetBecause(
 ): readonly Unmet[] {
   const arrives = new Map(suppliers.map(({ id, arrivesAt }) => [id, arrivesAt]))
   return unmet.map(({ needId, quantity }): Unmet => {
-    const need = needs.find(({ id }) => id === needId) as BuyNeed
+    const need = requireValue(needs.find(({ id }) => id === needId))
     const serving = offers.filter(
       ({ stock, contents }) =>
         stock > 0 &&

@@ -3,6 +3,7 @@
  * list is solved as fast as a harpist's short one. The cheapest plan of what is left is a cheapest plan of the whole.
  */
 import { grouped } from '../list/grouped'
+import { requireValue } from '../list/require-value'
 import type { BuyNeed, CatalogueOffer, Fill, OrderPlan, SupplierTerms } from './buying'
 import { fillings, specKey } from './string-spec'
 
@@ -57,7 +58,7 @@ export function worthAsking<Offer extends CatalogueOffer>(
   ]
   const rivals = grouped(packets, ({ supplierId, contents }) => `${supplierId} ${specKey(contents[0].spec)}`)
   const standsIn = (one: Packet, other: Packet) =>
-    one.stock >= wantedOf(one) && beats(one, other, terms.get(one.supplierId) as SupplierTerms)
+    one.stock >= wantedOf(one) && beats(one, other, requireValue(terms.get(one.supplierId)))
   const best = [...rivals.values()].flatMap((group) =>
     group.filter(
       (offer, i) =>

@@ -1,6 +1,8 @@
 /**
  * What goes where of a set: three of one gauge may be wanted, and the fourth is spare.
  */
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 
 /** One kind of piece in a set. */
 export interface Pieces {
@@ -37,12 +39,12 @@ export function shareOut<Who>(
   for (const content of [...contents].sort((a, b) => a.keys.length - b.keys.length)) {
     let spare = content.pieces
     const goes = wanted.flatMap(({ who, key }, i) => {
-      const strings = content.keys.includes(key) ? Math.min(spare, left[i] as number) : 0
+      const strings = content.keys.includes(key) ? Math.min(spare, itemAt(left, i)) : 0
       spare -= strings
-      left[i] = (left[i] as number) - strings
+      left[i] = itemAt(left, i) - strings
       return strings > 0 ? [{ who, strings }] : []
     })
     shared.set(content, { goes, spare })
   }
-  return contents.map((content) => shared.get(content) as SharedOut<Who>)
+  return contents.map((content) => requireValue(shared.get(content)))
 }

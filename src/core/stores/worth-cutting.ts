@@ -2,6 +2,7 @@
  * The coils that a cutting plan has to look at: those that no best plan needs are left out beforehand, so that a store of
  * thousands is planned as a store of dozens, and as exactly.
  */
+import { itemAt } from '../list/item-at'
 import { CUT_COST, KERF, type CoilLeft, type CutJob } from './cut-plan'
 
 /**
@@ -43,7 +44,7 @@ export function worthCutting<Coil extends CoilLeft>(
   }
   const kept = new Set<number>()
   for (const group of groups.values()) {
-    const use = uses.get((group[0] as Coil).id) as { count: number; length: number }
+    const use = uses.get(itemAt(group, 0).id) as { count: number; length: number }
     for (const coil of worthOf(group, use)) kept.add(coil.id)
   }
   return coils.filter(({ id }) => kept.has(id))

@@ -2,6 +2,7 @@
  * Temperaments as Scala files (.scl): a description, how many notes, then one line each, in cents where there is a point in
  * it and as a ratio where there is none; what follows on a line is a remark, and lines that begin with “!” are skipped.
  */
+import { requireValue } from '../list/require-value'
 import { PITCH_CLASSES, type Temperament } from './temperament'
 
 const MOST_TEXT = 20_000
@@ -25,7 +26,7 @@ export function readScala(text: string): Temperament {
     throw new RangeError(`Strings are tuned to twelve notes in an octave; this file has ${notes}.`)
   const above = rest.slice(0, notes).map((line, i) => degree(line, i + 1))
   if (above.length < notes) throw new RangeError(`The file says twelve notes, and then has ${above.length}.`)
-  if (Math.abs((above.at(-1) as number) - 1200) > 0.01)
+  if (Math.abs(requireValue(above.at(-1)) - 1200) > 0.01)
     throw new RangeError('Its last note is not the octave, 2/1: strings are tuned by octaves.')
   const cents = [0, ...above.slice(0, -1)]
   cents.forEach((at, i) => {

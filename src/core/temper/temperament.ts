@@ -2,6 +2,7 @@
  * Temperaments: how far each of the twelve notes stands from equal temperament. A keeps the reference, whatever the
  * temperament: the fork still fits.
  */
+import { itemAt } from '../list/item-at'
 import { frequency, semitoneNumber, type Note } from '../pitch/note'
 
 export const PITCH_CLASSES = 12
@@ -15,7 +16,7 @@ export interface Temperament {
 
 /** How far a note is tuned from where equal temperament has it at the same A, cents. */
 export function offEqual({ cents }: Pick<Temperament, 'cents'>, note: Note): number {
-  const of = (pitchClass: number) => (cents[pitchClass] as number) - 100 * pitchClass
+  const of = (pitchClass: number) => itemAt(cents, pitchClass) - 100 * pitchClass
   return of(((semitoneNumber(note) % PITCH_CLASSES) + PITCH_CLASSES) % PITCH_CLASSES) - of(A)
 }
 

@@ -2,6 +2,7 @@
  * What is to come for many strings at once. Strings of one class share a rate that nobody knows for sure: if one breaks
  * early, the others are likelier to. Whatever is asked is therefore reckoned at each rate, and averaged.
  */
+import { itemAt } from '../list/item-at'
 import { gammaPoints } from '../random/gamma'
 import { chanceItBreaks, chanceOfNone, type Rates } from './life'
 import type { LifeClass, Rate } from './life-class'
@@ -43,7 +44,7 @@ export function howManyBreak(rates: Rates, strings: readonly AtRisk[]): readonly
     const counts = new Array<number>(among.length + 1).fill(0)
     for (const { rate, weight } of ratesAt(rates[lifeClass]))
       countsAt(among.map(({ ages }) => -Math.expm1(-rate * ages))).forEach((chance, count) => {
-        counts[count] = (counts[count] as number) + weight * chance
+        counts[count] = itemAt(counts, count) + weight * chance
       })
     all = bothCounts(all, counts)
   }
@@ -56,7 +57,7 @@ export function countsAt(chances: readonly number[]): readonly number[] {
   for (const chance of chances) {
     counts.push(0)
     for (let n = counts.length - 1; n >= 0; n--)
-      counts[n] = (counts[n] as number) * (1 - chance) + (n > 0 ? (counts[n - 1] as number) * chance : 0)
+      counts[n] = itemAt(counts, n) * (1 - chance) + (n > 0 ? itemAt(counts, n - 1) * chance : 0)
   }
   return counts
 }
@@ -66,7 +67,7 @@ export function bothCounts(a: readonly number[], b: readonly number[]): readonly
   const sum = new Array<number>(a.length + b.length - 1).fill(0)
   a.forEach((p, i) => {
     b.forEach((q, j) => {
-      sum[i + j] = (sum[i + j] as number) + p * q
+      sum[i + j] = itemAt(sum, i + j) + p * q
     })
   })
   return sum

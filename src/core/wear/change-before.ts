@@ -2,6 +2,7 @@
  * Which strings to change before a date: every choice that no other beats both in cost and in the chance of an evening without
  * a break. Exact: strings of a class share a rate, so what counts of a choice is what each class ages by in all.
  */
+import { requireValue } from '../list/require-value'
 import { chanceOfNone, type Rates } from './life'
 import type { LifeClass } from './life-class'
 
@@ -84,7 +85,7 @@ function choicesWithin(strings: readonly MayChange[]): readonly Partial[] {
     const byGain = kind.filter((one) => gain(one) > 0).sort((a, b) => gain(b) - gain(a) || a.id - b.id)
     const firsts = byGain.reduce<Partial[]>(
       (all, { id, cost, failsIfChanged, ...one }) => {
-        const last = all.at(-1) as Partial
+        const last = requireValue(all.at(-1))
         return [
           ...all,
           {

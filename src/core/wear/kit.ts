@@ -2,6 +2,7 @@
  * What to carry: the fewest pieces that cover every break of a stretch of time with the chance wanted. A piece serves any
  * string of its kind; strings of a class share a rate, so breaks are counted at each rate that may be, exactly, and averaged.
  */
+import { itemAt } from '../list/item-at'
 import { bothCounts, countsAt, ratesAt, type AtRisk } from './breaks-ahead'
 import type { Rates } from './life'
 import { LIFE_CLASSES, type LifeClass } from './life-class'
@@ -90,13 +91,13 @@ export function coverOf(
 function coverAt(worlds: readonly World[], counts: readonly number[]): number {
   return worlds.reduce(
     (sum, { weight, upTo }) =>
-      sum + upTo.reduce((chance, of, k) => chance * upToOf(of, counts[k] as number), weight),
+      sum + upTo.reduce((chance, of, k) => chance * upToOf(of, itemAt(counts, k)), weight),
     0,
   )
 }
 
 const upToOf = (chances: readonly number[], count: number) =>
-  chances[Math.min(count, chances.length - 1)] as number
+  itemAt(chances, Math.min(count, chances.length - 1))
 
 /**
  * The best that so many pieces of a group cover, for each number of them. Kinds are taken in turn; what is left is bounded by
@@ -162,7 +163,7 @@ function onePieceMore(
   let best = from
   let covers = -1
   from.forEach((count, k) => {
-    if (count >= (most[k] as number)) return
+    if (count >= itemAt(most, k)) return
     const more = from.with(k, count + 1)
     const of = coverAt(worlds, more)
     if (of > covers) [best, covers] = [more, of]
@@ -188,9 +189,9 @@ function search(
       }
       return
     }
-    const bound = worlds.reduce((sum, world, w) => sum + (soFar[w] as number) * bestShared(world, k, left), 0)
+    const bound = worlds.reduce((sum, world, w) => sum + itemAt(soFar, w) * bestShared(world, k, left), 0)
     if (bound <= best.covers + 1e-15) return
-    for (let count = 0; count <= Math.min(left, most[k] as number); count++) {
+    for (let count = 0; count <= Math.min(left, itemAt(most, k)); count++) {
       counts[k] = count
       step(
         k + 1,
@@ -210,17 +211,17 @@ function bestShared({ upTo }: World, from: number, pieces: number): number {
     let gains = 1
     let at = -1
     for (let k = from; k < upTo.length; k++) {
-      const of = upTo[k] as readonly number[]
-      const count = counts[k] as number
+      const of = itemAt(upTo, k)
+      const count = itemAt(counts, k)
       if (count + 1 >= of.length) continue
-      const gain = (of[count + 1] as number) / (of[count] as number)
+      const gain = itemAt(of, count + 1) / itemAt(of, count)
       if (gain > gains) [gains, at] = [gain, k]
     }
     if (at < 0) break
-    counts[at] = (counts[at] as number) + 1
+    counts[at] = itemAt(counts, at) + 1
   }
   let covers = 1
-  for (let k = from; k < upTo.length; k++) covers *= upToOf(upTo[k] as readonly number[], counts[k] as number)
+  for (let k = from; k < upTo.length; k++) covers *= upToOf(itemAt(upTo, k), itemAt(counts, k))
   return covers
 }
 
@@ -237,7 +238,7 @@ function togethers(rates: Rates, strings: readonly MayBreak[]): readonly Togethe
   for (const kind of kinds) {
     const group = { kinds: [kind], classes: new Set(classesOf.get(kind)) }
     for (let g = groups.length - 1; g >= 0; g--) {
-      const other = groups[g] as (typeof groups)[number]
+      const other = itemAt(groups, g)
       if (![...other.classes].some((one) => group.classes.has(one))) continue
       groups.splice(g, 1)
       group.kinds = [...other.kinds, ...group.kinds]
@@ -279,7 +280,7 @@ function worldsOf(
             countsAt(
               among
                 .filter(({ lifeClass }) => lifeClass === one)
-                .map(({ ages }) => -Math.expm1(-(of[c] as number) * ages)),
+                .map(({ ages }) => -Math.expm1(-itemAt(of, c) * ages)),
             ),
           ),
         [1],

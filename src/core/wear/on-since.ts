@@ -2,6 +2,7 @@
  * Since when a string is on, where nobody noted the day. What is not known is not taken for young: its age is spread over all
  * that it may be, and every chance is reckoned over that spread.
  */
+import { requireValue } from '../list/require-value'
 import { gammaPoints } from '../random/gamma'
 import { ageing, chanceBand } from './life'
 import type { Rate } from './life-class'
@@ -203,7 +204,7 @@ export function ageBetween(rate: Rate, pace: number, on: OnSince, now: number): 
     .sort((a, b) => a.age - b.age)
   const at = (share: number) => {
     let sum = 0
-    return ages.find(({ weight }) => (sum += weight) >= share)?.age ?? (ages.at(-1)?.age as number)
+    return ages.find(({ weight }) => (sum += weight) >= share)?.age ?? requireValue(ages.at(-1)?.age)
   }
   return [at(0.1), at(0.9)]
 }

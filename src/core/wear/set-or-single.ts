@@ -2,6 +2,8 @@
  * Whether to change all strings of a section now or each as it breaks: what both cost over the years to come, by simulated
  * lives. The same lives are lived under both plans, so that their difference is known far better than either sum.
  */
+import { itemAt } from '../list/item-at'
+import { requireValue } from '../list/require-value'
 import { gammaQuantile } from '../random/gamma'
 import { seeded } from '../random/seeded'
 import type { Rates } from './life'
@@ -58,13 +60,13 @@ export function setOrSingle(
   for (let life = 0; life < lives; life++) {
     const rateOf = new Map(
       classes.map((one) => {
-        const likely = ratesOf.get(one) as readonly number[]
-        return [one, likely[Math.floor(random() * likely.length)] as number] as const
+        const likely = requireValue(ratesOf.get(one))
+        return [one, itemAt(likely, Math.floor(random() * likely.length))] as const
       }),
     )
     let [ofSet, ofSingle] = [setNow, 0]
     for (const { lifeClass, age, pace, price } of strings) {
-      const hazard = (rateOf.get(lifeClass) as number) * pace
+      const hazard = requireValue(rateOf.get(lifeClass)) * pace
       const { shape } = rates[lifeClass]
       // One row of chances for both plans: the first string's, then those that follow it.
       const draws: number[] = []

@@ -4,6 +4,7 @@
  * a place is either as its like or sharper by a factor. How many places are sharp is not known either, and is learned from all
  * that were looked at: among three hundred, one with two breaks is bound to be there.
  */
+import { itemAt } from '../list/item-at'
 import { gammaPoints, logGamma } from '../random/gamma'
 import type { BreakSite } from './break-sites'
 
@@ -61,17 +62,17 @@ export function sharpPlaces(
   const belief = SHARES.map((share, i) =>
     weighed.reduce(
       (log, { alike, sharp }) => log + Math.log((1 - share) * alike + share * sharp),
-      Math.log(SHARE_BELIEF[i] as number),
+      Math.log(itemAt(SHARE_BELIEF, i)),
     ),
   )
   const top = Math.max(...belief)
   const weights = belief.map((log) => Math.exp(log - top))
   const all = weights.reduce((a, b) => a + b, 0)
   return places.map((place, p) => {
-    const { alike, sharp, expected } = weighed[p] as Weighed
+    const { alike, sharp, expected } = itemAt(weighed, p)
     const chance = SHARES.reduce(
       (sum, share, i) =>
-        sum + ((weights[i] as number) / all) * ((share * sharp) / ((1 - share) * alike + share * sharp)),
+        sum + (itemAt(weights, i) / all) * ((share * sharp) / ((1 - share) * alike + share * sharp)),
       0,
     )
     return { ...place, expected, chance, looked: places.length }

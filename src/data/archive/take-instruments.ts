@@ -5,6 +5,7 @@
 import { eq } from 'drizzle-orm'
 import type { ImportSummary } from '@/boundary/import-summary'
 import { grouped } from '@/core/list/grouped'
+import { requireValue } from '@/core/list/require-value'
 import type { PictureKind } from '@/core/pictures/picture-kind'
 import {
   addInstrument,
@@ -87,7 +88,7 @@ function takePictures(store: Store, archive: Archive, fresh: readonly Row[], str
     if (!rows) continue
     keepBytes(store, hash, jpeg)
     for (const row of rows) {
-      const stored = instrumentBySlug(store, slugs.get(row.instrument_id) as string)
+      const stored = instrumentBySlug(store, requireValue(slugs.get(row.instrument_id)))
       const number = numbers.get(row.position_id)
       store.rows
         .insert(pictures)

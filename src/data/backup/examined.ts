@@ -4,6 +4,7 @@ import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import { closeSync, fsyncSync, openSync, readdirSync, rmSync, statfsSync, statSync, writeSync } from 'node:fs'
 import path from 'node:path'
+import { itemAt } from '@/core/list/item-at'
 import { isChanged } from '../store/journal'
 import { WORKSHOP_FILE, lookAt, MIGRATIONS } from '../store/trouble'
 import { unreadableRows } from '../store/unreadable'
@@ -164,7 +165,7 @@ function diskSpeed(workshop: string): Finding {
   }).sort((a, b) => a - b)
   closeSync(open)
   rmSync(file)
-  const middle = took[TIMES / 2] as number
+  const middle = itemAt(took, TIMES / 2)
   const found = `${middle.toFixed(1)} ms until a page is safe`
   return middle > SLOW
     ? wrong('disk', `${found}: slow; a house is better kept on another disk`)

@@ -3,6 +3,7 @@
  */
 import { eq, inArray } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
+import { requireValue } from '@/core/list/require-value'
 import type { DeskLine } from '@/core/stores/desk'
 import { STAND_IN } from '@/core/stores/fits'
 import { supplierName, type LineAnswer, type SentBy, type SentByHand } from '@/core/stores/order-way'
@@ -155,7 +156,7 @@ export function decideSubstitution(store: Store, id: number, lineId: number, acc
       const replaced = store.rows
         .select()
         .from(orderedNeeds)
-        .where(eq(orderedNeeds.orderLineId, line.replacesId as number))
+        .where(eq(orderedNeeds.orderLineId, requireValue(line.replacesId)))
         .all()
       for (const row of replaced) {
         if (accept)

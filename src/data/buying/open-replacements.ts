@@ -1,5 +1,6 @@
 /** Several strings to be replaced in one job, and what the stores lack for it put on the need list: one action. */
 import { Refusal } from '@/boundary/refusal'
+import { itemAt } from '@/core/list/item-at'
 import type { StoredInstrument } from '../instruments/instruments'
 import { openTogether } from '../jobs/jobs-together'
 import type { Done, Store } from '../store/database'
@@ -32,6 +33,6 @@ export function openReplacements(
           .insert(needs)
           .values(needRow(store, { positionId, jobId: id, quantity: 1 }))
           .run()
-    return { jobId: (jobs[0] as (typeof jobs)[number]).id }
+    return { jobId: itemAt(jobs, 0).id }
   })
 }

@@ -4,6 +4,7 @@
 import { and, asc, desc, eq, inArray, lt, sql, type SQL } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import { grouped } from '@/core/list/grouped'
+import { itemAt } from '@/core/list/item-at'
 import type { SentBy } from '@/core/stores/order-way'
 import type { Store } from '../store/database'
 import { inChunks } from '../store/in-chunks'
@@ -98,7 +99,7 @@ export function orderById(store: Store, id: number): Order {
 
 type OrderRow = typeof orders.$inferSelect
 
-const orderFrom = (store: Store, row: OrderRow): Order => ordersFrom(store, [row])[0] as Order
+const orderFrom = (store: Store, row: OrderRow): Order => itemAt(ordersFrom(store, [row]), 0)
 
 function ordersFrom(store: Store, rows: readonly OrderRow[]): readonly Order[] {
   const by = new Map(allSuppliers(store).map((supplier) => [supplier.id, supplier]))

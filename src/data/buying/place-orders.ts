@@ -3,6 +3,7 @@
  */
 import { eq } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
+import { requireValue } from '@/core/list/require-value'
 import { cutsIn } from '@/core/stores/offers'
 import { postageOf, type Fill } from '@/core/stores/buying'
 import { twistToFill } from '@/core/stores/string-spec'
@@ -74,7 +75,7 @@ export function placeOrders(store: Store, planned: readonly PlannedOrder[]): Don
           .get().id
         for (const { item, packs, fills } of chosen) {
           const holds = contentsOf(item, partsOf(items, supplierId))
-          for (const fill of fills) refuseUncut(holds, packs, fill, open.get(fill.needId) as Need, item)
+          for (const fill of fills) refuseUncut(holds, packs, fill, requireValue(open.get(fill.needId)), item)
           const lineId = insertLine(store, orderId, {
             item,
             packs,

@@ -4,6 +4,7 @@
  */
 import { XMLParser } from 'fast-xml-parser'
 import { strFromU8, unzipSync } from 'fflate'
+import { requireValue } from '@/core/list/require-value'
 
 /** A part of a file that unpacks to more is no table of strings. */
 const MOST_UNPACKED = 24_000_000
@@ -43,7 +44,7 @@ export function readSpreadsheet(bytes: Uint8Array): readonly (readonly string[])
   if (names.length === 0)
     throw new RangeError('This is no spreadsheet: choose an .xlsx, an .ods or a CSV file.')
   const shared = sharedStrings(parts['xl/sharedStrings.xml'])
-  return firstWithRows(names.map((name) => xlsxRows(strFromU8(parts[name] as Uint8Array), shared)))
+  return firstWithRows(names.map((name) => xlsxRows(strFromU8(requireValue(parts[name])), shared)))
 }
 
 const sheetNumber = (name: string) => Number(/(\d+)\.xml$/.exec(name)?.[1] ?? 0)

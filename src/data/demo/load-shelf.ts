@@ -6,6 +6,7 @@ import { windsOnPin } from '@/core/fitting/head-way'
 import { fittingFigures } from '@/core/fitting/figures'
 import { soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { endToOrder } from '@/core/knots/fastenings'
+import { itemAt } from '@/core/list/item-at'
 import { offersFor, sortedOut } from '@/core/stores/offers'
 import { DAY, HOUR } from '@/core/units/time'
 import { addCoil, openCoils } from '../stores/coils'
@@ -145,7 +146,7 @@ function fitSet(store: Store, stored: StoredInstrument): void {
           instrumentId: stored.id,
           coilId: null,
           at: store.now(),
-          construction: (served[0] as StringPosition).construction,
+          construction: itemAt(served, 0).construction,
           positionIds: served.map((p) => positionId(stored, p.number)),
         })
       }

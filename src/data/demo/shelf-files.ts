@@ -119,6 +119,7 @@ export function readShelf(folder: string): ShelfFiles {
     header: true,
     skipEmptyLines: true,
     dynamicTyping: true,
+    // Cells that are empty are none.
     transform: (value) => (value === '' ? null : value) as string,
   })
   const suppliers = checked('suppliers.json', SupplierLine, JSON.parse(text('suppliers.json')))

@@ -1,5 +1,6 @@
 /** What an instrument’s rounds of tuning have shown of its board: how much of one another its strings feel. */
-import type { StringPosition } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { boardStrings, startingYields } from '@/core/rounds/board'
 import { learnEffects, type LearnedEffects, type RoundEvent } from '@/core/rounds/learn-effects'
 import { SoundboardModel } from '@/core/rounds/soundboard-model'
@@ -42,11 +43,13 @@ function eventsOf(
   rounds: readonly Round[],
   readings: readonly RoundReading[],
 ): readonly RoundEvent[] {
-  const indexOf = new Map(instrument.positions.map(({ number }, i) => [positionIds.get(number) as number, i]))
+  const indexOf = new Map(
+    instrument.positions.map(({ number }, i) => [requireValue(positionIds.get(number)), i]),
+  )
   const temperamentOf = new Map(rounds.map(({ id, temperament }) => [id, temperament]))
   return readings.map(({ roundId, positionId, at, found, left }) => {
-    const string = indexOf.get(positionId) as number
-    const { note } = instrument.positions[string] as StringPosition
+    const string = requireValue(indexOf.get(positionId))
+    const { note } = itemAt(instrument.positions, string)
     const off = offEqual(temperamentOf.get(roundId) ?? EQUAL, note)
     return { string, at: at / HOUR, found: found + off, left: (left ?? found) + off }
   })

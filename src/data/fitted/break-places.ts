@@ -3,6 +3,8 @@
  */
 import { Refusal } from '@/boundary/refusal'
 import { leadingNames } from '@/core/instrument/names'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { SETTLED } from '@/core/settle/drift'
 import { HOUR } from '@/core/units/time'
 import { sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
@@ -79,7 +81,7 @@ function placesOf(
   )
   return sharp
     .map((place, i): Place => {
-      const { since } = all[i] as PlaceBetween
+      const { since } = itemAt(all, i)
       return {
         ...place,
         polished: since && {
@@ -106,7 +108,7 @@ function placesSeen(
   polished: readonly Polish[],
 ): readonly PlaceBetween[] {
   return instrument.positions.flatMap((position) => {
-    const id = positionIds.get(position.number) as number
+    const id = requireValue(positionIds.get(position.number))
     // A wire that serves two positions is followed at the first, and breaks at either.
     const here = lives.filter((life) => life.positionId === id || life.gaveWay?.positionId === id)
     return sitesFor(position)
@@ -173,7 +175,7 @@ function workedOut(store: Store): ReadonlyMap<BreakSite, number> {
   for (const { instrument, positionIds } of allInstruments(store))
     for (const position of instrument.positions)
       sitesAt.set(
-        positionIds.get(position.number) as number,
+        requireValue(positionIds.get(position.number)),
         sitesFor(position).filter((site) => EDGED.has(site)),
       )
   for (const { positionId, fittedAt, endedAt, gaveWay } of stringLives(store).values()) {

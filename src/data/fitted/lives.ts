@@ -6,6 +6,7 @@ import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
 import { habitsFor } from '@/core/fitting/habits'
 import { restPitch } from '@/core/instrument/instrument'
 import { grouped } from '@/core/list/grouped'
+import { requireValue } from '@/core/list/require-value'
 import { utilisation } from '@/core/strings/tension'
 import { siteFacts, type BreakSite } from '@/core/wear/break-sites'
 import { BY_CONDITION, learnRates, paceByLoad, type Aged, type Condition, type Rates } from '@/core/wear/life'
@@ -185,7 +186,7 @@ export function conditionsSeen(store: Store): ReadonlyMap<number, readonly Look[
           condition,
           signs: JSON.parse(signs) as Sign[],
         })),
-      ({ fittedId }) => fittedId as number,
+      ({ fittedId }) => requireValue(fittedId),
     ),
   )
 }

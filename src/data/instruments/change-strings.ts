@@ -6,6 +6,7 @@ import { and, eq, getTableColumns, inArray, isNotNull, or, type Table } from 'dr
 import { Refusal } from '@/boundary/refusal'
 import { withoutString, withString, type ChangedStrings } from '@/core/instrument/change-strings'
 import { positionAt, samePiece } from '@/core/instrument/instrument'
+import { requireValue } from '@/core/list/require-value'
 import type { QuantityKey } from '@/core/measuring/quantity'
 import type { Done, Store } from '../store/database'
 import { coverings, fittedPositions, fittedStrings, instruments, journaled, positions } from '../store/schema'
@@ -117,7 +118,7 @@ export function writeStrings(
     store.rows
       .update(positions)
       .set({ number: -position.number })
-      .where(eq(positions.id, id as number))
+      .where(eq(positions.id, requireValue(id)))
       .run()
   for (const { position, id } of placed) {
     if (id === null) store.rows.insert(positions).values(positionRow(stored.id, position)).run()

@@ -4,6 +4,7 @@
 import { asc } from 'drizzle-orm'
 import { fasteningNamed } from '@/core/knots/fastenings'
 import type { HardwareColumn } from '@/core/hardware/columns'
+import { requireValue } from '@/core/list/require-value'
 import type { Measured } from '@/core/measuring/quantity'
 import { habitsFor, type HabitChange, type Habits } from '@/core/fitting/habits'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
@@ -88,7 +89,7 @@ function shelf(store: Store): Shelf {
       byPosition: new Map(
         all.flatMap((one) =>
           one.instrument.positions.map((position) => [
-            one.positionIds.get(position.number) as number,
+            requireValue(one.positionIds.get(position.number)),
             { ...one, position },
           ]),
         ),
@@ -171,7 +172,7 @@ export function addInstrument(
   for (const { over, under } of layers) {
     store.rows
       .insert(coverings)
-      .values({ overId: ids.get(over) as number, underId: ids.get(under) as number })
+      .values({ overId: requireValue(ids.get(over)), underId: requireValue(ids.get(under)) })
       .run()
   }
   return id
@@ -199,7 +200,7 @@ function readInstruments(store: Store): readonly WithoutHabits[] {
       .map((row) => {
         const { id, habits, notes, chartLink, measured, stocked, retiredAt, ...about } = row
         const rows = strings.get(id) ?? []
-        const number = (position: number) => owner.get(position)?.number as number
+        const number = (position: number) => requireValue(owner.get(position)?.number)
         return {
           id,
           instrument: {

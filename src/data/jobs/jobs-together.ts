@@ -5,6 +5,8 @@ import { eq, or } from 'drizzle-orm'
 import { chosenPlan, coveredPlans, type CoveredPlan, type CoveredWay } from '@/core/fitting/covered'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { withThe } from '@/core/instrument/with-the'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import type { Done, Store } from '../store/database'
 import { workshopSettings } from '../workshop/settings'
 import { positionId, type StoredInstrument } from '../instruments/instruments'
@@ -40,7 +42,7 @@ export function openReplacement(
   stored: StoredInstrument,
   number: number,
 ): Done<{ jobId: number }> {
-  const position = stored.instrument.positions.find((p) => p.number === number) as StringPosition
+  const position = requireValue(stored.instrument.positions.find((p) => p.number === number))
   refuseOpen(store, stored, position)
   return store.act(
     { kind: 'job', summary: `${stringOf(stored, position)} to be replaced`, instrumentId: stored.id },
@@ -67,17 +69,17 @@ export function openTogether(
   const { positions } = stored.instrument
   for (const number of numbers) {
     positionId(stored, number)
-    refuseOpen(store, stored, positions[number - 1] as StringPosition)
+    refuseOpen(store, stored, itemAt(positions, number - 1))
   }
   const pieces = new Map<number, number[]>()
   for (const number of numbers) {
-    const { piece } = positions[number - 1] as StringPosition
+    const { piece } = itemAt(positions, number - 1)
     pieces.set(piece, [...(pieces.get(piece) ?? []), number])
   }
   return () => {
     let leadId: number | null = null
     return [...pieces.values()].map((of): OpenedJob => {
-      const at = positionId(stored, of[0] as number)
+      const at = positionId(stored, itemAt(of, 0))
       const id = open(store, at, leadId)
       leadId ??= id
       return { id, positionId: at, numbers: of }
@@ -105,7 +107,7 @@ const open = (store: Store, id: number, leadId: number | null) =>
 export function addToJob(store: Store, jobId: number, numbers: readonly number[]): Done<void> {
   const job = unfinished(jobById(store, jobId))
   const lead = job.leadId ?? jobId
-  const wanted = [...new Set(numbers.map((number) => servedBy(job, positionOf(job, number))[0] as number))]
+  const wanted = [...new Set(numbers.map((number) => itemAt(servedBy(job, positionOf(job, number)), 0)))]
   const there = new Set(jobsTogether(store, jobId).flatMap((one) => servedBy(one, one.position)))
   const added = wanted.filter((id) => !there.has(id))
   if (added.length === 0)
@@ -130,7 +132,7 @@ export function addToJob(store: Store, jobId: number, numbers: readonly number[]
 
 function positionOf(stored: StoredInstrument, number: number): StringPosition {
   positionId(stored, number)
-  return stored.instrument.positions.find((p) => p.number === number) as StringPosition
+  return requireValue(stored.instrument.positions.find((p) => p.number === number))
 }
 
 function servedOf(stored: StoredInstrument, id: number): readonly number[] {

@@ -4,6 +4,7 @@ import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm'
 import { found, Refusal } from '@/boundary/refusal'
 import type { StringPosition } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
+import { itemAt } from '@/core/list/item-at'
 import { Batches } from '@/core/restring/batch'
 import { restringBench } from '@/core/restring/bench-of'
 import type { StepKey } from '@/core/fitting/step'
@@ -275,7 +276,7 @@ function workable(
 /** All strings of some pieces. */
 function strings({ instrument }: StoredInstrument, ids: readonly number[]): readonly number[] {
   return ids.flatMap((id) => {
-    const { piece } = instrument.positions[id - 1] as (typeof instrument.positions)[number]
+    const { piece } = itemAt(instrument.positions, id - 1)
     return instrument.positions.filter((position) => position.piece === piece).map(({ number }) => number)
   })
 }
@@ -295,5 +296,5 @@ function opened(
       .all()
     if (piece?.coilId) chooseCoilOf(store, id, piece.coilId)
   }
-  return (jobsOpened[0] as (typeof jobsOpened)[number]).id
+  return itemAt(jobsOpened, 0).id
 }

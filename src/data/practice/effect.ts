@@ -2,6 +2,7 @@
  * What practice did to real fittings, as far as the house's records can tell.
  */
 import { and, asc, eq, inArray } from 'drizzle-orm'
+import { itemAt } from '@/core/list/item-at'
 import type { Drill } from '@/core/practice/drill'
 import { COUNTS_FOR, effectOf, type Effect } from '@/core/practice/effect'
 import type { Store } from '../store/database'
@@ -36,8 +37,8 @@ function lastBefore(times: Float64Array, at: number): number | null {
   let [from, to] = [0, times.length]
   while (from < to) {
     const middle = (from + to) >> 1
-    if ((times[middle] as number) <= at) from = middle + 1
+    if (itemAt(times, middle) <= at) from = middle + 1
     else to = middle
   }
-  return from === 0 ? null : (times[from - 1] as number)
+  return from === 0 ? null : itemAt(times, from - 1)
 }

@@ -2,6 +2,7 @@
  * What a go of practice asks: which cards, on which of the house's instruments.
  */
 import { desc, eq } from 'drizzle-orm'
+import { itemAt } from '@/core/list/item-at'
 import { cardsOn, together, type Card } from '@/core/practice/cards'
 import type { Drill, Own } from '@/core/practice/drill'
 import { forDrill, toPractise } from '@/core/practice/due'
@@ -66,7 +67,7 @@ export function alsoDue(
 function goOf(cards: readonly Card[], all: readonly StoredInstrument[], seed: number): PracticeGo {
   const asked = cards.map((card, i) => ({
     ...card,
-    slugs: [card.slugs[(seed + i) % card.slugs.length] as string],
+    slugs: [itemAt(card.slugs, (seed + i) % card.slugs.length)],
   }))
   const slugs = new Set(asked.flatMap((card) => card.slugs))
   return {

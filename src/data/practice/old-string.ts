@@ -2,6 +2,7 @@
 import { isNull } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
 import { positionAt } from '@/core/instrument/instrument'
+import { requireValue } from '@/core/list/require-value'
 import { oldStrings, type OldString } from '@/core/practice/old-string'
 import { chanceItBreaks } from '@/core/wear/life'
 import { YEAR } from '@/core/wear/period'
@@ -35,7 +36,7 @@ export function oldStringOn(store: Store, stored: StoredInstrument): readonly Ol
     if (!life || fitted.positionIds.some((id) => inJobs.has(id))) return []
     const ages = agesBetween(rates, life, looks, now, now + YEAR)
     return fitted.positionIds.map((id) => ({
-      number: numbers.get(id) as number,
+      number: requireValue(numbers.get(id)),
       condition: looks.at(-1)?.condition ?? null,
       age: life.since === 'unknown' ? null : (now - fitted.fittedAt) / YEAR,
       hasTail: tails.has(fitted.id),

@@ -5,6 +5,7 @@
 import type Database from 'better-sqlite3'
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm'
 import { Refusal } from '@/boundary/refusal'
+import { requireValue } from '@/core/list/require-value'
 import type { DerivedCache } from './derived-cache'
 import { journaled } from './schema'
 
@@ -145,7 +146,7 @@ export class Journal {
 
   private restore(table: string, rowId: number, row: Record<string, unknown>, wasDeleted: boolean): void {
     // Columns that came later than the row was written keep what they have, or their default.
-    const names = (this.columns.get(table) as readonly string[]).filter((name) => name in row)
+    const names = requireValue(this.columns.get(table)).filter((name) => name in row)
     const values = names.map((name) => row[name] ?? null)
     if (wasDeleted) {
       this.db
@@ -176,7 +177,9 @@ export class Journal {
   }
 
   private asJson(table: string, prefix: string): string {
-    return `json_object(${(this.columns.get(table) as readonly string[]).map((c) => `'${c}', ${prefix}${quoted(c)}`).join(', ')})`
+    return `json_object(${requireValue(this.columns.get(table))
+      .map((c) => `'${c}', ${prefix}${quoted(c)}`)
+      .join(', ')})`
   }
 }
 

@@ -7,6 +7,7 @@ import { fittingFigures } from '@/core/fitting/figures'
 import { TO_CHANGE } from '@/core/fitting/covered'
 import { firstOfPieces, soldByClass } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
+import { requireValue } from '@/core/list/require-value'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { coreMaterial, materialWord, outerGauge } from '@/core/strings/construction'
 import type { Material } from '@/core/strings/materials'
@@ -211,7 +212,7 @@ function stringsBefore(
     const { name: material } = coreMaterial(position.construction)
     const fit = latestOf.get(material) ?? latestToFit(store, material, date)
     latestOf.set(material, fit)
-    const positionId = positionIds.get(position.number) as number
+    const positionId = requireValue(positionIds.get(position.number))
     const fittedId = fittedAt.get(positionId)
     const life = fittedId === undefined ? undefined : lives.get(fittedId)
     const conditions = life ? (seen.get(life.fittedId) ?? []) : []

@@ -4,6 +4,7 @@
 import { eq, inArray, lte, sql, type SQL } from 'drizzle-orm'
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core'
 import { samePiece, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { requireValue } from '@/core/list/require-value'
 import { signed } from '@/core/pitch/cents'
 import { siteWord } from '@/core/wear/break-sites'
 import type { Since } from '@/core/wear/on-since'
@@ -106,7 +107,7 @@ function historyByPosition(
   store: Store,
   { id, instrument, positionIds }: StoredInstrument,
 ): ReadonlyMap<number, PositionHistory> {
-  const byId = new Map(instrument.positions.map((p) => [positionIds.get(p.number) as number, p]))
+  const byId = new Map(instrument.positions.map((p) => [requireValue(positionIds.get(p.number)), p]))
   const entries = new Map<number, { told: HistoryEntry[]; counts: Map<string, number> }>()
   const add = (position: StringPosition | undefined, count: number, entry: HistoryEntry) => {
     if (!position) return

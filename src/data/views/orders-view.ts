@@ -3,7 +3,8 @@
  */
 import { eq, inArray } from 'drizzle-orm'
 import { leadingNames } from '@/core/instrument/names'
-import { shareOut, type SharedOut } from '@/core/stores/share-out'
+import { itemAt } from '@/core/list/item-at'
+import { shareOut } from '@/core/stores/share-out'
 import { fillings, specKey } from '@/core/stores/string-spec'
 import { byPositionId } from '../instruments/instruments'
 import { constructionFrom } from '../store/construction-columns'
@@ -119,7 +120,7 @@ function heldViews(store: Store, line: OrderLine): readonly HeldView[] | null {
   return contents.map(({ packet, pieces }, i) => ({
     name: packet.name,
     pieces: pieces * line.packs,
-    ...(shared[i] as SharedOut<string>),
+    ...itemAt(shared, i),
     serves: servedWords(servedBy(packet)),
   }))
 }

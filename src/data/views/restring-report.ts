@@ -12,6 +12,8 @@ import {
 } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
 import { grouped } from '@/core/list/grouped'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { materialWord, outerGauge, type Construction } from '@/core/strings/construction'
 import { tension } from '@/core/strings/tension'
 import { gaugeText } from '@/core/units/length'
@@ -89,7 +91,7 @@ export function restringReport(store: Store, stored: StoredInstrument): Restring
   const changed: ChangedString[] = []
   let [loadBefore, loadAfter] = [0, 0]
   for (const position of instrument.positions) {
-    const [now, before] = lastTwo(history, positionIds.get(position.number) as number, restring.begunAt)
+    const [now, before] = lastTwo(history, requireValue(positionIds.get(position.number)), restring.begunAt)
     const isChanged = served.includes(position)
     const chartPull = pull(instrument, position, position.construction)
     loadAfter += now ? pull(instrument, position, now.construction) : chartPull
@@ -167,7 +169,7 @@ export function invoiceCsv(store: Store, stored: StoredInstrument): string {
 function charges(store: Store, { instrument, habits }: StoredInstrument, changed: readonly ChangedString[]) {
   const pieces = new Map(
     changed.map(({ number, after }) => {
-      const position = instrument.positions[number - 1] as StringPosition
+      const position = itemAt(instrument.positions, number - 1)
       return [position.piece, { position, what: after.what }]
     }),
   )

@@ -2,6 +2,7 @@
 import { fittingFigures } from '@/core/fitting/figures'
 import { firstOfPieces, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
+import { requireValue } from '@/core/list/require-value'
 import type { RestringBy } from '@/core/restring/bench-of'
 import { stopBlocks, type StopBlock } from '@/core/restring/stop-block'
 import { specAt, specKey } from '@/core/stores/string-spec'
@@ -59,7 +60,7 @@ export function restringView(store: Store, stored: StoredInstrument): RestringVi
     by: { loadShare, retuneAtCents, ...(seen > 0 ? { senses } : {}) },
     pieces: firstOfPieces(instrument).map((position): PieceAsked => {
       const spec = specAt(position, soldByClass(instrument))
-      const positionId = positionIds.get(position.number) as number
+      const positionId = requireValue(positionIds.get(position.number))
       return {
         id: position.number,
         positionId,

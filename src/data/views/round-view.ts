@@ -2,7 +2,9 @@
  * An instrument as it is tuned string by string: where every string is taken to stand, what its board does, and the round
  * that goes on.
  */
-import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import type { Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { boardStrings, startingYields, type BoardString, type BoardYields } from '@/core/rounds/board'
 import type { LearnedEffects } from '@/core/rounds/learn-effects'
 import type { RoundOrder } from '@/core/rounds/tuning-round'
@@ -51,12 +53,12 @@ export function roundBench(store: Store, slug: string): RoundBench {
       .map((one) => [one.position.number, one] as const),
   )
   const indexOf = new Map(
-    instrument.positions.map(({ number }, i) => [stored.positionIds.get(number) as number, i]),
+    instrument.positions.map(({ number }, i) => [requireValue(stored.positionIds.get(number)), i]),
   )
   const turnsOf = (round: Round) =>
     readings
       .filter(({ roundId }) => roundId === round.id)
-      .map(({ positionId, found, left }) => ({ string: indexOf.get(positionId) as number, found, left }))
+      .map(({ positionId, found, left }) => ({ string: requireValue(indexOf.get(positionId)), found, left }))
   const open = rounds.find(({ endedAt }) => endedAt === null) ?? null
   const ended = rounds.find(({ endedAt }) => endedAt !== null) ?? null
   const lastOne = open ?? ended
@@ -65,7 +67,7 @@ export function roundBench(store: Store, slug: string): RoundBench {
     const last = readings.findLast(
       ({ positionId, left }) => left !== null && indexOf.get(positionId) === string,
     )
-    const { note } = instrument.positions[string] as StringPosition
+    const { note } = itemAt(instrument.positions, string)
     return offEqual(rounds.find(({ id: round }) => round === last?.roundId)?.temperament ?? EQUAL, note)
   }
   return {

@@ -5,6 +5,7 @@
 import { soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { grouped } from '@/core/list/grouped'
 import { fittingFigures } from '@/core/fitting/figures'
+import { requireValue } from '@/core/list/require-value'
 import { specAt } from '@/core/stores/string-spec'
 import { chanceAllHold, expectedBreaks } from '@/core/wear/breaks-ahead'
 import { chanceItBreaks } from '@/core/wear/life'
@@ -107,7 +108,7 @@ export function wearOf(store: Store, stored: StoredInstrument, within: Period = 
   )
   const on = stringsOn(store, stored.id).flatMap((fitted) => {
     const life = lives.get(fitted.id)
-    return life ? [{ life, numbers: fitted.positionIds.map((id) => numbers.get(id) as number) }] : []
+    return life ? [{ life, numbers: fitted.positionIds.map((id) => requireValue(numbers.get(id))) }] : []
   })
   const until = now + yearsOf(within) * YEAR
   const ahead = (life: StringLife) => agesBetween(rates, life, seen.get(life.fittedId) ?? [], now, until)
@@ -156,7 +157,7 @@ export function wearOf(store: Store, stored: StoredInstrument, within: Period = 
     instrument: stored.instrument,
     broken: openJobs(store)
       .filter(({ positionId, breakId }) => breakId !== null && numbers.has(positionId))
-      .map(({ positionId }) => numbers.get(positionId) as number),
+      .map(({ positionId }) => requireValue(numbers.get(positionId))),
     within,
     strings,
     past,

@@ -2,6 +2,7 @@
  * What breaks go with in this house, with honest odds: habits, for strings that gave way in their first days; the weather and
  * the season, for those that broke of themselves.
  */
+import { requireValue } from '@/core/list/require-value'
 import { breaksAtTurns, breaksInWeather, type InAndOut } from '@/core/wear/breaks-in-weather'
 import { ratesDiffer, sharesDiffer, type Counted } from '@/core/wear/goes-with'
 import { fittedBy } from '../fitted/fitted-by'
@@ -62,7 +63,7 @@ export function whatGoesWith(store: Store): readonly GoesWithLine[] {
       ? []
       : [{ what, counts: 'strings', inIt, outside, ...sharesDiffer(inIt, outside) }]
   })
-  const broke = all.filter(brokeOfItself).map(({ endedAt }) => endedAt as number)
+  const broke = all.filter(brokeOfItself).map(({ endedAt }) => requireValue(endedAt))
   const since = Math.min(store.now(), ...all.map(({ fittedAt }) => fittedAt))
   const { cold, swinging } = breaksInWeather(roomReadingsOf(store), broke)
   const days = (what: string, { inIt, outside }: InAndOut): readonly GoesWithLine[] =>

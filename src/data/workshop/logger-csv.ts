@@ -2,6 +2,7 @@
  * A logger's file as readings of the room: which column is which, and what its times and figures are counted in.
  */
 import { TZDate } from '@date-fns/tz'
+import { itemAt } from '@/core/list/item-at'
 import type { RowProblem, ToldRows } from '@/core/list/told-rows'
 import { AIR_BOUNDS, type RoomReading } from '@/core/settle/room'
 import { guessColumns } from '../csv/guess'
@@ -64,7 +65,7 @@ export function mapRoom(
   const problems: RowProblem<LoggerColumn>[] = []
   const preview = rows.map((row, i) => {
     onRow(i)
-    const line = lines[i] as number
+    const line = itemAt(lines, i)
     const cells = Object.fromEntries(
       LOGGER_COLUMNS.map((column) => [column, row[columns[column] ?? -1] ?? '']),
     ) as Record<LoggerColumn, string>
@@ -97,7 +98,7 @@ const within = (what: keyof typeof AIR_BOUNDS, value: number | null): boolean =>
 /** `21,5 °C` as a number; null where there is none. */
 function figureOf(cell: string): number | null {
   const found = /^\s*(-?\d{1,5}(?:[.,]\d{1,6})?)/.exec(cell)
-  return found ? Number((found[1] as string).replace(',', '.')) : null
+  return found ? Number(itemAt(found, 1).replace(',', '.')) : null
 }
 
 /** `2026-11-24T10:00:00Z`, `2026-11-24 10:00`, `24.11.2026 10:00`, `11/24/2026 10:00 PM`; null where it is none. */

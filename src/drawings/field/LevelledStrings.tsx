@@ -1,4 +1,5 @@
 import { memo, type ReactNode } from 'react'
+import { itemAt } from '@/core/list/item-at'
 import type { FieldShape } from './field-shape'
 
 /** Levels that textures tell apart, from nothing to all. */
@@ -20,7 +21,7 @@ export const LevelledStrings = memo(function LevelledStrings({
 }: LevelledStringsProps) {
   const scale = shape.viewBox.height / 560
   const xs = shape.strings.map(({ x }) => x).sort((a, b) => a - b)
-  const gaps = xs.slice(1).map((x, i) => x - (xs[i] as number))
+  const gaps = xs.slice(1).map((x, i) => x - itemAt(xs, i))
   const broadest = Math.min(9 * scale, 0.62 * Math.min(...gaps, 40))
   return (
     <g aria-hidden>

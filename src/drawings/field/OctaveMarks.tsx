@@ -1,4 +1,6 @@
 import { memo } from 'react'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { harpOctaveOf, ordinal } from '@/core/pitch/harp-octave'
 import type { DrawnString } from './drawn-string'
 import type { FieldShape } from './field-shape'
@@ -13,7 +15,7 @@ export const OctaveMarks = memo(function OctaveMarks({ shape }: { shape: FieldSh
   return (
     <g aria-hidden stroke="var(--soft)" strokeWidth={1.1 * scale} fill="none">
       {octavesOf(shape.strings).map(({ octave, strings }) => {
-        const [treble, bass] = [strings[0] as DrawnString, strings.at(-1) as DrawnString]
+        const [treble, bass] = [itemAt(strings, 0), requireValue(strings.at(-1))]
         const label = {
           x: (treble.x + bass.x) / 2 + out.x * 24 * scale,
           y: (treble.foot + bass.foot) / 2 + out.y * 24 * scale,
@@ -43,7 +45,7 @@ export const OctaveMarks = memo(function OctaveMarks({ shape }: { shape: FieldSh
 
 /** Square to the line of the lower ends, away from the strings. */
 function outward(strings: readonly DrawnString[]): { readonly x: number; readonly y: number } {
-  const [treble, bass] = [strings[0] as DrawnString, strings.at(-1) as DrawnString]
+  const [treble, bass] = [itemAt(strings, 0), requireValue(strings.at(-1))]
   const [along, down] = [treble.x - bass.x, treble.foot - bass.foot]
   const length = Math.hypot(along, down) || 1
   return { x: -down / length, y: along / length }

@@ -3,9 +3,11 @@
  */
 import { curveMonotoneX, line } from 'd3-shape'
 import type { Family } from '@/core/instrument/family'
-import { gaugeOf, type Instrument, type Point, type StringPosition } from '@/core/instrument/instrument'
+import { gaugeOf, type Instrument, type Point } from '@/core/instrument/instrument'
 import { spacingAt } from '@/core/instrument/neck'
 import { isOnFoot } from '@/core/knots/fastenings'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import type { DrawnString } from './drawn-string'
 import { crossPinsOf, feetOf, SCROLL, type CrossPin, type DrawnFoot } from './head-and-foot'
 
@@ -51,7 +53,7 @@ export function fieldShape(instrument: Instrument): FieldShape {
       weight: Math.min(16, spacingAt(instrument, position) * MM) * (0.13 + 0.13 * gaugeOf(position) * MM),
     }
   })
-  const longest = instrument.positions.at(-1) as StringPosition
+  const longest = requireValue(instrument.positions.at(-1))
   const feet = feetOf(
     instrument,
     strings,
@@ -108,14 +110,14 @@ function reversed(path: readonly Point[]): string {
 
 /** Soundbox, column and neck of a harp, suggested from the lines of its strings' ends. */
 function harpWood(strings: readonly DrawnString[]) {
-  const [bass, treble] = [strings.at(-1) as DrawnString, strings[0] as DrawnString]
+  const [bass, treble] = [requireValue(strings.at(-1)), itemAt(strings, 0)]
   const reach = treble.x - bass.x
   const column = { left: bass.x - reach * 0.085, right: bass.x - reach * 0.04 }
   const below = along(strings, (s) => s.bridge + 16)
   const above = along(strings, (s) => s.pin - 22)
   const shoulder = { x: treble.x + reach * 0.1, y: treble.tail + reach * 0.05 }
-  const neckStart = { x: column.left, y: (above[0] as Point).y }
-  const neck = `${smooth([neckStart, ...above, { x: shoulder.x, y: (above.at(-1) as Point).y + 16 }])}L${shoulder.x},${shoulder.y}L${treble.x + reach * 0.02},${shoulder.y}${reversed([{ x: column.left, y: (below[0] as Point).y + 26 }, ...below, { x: treble.x + reach * 0.02, y: (below.at(-1) as Point).y }])}Z`
+  const neckStart = { x: column.left, y: itemAt(above, 0).y }
+  const neck = `${smooth([neckStart, ...above, { x: shoulder.x, y: requireValue(above.at(-1)).y + 16 }])}L${shoulder.x},${shoulder.y}L${treble.x + reach * 0.02},${shoulder.y}${reversed([{ x: column.left, y: itemAt(below, 0).y + 26 }, ...below, { x: treble.x + reach * 0.02, y: requireValue(below.at(-1)).y }])}Z`
   const board = along(strings, (s) => s.tail)
   const depth = reach * 0.24
   const box = `${smooth([{ x: column.left, y: bass.tail + 30 }, ...board])}L${shoulder.x},${treble.tail}L${shoulder.x + depth * 0.3},${shoulder.y}L${bass.x + depth * 1.5},${bass.tail + 62}L${column.left},${bass.tail + 62}Z`
@@ -129,7 +131,7 @@ function harpWood(strings: readonly DrawnString[]) {
 
 /** The two arms, the yoke and the box of a lyre. */
 function lyreWood(strings: readonly DrawnString[]) {
-  const [bass, treble] = [strings.at(-1) as DrawnString, strings[0] as DrawnString]
+  const [bass, treble] = [requireValue(strings.at(-1)), itemAt(strings, 0)]
   const reach = treble.x - bass.x
   const box = Math.max(...strings.map((s) => s.tail))
   const foot = Math.max(...strings.map((s) => s.foot))
@@ -210,7 +212,7 @@ function scrollWood(strings: readonly DrawnString[]) {
 
 /** Body, bridge and nut of a flat zither. */
 function zitherWood(strings: readonly DrawnString[]) {
-  const [bass, treble] = [strings.at(-1) as DrawnString, strings[0] as DrawnString]
+  const [bass, treble] = [requireValue(strings.at(-1)), itemAt(strings, 0)]
   const side = 22
   const body = `M${bass.x - side},${bass.pin - 34}L${treble.x + side},${treble.pin - 34}L${treble.x + side},${treble.foot + 34}L${bass.x - side},${bass.foot + 34}Z`
   return {
@@ -224,7 +226,7 @@ type Wood = ReturnType<typeof harpWood>
 
 function woodOf({ family }: Instrument, strings: readonly DrawnString[], feet: readonly DrawnFoot[]): Wood {
   // Wood is drawn with its bass at the left; mirrored strings have it drawn mirrored.
-  const mirrored = strings.length > 1 && (strings[0] as DrawnString).x < (strings.at(-1) as DrawnString).x
+  const mirrored = strings.length > 1 && itemAt(strings, 0).x < requireValue(strings.at(-1)).x
   if (!mirrored) return WOOD[family](strings, feet)
   const turned = (x: number) => -x
   const { wood, lines, margin } = WOOD[family](

@@ -5,6 +5,7 @@
 import { gaugeOf, type Instrument, type StringPosition } from '@/core/instrument/instrument'
 import { layersOver, sameLayers } from '@/core/instrument/layers'
 import { isOnFoot } from '@/core/knots/fastenings'
+import { itemAt } from '@/core/list/item-at'
 import type { DrawnString } from './drawn-string'
 
 /** One turn of string on a foot, by its radius. */
@@ -50,7 +51,7 @@ export function feetOf(
     groups.set(group[0]?.number ?? position.number, group)
   }
   return [...groups.values()].map((group): DrawnFoot => {
-    const strings = group.map((p) => drawn[p.number - 1] as DrawnString)
+    const strings = group.map((p) => itemAt(drawn, p.number - 1))
     const radius = ((group[0]?.tail.postDiameter ?? 0.018) * MM) / 2
     // What most lies over is wound first.
     const inward = [...group].sort(
@@ -60,7 +61,7 @@ export function feetOf(
     const layers = inward.map((p): FootLayer => {
       const width = gaugeOf(p) * MM * HEAVIER
       out += width
-      const s = drawn[p.number - 1] as DrawnString
+      const s = itemAt(drawn, p.number - 1)
       return { called: p.called.number, radius: out - width / 2, width, from: { x: s.x, y: s.tail } }
     })
     return {

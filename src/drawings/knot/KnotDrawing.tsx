@@ -4,6 +4,7 @@ import type { Fixture } from '@/core/knots/tails/tail-end'
 import { crossingsOf, type View } from '@/core/knots/topology/crossings'
 import { alongOf, stretch, type Polyline, type Vec3 } from '@/core/knots/topology/curve'
 import type { Tying } from '@/core/knots/tying'
+import { itemAt } from '@/core/list/item-at'
 import { asSeen, handsOf, nameOfRodAt, type Frame, type Hand } from './frame'
 import { RodDrawing } from './RodDrawing'
 
@@ -58,13 +59,13 @@ export function KnotDrawing({
   const curve = asSeen(state.curve, view, hand)
   const rods = state.fixtures.map((rod): Fixture => ({
     ...rod,
-    at: asSeen([rod.at], view, hand)[0] as Vec3,
-    axis: asSeen([rod.axis], view, hand)[0] as Vec3,
+    at: itemAt(asSeen([rod.at], view, hand), 0),
+    axis: itemAt(asSeen([rod.axis], view, hand), 0),
   }))
-  const hands = handsOf(state, hand).map((one) => ({ ...one, at: asSeen([one.at], view, hand)[0] as Vec3 }))
+  const hands = handsOf(state, hand).map((one) => ({ ...one, at: itemAt(asSeen([one.at], view, hand), 0) }))
   const { behind, before } = layers(curve, rods)
   const looks = { parts: state.parts, fresh: state.fresh, curve }
-  const [first, last] = [curve[0] as Vec3, curve[curve.length - 1] as Vec3]
+  const [first, last] = [itemAt(curve, 0), itemAt(curve, curve.length - 1)]
   return (
     <svg
       viewBox={`${frame.left} ${frame.top} ${frame.width} ${frame.height}`}
@@ -220,7 +221,7 @@ function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
   const flat = curve.map(([x, y]): Vec3 => [x, y, 0])
   const along = alongOf(flat)
   const alongAt = (at: number) => {
-    const [before, after] = [along[Math.floor(at)] as number, along[Math.ceil(at)] as number]
+    const [before, after] = [itemAt(along, Math.floor(at)), itemAt(along, Math.ceil(at))]
     return before + (after - before) * (at - Math.floor(at))
   }
   return (
@@ -234,8 +235,8 @@ function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
         const [at, half] = [alongAt(over), gapAt(curve, over, under)]
         // No further than the string lies before the same rods.
         const cut = [
-          Math.max(along[run.from] as number, at - half),
-          Math.min(along[run.to] as number, at + half),
+          Math.max(itemAt(along, run.from), at - half),
+          Math.min(itemAt(along, run.to), at + half),
         ] as const
         const from = Math.max(run.from, along.findLastIndex((far) => far <= cut[0]) - 1)
         const to = Math.min(run.to, along.findIndex((far) => far >= cut[1]) + 1)
@@ -253,7 +254,7 @@ function Runs({ runs, curve, parts, fresh }: Looks & { runs: readonly Run[] }) {
 /** Which way a curve leads at a place along it, in the eye's plane. */
 function headingAt(curve: Polyline, at: number): readonly [number, number] {
   const i = Math.min(Math.floor(at), curve.length - 2)
-  const [a, b] = [curve[i] as Vec3, curve[i + 1] as Vec3]
+  const [a, b] = [itemAt(curve, i), itemAt(curve, i + 1)]
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1
   return [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
 }
@@ -270,7 +271,7 @@ function gapAt(curve: Polyline, over: number, under: number): number {
 function Piece({ from, to, curve, parts, fresh }: Run & Looks) {
   const pieces: { part: Part; isFresh: boolean; from: number; to: number }[] = []
   for (let i = from; i <= to; i += 1) {
-    const [part, isFresh] = [parts[i] as Part, i >= fresh[0] && i <= fresh[1]]
+    const [part, isFresh] = [itemAt(parts, i), i >= fresh[0] && i <= fresh[1]]
     const last = pieces[pieces.length - 1]
     if (last && last.part === part && last.isFresh === isFresh) last.to = i
     else pieces.push({ part, isFresh, from: Math.max(from, i - 1), to: i })
@@ -318,7 +319,7 @@ function Tight({ curve, parts, rods }: Looks & { rods: readonly Fixture[] }) {
     .map((p, i) => ({ i, z: p[2] }))
     .slice(1)
     .sort((a, b) => a.z - b.z)
-  const hidden = order.filter(({ i }) => rods.some((rod) => passesBehind(curve[i] as Vec3, rod)))
+  const hidden = order.filter(({ i }) => rods.some((rod) => passesBehind(itemAt(curve, i), rod)))
   const shown = order.filter((o) => !hidden.includes(o))
   const piece = ({ i }: { i: number }) => {
     const part = parts[i]

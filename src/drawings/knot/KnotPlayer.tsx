@@ -15,6 +15,7 @@ import type { Part, TyingState } from '@/core/knots/tails/state'
 import { FROM_INSIDE, FROM_OUTSIDE } from '@/core/knots/topology/crossings'
 import type { Vec3 } from '@/core/knots/topology/curve'
 import { tightness, type Tying } from '@/core/knots/tying'
+import { itemAt } from '@/core/list/item-at'
 import { useTints } from '@/ui/use-tints'
 import { asSeen, frameOf, handsOf, nameOfRodAt, type Hand } from './frame'
 import { KnotDrawing } from './KnotDrawing'
@@ -232,10 +233,10 @@ function place(
     (name === 'working end' && rod?.kind === 'tuning pin' && parts.includes('tag'))
   if (!at || label.hidden) return
   if (!holds) label.textContent = name === 'rod' ? (rod?.kind ?? '') : (called ?? '')
-  const [x, y] = asSeen([[at[0], at[1], at[2]]], { turn, tilt }, hand)[0] as Vec3
+  const [x, y] = itemAt(asSeen([[at[0], at[1], at[2]]], { turn, tilt }, hand), 0)
   // A short rod is named below itself: its name would hide it.
   const lower = name === 'rod' && rod && rod.half < 6 ? rod.radius + 1.2 : 0
-  const centre = asSeen([[0, middle, 0]], { turn, tilt }, hand)[0] as Vec3
+  const centre = itemAt(asSeen([[0, middle, 0]], { turn, tilt }, hand), 0)
   const left = box.clientWidth / 2 + (x - centre[0]) * zoom
   const top = box.clientHeight / 2 - (y - lower - centre[1]) * zoom
   const [width, height] = [label.offsetWidth, label.offsetHeight]
@@ -273,10 +274,10 @@ function nameAt(
 ): Vec3 | undefined {
   const of = parts.flatMap((p, i) => (p === part ? [i] : []))
   if (of.length < 3) return undefined
-  const led = leads === 'standing part' && (curve[0] as Vec3)[1] < 6
+  const led = leads === 'standing part' && itemAt(curve, 0)[1] < 6
   const share =
     part === 'standing part' ? (led ? 0 : 0.12) : part === 'tag' ? 0.8 : parts.includes('tag') ? 0.25 : 1
-  return curve[of[Math.round((of.length - 1) * share)] as number]
+  return curve[itemAt(of, Math.round((of.length - 1) * share))]
 }
 
 const never = () => () => undefined

@@ -5,8 +5,9 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { Euler, Quaternion, Vector3, type Group, type OrthographicCamera, type ShaderMaterial } from 'three'
 import type { TyingState } from '@/core/knots/tails/state'
 import type { FixtureKind } from '@/core/knots/tails/tail-end'
-import { mirrored, type Vec3 } from '@/core/knots/topology/curve'
+import { mirrored } from '@/core/knots/topology/curve'
 import { tightness, type Tying } from '@/core/knots/tying'
+import { itemAt } from '@/core/list/item-at'
 import type { Texture } from '../field/texture'
 import type { Frame, Hand } from './frame'
 import type { Motion } from './motion'
@@ -152,7 +153,7 @@ function Scene({ tying, motion, frame, hand, tints, surface, openness, bore, onM
       rods.current?.children.forEach((child, i) => {
         const rod = state.fixtures[i]
         child.visible = rod !== undefined
-        if (rod) child.position.set(...(flip([rod.at])[0] as Vec3))
+        if (rod) child.position.set(...itemAt(flip([rod.at]), 0))
       })
       laid.current = { at, tying, hand, state }
     }

@@ -4,6 +4,7 @@
 import { BufferAttribute, BufferGeometry, DynamicDrawUsage } from 'three'
 import type { Part } from '@/core/knots/tails/state'
 import type { Polyline, Vec3 } from '@/core/knots/topology/curve'
+import { itemAt } from '@/core/list/item-at'
 
 /** Rings of a tube, and points of a ring. */
 const RINGS = 240
@@ -55,8 +56,8 @@ export function layTube(geometry: BufferGeometry, { curve, parts, fresh, radius 
   for (let i = 0; i < RINGS; i += 1) {
     const at = (i * last) / (RINGS - 1)
     const k = Math.min(last - 1, Math.floor(at))
-    const p = mix(curve[k] as Vec3, curve[k + 1] as Vec3, at - k)
-    const direction = unit(less(curve[Math.min(last, k + 2)] as Vec3, curve[Math.max(0, k - 1)] as Vec3))
+    const p = mix(itemAt(curve, k), itemAt(curve, k + 1), at - k)
+    const direction = unit(less(itemAt(curve, Math.min(last, k + 2)), itemAt(curve, Math.max(0, k - 1))))
     if (before) along += Math.hypot(...less(p, before))
     before = p
     const off = side[0] * direction[0] + side[1] * direction[1] + side[2] * direction[2]
@@ -67,7 +68,7 @@ export function layTube(geometry: BufferGeometry, { curve, parts, fresh, radius 
       direction[0] * side[1] - direction[1] * side[0],
     ]
     const here = Math.round(at)
-    const part = PART[parts[here] as Part]
+    const part = PART[itemAt(parts, here)]
     const isFresh = here >= fresh[0] && here <= fresh[1] ? 1 : 0
     for (let r = 0; r <= ROUND; r += 1) {
       const angle = (2 * Math.PI * r) / ROUND

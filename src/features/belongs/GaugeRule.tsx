@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/list/item-at'
 import { measure } from '@/core/measure'
 import { measureText, type Units } from '@/ui/format/measure'
 import { spread } from '@/drawings/spread'
@@ -39,7 +40,7 @@ export function GaugeRule({ marks, units }: { readonly marks: readonly GaugeMark
       <line x1={8} x2={WIDTH - 8} y1={72} y2={72} stroke="var(--ink)" strokeWidth={1} />
       {sorted.map(({ label, gauge, kind }, i) => {
         const at = x(share(gauge))
-        const text = x(places[i] as number)
+        const text = x(itemAt(places, i))
         const isNew = kind === 'new'
         return (
           <g key={label}>

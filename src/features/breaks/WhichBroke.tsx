@@ -3,8 +3,9 @@
 import Link from 'next/link'
 import { useEffect, useRef, useState, type FormEvent } from 'react'
 import { pages } from '@/boundary/paths'
-import { samePiece, type Instrument, type StringPosition } from '@/core/instrument/instrument'
+import { samePiece, type Instrument } from '@/core/instrument/instrument'
 import { numberName } from '@/core/instrument/names'
+import { itemAt } from '@/core/list/item-at'
 import { materialWord } from '@/core/strings/construction'
 import type { ShelfReading } from '@/core/names/find-on-shelf'
 import { PickableField } from '@/drawings/field/PickableField'
@@ -34,7 +35,7 @@ export function WhichBroke({ instrument, broken, jobs }: WhichBrokeProps) {
   const [text, setText] = useState('')
   const box = useRef<HTMLInputElement>(null)
   useEffect(() => box.current?.focus({ preventScroll: true }), [])
-  const position = instrument.positions[picker.selected - 1] as StringPosition
+  const position = itemAt(instrument.positions, picker.selected - 1)
   const { name } = leadingNames(position)
   const jobId = jobs[position.number]
 
@@ -85,7 +86,7 @@ export function WhichBroke({ instrument, broken, jobs }: WhichBrokeProps) {
                   onClick={() => take(number)}
                 >
                   <span className="font-semibold">
-                    {leadingNames(instrument.positions[number - 1] as StringPosition).name}
+                    {leadingNames(itemAt(instrument.positions, number - 1)).name}
                   </span>{' '}
                   <span className="text-sm text-soft">{means}</span>
                 </button>

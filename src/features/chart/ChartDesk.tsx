@@ -9,6 +9,7 @@ import { chartLine } from '@/core/chart/chart-line'
 import { findings } from '@/core/chart/findings'
 import type { Instrument } from '@/core/instrument/instrument'
 import { USUAL_TENSION } from '@/core/instrument/preset-families'
+import { itemAt } from '@/core/list/item-at'
 import { useLayAtHand } from '@/ui/find/at-hand'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAnnounce } from '@/ui/shell/UndoToast'
@@ -57,7 +58,7 @@ export function ChartDesk({
         : new Map(instrument.positions.map((p) => [p.number, p.called.number])),
     [instrument],
   )
-  const marked = useMemo(() => new Set(found.map(({ numbers }) => numbers[0] as number)), [found])
+  const marked = useMemo(() => new Set(found.map(({ numbers }) => itemAt(numbers, 0))), [found])
   const goTo = useCallback((number: number) => {
     const input = document.querySelector<HTMLInputElement>(`#line-${number} input[data-column="4"]`)
     input?.focus()

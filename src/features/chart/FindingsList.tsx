@@ -1,6 +1,7 @@
 'use client'
 
 import type { Finding } from '@/core/chart/findings'
+import { itemAt } from '@/core/list/item-at'
 import { PhraseText } from '@/ui/figure/PhraseText'
 
 /** What is odd or wrong about the chart; each leads to its line. */
@@ -25,7 +26,7 @@ export function FindingsList({
           <button
             type="button"
             className="grid min-h-11 w-full grid-cols-[1.25rem_1fr] items-baseline gap-1 py-1 text-left text-sm hover:underline"
-            onClick={() => onPick(numbers[0] as number)}
+            onClick={() => onPick(itemAt(numbers, 0))}
           >
             <span className="font-semibold text-ochre" aria-hidden>
               {weight === 'wrong' ? '×' : '!'}

@@ -9,6 +9,7 @@ import { pages } from '@/boundary/paths'
 import type { Habits } from '@/core/fitting/habits'
 import { HARDWARE, HARDWARE_COLUMNS, HARDWARE_PARTS, type HardwareColumn } from '@/core/hardware/columns'
 import type { Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
 import { BackLink } from '@/ui/shell/BackLink'
 import { useAnnounce } from '@/ui/shell/UndoToast'
 import { send } from '@/ui/shell/send'
@@ -81,7 +82,7 @@ export function HardwareDesk({ instrument, habits, measured }: HardwareDeskProps
   }
 
   const section = shown.find(({ from }) => from === looked?.from) ?? shown[0]
-  const column = looked && columns.includes(looked.column) ? looked.column : (columns[0] as HardwareColumn)
+  const column = looked && columns.includes(looked.column) ? looked.column : itemAt(columns, 0)
   const openSection = draft.sections[Math.min(open, draft.sections.length - 1)]
   const aboutCell = (of: HardwareSection) => (
     <AboutCell

@@ -8,6 +8,7 @@ import { pages } from '@/boundary/paths'
 import { counted } from '@/core/list/counted'
 import { samePiece, soldByClass, type StringPosition } from '@/core/instrument/instrument'
 import { numberName } from '@/core/instrument/names'
+import { itemAt } from '@/core/list/item-at'
 import type { InstrumentView } from '@/data/views/instrument-view'
 import { CloseUp } from '@/drawings/field/CloseUp'
 import { useLayAtHand } from '@/ui/find/at-hand'
@@ -34,7 +35,7 @@ export function InstrumentDesk({ view, start, now, spares, askSite }: Instrument
   const picker = useStringPicker(instrument, start)
   // The field answers a key at once; close-up and plate follow when there is time between keys.
   const followed = useDeferredValue(picker.selected)
-  const position = instrument.positions[picker.selected - 1] as StringPosition
+  const position = itemAt(instrument.positions, picker.selected - 1)
   useLayAtHand(instrument, picker.pick)
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
@@ -143,7 +144,7 @@ interface PlatePanelProps extends Pick<InstrumentDeskProps, 'view' | 'now' | 'as
 const PlatePanel = memo(function PlatePanel({ view, number, now, spare, askSite }: PlatePanelProps) {
   const { instrument, positions } = view
   const [asking, setAsking] = useState(false)
-  const position = instrument.positions[number - 1] as StringPosition
+  const position = itemAt(instrument.positions, number - 1)
   const here = positions[number] ?? { on: null, jobId: null, history: [], happened: 0 }
   const paired = samePiece(instrument, position).length > 1
   return (

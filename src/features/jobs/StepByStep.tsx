@@ -11,6 +11,8 @@ import { shortWalk, type ShortLine } from '@/core/fitting/short-walk'
 import { stepsTogether, type SharedStep } from '@/core/fitting/together'
 import type { StepKey } from '@/core/fitting/step'
 import type { Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { TurnArrow } from '@/drawings/TurnArrow'
 import { StepDrawing } from '@/drawings/step/StepDrawing'
 import { Figure } from '@/ui/figure/Figure'
@@ -100,7 +102,7 @@ export function StepByStep({ instrument, jobs: inTheWorkshop, pictures, me, hold
   // Until someone moves, the first step that is not done; marks that were kept here may still be on their way.
   const [at, setAt] = useState<number | null>(null)
   const here = Math.min(at ?? (firstOpen < 0 ? steps.length - 1 : firstOpen), steps.length - 1)
-  const { step, members: ids } = steps[here] as SharedStep
+  const { step, members: ids } = itemAt(steps, here)
   // Each person’s own, on this device: full for the first time.
   const [length, setLength] = useStoredState<'full' | 'short'>(`walk of ${me ?? ''}`, 'full', 'device')
   const isShort = length === 'short'
@@ -121,8 +123,9 @@ export function StepByStep({ instrument, jobs: inTheWorkshop, pictures, me, hold
   const last = here === steps.length - 1
   const aloudAt = (i: number) => {
     const one = steps[i]
-    const line = isShort && lines.find(({ steps: own }) => own.includes(one as SharedStep))
-    return line ? lineAloud(line, units) : one ? stepAloud(one.step, units) : ''
+    if (!one) return ''
+    const line = isShort && lines.find(({ steps: own }) => own.includes(one))
+    return line ? lineAloud(line, units) : stepAloud(one.step, units)
   }
   const goTo = (i: number) => {
     setAt(i)
@@ -138,12 +141,12 @@ export function StepByStep({ instrument, jobs: inTheWorkshop, pictures, me, hold
     const open = line.steps.filter((one) => !isDone(one))
     const sent = open.map((one) => mark(one, true))
     if (line === lines.at(-1)) toLog(sent.at(-1) ?? Promise.resolve(true), ids[0])
-    else goTo(steps.indexOf((line.steps.at(-1) ?? steps[here]) as SharedStep) + 1)
+    else goTo(steps.indexOf(requireValue(line.steps.at(-1) ?? steps[here])) + 1)
   }
   const goOn = () => {
-    const current = isShort && lines.find(({ steps: own }) => own.includes(steps[here] as SharedStep))
+    const current = isShort && lines.find(({ steps: own }) => own.includes(itemAt(steps, here)))
     if (current) return finish(current)
-    const sent = mark(steps[here] as SharedStep, true)
+    const sent = mark(itemAt(steps, here), true)
     if (step.key === 'log') toLog(sent, ids[0])
     else if (!last) {
       const next = me === null ? -1 : nextOpen(here + 1)

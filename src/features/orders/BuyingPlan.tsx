@@ -6,6 +6,7 @@ import { endpoints } from '@/boundary/endpoints'
 import { callsByHand } from '@/boundary/endpoints-by-hand'
 import { pages } from '@/boundary/paths'
 import { counted } from '@/core/list/counted'
+import { requireValue } from '@/core/list/require-value'
 import { moneyText } from '@/core/stores/money'
 import type { OrderPlan } from '@/core/stores/buying'
 import type { Unmet } from '@/core/stores/order-plan'
@@ -203,7 +204,7 @@ export function BuyingPlan({ bench }: { readonly bench: BuyingBench }) {
                   plan={made.one}
                   bench={bench}
                   isMain={false}
-                  onWrite={() => write(made.one as OrderPlan)}
+                  onWrite={() => write(requireValue(made.one))}
                 />
               )}
             </>

@@ -109,7 +109,7 @@ export function PhotoSheet({ instrument, measured }: PhotoSheetProps) {
   }
   const mark = (key: MarkKey, spot: Spot) => setMarked((had) => ({ ...had, [key]: spot }))
   const next = () => {
-    const at = keys.indexOf(asked as MarkKey)
+    const at = asked === null ? -1 : keys.indexOf(asked)
     setAsked([...keys.slice(at + 1), ...keys.slice(0, at)].find((key) => !marked[key]) ?? null)
   }
   const keep = async () => {

@@ -1,6 +1,7 @@
 /**
  * What is marked on the picture, one after another: the sheet’s corners or the ruler’s ends, then each string’s upper end, middle and lower end.
  */
+import { itemAt } from '@/core/list/item-at'
 import type { Spot } from '@/core/photo/homography'
 import type { MarkedString } from '@/core/photo/place-camera'
 import type { Scale } from '@/core/photo/scale'
@@ -15,7 +16,7 @@ const CORNER_NAMES = ['upper left', 'upper right', 'lower right', 'lower left'] 
 const SCALE_MARKS: Readonly<Record<Scale['kind'], readonly MarkKey[]>> = { sheet: CORNERS, ruler: ENDS }
 
 /** The first of what tells the size. */
-export const firstMark = (scale: Scale['kind']): MarkKey => SCALE_MARKS[scale][0] as MarkKey
+export const firstMark = (scale: Scale['kind']): MarkKey => itemAt(SCALE_MARKS[scale], 0)
 
 /** Everything to mark, in the order of the hand. */
 export function marksFor(scale: Scale['kind'], strings: readonly number[]): readonly MarkKey[] {

@@ -2,6 +2,7 @@
 
 import { Check, X } from 'lucide-react'
 import { useState } from 'react'
+import { requireValue } from '@/core/list/require-value'
 import type { Choice } from '@/core/practice/choice'
 import type { PickQuestion } from '@/core/practice/question'
 import { useKeys } from '@/ui/shell/use-keys'
@@ -25,7 +26,7 @@ export function AskedPick({ own, question, count, isLast, onDone }: AskedProps<P
     '3': () => choose(choices[2]),
     '4': () => choose(choices[3]),
   })
-  const right = choices.find(({ mistake }) => mistake === null) as Choice
+  const right = requireValue(choices.find(({ mistake }) => mistake === null))
   const isRight = chosen?.choice.mistake === null
   return (
     <AskedFrame

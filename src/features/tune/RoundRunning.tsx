@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { pages } from '@/boundary/paths'
+import { itemAt } from '@/core/list/item-at'
 import { noteWord } from '@/core/pitch/note'
 import { keyBetween } from '@/core/ear/key-between'
 import { pluckedSound, SIMULATED_RATE } from '@/core/ear/simulated-sound'
@@ -74,10 +75,10 @@ export function RoundRunning(props: RoundRunningProps) {
   const order = hears ? positions.map((_, i) => i).toReversed() : round.order
   const next = order.find((i) => !through.has(i) && !skipped.has(i)) ?? null
   const now = picked ?? next
-  const nameOf = (i: number) => leadingNames(positions[i] as StringPosition).name
+  const nameOf = (i: number) => leadingNames(itemAt(positions, i)).name
   /** With what it sounds at rest, where that is not what its letter says. */
   const soundingName = (i: number) => {
-    const { note } = positions[i] as StringPosition
+    const { note } = itemAt(positions, i)
     return note.accidental === 0 ? nameOf(i) : `${nameOf(i)}, which sounds ${noteWord(note)}`
   }
   const aim = now === null || hears ? 0 : round.aimOf(now)
@@ -111,8 +112,8 @@ export function RoundRunning(props: RoundRunningProps) {
   const { ear, take: takeHeard, targets } = listening
 
   const pluckSimulated = async (string: number, all = simulated) => {
-    const hz = (targets[string] as number) * 2 ** ((all.standing[string] as number) / 1200)
-    const samples = pluckedSound(positions[string] as StringPosition, instrument.referenceA, hz, Math.random)
+    const hz = itemAt(targets, string) * 2 ** (itemAt(all.standing, string) / 1200)
+    const samples = pluckedSound(itemAt(positions, string), instrument.referenceA, hz, Math.random)
     play(samples, SIMULATED_RATE)
     loggedPluck.current = null
     const last = await ear.hearAll(samples, SIMULATED_RATE)
@@ -123,13 +124,13 @@ export function RoundRunning(props: RoundRunningProps) {
     const stands = isPractice ? (simulated.standing[other] ?? 0) : 0
     const sound = (i: number, cents: number) =>
       pluckedSound(
-        positions[i] as StringPosition,
+        itemAt(positions, i),
         instrument.referenceA,
-        (targets[i] as number) * 2 ** (cents / 1200),
+        itemAt(targets, i) * 2 ** (cents / 1200),
         Math.random,
       )
     const [one, two] = [sound(string, 0), sound(other, stands)]
-    return one.map((sample, i) => (sample + (two[i] as number)) / 2)
+    return one.map((sample, i) => (sample + itemAt(two, i)) / 2)
   }
   const turnSimulated = (string: number) => {
     const turned = turnedTo(simulated, string, aim)
@@ -142,7 +143,7 @@ export function RoundRunning(props: RoundRunningProps) {
     else void ear.listen(takeHeard)
   }, [ear, takeHeard])
 
-  const position = now === null ? null : (positions[now] as StringPosition)
+  const position = now === null ? null : itemAt(positions, now)
   const stands = heard && heard.string === now ? heard.cents : null
   const last = turns.at(-1)
   return (
@@ -189,13 +190,13 @@ export function RoundRunning(props: RoundRunningProps) {
                 ? 'Pluck it, and turn nothing.'
                 : stands === null
                   ? `Pluck it, and leave it ${aimWords(aim)}.`
-                  : turnWords(position, targets[now] as number, stands, aim)}
+                  : turnWords(position, itemAt(targets, now), stands, aim)}
             </p>
             {set.order === 'by ear' && !hears && (
               <ByEar
                 step={earSteps.find(({ string }) => string === now)}
                 nameOf={soundingName}
-                tuned={(i) => ({ position: positions[i] as StringPosition, hz: targets[i] as number })}
+                tuned={(i) => ({ position: itemAt(positions, i), hz: itemAt(targets, i) })}
                 onHear={(other) => play(bothSounds(now, other), SIMULATED_RATE)}
               />
             )}
@@ -210,7 +211,7 @@ export function RoundRunning(props: RoundRunningProps) {
           <RoundDrawing
             positions={positions}
             found={positions.map((_, i) => round.foundOf(i))}
-            standing={positions.map((_, i) => (round.heard.has(i) ? (round.standing[i] as number) : null))}
+            standing={positions.map((_, i) => (round.heard.has(i) ? itemAt(round.standing, i) : null))}
             within={set.within}
             now={now}
             describedAs={`Where the strings of ${instrument.name} were found, and where they are taken to stand now`}

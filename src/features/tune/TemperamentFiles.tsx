@@ -3,6 +3,7 @@
 import { useId } from 'react'
 import { endpoints } from '@/boundary/endpoints'
 import { files } from '@/boundary/paths'
+import { requireValue } from '@/core/list/require-value'
 import type { KeptTemperament } from '@/data/workshop/temperaments'
 import { useAct } from '@/ui/shell/use-act'
 
@@ -56,7 +57,7 @@ export function TemperamentFiles({ temperaments, chosen }: TemperamentFilesProps
             type="button"
             className="button"
             onClick={() =>
-              void act(endpoints.dropTemperament(own.id as number), {}, `${own.name} is taken away.`)
+              void act(endpoints.dropTemperament(requireValue(own.id)), {}, `${own.name} is taken away.`)
             }
           >
             Take it away

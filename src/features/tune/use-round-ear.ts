@@ -5,6 +5,7 @@ import type { Among, Heard } from '@/core/ear/listener'
 import { voiceOf } from '@/core/ear/string-voice'
 import { STRAYS } from '@/core/ear/which-plucked'
 import type { Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
 import { centsAbove } from '@/core/pitch/cents'
 import { frequencyIn, type Temperament } from '@/core/temper/temperament'
 import { useEar } from './use-ear'
@@ -49,7 +50,7 @@ export function useRoundEar(
       }),
     [instrument, targets],
   )
-  const expected = strings[next] as (typeof strings)[number]
+  const expected = itemAt(strings, next)
   const among = useMemo((): Among => ({ strings, next }), [strings, next])
   const ear = useEar(expected, among)
   const told = useRef(onString)
@@ -59,7 +60,7 @@ export function useRoundEar(
   const take = useCallback(
     ({ reading, which, pluck }: Heard) => {
       if (which === null || reading.hz === null || reading.error > UNSURE) return
-      told.current({ string: which, cents: centsAbove(reading.hz, targets[which] as number), pluck })
+      told.current({ string: which, cents: centsAbove(reading.hz, itemAt(targets, which)), pluck })
     },
     [targets],
   )

@@ -2,6 +2,7 @@
 
 import { useMemo } from 'react'
 import type { StringPosition } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
 import { SoundboardModel } from '@/core/rounds/soundboard-model'
 import { RoundBelief, roundOrder, type RoundOrder } from '@/core/rounds/tuning-round'
 import { offEqual, type Temperament } from '@/core/temper/temperament'
@@ -33,7 +34,7 @@ export function standsIn(
   positions: readonly StringPosition[],
   temperament: Temperament,
 ): readonly number[] {
-  return stands.map((at, i) => at - offEqual(temperament, (positions[i] as StringPosition).note))
+  return stands.map((at, i) => at - offEqual(temperament, itemAt(positions, i).note))
 }
 
 /** The board as it is known by now. */

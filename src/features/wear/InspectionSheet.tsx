@@ -5,9 +5,10 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import { endpoints } from '@/boundary/endpoints'
 import { pages } from '@/boundary/paths'
-import { firstOfPieces, type StringPosition } from '@/core/instrument/instrument'
+import { firstOfPieces } from '@/core/instrument/instrument'
 import { mishapWord } from '@/core/fitting/mishaps'
 import { leadingNames, numberName } from '@/core/instrument/names'
+import { itemAt } from '@/core/list/item-at'
 import { materialWord } from '@/core/strings/construction'
 import { HOUR } from '@/core/units/time'
 import { CONDITIONS, type Condition } from '@/core/wear/life'
@@ -50,7 +51,7 @@ export function InspectionSheet({ wear, asked, now }: InspectionSheetProps) {
   const [refused, setRefused] = useState<string | null>(null)
   const first = onBoard.find(({ number }) => !lookedBefore.has(number))?.number ?? onBoard[0]?.number ?? 1
   const picker = useStringPicker(instrument, asked ?? first)
-  const position = instrument.positions[picker.selected - 1] as StringPosition
+  const position = itemAt(instrument.positions, picker.selected - 1)
   const string = strings.find(({ number }) => number === position.number)
   const possible = signsFor(position)
   // What was seen once is still there until another string is on.

@@ -6,6 +6,7 @@ import { pages } from '@/boundary/paths'
 import { firstOfPieces, samePiece, type StringPosition } from '@/core/instrument/instrument'
 import { leadingNames, numberName } from '@/core/instrument/names'
 import { counted } from '@/core/list/counted'
+import { itemAt } from '@/core/list/item-at'
 import { yearsOf } from '@/core/wear/period'
 import { lookWords } from '@/core/wear/signs'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
@@ -47,7 +48,7 @@ export function InstrumentWearSheet({ wear, asked, now }: InstrumentWearSheetPro
   const likeliest = [...wear.strings].sort((a, b) => b.chance - a.chance)[0]
   const start = asked ?? places[0]?.position ?? likeliest?.number ?? 1
   const picker = useStringPicker(instrument, Math.min(instrument.positions.length, Math.max(1, start)))
-  const position = instrument.positions[picker.selected - 1] as StringPosition
+  const position = itemAt(instrument.positions, picker.selected - 1)
   const { name } = leadingNames(position, octaveNames)
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">

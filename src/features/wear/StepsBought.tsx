@@ -1,5 +1,6 @@
 'use client'
 
+import { itemAt } from '@/core/list/item-at'
 import { moneyText } from '@/core/stores/money'
 import { fineChanceText } from '@/ui/format/chance'
 import type { Change } from '@/core/wear/change-before'
@@ -59,7 +60,7 @@ export function StepsBought({
                     {i === 0
                       ? 'nothing changed'
                       : added.length === 1
-                        ? `${nameOf(added[0] as number)}, too`
+                        ? `${nameOf(itemAt(added, 0))}, too`
                         : `${step.ids.length} others`}
                   </span>
                   <span className="whitespace-nowrap text-soft">{moneyText(step.cost, currency)}</span>

@@ -1,4 +1,5 @@
 import type { StringPosition } from '@/core/instrument/instrument'
+import { requireValue } from '@/core/list/require-value'
 import { siteFacts, sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import type { InstrumentWear } from '@/data/views/wear-of-instrument'
 
@@ -45,7 +46,7 @@ export function WhereItBroke({
           .filter((site) => counts.has(site))
           .sort((a, b) => at[a] - at[b])
           .map((site, i) => {
-            const count = counts.get(site) as number
+            const count = requireValue(counts.get(site))
             const x = at[site]
             // Words stand above and below by turns, so that none runs into the next.
             const up = i % 2 === 0

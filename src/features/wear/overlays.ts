@@ -1,6 +1,7 @@
 /** What the field can show of its strings: a figure for each, on a scale that can be read off. */
 import { restFigures } from '@/core/fitting/figures'
 import type { Instrument, StringPosition } from '@/core/instrument/instrument'
+import { requireValue } from '@/core/list/require-value'
 import { measure } from '@/core/measure'
 import { siteFacts } from '@/core/wear/break-sites'
 import { CONDITIONS } from '@/core/wear/life'
@@ -124,7 +125,7 @@ export function overlayOf(overlay: Overlay, wear: InstrumentWear, units: Units):
   const most = Math.max(0, ...known.map(({ value }) => value))
   // Breaks are whole: each level stands for one at least.
   const top = named
-    ? (named.at(-1) as number)
+    ? requireValue(named.at(-1))
     : overlay === 'breaks'
       ? Math.max(LEVELS - 1, most)
       : roundUp(most)

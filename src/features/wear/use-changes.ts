@@ -1,6 +1,7 @@
 'use client'
 
 import { useMemo, useState } from 'react'
+import { requireValue } from '@/core/list/require-value'
 import type { BeforeDate, StringBefore } from '@/data/views/before-date'
 import { chanceAllHold } from '@/core/wear/breaks-ahead'
 import { changesWorthMaking, cheapestThatHolds, type Change, type MayChange } from '@/core/wear/change-before'
@@ -12,7 +13,7 @@ export function useChanges({ strings, rates, sureChance, hourMinor }: BeforeDate
   const may = useMemo(() => strings.map((one) => mayChange(one, hourMinor)), [strings, hourMinor])
   const steps = useMemo(() => oneStringMore(changesWorthMaking(known, may)), [known, may])
   const enough = cheapestThatHolds(steps, sureChance)
-  const proposed = enough ?? (steps.at(-1) as Change)
+  const proposed = enough ?? requireValue(steps.at(-1))
   // Until a string is ticked by hand, what is worth most is ticked: it follows the date.
   const [byHand, setTicked] = useState<ReadonlySet<number> | null>(null)
   const ticked = useMemo(() => byHand ?? new Set(proposed.ids), [byHand, proposed])

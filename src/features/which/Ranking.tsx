@@ -7,6 +7,8 @@ import type { Ranked } from '@/core/identify/posterior'
 import { chartedWords, clueWords } from '@/core/identify/tell'
 import { gaugeOf, type Instrument } from '@/core/instrument/instrument'
 import { numberName } from '@/core/instrument/names'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import { measure } from '@/core/measure'
 import { materialWord } from '@/core/strings/construction'
 import { PhraseText } from '@/ui/figure/PhraseText'
@@ -42,7 +44,7 @@ export function Ranking({ instrument, ranked, clues }: RankingProps) {
         // The first is told in full, the others by where they fall behind it.
         const told = clues
           .map((clue, i) => ({ clue, i }))
-          .filter(({ i }) => place === 0 || (shares[i] as number) < BEHIND * (ranked[0]?.shares[i] as number))
+          .filter(({ i }) => place === 0 || itemAt(shares, i) < BEHIND * requireValue(ranked[0]?.shares[i]))
         return (
           <li key={position.number} className="py-3">
             <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">

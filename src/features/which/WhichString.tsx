@@ -12,6 +12,7 @@ import { contradicting, posterior, ranking } from '@/core/identify/posterior'
 import { readClues, type BenchFacts } from '@/core/identify/read-clues'
 import { clueWords, howToFind } from '@/core/identify/tell'
 import type { Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
 import { PhraseText } from '@/ui/figure/PhraseText'
 import { FieldDrawing, FieldFrame } from '@/drawings/field/FieldDrawing'
 import { fieldShape } from '@/drawings/field/field-shape'
@@ -293,7 +294,7 @@ function GivenClues({
           {odd.length === 1 ? 'One clue does not go with the rest: ' : 'These do not go together: '}
           {odd.map((index, i) => (
             <span key={index}>
-              {i > 0 && ' and '}“<PhraseText phrase={clueWords(clues[index] as Clue)} />”
+              {i > 0 && ' and '}“<PhraseText phrase={clueWords(itemAt(clues, index))} />”
             </span>
           ))}
           . Look again at {odd.length === 1 ? 'that one' : 'them'} first.

@@ -2,8 +2,9 @@
  * Fastening the lower end: knot and board, loop, foot.
  */
 import { ANCHOR_LENGTH } from '../../knots/anchor-length'
-import { handMoves, type HandMoves } from '../../knots/hand-moves'
+import { handMoves } from '../../knots/hand-moves'
 import { saidFor } from '../../knots/tails/said-for'
+import { requireValue } from '../../list/require-value'
 import { measure, say, type Phrase } from '../../measure'
 import { coreMaterial } from '../../strings/construction'
 import { isGlued } from '../cautions'
@@ -20,7 +21,7 @@ import {
   type StepMaker,
 } from '../context'
 import { footOf, wrapBelowPitch } from '../feet'
-import { anchorGoes, knotWords, type KnotWords } from '../knot-words'
+import { anchorGoes, knotWords } from '../knot-words'
 import { hasEyelet, hasHitchPin } from '../parts'
 import { knotComesFirst } from '../threading'
 
@@ -61,14 +62,14 @@ export const tieKnot: StepMaker = (context) => {
         ? [{ label: hold === 'toggle' ? 'Toggle' : 'Anchor', measure: measure('length', ANCHOR_LENGTH) }]
         : []),
     ],
-    ...(knotWords(context.position.tail.fastening) as KnotWords),
+    ...requireValue(knotWords(context.position.tail.fastening)),
     picture: 'knot',
   })
 }
 
 /** Which knot, what it takes, and what it rests on. */
 function knotSentences(context: FittingContext): readonly Phrase[] {
-  const { name, lays, draws } = handMoves(context.position.tail.fastening) as HandMoves
+  const { name, lays, draws } = requireValue(handMoves(context.position.tail.fastening))
   // The step’s drawing looks from outside.
   const said = (move: string) => say`${saidFor(move, { inside: false, hand: context.habits.hand })}`
   return [

@@ -4,6 +4,7 @@
 import { comparedWith, FIFTH, OCTAVE } from '../../instrument/compared-with'
 import type { Instrument, StringPosition } from '../../instrument/instrument'
 import { theName } from '../../instrument/names'
+import { itemAt } from '../../list/item-at'
 import { measure, say, type Phrase } from '../../measure'
 import { semitoneNumber } from '../../pitch/note'
 import { AGES_BY, type Stretching } from '../../settle/stretching'
@@ -165,7 +166,7 @@ const MOST_INTERVALS = 6
 /** The intervals from the lowest string up, as they are tuned by ear; nothing where they are too many, or no such steps. */
 function intervalsUp({ positions }: Instrument): readonly Phrase[] {
   const up = positions.map(({ note }) => semitoneNumber(note)).sort((a, b) => a - b)
-  const steps = up.slice(1).map((pitch, i) => INTERVALS[pitch - (up[i] as number)])
+  const steps = up.slice(1).map((pitch, i) => INTERVALS[pitch - itemAt(up, i)])
   if (steps.length === 0 || steps.length > MOST_INTERVALS || steps.some((step) => step === undefined))
     return []
   return [say`From the lowest: ${steps.join(', ')}.`]
@@ -261,7 +262,7 @@ export const stretch: StepMaker = (context) => {
   const { title, how, costs, mistake } = STRETCHES[habits.stretching]
   const { settlingAfter } = only(context).key
   const cycles = settlingAfter.length - 1
-  const saves = Math.max(0, (settlingAfter[0] as number) - (settlingAfter[cycles] as number))
+  const saves = Math.max(0, itemAt(settlingAfter, 0) - itemAt(settlingAfter, cycles))
   const { name } = turnerOf(only(context).position.head.pin)
   return step({
     key: 'stretch',
@@ -274,7 +275,7 @@ export const stretch: StepMaker = (context) => {
       costs,
     ],
     figures: [{ label: `Saves turning ${name}, in two weeks`, measure: measure('angle', saves) }],
-    others: [{ label: 'Left alone it would take', measure: measure('angle', settlingAfter[0] as number) }],
+    others: [{ label: 'Left alone it would take', measure: measure('angle', itemAt(settlingAfter, 0)) }],
     right: say`Each time it falls by less.`,
     mistake,
     picture: 'pulls',

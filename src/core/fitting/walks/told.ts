@@ -6,6 +6,7 @@ import { PRESETS } from '../../instrument/preset-families'
 import { FAMILIES, type Family } from '../../instrument/family'
 import { positionAt, type Instrument } from '../../instrument/instrument'
 import { readNotes } from '../../instrument/read-notes'
+import { requireValue } from '../../list/require-value'
 import type { Phrase } from '../../measure'
 import { FRESH, type FittingState } from '../context'
 import { fittingFigures } from '../figures'
@@ -14,7 +15,7 @@ import { DEFAULT_HABITS, type Habits } from '../habits'
 import type { Step } from '../step'
 
 export const shelf = readShelf('demo').instruments
-export const on = (slug: string): Instrument => shelf.find((one) => one.slug === slug) as Instrument
+export const on = (slug: string): Instrument => requireValue(shelf.find((one) => one.slug === slug))
 
 /** An instrument of each family that is nobody’s: from its preset. */
 export const own = (family: Family, notes = PRESETS[family].begins.notes): Instrument => {

@@ -2,6 +2,7 @@
  * States of a knot being drawn down as they are kept and shown: what hangs below the board, evenly spaced, and the way from
  * one state to the next.
  */
+import { itemAt } from '../../list/item-at'
 import { parted } from '../rope/parted'
 import type { Drawn } from '../rope/draw-down'
 import type { Rod } from '../rope/rod'
@@ -50,7 +51,7 @@ function below(curve: Polyline): Polyline {
 
 /** The state at a share of the way from one to the next, 0 to 1; at both ends too what packing has brought too near is parted. */
 export function between(a: Hanging, b: Hanging, t: number, rod: Rod | null): Hanging {
-  const at = a.rod && b.rod && (blend([a.rod], [b.rod], t)[0] as Vec3)
+  const at = a.rod && b.rod && itemAt(blend([a.rod], [b.rod], t), 0)
   return {
     curve: parted(blend(a.curve, b.curve, t), rod && at && { ...rod, at }),
     up: a.up + (b.up - a.up) * t,

@@ -1,6 +1,7 @@
 /**
  * States packed for keeping: steps from the hole down, of five bits a coordinate.
  */
+import { itemAt } from '../../list/item-at'
 import type { Vec3 } from '../topology/curve'
 import { HANGS_FROM, type Hanging } from './between'
 
@@ -22,7 +23,7 @@ export function pack({ curve, up, rod }: Hanging): PackedState {
   const widest = curve
     .slice(1)
     .reduce(
-      (most, p, i) => Math.max(most, ...p.map((v, k) => Math.abs(v - (curve[i] as Vec3)[k as 0 | 1 | 2]))),
+      (most, p, i) => Math.max(most, ...p.map((v, k) => Math.abs(v - itemAt(curve, i)[k as 0 | 1 | 2]))),
       0,
     )
   const unit = Math.ceil((widest / LARGEST) * 1.04 * 1e5) / 1e5
@@ -31,10 +32,10 @@ export function pack({ curve, up, rod }: Hanging): PackedState {
   const at: [number, number, number] = [...HANGS_FROM]
   for (const point of curve.slice(1)) {
     const step = point.map((v, k) =>
-      Math.max(-LARGEST, Math.min(LARGEST, Math.round((v - (at[k] as number)) / unit))),
+      Math.max(-LARGEST, Math.min(LARGEST, Math.round((v - itemAt(at, k)) / unit))),
     ) as [number, number, number]
     step.forEach((s, k) => {
-      at[k] = (at[k] as number) + s * unit
+      at[k] = itemAt(at, k) + s * unit
     })
     const bits = ((step[0] + 16) << 10) | ((step[1] + 16) << 5) | (step[2] + 16)
     bytes += String.fromCharCode(bits >> 8, bits & 255)

@@ -2,6 +2,7 @@
  * Which states of a knot being drawn down are kept: as few as can be, so that between each two the string passes nowhere
  * through itself and stays the same knot.
  */
+import { itemAt } from '../../list/item-at'
 import type { Rod } from '../rope/rod'
 import { alexander } from '../topology/alexander'
 import { nearest } from '../topology/clearance'
@@ -35,16 +36,16 @@ export function leadsTo(a: Hanging, b: Hanging, rod: Rod | null, knot: string): 
  * @throws RangeError where even two neighbours can't be reached from each other
  */
 export function thinned(all: readonly Hanging[], rod: Rod | null): readonly Hanging[] {
-  const knot = knotHanging((all[0] as Hanging).curve)
-  const kept = [all[0] as Hanging]
+  const knot = knotHanging(itemAt(all, 0).curve)
+  const kept = [itemAt(all, 0)]
   for (let i = 0; i < all.length - 1;) {
     let next = i
     for (let j = i + 1; j < all.length && j - i <= MAX_STATES_APART; j += 1) {
-      if (leadsTo(all[i] as Hanging, all[j] as Hanging, rod, knot)) next = j
+      if (leadsTo(itemAt(all, i), itemAt(all, j), rod, knot)) next = j
       else if (next > i) break
     }
     if (next === i) throw new RangeError(`State ${i} of ${all.length}: no later one can be reached from it.`)
-    kept.push(all[next] as Hanging)
+    kept.push(itemAt(all, next))
     i = next
   }
   return kept

@@ -1,6 +1,8 @@
 /**
  * A knot tied before the eye as hands tie it: a move for each sentence, and the whole string at every moment.
  */
+import { itemAt } from '../../list/item-at'
+import { requireValue } from '../../list/require-value'
 import type { TailFastening } from '../fastenings'
 import { minus, norm, smooth, type Polyline, type Vec3 } from '../topology/curve'
 import { type HandAt, type Part, type TyingState } from '../tails/state'
@@ -61,12 +63,12 @@ export function byHand(
     drawnFrom,
     stateAt: (at) => {
       const k = Math.min(moves.length - 1, Math.max(0, Math.ceil(at) - 1))
-      const state = (states[k] as (t: number) => TyingState)(Math.min(1, Math.max(0, at - k)))
+      const state = itemAt(states, k)(Math.min(1, Math.max(0, at - k)))
       const isIn = anchored && k >= anchorFrom
       return seen({
         ...state,
         fixtures: state.fixtures.filter(({ kind }) => kind !== 'anchor' || isIn),
-        hands: (moves[k] as Move).holds.flatMap((hold) => handAt(hold, state.curve, film)),
+        hands: itemAt(moves, k).holds.flatMap((hold) => handAt(hold, state.curve, film)),
       })
     },
   }
@@ -83,7 +85,7 @@ function statesOf(
   film: Film,
   { tailEnd, stateAt, stages }: Tying,
 ): { readonly states: readonly ((t: number) => TyingState)[]; readonly drawnFrom: number | null } {
-  const end = tailEnd as TailEnd
+  const end = requireValue(tailEnd)
   const last = stages.length - 1
   let pose: Polyline | null = null
   let staged = 0
@@ -122,7 +124,7 @@ function posesOf({ poses }: Posed, { counts, lies }: Film, before: Polyline | nu
 /** Points that a move brings somewhere else, from the first of them to the last. */
 function whatMoves(through: readonly Polyline[]): TyingState['fresh'] {
   const [from, to] = [through[0], through[through.length - 1]] as [Polyline, Polyline]
-  const moves = from.flatMap((p, i) => (norm(minus(p, to[i] as Vec3)) > 1 ? [i] : []))
+  const moves = from.flatMap((p, i) => (norm(minus(p, itemAt(to, i))) > 1 ? [i] : []))
   return [moves[0] ?? -1, moves[moves.length - 1] ?? -1]
 }
 
@@ -133,7 +135,7 @@ function posedState(
   fresh: TyingState['fresh'],
 ): TyingState {
   const first = counts.slice(0, -FROM_THE_END).reduce((sum, n) => sum + n, 0)
-  const tag = first + (counts[counts.length - FROM_THE_END] as number)
+  const tag = first + itemAt(counts, counts.length - FROM_THE_END)
   return {
     curve,
     cord: null,
@@ -165,15 +167,15 @@ function handAt({ hand, how, at }: Hold, curve: Polyline, { counts }: Film): rea
   if (!('section' in at)) return [{ hand, how, at }]
   const points = counts.reduce((sum, n) => sum + n, 1)
   // Drawn down, its sections are gone: whoever pulls has the long part.
-  if (curve.length !== points) return how === 'pulls' ? [{ hand, how, at: curve[LONG_PART] as Vec3 }] : []
+  if (curve.length !== points) return how === 'pulls' ? [{ hand, how, at: itemAt(curve, LONG_PART) }] : []
   const before = counts.slice(0, at.section).reduce((sum, n) => sum + n, 0)
-  const point = curve[Math.round(before + at.share * (counts[at.section] as number))]
+  const point = curve[Math.round(before + at.share * itemAt(counts, at.section))]
   return point ? [{ hand, how, at: point }] : []
 }
 
 /** A state as whoever ties it has it before them. */
 function turned(state: TyingState): TyingState {
-  const turn = (p: Vec3) => asTied([p])[0] as Vec3
+  const turn = (p: Vec3) => itemAt(asTied([p]), 0)
   return {
     ...state,
     curve: asTied(state.curve),

@@ -2,6 +2,7 @@
  * How the whole string lies while a knot is laid with the hands: in sections that keep their points from pose to pose, so
  * that the way from one to the next carries every point of the string to its own place.
  */
+import { itemAt } from '../../list/item-at'
 import { blend, resample, smooth, type Polyline, type Vec3 } from '../topology/curve'
 
 /** The string's way from the long part to the end, one piece a section; in gauges. */
@@ -23,7 +24,7 @@ export function laidOut(pose: Pose, counts: readonly number[]): Polyline {
     const from = reached
     // A section ends where the next begins.
     reached += (k === pose.length - 1 ? section.length - 1 : section.length) * PER_SPAN
-    const points = resample(fine.slice(from, reached + 1), (counts[k] as number) + 1)
+    const points = resample(fine.slice(from, reached + 1), itemAt(counts, k) + 1)
     return k === pose.length - 1 ? points : points.slice(0, -1)
   })
 }
@@ -32,9 +33,7 @@ export function laidOut(pose: Pose, counts: readonly number[]): Polyline {
 export function onTheWay(laid: readonly Polyline[], t: number): Polyline {
   const at = Math.min(1, Math.max(0, t)) * (laid.length - 1)
   const from = Math.min(laid.length - 2, Math.floor(at))
-  return laid.length === 1
-    ? (laid[0] as Polyline)
-    : blend(laid[from] as Polyline, laid[from + 1] as Polyline, at - from)
+  return laid.length === 1 ? itemAt(laid, 0) : blend(itemAt(laid, from), itemAt(laid, from + 1), at - from)
 }
 
 /** What hangs below its board, turned to lie before whoever ties it: the long part to the right, the first bend away. */
@@ -54,5 +53,5 @@ export function turnedOver(piece: Polyline, height: number, degrees: number): Po
 
 /** Points in a straight line, its ends among them. */
 export function straight(from: Vec3, to: Vec3, count: number): Polyline {
-  return Array.from({ length: count }, (_, i) => blend([from], [to], i / (count - 1))[0] as Vec3)
+  return Array.from({ length: count }, (_, i) => itemAt(blend([from], [to], i / (count - 1)), 0))
 }

@@ -1,6 +1,7 @@
 /**
  * Knots that are tied with the end, and hold their anchor by a loop of the long part that is laid over it. As they hang.
  */
+import { itemAt } from '../../list/item-at'
 import type { AnchorPlace, TailEnd } from '../tails/tail-end'
 import { tailEndOf } from '../tails/tail-ends'
 import { plus, type Polyline, type Vec3 } from '../topology/curve'
@@ -75,7 +76,7 @@ function ledThrough(
   const reach = (share: number) => begins + Math.round(share * (along.length - 1 - begins))
   return shares.map((share, i) => ({
     along,
-    from: i === 0 ? DOWN_TO : reach(shares[i - 1] as number),
+    from: i === 0 ? DOWN_TO : reach(itemAt(shares, i - 1)),
     to: reach(share),
     holds: holds[i] ?? [],
   }))

@@ -1,6 +1,7 @@
 /**
  * How a string is held on its tuning pin: each way with its timing, stage by stage.
  */
+import { itemAt } from '../../list/item-at'
 import type { TuningPin } from '../../winding/pin'
 import type { HeadFastening } from '../fastenings'
 import type { Fixture } from '../tails/tail-end'
@@ -217,7 +218,7 @@ export function headState(
   { radius, isMirrored }: DrawnPin = USUAL_PIN,
 ): TyingState {
   const { k, t } = stageAt(at, head.stages.length)
-  const [stage, before] = [head.stages[k] as HeadStage, head.stages[k - 1] ?? null]
+  const [stage, before] = [itemAt(head.stages, k), head.stages[k - 1] ?? null]
   const mix = (a: number, b: number) => a + (b - a) * t
   const turns = before ? mix(before.turns, stage.turns) : 0
   const bent = before ? mix(before.bent, stage.bent) : 0

@@ -2,6 +2,8 @@
  * A string on its tuning pin as a curve in space. The pin lies across the picture, its wood to the left and its end to
  * the right; the string comes up from below. Lengths are in gauges.
  */
+import { itemAt } from '../../list/item-at'
+import { requireValue } from '../../list/require-value'
 import { norm, minus, smooth, type Polyline, type Vec3 } from '../topology/curve'
 
 /** How the wraps run along the pin. */
@@ -68,7 +70,7 @@ export function woundString({ radius, turns, runs, bent, tail }: WoundPin): {
       tail === 'free' ? 0 : clearBelow(smooth(tailPlaces.map(inSpace), 6), 0, angle),
     ),
   }
-  const first = turned(wraps.length > 1 ? (wraps[wraps.length - 1] as OnPin) : hangs)
+  const first = turned(wraps.length > 1 ? itemAt(wraps, wraps.length - 1) : hangs)
   const below: Polyline = Array.from({ length: BELOW_POINTS }, (_, i) => 1 - i / BELOW_POINTS).map(
     (t): Vec3 => [first[0], first[1] - (first[1] + BELOW) * t, first[2]],
   )
@@ -90,7 +92,7 @@ export function woundString({ radius, turns, runs, bent, tail }: WoundPin): {
 
 /** Points that lie on top of each other are one. */
 const apartFrom = (points: Polyline) =>
-  points.filter((p, i) => i === 0 || norm(minus(p, points[i - 1] as Vec3)) > 0.05)
+  points.filter((p, i) => i === 0 || norm(minus(p, itemAt(points, i - 1))) > 0.05)
 
 /** Where along the pin the string lies after so many turns from its hole; the wood is at the negative end. */
 function along(runs: Runs, turns: number, tucked: number): number {
@@ -158,10 +160,10 @@ function supported(places: readonly OnPin[], { tail, radius, angle }: Under): re
     const last = lying.length - 1
     if (last > 0)
       raw[last] = Math.max(
-        raw[last] as number,
-        clearBelow([...tail, ...spots.slice(0, Math.max(0, last - gap))], (lying[last] as OnPin).x, angle),
+        itemAt(raw, last),
+        clearBelow([...tail, ...spots.slice(0, Math.max(0, last - gap))], itemAt(lying, last).x, angle),
       )
-    lying = evenly(raw, Math.round(1.1 / (radius * STEP))).map((out, i) => ({ ...(lying[i] as OnPin), out }))
+    lying = evenly(raw, Math.round(1.1 / (radius * STEP))).map((out, i) => ({ ...itemAt(lying, i), out }))
   }
   return lying
 }
@@ -171,7 +173,7 @@ function restsOn({ x, round }: OnPin, points: Polyline, count: number): number {
   const [uy, uz] = [-Math.cos(round), -Math.sin(round)]
   let out = 0
   for (let i = 0; i < count; i += 1) {
-    const [px, py, pz] = points[i] as Vec3
+    const [px, py, pz] = itemAt(points, i)
     const dx = px - x
     const room = APART * APART - dx * dx
     if (room <= 0) continue
@@ -266,8 +268,8 @@ function tailOf(radius: number, tail: Tail, bent: number): readonly OnPin[] {
             [0.8, 1.05],
             [1.2, 1.3],
           ].map(([x, by], i) => ({
-            x: x as number,
-            round: Math.PI + (by as number) * (3 / radius),
+            x: requireValue(x),
+            round: Math.PI + requireValue(by) * (3 / radius),
             out: radius + LYING + Math.max(0, i - 2) * 0.8,
           }))
         : [0.5, 1.3, 2.1, 2.95, 3.1].map((x, i) => ({
@@ -276,7 +278,7 @@ function tailOf(radius: number, tail: Tail, bent: number): readonly OnPin[] {
             out: radius + LYING + (i > 2 ? (i - 2.4) * 1.2 : 0),
           }))
   return straight.map((p, i) => {
-    const o = over[i] as OnPin
+    const o = itemAt(over, i)
     return {
       x: p.x + (o.x - p.x) * bent,
       round: p.round + (o.round - p.round) * bent,

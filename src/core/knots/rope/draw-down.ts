@@ -2,6 +2,7 @@
  * Drawing a knot down: the standing part is pulled and the tag held until the string gives no more, while it lies nowhere
  * through itself, its anchor or the board. Lengths are in gauges.
  */
+import { itemAt } from '../../list/item-at'
 import { pushPair } from './push'
 import type { Rod } from './rod'
 import { lengthOf, resample, type Polyline, type Vec3 } from '../topology/curve'
@@ -63,15 +64,15 @@ export function drawDown({ curve, rod, stop }: Draw): readonly Drawn[] {
     }
     if (strainOf(p, n, rest) < TAUT) {
       moved += 1
-      for (let i = 0; i < n && (p[3 * i + 1] as number) > 0.6; i += 1)
-        p[3 * i + 1] = (p[3 * i + 1] as number) + STRIDE
+      for (let i = 0; i < n && itemAt(p, 3 * i + 1) > 0.6; i += 1)
+        p[3 * i + 1] = itemAt(p, 3 * i + 1) + STRIDE
     }
     stiffen(p, n)
     for (let sweep = 0; sweep < SWEEPS; sweep += 1) {
       for (let i = 0; i + 1 < n; i += 1) hold(p, i, rest, n)
       for (let i = n - 2; i >= 0; i -= 1) hold(p, i, rest, n)
       if (sweep % 2 === 0) continue
-      for (let k = 0; k < pairs.length; k += 2) pushPair(p, pairs[k] as number, pairs[k + 1] as number, APART)
+      for (let k = 0; k < pairs.length; k += 2) pushPair(p, itemAt(pairs, k), itemAt(pairs, k + 1), APART)
       if (rod) pushOffRod(p, n, rod, at)
       keepBelow(p, n, stop)
     }
@@ -82,28 +83,27 @@ export function drawDown({ curve, rod, stop }: Draw): readonly Drawn[] {
 function stateNow(p: Float64Array, n: number, rod: Rod | null, at: readonly number[]): Drawn {
   return {
     curve: Array.from({ length: n }, (_, i): Vec3 => [
-      p[3 * i] as number,
-      p[3 * i + 1] as number,
-      p[3 * i + 2] as number,
+      itemAt(p, 3 * i),
+      itemAt(p, 3 * i + 1),
+      itemAt(p, 3 * i + 2),
     ]),
-    rod: rod && { ...rod, at: [at[0] as number, at[1] as number, at[2] as number] },
+    rod: rod && { ...rod, at: [itemAt(at, 0), itemAt(at, 1), itemAt(at, 2)] },
   }
 }
 
 /** Bends give way a little toward straight. */
 function stiffen(p: Float64Array, n: number): void {
   for (let j = 3; j < 3 * (n - 1); j += 1)
-    p[j] =
-      (p[j] as number) + STIFFNESS * (((p[j - 3] as number) + (p[j + 3] as number)) / 2 - (p[j] as number))
+    p[j] = itemAt(p, j) + STIFFNESS * ((itemAt(p, j - 3) + itemAt(p, j + 3)) / 2 - itemAt(p, j))
 }
 
 function strainOf(p: Float64Array, n: number, rest: number): number {
   let length = 0
   for (let i = 0; i + 1 < n; i += 1)
     length += Math.hypot(
-      (p[3 * i + 3] as number) - (p[3 * i] as number),
-      (p[3 * i + 4] as number) - (p[3 * i + 1] as number),
-      (p[3 * i + 5] as number) - (p[3 * i + 2] as number),
+      itemAt(p, 3 * i + 3) - itemAt(p, 3 * i),
+      itemAt(p, 3 * i + 4) - itemAt(p, 3 * i + 1),
+      itemAt(p, 3 * i + 5) - itemAt(p, 3 * i + 2),
     )
   return length / (rest * (n - 1)) - 1
 }
@@ -112,18 +112,18 @@ function strainOf(p: Float64Array, n: number, rest: number): number {
 function hold(p: Float64Array, i: number, rest: number, n: number): void {
   const a = 3 * i
   const b = a + 3
-  const dx = (p[b] as number) - (p[a] as number)
-  const dy = (p[b + 1] as number) - (p[a + 1] as number)
-  const dz = (p[b + 2] as number) - (p[a + 2] as number)
+  const dx = itemAt(p, b) - itemAt(p, a)
+  const dy = itemAt(p, b + 1) - itemAt(p, a + 1)
+  const dz = itemAt(p, b + 2) - itemAt(p, a + 2)
   const d = Math.sqrt(dx * dx + dy * dy + dz * dz) || 1e-9
   const [wa, wb] = i === 0 ? [0, 1] : i === n - 2 ? [1, 0] : [0.5, 0.5]
   const f = (d - rest) / d
-  p[a] = (p[a] as number) + wa * f * dx
-  p[a + 1] = (p[a + 1] as number) + wa * f * dy
-  p[a + 2] = (p[a + 2] as number) + wa * f * dz
-  p[b] = (p[b] as number) - wb * f * dx
-  p[b + 1] = (p[b + 1] as number) - wb * f * dy
-  p[b + 2] = (p[b + 2] as number) - wb * f * dz
+  p[a] = itemAt(p, a) + wa * f * dx
+  p[a + 1] = itemAt(p, a + 1) + wa * f * dy
+  p[a + 2] = itemAt(p, a + 2) + wa * f * dz
+  p[b] = itemAt(p, b) - wb * f * dx
+  p[b + 1] = itemAt(p, b + 1) - wb * f * dy
+  p[b + 2] = itemAt(p, b + 2) - wb * f * dz
 }
 
 /** Pairs that could come to touch before they are gathered again. */
@@ -132,9 +132,9 @@ function gather(p: Float64Array, n: number, pairs: number[]): void {
   const reach = (APART + 0.6) ** 2
   for (let i = 0; i < n; i += 1)
     for (let j = i + NEIGHBOURS; j < n; j += 1) {
-      const dx = (p[3 * i] as number) - (p[3 * j] as number)
-      const dy = (p[3 * i + 1] as number) - (p[3 * j + 1] as number)
-      const dz = (p[3 * i + 2] as number) - (p[3 * j + 2] as number)
+      const dx = itemAt(p, 3 * i) - itemAt(p, 3 * j)
+      const dy = itemAt(p, 3 * i + 1) - itemAt(p, 3 * j + 1)
+      const dz = itemAt(p, 3 * i + 2) - itemAt(p, 3 * j + 2)
       if (dx * dx + dy * dy + dz * dz < reach) pairs.push(3 * i, 3 * j)
     }
 }
@@ -144,9 +144,9 @@ function pushOffRod(p: Float64Array, n: number, { axis: [ux, uy, uz], radius }: 
   const clear = radius + APART / 2
   let [slid, touching] = [0, 0]
   for (let i = 0; i < n; i += 1) {
-    const dx = (p[3 * i] as number) - (at[0] as number)
-    const dy = (p[3 * i + 1] as number) - (at[1] as number)
-    const dz = (p[3 * i + 2] as number) - (at[2] as number)
+    const dx = itemAt(p, 3 * i) - itemAt(at, 0)
+    const dy = itemAt(p, 3 * i + 1) - itemAt(at, 1)
+    const dz = itemAt(p, 3 * i + 2) - itemAt(at, 2)
     const along = dx * ux + dy * uy + dz * uz
     const [rx, ry, rz] = [dx - along * ux, dy - along * uy, dz - along * uz]
     const d = Math.sqrt(rx * rx + ry * ry + rz * rz)
@@ -154,27 +154,27 @@ function pushOffRod(p: Float64Array, n: number, { axis: [ux, uy, uz], radius }: 
     const f = (clear - d) / d
     slid += along
     touching += 1
-    p[3 * i] = (p[3 * i] as number) + f * rx * 0.8
-    p[3 * i + 1] = (p[3 * i + 1] as number) + f * ry * 0.8
-    p[3 * i + 2] = (p[3 * i + 2] as number) + f * rz * 0.8
-    at[0] = (at[0] as number) - f * rx * 0.2
-    at[1] = (at[1] as number) - f * ry * 0.2
-    at[2] = (at[2] as number) - f * rz * 0.2
+    p[3 * i] = itemAt(p, 3 * i) + f * rx * 0.8
+    p[3 * i + 1] = itemAt(p, 3 * i + 1) + f * ry * 0.8
+    p[3 * i + 2] = itemAt(p, 3 * i + 2) + f * rz * 0.8
+    at[0] = itemAt(at, 0) - f * rx * 0.2
+    at[1] = itemAt(at, 1) - f * ry * 0.2
+    at[2] = itemAt(at, 2) - f * rz * 0.2
   }
   // Its middle stays where the string grips it, and it stops at the board as the string does.
   const slide = touching > 0 ? (0.1 * slid) / touching : 0
-  at[0] = (at[0] as number) + slide * ux
-  at[2] = (at[2] as number) + slide * uz
-  at[1] = Math.min((at[1] as number) + slide * uy, -radius)
+  at[0] = itemAt(at, 0) + slide * ux
+  at[2] = itemAt(at, 2) + slide * uz
+  at[1] = Math.min(itemAt(at, 1) + slide * uy, -radius)
 }
 
 /** Above the stop there is only the string in its hole. */
 function keepBelow(p: Float64Array, n: number, stop: number): void {
   for (let i = 0; i < n; i += 1) {
-    const y = p[3 * i + 1] as number
+    const y = itemAt(p, 3 * i + 1)
     if (y <= stop - 0.5) continue
-    const x = p[3 * i] as number
-    const z = p[3 * i + 2] as number
+    const x = itemAt(p, 3 * i)
+    const z = itemAt(p, 3 * i + 2)
     const off = Math.hypot(x, z)
     if (off < HOLE) {
       const f = Math.min(1, 0.1 / (off || 1))

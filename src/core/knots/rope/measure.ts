@@ -1,7 +1,8 @@
 /**
  * What is measured on a knot that is drawn down: how much string it takes, and how wide it is against a hole.
  */
-import { alongOf, minus, norm, type Polyline, type Vec3 } from '../topology/curve'
+import { itemAt } from '../../list/item-at'
+import { alongOf, minus, norm, type Polyline } from '../topology/curve'
 import { clearOfRod, type Rod } from './rod'
 
 /** Nearer than this, centre to centre, two parts touch; a little over a gauge, as they lie when they are drawn down. */
@@ -28,14 +29,14 @@ export function measureKnot(curve: Polyline, rod: Rod | null, top: number): Knot
   const begins = curve.findIndex(([, y]) => y <= 0)
   const leaves = lastTouch(curve, along, rod)
   const knot = curve.slice(begins, leaves + 1).filter(([, y]) => y <= top)
-  return { takes: (along[leaves] as number) - (along[begins] as number), width: leastWidth(knot) + 1 }
+  return { takes: itemAt(along, leaves) - itemAt(along, begins), width: leastWidth(knot) + 1 }
 }
 
 function lastTouch(curve: Polyline, along: readonly number[], rod: Rod | null): number {
   for (let i = curve.length - 1; i > 0; i -= 1) {
-    if (rod && clearOfRod([curve[i] as Vec3], rod) < TOUCHING / 2) return i
-    for (let j = 0; j < i && (along[i] as number) - (along[j] as number) > NEIGHBOURS; j += 1) {
-      if (norm(minus(curve[i] as Vec3, curve[j] as Vec3)) < TOUCHING) return i
+    if (rod && clearOfRod([itemAt(curve, i)], rod) < TOUCHING / 2) return i
+    for (let j = 0; j < i && itemAt(along, i) - itemAt(along, j) > NEIGHBOURS; j += 1) {
+      if (norm(minus(itemAt(curve, i), itemAt(curve, j))) < TOUCHING) return i
     }
   }
   return 0

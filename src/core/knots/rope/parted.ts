@@ -1,6 +1,7 @@
 /**
  * A curve between two that were kept, with what has come too near on the straight way from the one to the other moved apart.
  */
+import { itemAt } from '../../list/item-at'
 import { alongOf, type Polyline, type Vec3 } from '../topology/curve'
 import { pushPair } from './push'
 import { clearOfRod, type Rod } from './rod'
@@ -36,21 +37,21 @@ export function parted(curve: Polyline, rod: Rod | null): Polyline {
   for (let round = 0, moved = true; moved && round < ROUNDS; round += 1) {
     moved = false
     for (let k = 0; k < pairs.length; k += 2)
-      moved = pushPair(p, pairs[k] as number, pairs[k + 1] as number, APART) > CLOSE || moved
+      moved = pushPair(p, itemAt(pairs, k), itemAt(pairs, k + 1), APART) > CLOSE || moved
     if (rod) for (const i of beside) moved = pushOff(p, i, rod, clear) || moved
     if (moved)
       for (let i = 0; i + 1 < curve.length; i += 1)
-        hold(p, 3 * i, ((along[i + 1] as number) - (along[i] as number)) * STRETCH)
+        hold(p, 3 * i, (itemAt(along, i + 1) - itemAt(along, i)) * STRETCH)
   }
-  return curve.map((_, i): Vec3 => [p[3 * i] as number, p[3 * i + 1] as number, p[3 * i + 2] as number])
+  return curve.map((_, i): Vec3 => [itemAt(p, 3 * i), itemAt(p, 3 * i + 1), itemAt(p, 3 * i + 2)])
 }
 
 /** Flat coordinates and no square roots: this is asked for with every picture. */
 function pairsNear(p: Float64Array, along: readonly number[]): readonly number[] {
   const n = along.length
-  const at = (i: number) => p[i] as number
+  const at = (i: number) => itemAt(p, i)
   let widest = 0
-  for (let i = 1; i < n; i += 1) widest = Math.max(widest, (along[i] as number) - (along[i - 1] as number))
+  for (let i = 1; i < n; i += 1) widest = Math.max(widest, itemAt(along, i) - itemAt(along, i - 1))
   const pairs: number[] = []
   for (let i = 0; i < n; i += 1)
     for (let j = i + 1; j < n; j += 1) {
@@ -59,31 +60,30 @@ function pairsNear(p: Float64Array, along: readonly number[]): readonly number[]
       const dz = at(3 * j + 2) - at(3 * i + 2)
       const d = dx * dx + dy * dy + dz * dz
       if (d > FAR * FAR) j += Math.floor((FAR - NEAR) / widest)
-      else if (d < NEAR * NEAR && (along[j] as number) - (along[i] as number) > NEIGHBOURS)
-        pairs.push(3 * i, 3 * j)
+      else if (d < NEAR * NEAR && itemAt(along, j) - itemAt(along, i) > NEIGHBOURS) pairs.push(3 * i, 3 * j)
     }
   return pairs
 }
 
 /** Points that have been pushed apart along the string are brought back, half the way each. */
 function hold(p: Float64Array, a: number, most: number): void {
-  const dx = (p[a + 3] as number) - (p[a] as number)
-  const dy = (p[a + 4] as number) - (p[a + 1] as number)
-  const dz = (p[a + 5] as number) - (p[a + 2] as number)
+  const dx = itemAt(p, a + 3) - itemAt(p, a)
+  const dy = itemAt(p, a + 4) - itemAt(p, a + 1)
+  const dz = itemAt(p, a + 5) - itemAt(p, a + 2)
   const d = Math.sqrt(dx * dx + dy * dy + dz * dz)
   if (d <= most) return
   const f = ((d - most) / d) * 0.5
   for (let k = 0; k < 3; k += 1) {
     const v = f * (k === 0 ? dx : k === 1 ? dy : dz)
-    p[a + k] = (p[a + k] as number) + v
-    p[a + 3 + k] = (p[a + 3 + k] as number) - v
+    p[a + k] = itemAt(p, a + k) + v
+    p[a + 3 + k] = itemAt(p, a + 3 + k) - v
   }
 }
 
 function pushOff(p: Float64Array, i: number, { at, axis }: Rod, clear: number): boolean {
-  const dx = (p[i] as number) - at[0]
-  const dy = (p[i + 1] as number) - at[1]
-  const dz = (p[i + 2] as number) - at[2]
+  const dx = itemAt(p, i) - at[0]
+  const dy = itemAt(p, i + 1) - at[1]
+  const dz = itemAt(p, i + 2) - at[2]
   const along = dx * axis[0] + dy * axis[1] + dz * axis[2]
   const rx = dx - along * axis[0]
   const ry = dy - along * axis[1]
@@ -91,8 +91,8 @@ function pushOff(p: Float64Array, i: number, { at, axis }: Rod, clear: number): 
   const d = Math.sqrt(rx * rx + ry * ry + rz * rz)
   if (d >= clear || d < 1e-6) return false
   const f = (clear - d) / d
-  p[i] = (p[i] as number) + f * rx
-  p[i + 1] = (p[i + 1] as number) + f * ry
-  p[i + 2] = (p[i + 2] as number) + f * rz
+  p[i] = itemAt(p, i) + f * rx
+  p[i + 1] = itemAt(p, i + 1) + f * ry
+  p[i + 2] = itemAt(p, i + 2) + f * rz
   return clear - d > CLOSE
 }

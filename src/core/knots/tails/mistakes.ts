@@ -1,6 +1,7 @@
 /**
  * What goes wrong when a knot is tied, as curves of their own to lie beside the right one.
  */
+import { itemAt } from '../../list/item-at'
 import type { TailFastening } from '../fastenings'
 import type { Vec3 } from '../topology/curve'
 import type { AnchorPlace, TailEnd } from './tail-end'
@@ -18,7 +19,7 @@ type Way = TailEnd['way']
 const changed = (way: Way, change: (p: Vec3, i: number) => Vec3): Way => way.map(change)
 const over = (way: Way, from: number, heights: readonly number[]): Way =>
   changed(way, (p, i) =>
-    i >= from && i < from + heights.length ? [p[0], p[1], heights[i - from] as number] : p,
+    i >= from && i < from + heights.length ? [p[0], p[1], itemAt(heights, i - from)] : p,
   )
 
 /** The hitch crossed outward: the standing part goes up on the wrong side of its own beginning. */

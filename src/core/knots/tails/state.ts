@@ -1,6 +1,7 @@
 /**
  * How the string lies at any moment of the tying: stage by stage, and smoothly between one stage and the next.
  */
+import { itemAt } from '../../list/item-at'
 import {
   alongOf,
   blend,
@@ -54,7 +55,7 @@ export function centreline({ way }: Pick<TailEnd, 'way'>): Polyline {
 
 /** The point of a centreline where the bight turns back. */
 export function bightOf(curve: Polyline): number {
-  return curve.reduce((best, p, i) => (p[0] < (curve[best] as Vec3)[0] ? i : best), 0)
+  return curve.reduce((best, p, i) => (p[0] < itemAt(curve, best)[0] ? i : best), 0)
 }
 
 /** The stage that a moment falls in, counted from 0, and how far it has got, 0 to 1. */
@@ -71,14 +72,14 @@ export function stageAt(at: number, stages: number): { readonly k: number; reado
  */
 export function stateOf(tailEnd: TailEnd, at: number, drawn: readonly Hanging[] | null): TyingState {
   const { k, t } = stageAt(at, tailEnd.stages.length)
-  const stage = tailEnd.stages[k] as TailEndStage
+  const stage = itemAt(tailEnd.stages, k)
   const before = tailEnd.stages[k - 1] ?? null
   const fixtures = tailEnd.fixtures.filter(({ since }) => since <= k)
   const drawing = tailEnd.drawnTo !== null && k === tailEnd.stages.length - 1
   if (drawing) return drawnState(tailEnd, fixtures, drawn, t)
   if (stage.shift) {
     const from = before?.shift ?? plus(stage.shift, [0, 0, 2])
-    const curve = blend([from], [stage.shift], t)[0] as Vec3
+    const curve = itemAt(blend([from], [stage.shift], t), 0)
     return {
       ...laid(
         tailEnd,
@@ -173,7 +174,7 @@ export function whereTheyDiffer(a: Pick<TailEnd, 'way'>, b: Pick<TailEnd, 'way'>
   })
   return apart.length === 0
     ? NONE
-    : [((apart[0] as number) - 0.5) * PER_SPAN, ((apart[apart.length - 1] as number) + 0.5) * PER_SPAN]
+    : [(itemAt(apart, 0) - 0.5) * PER_SPAN, (itemAt(apart, apart.length - 1) + 0.5) * PER_SPAN]
 }
 
 /** A bight put through: its bend travels along the legs that it leaves behind. */
@@ -187,11 +188,14 @@ function bightState(
   const leg = (i: number, end: number, step: 1 | -1) => {
     const at = t * i
     const whole = Math.min(half - 1, Math.floor(at))
-    return blend(
-      [tailEnd.way[end + step * whole] as Vec3],
-      [tailEnd.way[end + step * (whole + 1)] as Vec3],
-      at - whole,
-    )[0] as Vec3
+    return itemAt(
+      blend(
+        [itemAt(tailEnd.way, end + step * whole)],
+        [itemAt(tailEnd.way, end + step * (whole + 1))],
+        at - whole,
+      ),
+      0,
+    )
   }
   const legs = (end: number, step: 1 | -1) => Array.from({ length: half }, (_, i) => leg(i, end, step))
   const bend = times(plus(leg(half, from, 1), leg(half, to, -1)), 0.5)
@@ -203,7 +207,7 @@ function bightState(
     ...tailEnd.way.slice(to + 1, reaches + 1),
   ]
   // Before it is put through, the points of each leg lie on top of each other.
-  const apart = way.filter((p, i) => i === 0 || norm(minus(p, way[i - 1] as Vec3)) > 0.05)
+  const apart = way.filter((p, i) => i === 0 || norm(minus(p, itemAt(way, i - 1))) > 0.05)
   const gone = way.length - apart.length
   const state = ledState(tailEnd, fixtures, {
     way: apart,
@@ -255,11 +259,7 @@ function drawnState(
   const place = t * (drawn.length - 1)
   const from = Math.min(drawn.length - 2, Math.floor(place))
   const rod = rodOf(tailEnd)
-  const {
-    curve,
-    up,
-    rod: at,
-  } = between(drawn[from] as Hanging, drawn[from + 1] as Hanging, place - from, rod)
+  const { curve, up, rod: at } = between(itemAt(drawn, from), itemAt(drawn, from + 1), place - from, rod)
   return {
     curve: [...ABOVE, ...curve],
     parts: [
@@ -277,6 +277,6 @@ function drawnState(
 /** Shares of the string's length up to which it is the standing part, and from which it is the tag. */
 function partShares(tailEnd: TailEnd): readonly [standing: number, tag: number] {
   const along = alongOf(fineOf(tailEnd.way))
-  const share = (i: number) => (along[i * PER_SPAN] as number) / (along[along.length - 1] as number)
+  const share = (i: number) => itemAt(along, i * PER_SPAN) / itemAt(along, along.length - 1)
   return [share(tailEnd.standingTo), share(tailEnd.tagFrom)]
 }

@@ -1,6 +1,7 @@
 /**
  * The Alexander polynomial of a closed curve, from its Gauss code: the same for every drawing of one knot.
  */
+import { itemAt } from '../../list/item-at'
 import { simplified, type GaussCode } from './gauss-code'
 
 /** Coefficients from the lowest power up; a power of t and a sign are left out of account. */
@@ -21,9 +22,9 @@ export function alexander(closed: GaussCode): Polynomial {
   // One row and one column are left out.
   const matrix = Array.from({ length: size - 1 }, () => Array.from({ length: size - 1 }, (): Poly => []))
   for (let row = 0; row < size - 1; row += 1) {
-    const { over, into, out, sign } = arcOf[row] as ArcsAt
+    const { over, into, out, sign } = itemAt(arcOf, row)
     const add = (arc: number, poly: Poly) => {
-      if (arc < size - 1) (matrix[row] as Poly[])[arc] = sum((matrix[row] as Poly[])[arc] as Poly, poly)
+      if (arc < size - 1) itemAt(matrix, row)[arc] = sum(itemAt(itemAt(matrix, row), arc), poly)
     }
     add(over, [1n, -1n])
     add(into, sign > 0 ? [0n, 1n] : [-1n])
@@ -50,7 +51,7 @@ function arcs(code: GaussCode): readonly ArcsAt[] {
   const at = Array.from({ length: size }, () => ({ over: 0, into: 0, out: 0, sign: 1 as 1 | -1 }))
   let arc = 0
   for (const { crossing, over, sign } of code) {
-    const here = at[crossing - 1] as (typeof at)[number]
+    const here = itemAt(at, crossing - 1)
     here.sign = sign
     if (over) here.over = arc
     else {
@@ -79,7 +80,7 @@ function product(a: Poly, b: Poly): Poly {
   const result = Array.from({ length: a.length + b.length - 1 }, () => 0n)
   a.forEach((x, i) =>
     b.forEach((y, j) => {
-      result[i + j] = (result[i + j] as bigint) + x * y
+      result[i + j] = itemAt(result, i + j) + x * y
     }),
   )
   return trim(result)
@@ -90,10 +91,10 @@ function quotient(a: Poly, b: Poly): Poly {
   const rest = [...a]
   const result = Array.from({ length: Math.max(0, a.length - b.length + 1) }, () => 0n)
   for (let i = result.length - 1; i >= 0; i -= 1) {
-    const c = (rest[i + b.length - 1] as bigint) / (b[b.length - 1] as bigint)
+    const c = itemAt(rest, i + b.length - 1) / itemAt(b, b.length - 1)
     result[i] = c
     b.forEach((y, j) => {
-      rest[i + j] = (rest[i + j] as bigint) - c * y
+      rest[i + j] = itemAt(rest, i + j) - c * y
     })
   }
   return trim(result)
@@ -105,25 +106,25 @@ function determinant(matrix: Poly[][]): Poly {
   let last: Poly = [1n]
   let sign = 1
   for (let k = 0; k < n - 1; k += 1) {
-    const pivot = matrix.findIndex((row, i) => i >= k && (row[k] as Poly).length > 0)
+    const pivot = matrix.findIndex((row, i) => i >= k && itemAt(row, k).length > 0)
     if (pivot < 0) return []
     if (pivot !== k) {
-      ;[matrix[k], matrix[pivot]] = [matrix[pivot] as Poly[], matrix[k] as Poly[]]
+      ;[matrix[k], matrix[pivot]] = [itemAt(matrix, pivot), itemAt(matrix, k)]
       sign = -sign
     }
-    const top = matrix[k] as Poly[]
+    const top = itemAt(matrix, k)
     for (let i = k + 1; i < n; i += 1) {
-      const row = matrix[i] as Poly[]
+      const row = itemAt(matrix, i)
       for (let j = k + 1; j < n; j += 1) {
         row[j] = quotient(
-          sum(product(row[j] as Poly, top[k] as Poly), negative(product(row[k] as Poly, top[j] as Poly))),
+          sum(product(itemAt(row, j), itemAt(top, k)), negative(product(itemAt(row, k), itemAt(top, j)))),
           last,
         )
       }
     }
-    last = top[k] as Poly
+    last = itemAt(top, k)
   }
-  const value = (matrix[n - 1] as Poly[])[n - 1] as Poly
+  const value = itemAt(itemAt(matrix, n - 1), n - 1)
   return sign < 0 ? negative(value) : value
 }
 

@@ -1,6 +1,7 @@
 /**
  * Whether a string passes through itself: how near two parts of its centreline come that are not neighbours along it.
  */
+import { itemAt } from '../../list/item-at'
 import { alongOf, dot, lengthOf, minus, norm, plus, times, type Polyline, type Vec3 } from './curve'
 
 export interface Nearest {
@@ -20,17 +21,17 @@ export function nearest(curve: Polyline, apart = 2.5): Nearest {
   const step = lengthOf(curve) / (curve.length - 1)
   let best: Nearest = { distance: Infinity, at: [0, 0] }
   for (let i = 0; i + 1 < curve.length; i += 1) {
-    const [a, b] = [curve[i] as Vec3, curve[i + 1] as Vec3]
+    const [a, b] = [itemAt(curve, i), itemAt(curve, i + 1)]
     for (let j = i + 1; j + 1 < curve.length; j += 1) {
-      if ((along[j] as number) - (along[i + 1] as number) < apart) continue
-      const c = curve[j] as Vec3
+      if (itemAt(along, j) - itemAt(along, i + 1) < apart) continue
+      const c = itemAt(curve, j)
       // What is further off than the best so far by more than the two pieces' lengths can't be nearer.
       const rough = norm(minus(a, c))
       if (rough > best.distance + 2 * step + 1e-9) {
         j += Math.max(0, Math.floor((rough - best.distance) / step) - 3)
         continue
       }
-      const distance = betweenPieces(a, b, c, curve[j + 1] as Vec3)
+      const distance = betweenPieces(a, b, c, itemAt(curve, j + 1))
       if (distance < best.distance) best = { distance, at: [i, j] }
     }
   }

@@ -1,6 +1,7 @@
 /**
  * Where a curve crosses itself as it is seen from somewhere, and what passes in front.
  */
+import { itemAt } from '../../list/item-at'
 import type { Polyline } from './curve'
 
 /** A way of looking: turned about the upright axis and then tilted, degrees. Zero is from outside the box, 180 from inside. */
@@ -46,7 +47,7 @@ export function crossingsOf(curve: Polyline): readonly Crossing[] {
   const x = Float64Array.from(curve, (p) => p[0])
   const y = Float64Array.from(curve, (p) => p[1])
   const z = Float64Array.from(curve, (p) => p[2])
-  const at = (of: Float64Array, i: number) => of[i] as number
+  const at = (of: Float64Array, i: number) => itemAt(of, i)
   let widest = 0
   for (let i = 0; i + 1 < n; i += 1)
     widest = Math.max(widest, Math.hypot(at(x, i + 1) - at(x, i), at(y, i + 1) - at(y, i)))

@@ -2,6 +2,8 @@
  * A string's centreline as a curve in space. Lengths are in gauges of the string: 1 is its diameter. Seen from outside
  * the box x runs to the right, y up toward the pin, z toward the eye.
  */
+import { itemAt } from '../../list/item-at'
+
 export type Vec3 = readonly [x: number, y: number, z: number]
 
 /** Points along a curve, close enough together to be taken as straight between. */
@@ -28,14 +30,14 @@ const between = (a: Vec3, b: Vec3, t: number): Vec3 => [
 export function smooth(points: Polyline, perSpan: number): Polyline {
   const n = points.length
   if (n < 2) throw new RangeError(`A curve: expected at least two points, got ${n}.`)
-  const first = points[0] as Vec3
-  const last = points[n - 1] as Vec3
+  const first = itemAt(points, 0)
+  const last = itemAt(points, n - 1)
   const at = (i: number): Vec3 =>
     i < 0
-      ? minus(times(first, 2), points[1] as Vec3)
+      ? minus(times(first, 2), itemAt(points, 1))
       : i >= n
-        ? minus(times(last, 2), points[n - 2] as Vec3)
-        : (points[i] as Vec3)
+        ? minus(times(last, 2), itemAt(points, n - 2))
+        : itemAt(points, i)
   const curve: Vec3[] = [first]
   for (let i = 0; i + 1 < n; i += 1) {
     const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
@@ -45,9 +47,9 @@ export function smooth(points: Polyline, perSpan: number): Polyline {
       Math.sqrt(norm(minus(c, b))),
       Math.sqrt(norm(minus(d, c))),
     ]
-    const [t0, t1] = [0, knots[1] as number]
-    const t2 = t1 + (knots[2] as number)
-    const t3 = t2 + (knots[3] as number)
+    const [t0, t1] = [0, itemAt(knots, 1)]
+    const t2 = t1 + itemAt(knots, 2)
+    const t3 = t2 + itemAt(knots, 3)
     const mix = (p: Vec3, q: Vec3, from: number, to: number, t: number) =>
       between(p, q, to === from ? 0 : (t - from) / (to - from))
     for (let step = 1; step <= perSpan; step += 1) {
@@ -65,14 +67,14 @@ export function smooth(points: Polyline, perSpan: number): Polyline {
 export function alongOf(curve: Polyline): readonly number[] {
   const along = [0]
   for (let i = 1; i < curve.length; i += 1)
-    along.push((along[i - 1] as number) + norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3)))
+    along.push(itemAt(along, i - 1) + norm(minus(itemAt(curve, i), itemAt(curve, i - 1))))
   return along
 }
 
 /** Length of a curve, in gauges. */
 export function lengthOf(curve: Polyline): number {
   let length = 0
-  for (let i = 1; i < curve.length; i += 1) length += norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3))
+  for (let i = 1; i < curve.length; i += 1) length += norm(minus(itemAt(curve, i), itemAt(curve, i - 1)))
   return length
 }
 
@@ -80,10 +82,10 @@ export function lengthOf(curve: Polyline): number {
 function pointAt(curve: Polyline, along: readonly number[], wanted: number): Vec3 {
   const found = along.findIndex((far) => far >= wanted)
   const next = found < 0 ? curve.length - 1 : Math.max(1, found)
-  const [a, b] = [along[next - 1] as number, along[next] as number]
+  const [a, b] = [itemAt(along, next - 1), itemAt(along, next)]
   return between(
-    curve[next - 1] as Vec3,
-    curve[next] as Vec3,
+    itemAt(curve, next - 1),
+    itemAt(curve, next),
     b === a ? 1 : Math.min(1, Math.max(0, wanted - a) / (b - a)),
   )
 }
@@ -95,39 +97,39 @@ function pointAt(curve: Polyline, along: readonly number[], wanted: number): Vec
  * @param from - gauges along it, as `to` is
  */
 export function stretch(curve: Polyline, along: readonly number[], from: number, to: number): Polyline {
-  const inside = curve.filter((_, i) => (along[i] as number) > from && (along[i] as number) < to)
+  const inside = curve.filter((_, i) => itemAt(along, i) > from && itemAt(along, i) < to)
   return [pointAt(curve, along, from), ...inside, pointAt(curve, along, to)]
 }
 
 /** The first share of a curve by its length, 0 to 1; two points at least. */
 export function upTo(curve: Polyline, share: number): Polyline {
   const along = alongOf(curve)
-  return stretch(curve, along, 0, share * (along[along.length - 1] as number))
+  return stretch(curve, along, 0, share * itemAt(along, along.length - 1))
 }
 
 /** The same curve with its points evenly spaced along it. */
 export function resample(curve: Polyline, count: number): Polyline {
   const total = lengthOf(curve)
-  const result: Vec3[] = [curve[0] as Vec3]
+  const result: Vec3[] = [itemAt(curve, 0)]
   let i = 1
   let passed = 0
   for (let k = 1; k < count - 1; k += 1) {
     const wanted = (total * k) / (count - 1)
-    let piece = norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3))
+    let piece = norm(minus(itemAt(curve, i), itemAt(curve, i - 1)))
     while (passed + piece < wanted && i < curve.length - 1) {
       passed += piece
       i += 1
-      piece = norm(minus(curve[i] as Vec3, curve[i - 1] as Vec3))
+      piece = norm(minus(itemAt(curve, i), itemAt(curve, i - 1)))
     }
-    result.push(between(curve[i - 1] as Vec3, curve[i] as Vec3, piece === 0 ? 0 : (wanted - passed) / piece))
+    result.push(between(itemAt(curve, i - 1), itemAt(curve, i), piece === 0 ? 0 : (wanted - passed) / piece))
   }
-  result.push(curve[curve.length - 1] as Vec3)
+  result.push(itemAt(curve, curve.length - 1))
   return result
 }
 
 /** Two curves of as many points, mixed: 0 is the first, 1 the second. */
 export function blend(a: Polyline, b: Polyline, t: number): Polyline {
-  return a.map((p, i) => between(p, b[i] as Vec3, t))
+  return a.map((p, i) => between(p, itemAt(b, i), t))
 }
 
 /** Mirrored for whoever works with the other hand. */

@@ -1,6 +1,8 @@
 /**
  * The signed Gauss code of a diagram: every crossing in the order it is met along the curve, over or under.
  */
+import { itemAt } from '../../list/item-at'
+import { requireValue } from '../../list/require-value'
 import type { Crossing } from './crossings'
 
 export interface Meeting {
@@ -23,7 +25,7 @@ export function gaussCode(crossings: readonly Crossing[]): GaussCode {
   const numbers = new Map<number, number>()
   return met.map(({ i, over, sign }) => {
     if (!numbers.has(i)) numbers.set(i, numbers.size + 1)
-    return { crossing: numbers.get(i) as number, over, sign }
+    return { crossing: requireValue(numbers.get(i)), over, sign }
   })
 }
 
@@ -56,12 +58,12 @@ export function simplified(code: GaussCode): GaussCode {
   }
   const numbers = new Map<number, number>()
   for (const { crossing } of now) if (!numbers.has(crossing)) numbers.set(crossing, numbers.size + 1)
-  return now.map((m) => ({ ...m, crossing: numbers.get(m.crossing) as number }))
+  return now.map((m) => ({ ...m, crossing: requireValue(numbers.get(m.crossing)) }))
 }
 
 /** Crossings of one move that can be made now. */
 function loose(code: GaussCode): readonly number[] {
-  const at = (i: number) => code[(i + code.length) % code.length] as Meeting
+  const at = (i: number) => itemAt(code, (i + code.length) % code.length)
   for (let i = 0; i < code.length; i += 1) {
     const [a, b] = [at(i), at(i + 1)]
     if (a.crossing === b.crossing) return [a.crossing]

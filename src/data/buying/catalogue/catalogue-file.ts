@@ -2,6 +2,8 @@
  * A supplier's catalogue out of a CSV of any make, and back into one.
  */
 import Papa from 'papaparse'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import type { RowProblem, ToldRows } from '@/core/list/told-rows'
 import { makeText } from '@/core/chart/material-text'
 import { outerGauge } from '@/core/strings/construction'
@@ -104,7 +106,7 @@ export function guessCatalogueMapping({ header, rows }: TextTable): CatalogueMap
         index === null
           ? 'mm'
           : guessUnit(
-              header[index] as string,
+              itemAt(header, index),
               rows.map((row) => row[index] ?? ''),
               column === 'length',
             ),
@@ -129,7 +131,7 @@ export function mapCatalogue(
   const onLine = new Map<string, number>()
   const preview = table.rows.map((row, i) => {
     onRow(i)
-    const line = table.lines[i] as number
+    const line = itemAt(table.lines, i)
     const written = Object.fromEntries(
       CATALOGUE_COLUMNS.map((column) => [
         column,
@@ -164,7 +166,7 @@ export function mapCatalogue(
     if (!gone) continue
     items.delete(part)
     problems.push({
-      line: onLine.get(part) as number,
+      line: requireValue(onLine.get(part)),
       column: 'contents',
       sentence: `The set ${part} holds part ${gone.part}, which the file doesn’t have.`,
     })

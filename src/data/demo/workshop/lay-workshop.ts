@@ -3,6 +3,7 @@
  * times over, each with its own gauges, and strings that break, are replaced, settle and are bought anew. It is laid as
  * the demo's history is, action by action, but without the checks that a person's clicks go through.
  */
+import { itemAt } from '@/core/list/item-at'
 import { seeded } from '@/core/random/seeded'
 import { DAY, HOUR } from '@/core/units/time'
 import { addSupplier, insertItems } from '../../buying/suppliers'
@@ -13,7 +14,7 @@ import { insertSupply } from '../../stores/supplies'
 import type { ShelfFiles } from '../shelf-files'
 import { workshopName } from './workshop-names'
 import { madeUp, slugOf } from './made-up'
-import { fitSet, placesOf, type Place } from './place'
+import { fitSet, placesOf } from './place'
 import { stringLife } from './string-life'
 import { WorkshopStores } from './workshop-stores'
 
@@ -67,7 +68,7 @@ export function layWorkshop(
   for (const places of shelf) {
     const broken = Math.round(places.length * BREAKS_A_STRING * years * (0.6 + 0.8 * random()))
     for (let i = 0; i < broken; i += 1) {
-      const place = places[Math.floor(random() ** 1.4 * places.length)] as Place
+      const place = itemAt(places, Math.floor(random() ** 1.4 * places.length))
       const at = Math.round(start + 20 * DAY + random() * (today - start - 20 * DAY - HOUR))
       happenings.push({ at, happen: () => giveWay(place, at) })
     }
@@ -99,7 +100,7 @@ function insertByTime<T extends { readonly at: number }>(sorted: T[], one: T): v
   let [low, high] = [0, sorted.length]
   while (low < high) {
     const middle = (low + high) >> 1
-    if ((sorted[middle] as T).at > one.at) low = middle + 1
+    if (itemAt(sorted, middle).at > one.at) low = middle + 1
     else high = middle
   }
   sorted.splice(low, 0, one)

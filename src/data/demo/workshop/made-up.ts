@@ -1,5 +1,6 @@
 /** Instruments of the laid-out workshop, made from those of the demo. */
 import { type Instrument } from '@/core/instrument/instrument'
+import { itemAt } from '@/core/list/item-at'
 import { type Construction } from '@/core/strings/construction'
 import { workshopName, workshopOwner } from './workshop-names'
 
@@ -7,7 +8,7 @@ export const slugOf = (name: string) => name.toLowerCase().replace(/ /g, '-')
 
 /** One of the demo's instruments under another name, its gauges a few hundredths off. */
 export function madeUp(all: readonly Instrument[], index: number): Instrument {
-  const one = all[index % all.length] as Instrument
+  const one = itemAt(all, index % all.length)
   const off = (Math.floor(index / all.length) % 6) * 0.01e-3
   const name = workshopName(index)
   return {

@@ -3,11 +3,12 @@ import { eq } from 'drizzle-orm'
 import type { StepKey } from '@/core/fitting/step'
 import { soldByClass } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
+import { itemAt } from '@/core/list/item-at'
 import { driftCents, FIRST_TUNED, newLaw, nextRetune, type DriftModel } from '@/core/settle/drift'
 import { specAt } from '@/core/stores/string-spec'
 import { coreMaterial } from '@/core/strings/construction'
 import { DAY, HOUR } from '@/core/units/time'
-import { siteWord, type BreakSite } from '@/core/wear/break-sites'
+import { siteWord } from '@/core/wear/break-sites'
 import { endStringsOn, fitString } from '../../fitted/fitted'
 import { specColumns } from '../../store/construction-columns'
 import type { Store } from '../../store/database'
@@ -51,9 +52,9 @@ export function stringLife({
   let fitted = 0
   function giveWay(place: Place, at: number): void {
     const { stored, position, ids, sites } = place
-    if (open.has(ids[0] as number)) return
-    open.add(ids[0] as number)
-    const site = sites[Math.floor(random() * sites.length)] as BreakSite
+    if (open.has(itemAt(ids, 0))) return
+    open.add(itemAt(ids, 0))
+    const site = itemAt(sites, Math.floor(random() * sites.length))
     const name = `${leadingNames(position).name} of ${stored.instrument.name}`
     const jobId = store.act(
       {
@@ -65,12 +66,12 @@ export function stringLife({
         const [fittedId] = endStringsOn(store, ids, at)
         const breakId = store.rows
           .insert(breaks)
-          .values({ positionId: ids[0] as number, fittedId: fittedId ?? null, at, site })
+          .values({ positionId: itemAt(ids, 0), fittedId: fittedId ?? null, at, site })
           .returning({ id: breaks.id })
           .get().id
         return store.rows
           .insert(jobs)
-          .values({ positionId: ids[0] as number, breakId, openedAt: at })
+          .values({ positionId: itemAt(ids, 0), breakId, openedAt: at })
           .returning({ id: jobs.id })
           .get().id
       },
@@ -88,7 +89,7 @@ export function stringLife({
         .insert(needs)
         .values({
           jobId,
-          positionId: ids[0] as number,
+          positionId: itemAt(ids, 0),
           ...specColumns(specAt(position, soldByClass(stored.instrument))),
           lengthMm: Math.ceil(inMm(cut)),
           openedAt: store.now(),
@@ -149,7 +150,7 @@ export function stringLife({
         return id
       },
     ).result
-    open.delete(ids[0] as number)
+    open.delete(itemAt(ids, 0))
     if (isParked) later(at + PARKED * DAY, () => trim(place, fittedId, name))
     const law = newLaw(coreMaterial(position.construction).drift)
     later(at + HOUR, () =>

@@ -1,5 +1,7 @@
 /** The stores of the laid-out workshop as they are used up and filled again. */
 import { eq } from 'drizzle-orm'
+import { itemAt } from '@/core/list/item-at'
+import { requireValue } from '@/core/list/require-value'
 import type { SoldPacket } from '@/core/stores/catalogue-cells'
 import { outerGauge } from '@/core/strings/construction'
 import { DAY } from '@/core/units/time'
@@ -40,12 +42,12 @@ export class WorkshopStores {
     const there = this.serving(place)
     if (there) return there.id
     this.buy(place)
-    return (this.serving(place) as OpenCoil).id
+    return requireValue(this.serving(place)).id
   }
 
   /** Notes what is cut off a coil; returns its label. */
   take(id: number, length: number): string {
-    const coil = this.byId.get(id) as OpenCoil
+    const coil = requireValue(this.byId.get(id))
     coil.left = metres(Math.max(0, inMm(coil.left) - inMm(length)))
     return coil.label
   }
@@ -54,7 +56,7 @@ export class WorkshopStores {
   orderWhatIsNeeded(): void {
     const open = this.store.rows.select().from(needs).all()
     open.slice(0, Math.floor(open.length / 2)).forEach((need, i) => {
-      const place = this.places.find(({ ids }) => ids.includes(need.positionId)) as Place
+      const place = requireValue(this.places.find(({ ids }) => ids.includes(need.positionId)))
       this.store.act({ kind: 'order', summary: 'An order written' }, () => {
         const state = (['to send', 'acknowledged', 'sent'] as const)[i % 3] ?? 'sent'
         const orderId = this.insertOrder(state, 4)
@@ -84,9 +86,8 @@ export class WorkshopStores {
   /** An order of what is wanted now and of others that are likely to be wanted, written, sent and received. */
   private buy(wanted: Place): void {
     const { store, random } = this
-    const others = Array.from(
-      { length: LINES_AN_ORDER - 1 },
-      () => this.places[Math.floor(random() * this.places.length)] as Place,
+    const others = Array.from({ length: LINES_AN_ORDER - 1 }, () =>
+      itemAt(this.places, Math.floor(random() * this.places.length)),
     )
     const seen = new Set<string>()
     const lines = [wanted, ...others].filter(({ key }) => !seen.has(key) && seen.add(key))
@@ -118,7 +119,7 @@ export class WorkshopStores {
     return this.store.rows
       .insert(orders)
       .values({
-        supplierId: this.supplierIds[Math.floor(this.random() * this.supplierIds.length)] as number,
+        supplierId: itemAt(this.supplierIds, Math.floor(this.random() * this.supplierIds.length)),
         state,
         openedAt: at,
         sentAt: state === 'to send' ? null : at,

@@ -11,6 +11,7 @@ import {
 } from '@/core/chart/cells'
 import type { ChartLine } from '@/core/chart/chart-line'
 import { freeFollowing } from '@/core/chart/free-follows'
+import { itemAt } from '@/core/list/item-at'
 import type { RowProblem, ToldRows } from '@/core/list/told-rows'
 import { unguarded } from '../../csv/formula-guard'
 import type { Mapping } from './mapping'
@@ -38,7 +39,7 @@ export function mapRows(
   const lines: ChartLine[] = []
   const preview = table.rows.map((row, i) => {
     onRow(i)
-    const line = table.lines[i] as number
+    const line = itemAt(table.lines, i)
     const number = numberOf(row, i, table.rows.length, mapping)
     const base = byNumber.get(Number(number))
     const written = cellsFrom(row, number, mapping, base)

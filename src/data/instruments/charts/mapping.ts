@@ -3,6 +3,7 @@
  * then the person's to change.
  */
 import { CHART_COLUMNS, type ChartColumn } from '@/core/chart/cells'
+import { itemAt } from '@/core/list/item-at'
 import { LENGTH_COLUMNS, type LengthColumn } from '@/core/strings/written-lengths'
 import { startsAt } from './as-written'
 import { HEADERS } from './chart-csv'
@@ -67,7 +68,7 @@ export function guessMapping({ header, rows }: TextTable): Mapping {
         index === null
           ? 'mm'
           : guessUnit(
-              header[index] as string,
+              itemAt(header, index),
               rows.map((row) => row[index] ?? ''),
               column === 'speaking' || column === 'free',
             ),

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { requireValue } from '@/core/list/require-value'
 import { workshopSettings } from '@/data/workshop/settings'
 import { EQUAL } from '@/core/temper/temperament'
 import { lastRounds } from '@/data/fitted/rounds'
@@ -12,7 +13,7 @@ export const metadata: Metadata = { title: 'Tune' }
 
 export default async function TunePage(props: StringPageProps) {
   const { id, instrument, position, positionIds } = await loadPosition(props)
-  const positionId = positionIds.get(position.number) as number
+  const positionId = requireValue(positionIds.get(position.number))
   const string = stringsOn(store(), id).find(({ positionIds: on }) => on.includes(positionId))
   return (
     <TuneSheet

@@ -1,6 +1,7 @@
 /**
  * Ways put together from pieces that are each one thing the string does.
  */
+import { itemAt } from '../../../list/item-at'
 import type { Polyline, Vec3 } from '../../topology/curve'
 
 export interface Path<Pieces extends readonly Polyline[]> {
@@ -14,7 +15,7 @@ export interface Path<Pieces extends readonly Polyline[]> {
 export function path<Pieces extends readonly Polyline[]>(...pieces: Pieces): Path<Pieces> {
   let reached = -1
   const ends = pieces.map((piece) => (reached += piece.length))
-  const begins = pieces.map((piece, i) => (ends[i] as number) + 1 - piece.length)
+  const begins = pieces.map((piece, i) => itemAt(ends, i) + 1 - piece.length)
   return { way: pieces.flat(), begins: begins as Path<Pieces>['begins'], ends: ends as Path<Pieces>['ends'] }
 }
 
