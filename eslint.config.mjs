@@ -63,6 +63,11 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      // A kind that is added and forgotten somewhere is told there.
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { allowDefaultCaseForExhaustiveSwitch: true, considerDefaultExhaustiveForUnions: true },
+      ],
     },
   },
   { ...jsxA11y.configs.recommended, files: ['src/**/*.tsx'] },

@@ -85,18 +85,24 @@ export function leadingNames(
   const octave = harpOctaveWord(position.note)
   const harps = by === 'harp octave'
   const unnumbered = harps ? `${octave}, ${scientific}` : scientific
+  const asPlayersDo = (): LeadingNames => {
+    if (harps) return { name: octave, beside: scientific }
+    if (by === 'role' && role !== null)
+      return { name: roleName(position), beside: `${numberName(position)}, ${scientific}` }
+    return { name: numberName(position), beside: scientific }
+  }
   switch (scheme) {
+    case 'as its players do':
+      return asPlayersDo()
     case 'E-to-F octaves':
       return { name: octave, beside: harps ? scientific : `${numberName(position)}, ${scientific}` }
     case 'its number':
       return { name: numberName(position), beside: unnumbered }
     case 'the maker’s':
-      if (position.makerLabel !== null) return { name: `maker’s ${position.makerLabel}`, beside: unnumbered }
+      return position.makerLabel === null
+        ? asPlayersDo()
+        : { name: `maker’s ${position.makerLabel}`, beside: unnumbered }
   }
-  if (harps) return { name: octave, beside: scientific }
-  if (by === 'role' && role !== null)
-    return { name: roleName(position), beside: `${numberName(position)}, ${scientific}` }
-  return { name: numberName(position), beside: scientific }
 }
 
 /**

@@ -95,7 +95,8 @@ export function likenessOf(question: Question): string {
           : question.shows.what === 'sound'
             ? `${card} ${slug} ${number} ${question.shows.sound.off}`
             : `${card} ${slug} ${number}`
-    default:
+    case 'slack':
+    case 'raise':
       return `${drill} ${slug} ${number}`
   }
 }

@@ -142,7 +142,8 @@ function atUpperRest(rest: ReturnType<typeof upperRest>): Suspected {
         suspect: 'A grooved or burred pin. Every retune drags the string over it.',
         remedy: 'Polish the groove along the string’s path. Have a worn pin replaced.',
       }
-    default:
+    case 'bridge':
+    case 'upper bridge':
       return {
         suspect: `A sharp or grooved ${rest}. Every retune drags the string over it.`,
         remedy: 'Polish it along the string’s path. Have a worn bridge replaced.',

@@ -102,7 +102,9 @@ export function signsFor({ construction, mechanism, tail }: StringPosition): rea
         return mechanism !== null
       case 'steep at the board':
         return tail.boardThickness > 0
-      default:
+      case 'dents':
+      case 'discoloured':
+      case 'false tone':
         return true
     }
   })

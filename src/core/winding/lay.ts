@@ -124,7 +124,8 @@ function crossedTurns(wraps: number, planned: number, lay: WrapLay): number {
       return Math.min(1, Math.max(0, wraps - 1))
     case 'then outward over it':
       return Math.max(0, wraps - planned / 2)
-    default:
+    case 'toward the wood':
+    case 'above, below, above':
       return 0
   }
 }
@@ -140,7 +141,8 @@ export function wrapsFromLength(length: number, pin: number, gauge: number, lay:
       return flat / (1 + crossed / 2)
     case 'second crossed over':
       return flat <= 1 ? flat : flat <= 2 + crossed ? 1 + (flat - 1) / (1 + crossed) : flat - crossed
-    default:
+    case 'toward the wood':
+    case 'above, below, above':
       return flat
   }
 }

@@ -71,6 +71,14 @@ export function Anchor({ way }: { way: Habits['anchor'] }) {
           <path d="M26,28H64M30,34H68" stroke="var(--wood-line)" />
         </g>
       )
+    case 'cotton':
+      return (
+        <g>
+          <rect x={22} y={21} width={52} height={20} rx={10} {...INK} fill="var(--paper)" />
+          <path d="M68,36a6,6 0 1 1 1,-9a4,4 0 1 1 -3,5" {...INK} fill="none" strokeWidth={1.2} />
+          <path d="M30,27H58M28,32H52M31,36H56" stroke="var(--line)" strokeDasharray="3 4" />
+        </g>
+      )
     case 'bead and glue':
       return (
         <g>

@@ -78,7 +78,13 @@ export function mistakesOf(fastening: TailFastening, place: AnchorPlace): readon
           happens: 'It looks like an overhand and is only a curl: it opens at the first pull.',
         },
       ]
-    default:
+    case 'half knot and anchor':
+    case 'twisted loop':
+    case 'layered foot wrap':
+    case 'loop on a hitch pin':
+    case 'loop through itself':
+    case 'round two posts':
+    case 'slip knot on a toggle':
       return []
   }
 }
