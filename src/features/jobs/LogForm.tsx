@@ -85,10 +85,13 @@ function LogFields({
   usePageTurner()
   const text = (length: number) => measureText(measure('length', length), unit)
 
-  /** Empty where the rest of the packet hangs by the parked tail: nobody can know the cut yet. */
-  function cutText(cut: number | undefined, left: number): string {
+  /**
+   * None where the rest of the packet hangs by the parked tail: nobody can know the cut yet. None and not empty, so that
+   * what was typed before the page was awake stays: an empty default would wipe it.
+   */
+  function cutText(cut: number | undefined, left: number): string | undefined {
     const hangs = parks && left - predictedCut <= LONGEST_PARKED
-    if (cut === undefined && hangs) return ''
+    if (cut === undefined && hangs) return undefined
     return lengthFigure(cut ?? Math.ceil(predictedCut * 1000) / 1000, { unit, digits: unit === 'mm' ? 0 : 2 })
   }
 
