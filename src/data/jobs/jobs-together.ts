@@ -3,10 +3,9 @@
  */
 import { eq, or } from 'drizzle-orm'
 import { chosenPlan, coveredPlans, type CoveredPlan, type CoveredWay } from '@/core/fitting/covered'
-import type { StringPosition } from '@/core/instrument/instrument'
+import { positionAt, type StringPosition } from '@/core/instrument/instrument'
 import { withThe } from '@/core/instrument/with-the'
 import { itemAt } from '@/core/list/item-at'
-import { requireValue } from '@/core/list/require-value'
 import type { Done, Store } from '../store/database'
 import { workshopSettings } from '../workshop/settings'
 import { positionId, type StoredInstrument } from '../instruments/instruments'
@@ -42,7 +41,7 @@ export function openReplacement(
   stored: StoredInstrument,
   number: number,
 ): Done<{ jobId: number }> {
-  const position = requireValue(stored.instrument.positions.find((p) => p.number === number))
+  const position = positionOf(stored, number)
   refuseOpen(store, stored, position)
   return store.act(
     { kind: 'job', summary: `${stringOf(stored, position)} to be replaced`, instrumentId: stored.id },
@@ -132,7 +131,7 @@ export function addToJob(store: Store, jobId: number, numbers: readonly number[]
 
 function positionOf(stored: StoredInstrument, number: number): StringPosition {
   positionId(stored, number)
-  return requireValue(stored.instrument.positions.find((p) => p.number === number))
+  return positionAt(stored.instrument, number)
 }
 
 function servedOf(stored: StoredInstrument, id: number): readonly number[] {

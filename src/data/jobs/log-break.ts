@@ -2,7 +2,7 @@
  * A string that broke: logged, taken off its position, and its job opened.
  */
 import { Refusal } from '@/boundary/refusal'
-import { requireValue } from '@/core/list/require-value'
+import { positionAt } from '@/core/instrument/instrument'
 import { sitesFor, siteWord, type BreakSite } from '@/core/wear/break-sites'
 import { endStringsOn } from '../fitted/fitted'
 import { positionId, type StoredInstrument } from '../instruments/instruments'
@@ -20,7 +20,7 @@ export function logBreak(
   site: BreakSite,
 ): Done<{ jobId: number }> {
   const id = positionId(stored, number)
-  const position = requireValue(stored.instrument.positions.find((p) => p.number === number))
+  const position = positionAt(stored.instrument, number)
   if (!sitesFor(position).includes(site)) {
     throw new Refusal(
       400,

@@ -98,14 +98,14 @@ function opened({ folder, demoDate, machine, syncAtClose = false, heard }: OpenO
   const clock = workshopClock(db, demoDate, machine)
   let ago = 0
   const now = () => clock() - ago
-  const kept = new DerivedCache(db)
-  const journal = new Journal(db, now, kept)
+  const cache = new DerivedCache(db)
+  const journal = new Journal(db, now, cache)
   keepSums(db)
   const statements = new Map<string, unknown>()
   return {
     rows,
     now,
-    cache: kept,
+    cache,
     prepared: <Statement>(name: string, make: (of: Store['rows']) => Statement): Statement => {
       const known = (statements.get(name) as Statement | undefined) ?? make(rows)
       statements.set(name, known)

@@ -44,12 +44,12 @@ export class Journal {
   constructor(
     private readonly db: Database.Database,
     private readonly now: () => number,
-    private readonly kept: DerivedCache,
+    private readonly cache: DerivedCache,
   ) {
     db.function('current_action', (table, id) => {
       if (this.openAction === null)
         throw new Error('expected every write to belong to an action, got one outside')
-      kept.invalidate(String(table), Number(id))
+      cache.invalidate(String(table), Number(id))
       return this.openAction
     })
     for (const table of Object.values(journaled) as Table[]) this.follow(table)
@@ -109,11 +109,11 @@ export class Journal {
         this.openAction = null
       }
     })
-    const before = this.kept.writes
+    const before = this.cache.writes
     try {
       return carryOut.immediate()
     } catch (error) {
-      this.kept.forgetSince(before)
+      this.cache.forgetSince(before)
       throw error
     }
   }

@@ -7,7 +7,6 @@ import { fittingFigures } from '@/core/fitting/figures'
 import { TO_CHANGE } from '@/core/fitting/covered'
 import { firstOfPieces, soldByClass } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { requireValue } from '@/core/list/require-value'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { coreMaterial, materialWord, outerGauge } from '@/core/strings/construction'
 import type { Material } from '@/core/strings/materials'
@@ -28,7 +27,7 @@ import {
 } from '../fitted/lives'
 import { workshopSettings } from '../workshop/settings'
 import { isFor, occasionsAhead, type Occasion } from '../workshop/occasions'
-import { allInstruments, type StoredInstrument } from '../instruments/instruments'
+import { allInstruments, positionId, type StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import type { Store } from '../store/database'
 import { kindsInStores, type KindInStores } from '../stores/kinds-in-stores'
@@ -198,7 +197,7 @@ function stringsBefore(
   rates: Rates,
 ): readonly StringBefore[] {
   const now = store.now()
-  const { instrument, habits, positionIds } = stored
+  const { instrument, habits } = stored
   const lives = stringLives(store)
   const seen = conditionsSeen(store)
   const priceOf = stringPrices(store)
@@ -212,8 +211,8 @@ function stringsBefore(
     const { name: material } = coreMaterial(position.construction)
     const fit = latestOf.get(material) ?? latestToFit(store, material, date)
     latestOf.set(material, fit)
-    const positionId = requireValue(positionIds.get(position.number))
-    const fittedId = fittedAt.get(positionId)
+    const at = positionId(stored, position.number)
+    const fittedId = fittedAt.get(at)
     const life = fittedId === undefined ? undefined : lives.get(fittedId)
     const conditions = life ? (seen.get(life.fittedId) ?? []) : []
     const toward: TowardDate = {
@@ -240,9 +239,9 @@ function stringsBefore(
       ...fit,
       price: priceOf(spec, figures.cut.total),
       minutes: PER_STRING,
-      jobId: jobAt.get(positionId) ?? null,
+      jobId: jobAt.get(at) ?? null,
       kind: specKey(spec),
-      positionId,
+      positionId: at,
       cut: figures.cut.total,
       needsAnchor: figures.anchor !== null,
     }

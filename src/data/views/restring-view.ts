@@ -2,14 +2,13 @@
 import { fittingFigures } from '@/core/fitting/figures'
 import { firstOfPieces, soldByClass, type Instrument } from '@/core/instrument/instrument'
 import { leadingNames } from '@/core/instrument/names'
-import { requireValue } from '@/core/list/require-value'
 import type { RestringBy } from '@/core/restring/bench-of'
 import { stopBlocks, type StopBlock } from '@/core/restring/stop-block'
 import { specAt, specKey } from '@/core/stores/string-spec'
 import { materialWord, outerGauge } from '@/core/strings/construction'
 import { boardEffects } from '../fitted/board-effects'
 import { workshopSettings } from '../workshop/settings'
-import type { StoredInstrument } from '../instruments/instruments'
+import { positionId, type StoredInstrument } from '../instruments/instruments'
 import { openJobs } from '../jobs/open-jobs'
 import { lastRestring, type Restring } from '../jobs/restrings'
 import type { Store } from '../store/database'
@@ -50,7 +49,7 @@ export interface RestringView {
 }
 
 export function restringView(store: Store, stored: StoredInstrument): RestringView {
-  const { instrument, habits, positionIds } = stored
+  const { instrument, habits } = stored
   const { loadShare, retuneAtCents, currency, people } = workshopSettings(store)
   const { seen, senses } = boardEffects(store, stored)
   const restring = lastRestring(store, stored)
@@ -60,16 +59,16 @@ export function restringView(store: Store, stored: StoredInstrument): RestringVi
     by: { loadShare, retuneAtCents, ...(seen > 0 ? { senses } : {}) },
     pieces: firstOfPieces(instrument).map((position): PieceAsked => {
       const spec = specAt(position, soldByClass(instrument))
-      const positionId = requireValue(positionIds.get(position.number))
+      const at = positionId(stored, position.number)
       return {
         id: position.number,
-        positionId,
+        positionId: at,
         name: leadingNames(position, habits.octaveNames).name,
         what: materialWord(position.construction),
         kind: specKey(spec),
         gauge: outerGauge(position.construction),
         cut: fittingFigures(instrument, position, habits).cut.total,
-        hasJob: withJob.has(positionId),
+        hasJob: withJob.has(at),
       }
     }),
     sections: sectionsOf(instrument),

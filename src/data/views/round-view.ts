@@ -13,7 +13,7 @@ import { boardEffects, LEARNED_FROM } from '../fitted/board-effects'
 import { lastRounds, readingsIn, type Round } from '../fitted/rounds'
 import { settlingStrings } from '../fitted/settling'
 import { allTemperaments, type KeptTemperament } from '../workshop/temperaments'
-import { instrumentBySlug } from '../instruments/instruments'
+import { instrumentBySlug, positionId } from '../instruments/instruments'
 import type { Store } from '../store/database'
 
 /** A string at its turn; its index, and cents from where the round’s temperament has it. */
@@ -52,9 +52,7 @@ export function roundBench(store: Store, slug: string): RoundBench {
       .filter((one) => one.slug === slug)
       .map((one) => [one.position.number, one] as const),
   )
-  const indexOf = new Map(
-    instrument.positions.map(({ number }, i) => [requireValue(stored.positionIds.get(number)), i]),
-  )
+  const indexOf = new Map(instrument.positions.map(({ number }, i) => [positionId(stored, number), i]))
   const turnsOf = (round: Round) =>
     readings
       .filter(({ roundId }) => roundId === round.id)

@@ -46,8 +46,7 @@ export function ShortWalk({ lines, isDone, onDone, stringOf }: ShortWalkProps) {
                 disabled={done}
                 onClick={() => onDone(line)}
               >
-                <Check size={18} aria-hidden />{' '}
-                {done ? 'Done' : i === lines.length - 1 ? 'Done, log it' : 'Done'}
+                <Check size={18} aria-hidden /> {!done && i === lines.length - 1 ? 'Done, log it' : 'Done'}
               </button>
             </div>
             {line.figures.length + line.turnings.length > 0 && (
